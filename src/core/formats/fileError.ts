@@ -1,0 +1,25 @@
+/** What is wrong at one place of a file. */
+export interface Fault {
+  /** Where, as a path in the file: `recipe.rungs[0].share`; empty for the file as a whole. */
+  readonly place: string;
+  readonly problem: string;
+}
+
+/** A file that cannot be read. Its message names each fault with its place, for the maker to act on. */
+export class FileError extends Error {
+  override readonly name = 'FileError';
+  constructor(readonly faults: readonly Fault[]) {
+    super(tell(faults));
+  }
+}
+
+const MOST_TOLD = 5;
+
+function tell(faults: readonly Fault[]): string {
+  const told = faults
+    .slice(0, MOST_TOLD)
+    .map(({ place, problem }) => (place ? `${place}: ${problem}` : problem))
+    .join('\n');
+  const more = faults.length - MOST_TOLD;
+  return more > 0 ? `${told}\nand ${more} more` : told;
+}

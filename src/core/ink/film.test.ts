@@ -1,0 +1,118 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { BANDS, flatSpectrum } from '../colour/spectrum';
+import { bandReflectance, filmFromSwatch, filmFromTwoGrounds, filmReflectance, mixFilms } from './film';
+
+const absorption = fc.double({ min: 0, max: 6, noNaN: true });
+const scattering = fc.double({ min: 0, max: 4, noNaN: true });
+const reflectance = fc.double({ min: 0.005, max: 1, noNaN: true });
+const flat = (k: number, s: number) => ({ absorption: flatSpectrum(k), scattering: flatSpectrum(s) });
+
+test('no film is the bare ground', () => {
+  fc.assert(fc.property(reflectance, (ground) => Math.abs(bandReflectance(0, 0, ground) - ground) < 1e-12));
+});
+
+test('a very thick film hides its ground and shows its own K/S', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.01, max: 5, noNaN: true }),
+      reflectance,
+      reflectance,
+      (ratio, one, other) => {
+        const thick = (ground: number) => bandReflectance(400 * ratio, 400, ground);
+        const own = 1 + ratio - Math.sqrt(ratio * ratio + 2 * ratio);
+        expect(thick(one)).toBeCloseTo(thick(other), 9);
+        expect(thick(one)).toBeCloseTo(own, 6);
+      },
+    ),
+  );
+});
+
+test('with vanishing scattering a film is a filter passed twice', () => {
+  fc.assert(
+    fc.property(absorption, reflectance, (k, ground) => {
+      const filter = ground * Math.exp(-2 * k);
+      expect(bandReflectance(k, 0, ground)).toBeCloseTo(filter, 12);
+      expect(bandReflectance(k, 2e-6, ground)).toBeCloseTo(filter, 5);
+    }),
+  );
+});
+
+test('reflectance stays in 0…1, and more absorption is never brighter', () => {
+  fc.assert(
+    fc.property(absorption, absorption, scattering, reflectance, (k, more, s, ground) => {
+      const r = bandReflectance(k, s, ground);
+      expect(r).toBeGreaterThanOrEqual(0);
+      expect(r).toBeLessThanOrEqual(1 + 1e-12);
+      expect(bandReflectance(k + more, s, ground)).toBeLessThanOrEqual(r + 1e-9);
+    }),
+  );
+});
+
+test('two coats laid as one film look like one coat dried over the other', () => {
+  // Layers of one material add up: Kubelka 1948.
+  fc.assert(
+    fc.property(absorption, scattering, reflectance, (k, s, ground) => {
+      const over = bandReflectance(k, s, bandReflectance(k, s, ground));
+      expect(bandReflectance(2 * k, 2 * s, ground)).toBeCloseTo(over, 6);
+    }),
+  );
+});
+
+test('a film solved from its swatch shows that swatch again', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.002, max: 0.99, noNaN: true }), scattering, (swatch, s) => {
+      const film = filmFromSwatch(flatSpectrum(swatch), flatSpectrum(1), s);
+      for (const r of filmReflectance(film, flatSpectrum(1))) expect(r).toBeCloseTo(swatch, 6);
+    }),
+  );
+});
+
+test('two swatches over two grounds return the K and S that made them', () => {
+  // The two-ground method of ISO 6504-3 and ASTM D2805. Beyond S of about 3 the grounds hardly show through.
+  const k = fc.double({ min: 0.05, max: 1.5, noNaN: true });
+  const s = fc.double({ min: 0.01, max: 2, noNaN: true });
+  fc.assert(
+    fc.property(k, s, (k, s) => {
+      const made = flat(k, s);
+      const [white, black] = [flatSpectrum(0.9), flatSpectrum(0.04)];
+      const found = filmFromTwoGrounds(
+        { reflectance: filmReflectance(made, white), ground: white },
+        { reflectance: filmReflectance(made, black), ground: black },
+      );
+      expect(found.absorption[0]).toBeCloseTo(k, 4);
+      expect(found.scattering[0]).toBeCloseTo(s, 4);
+    }),
+  );
+});
+
+test('a clear filter is recognised over two grounds, and contradicting swatches give a hiding film', () => {
+  const [white, black] = [flatSpectrum(0.9), flatSpectrum(0.04)];
+  const filter = filmFromTwoGrounds(
+    { reflectance: flatSpectrum(0.45), ground: white },
+    { reflectance: flatSpectrum(0.02), ground: black },
+  );
+  expect(filter.scattering[0]).toBe(0);
+  expect(filter.absorption[0]).toBeCloseTo(Math.log(2) / 2, 9);
+  const hiding = filmFromTwoGrounds(
+    { reflectance: flatSpectrum(0.4), ground: white },
+    { reflectance: flatSpectrum(0.5), ground: black },
+  );
+  for (const ground of [white, black])
+    for (const r of filmReflectance(hiding, ground)) expect(r).toBeCloseTo(0.45, 2);
+});
+
+test('films laid into each other add up, whatever their order', () => {
+  const [first, second] = [flat(0.3, 0.1), flat(1.2, 0.4)];
+  const one = mixFilms([
+    { film: first, coats: 0.25 },
+    { film: second, coats: 0.75 },
+  ]);
+  const other = mixFilms([
+    { film: second, coats: 0.75 },
+    { film: first, coats: 0.25 },
+  ]);
+  expect(one).toEqual(other);
+  expect(one.absorption).toHaveLength(BANDS);
+  expect(one.absorption[0]).toBeCloseTo(0.975, 12);
+});

@@ -1,0 +1,165 @@
+import { BANDS, type Spectrum } from '../colour/spectrum';
+
+/**
+ * What one unit of an ink's film does to light, per band: K absorbs, S scatters. Both are dimensionless, because
+ * the thickness of one unit (a full, dried coat) is folded in, and both are at least 0.
+ */
+export interface Film {
+  readonly absorption: Spectrum;
+  readonly scattering: Spectrum;
+}
+
+/** Below this scattering a film is a clear filter; the general formula loses its digits there. */
+const CLEAR = 1e-6;
+
+/** Hyperbolic cotangent; callers pass t > 0. */
+const coth = (t: number): number => (t > 20 ? 1 : 1 / Math.tanh(t));
+
+/**
+ * Reflectance of one band of a film over a ground, by Kubelka–Munk theory for a layer of finite thickness.
+ *
+ * @param k  absorption times thickness, at least 0
+ * @param s  scattering times thickness, at least 0; 0 is a clear dye, where the film is a filter passed twice
+ * @param ground  reflectance of what lies under, 0…1
+ * @returns reflectance, 0…1
+ * Source: P. Kubelka, J. Opt. Soc. Am. 38 (1948) 448.
+ */
+export function bandReflectance(k: number, s: number, ground: number): number {
+  if (s < CLEAR) return ground * Math.exp(-2 * k);
+  const a = 1 + k / s;
+  const b = Math.sqrt(a * a - 1);
+  // b·coth(b·s) tends to 1/s where the film does not absorb.
+  const c = b * s < 1e-7 ? 1 / s : b * coth(b * s);
+  return (1 - ground * (a - c)) / (a - ground + c);
+}
+
+/** Reflectance of a film over a ground, per band; see `bandReflectance`. */
+export function filmReflectance(film: Film, ground: Spectrum): Spectrum {
+  const reflectance = new Float64Array(BANDS);
+  for (let band = 0; band < BANDS; band++)
+    reflectance[band] = bandReflectance(
+      film.absorption[band] as number,
+      film.scattering[band] as number,
+      ground[band] as number,
+    );
+  return reflectance;
+}
+
+/** One of the films in a mixture and how much of it lies there, in coats (1 is a full, dried coat). */
+export interface Portion {
+  readonly film: Film;
+  readonly coats: number;
+}
+
+/** Films laid wet into each other become one film: absorption and scattering add. */
+export function mixFilms(portions: readonly Portion[]): Film {
+  const absorption = new Float64Array(BANDS);
+  const scattering = new Float64Array(BANDS);
+  for (const { film, coats } of portions)
+    for (let band = 0; band < BANDS; band++) {
+      absorption[band] = (absorption[band] as number) + coats * (film.absorption[band] as number);
+      scattering[band] = (scattering[band] as number) + coats * (film.scattering[band] as number);
+    }
+  return { absorption, scattering };
+}
+
+/**
+ * The film of known scattering that shows a given reflectance over a given ground. Absorption cannot be negative,
+ * so where the swatch is brighter than the bare scattering film could be, the result is that film.
+ *
+ * @param swatch  reflectance over the ground, 0…1 per band
+ * @param ground  reflectance of the ground, 0…1 per band
+ * @param scattering  S of one coat, the same in every band
+ */
+export function filmFromSwatch(swatch: Spectrum, ground: Spectrum, scattering: number): Film {
+  return {
+    absorption: swatch.map((target, band) => absorptionFor(target, ground[band] as number, scattering)),
+    scattering: new Float64Array(BANDS).fill(scattering),
+  };
+}
+
+/**
+ * Solves `bandReflectance(k, s, ground) = target` for k, by false position on the logarithm of the reflectance,
+ * which is nearly straight in k (for a clear film it is straight).
+ */
+function absorptionFor(target: number, ground: number, s: number): number {
+  const wanted = Math.log(Math.max(target, 1e-9));
+  const miss = (k: number): number => Math.log(bandReflectance(k, s, ground)) - wanted;
+  let low = 0;
+  let missLow = miss(low);
+  if (missLow <= 0) return 0;
+  let high = missLow / 2;
+  let missHigh = miss(high);
+  while (missHigh > 0 && high < 1e6) {
+    low = high;
+    missLow = missHigh;
+    high *= 2;
+    missHigh = miss(high);
+  }
+  for (let step = 0; step < 60 && high - low > 1e-11 * high; step++) {
+    const k = (low * missHigh - high * missLow) / (missHigh - missLow);
+    const here = miss(k);
+    if (Math.abs(here) < 1e-11) return k;
+    // Halving the value kept at the other end stops one end from standing still (the Illinois rule).
+    if (here > 0) {
+      low = k;
+      missLow = here;
+      missHigh /= 2;
+    } else {
+      high = k;
+      missHigh = here;
+      missLow /= 2;
+    }
+  }
+  return (low + high) / 2;
+}
+
+/** A reflectance and the ground it was read over, 0…1 per band. */
+export interface Reading {
+  readonly reflectance: Spectrum;
+  readonly ground: Spectrum;
+}
+
+/**
+ * The film whose two swatches, over two different grounds, are both known: the two-ground method, as the contrast
+ * ratio of ISO 6504-3 and ASTM D2805 is measured. Kubelka's equation is linear in a and c for each swatch, so two
+ * swatches give both. Bands where the readings contradict each other (a film cannot look brighter over a darker
+ * ground) fall back to a hiding film of that reflectance.
+ */
+export function filmFromTwoGrounds(first: Reading, second: Reading): Film {
+  const absorption = new Float64Array(BANDS);
+  const scattering = new Float64Array(BANDS);
+  for (let band = 0; band < BANDS; band++) {
+    const [k, s] = bandFromTwoGrounds(
+      first.reflectance[band] as number,
+      first.ground[band] as number,
+      second.reflectance[band] as number,
+      second.ground[band] as number,
+    );
+    absorption[band] = k;
+    scattering[band] = s;
+  }
+  return { absorption, scattering };
+}
+
+/** The most scattering a coat is given: by then it hides any ground. */
+const HIDING = 12;
+
+function bandFromTwoGrounds(r1: number, g1: number, r2: number, g2: number): [k: number, s: number] {
+  // a(r + g) + c(r − g) = 1 + r·g, for each swatch.
+  const determinant = (r1 + g1) * (r2 - g2) - (r2 + g2) * (r1 - g1);
+  // Both swatches darkened their grounds alike: nothing scatters, and the film is a filter.
+  if (Math.abs(determinant) < 1e-9) return [Math.max(-Math.log((r1 + r2) / (g1 + g2)) / 2, 0), 0];
+  const a = ((1 + r1 * g1) * (r2 - g2) - (1 + r2 * g2) * (r1 - g1)) / determinant;
+  const c = ((r1 + g1) * (1 + r2 * g2) - (r2 + g2) * (1 + r1 * g1)) / determinant;
+  const b = Math.sqrt(Math.max(a * a - 1, 0));
+  if (Number.isFinite(a) && a >= 1 && c > 0) {
+    if (b < 1e-6) return [0, 1 / c];
+    if (c > b) {
+      const s = Math.atanh(b / c) / b;
+      if (s <= HIDING) return [s * (a - 1), s];
+    }
+  }
+  const r = Math.min(Math.max((r1 + r2) / 2, 1e-4), 1);
+  return [(HIDING * (1 - r) ** 2) / (2 * r), HIDING];
+}

@@ -1,0 +1,87 @@
+/** What sort of ink it is; decides how it covers, dries and which brushes it may share. */
+export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' | 'detail';
+
+/** Brushes are shared inside a set and never across sets. */
+export type BrushSet = 'dye and hybrid' | 'pigment' | 'fluorescent' | 'white only' | 'stamp';
+
+export interface InkKind {
+  readonly id: InkKindId;
+  /** As the interface says it. */
+  readonly label: string;
+  /** S of one dried coat, the same in all bands; starting value, from a prototype set against trade facts. */
+  readonly scattering: number;
+  /** Part of the wet film's strength lost by drying, 0…1; starting value, common practice. */
+  readonly dryBack: number;
+  /** How long the wet ink stays blendable, minutes; common practice. */
+  readonly openMinutes: number;
+  /** Drying in air, minutes; common practice. */
+  readonly airDryMinutes: number;
+  readonly brushSet: BrushSet;
+  /** Whether it can be a rung. Detail black is stamped, not blended. */
+  readonly blends: boolean;
+}
+
+export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
+  dye: {
+    id: 'dye',
+    label: 'dye',
+    scattering: 0.02,
+    dryBack: 0.18,
+    openMinutes: 2,
+    airDryMinutes: 10,
+    brushSet: 'dye and hybrid',
+    blends: true,
+  },
+  hybrid: {
+    id: 'hybrid',
+    label: 'hybrid',
+    scattering: 0.35,
+    dryBack: 0.08,
+    openMinutes: 4,
+    airDryMinutes: 15,
+    brushSet: 'dye and hybrid',
+    blends: true,
+  },
+  pigment: {
+    id: 'pigment',
+    label: 'pigment',
+    scattering: 1.2,
+    dryBack: 0.02,
+    openMinutes: 10,
+    airDryMinutes: 60,
+    brushSet: 'pigment',
+    blends: true,
+  },
+  fluorescent: {
+    id: 'fluorescent',
+    label: 'fluorescent',
+    scattering: 0.05,
+    dryBack: 0.12,
+    openMinutes: 3,
+    airDryMinutes: 12,
+    brushSet: 'fluorescent',
+    blends: true,
+  },
+  white: {
+    id: 'white',
+    label: 'white blending ink',
+    scattering: 0.6,
+    dryBack: 0.02,
+    openMinutes: 10,
+    airDryMinutes: 30,
+    brushSet: 'white only',
+    blends: true,
+  },
+  detail: {
+    id: 'detail',
+    label: 'detail black',
+    scattering: 0.1,
+    dryBack: 0.02,
+    openMinutes: 2,
+    airDryMinutes: 20,
+    brushSet: 'stamp',
+    blends: false,
+  },
+};
+
+export const INK_KIND_IDS = Object.keys(INK_KINDS) as readonly InkKindId[];

@@ -1,0 +1,46 @@
+/** Side of a grain tile in pixels; a power of two, so that it repeats by masking. */
+export const TILE = 256;
+
+/**
+ * A seeded pseudo-random generator, 0…1.
+ * Source: mulberry32, a public-domain 32-bit generator (from memory).
+ */
+export function seededRandom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/**
+ * Smooth noise for a paper's tooth: TILE × TILE values in −1…1 that repeat without a seam.
+ *
+ * @param cell size of one grain in pixels; below 1 the noise is per pixel
+ */
+export function grainTile(cell: number, seed: number): Float32Array {
+  const cells = Math.max(2, Math.min(TILE, Math.round(TILE / Math.max(cell, 1))));
+  const random = seededRandom(seed);
+  const lattice = Float32Array.from({ length: cells * cells }, () => random() * 2 - 1);
+  const at = (x: number, y: number): number => lattice[(y % cells) * cells + (x % cells)] as number;
+  const tile = new Float32Array(TILE * TILE);
+  const scale = cells / TILE;
+  for (let y = 0; y < TILE; y++) {
+    const v = y * scale;
+    const row = Math.floor(v);
+    const fy = soften(v - row);
+    for (let x = 0; x < TILE; x++) {
+      const u = x * scale;
+      const column = Math.floor(u);
+      const fx = soften(u - column);
+      const top = at(column, row) * (1 - fx) + at(column + 1, row) * fx;
+      const foot = at(column, row + 1) * (1 - fx) + at(column + 1, row + 1) * fx;
+      tile[y * TILE + x] = top * (1 - fy) + foot * fy;
+    }
+  }
+  return tile;
+}
+
+const soften = (t: number): number => t * t * (3 - 2 * t);

@@ -1,0 +1,60 @@
+/** Lengths in the core are millimetres. */
+export type Millimetres = number;
+
+export type Unit = 'mm' | 'in';
+
+export const MM_AN_INCH = 25.4;
+const SIXTEENTHS = 16;
+
+/** A length as the maker reads it off a rule: `63 mm`, or inches to the nearest sixteenth, `2 1/2 in`. */
+export const formatLength = (mm: Millimetres, unit: Unit): string => `${formatBare(mm, unit)} ${unit}`;
+
+/** `formatLength` without its unit: to the half millimetre, or to the sixteenth of an inch. */
+export function formatBare(mm: Millimetres, unit: Unit): string {
+  if (unit === 'mm') return String(Math.round(mm * 2) / 2);
+  const total = Math.round((mm / MM_AN_INCH) * SIXTEENTHS);
+  const whole = Math.trunc(total / SIXTEENTHS);
+  let over = Math.abs(total % SIXTEENTHS);
+  let under = SIXTEENTHS;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  if (over === 0) return String(whole);
+  return whole === 0 ? `${total < 0 ? '-' : ''}${over}/${under}` : `${whole} ${over}/${under}`;
+}
+
+const LENGTH = /^(-)?\s*(?:(\d+(?:[.,]\d+)?)(?:[\s-]+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|in|"|″)?$/i;
+
+/**
+ * Reads what a maker types for a length: `63`, `63.5 mm`, `6,3 cm`, `2 1/2`, `2 1/2 in`, `5/16"`.
+ * A bare number is in `unit`.
+ *
+ * @returns millimetres, or undefined when it is not a length
+ */
+export function parseLength(text: string, unit: Unit): Millimetres | undefined {
+  const match = LENGTH.exec(
+    text
+      .trim()
+      .replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? ''}`)
+      .trim(),
+  );
+  if (!match) return undefined;
+  const [, minus, whole, over, under, loneOver, loneUnder, written] = match;
+  const fraction = over ? Number(over) / Number(under) : loneOver ? Number(loneOver) / Number(loneUnder) : 0;
+  const value = (whole ? Number(whole.replace(',', '.')) : 0) + fraction;
+  if (!Number.isFinite(value)) return undefined;
+  const given = written?.toLowerCase() ?? unit;
+  const scale = given === 'mm' ? 1 : given === 'cm' ? 10 : MM_AN_INCH;
+  return (minus ? -1 : 1) * value * scale;
+}
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};

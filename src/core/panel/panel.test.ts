@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { ink, kitOf } from '../../testing/kits';
+import { grammageOfPounds, isoASize } from '../card/paper';
+import { formatBare, formatLength, parseLength } from './measure';
+import { paintPanel, pixelsAt } from './paint';
+import { rampOf } from './ramp';
+
+test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
+  expect(isoASize(4)).toEqual([210, 297]);
+  expect(isoASize(6)).toEqual([105, 148]);
+});
+
+test('basis weight by its definition: 1 lb cover is 2.704 g/m², 1 lb text 1.480 g/m²', () => {
+  // 500 sheets of 20 × 26 in and of 25 × 38 in; pound and inch are defined by the metre and the kilogram.
+  expect(grammageOfPounds(1, 'cover')).toBeCloseTo(2.704, 3);
+  expect(grammageOfPounds(1, 'text')).toBeCloseTo(1.48, 3);
+  expect(Math.round(grammageOfPounds(65, 'cover'))).toBe(176);
+});
+
+test('inches are told to the nearest sixteenth, in lowest terms', () => {
+  expect(formatLength(139.7, 'in')).toBe('5 1/2 in');
+  expect(formatLength(107.95, 'in')).toBe('4 1/4 in');
+  expect(formatBare(7.9, 'in')).toBe('5/16');
+  expect(formatBare(25.3, 'in')).toBe('1');
+  expect(formatLength(63.24, 'mm')).toBe('63 mm');
+});
+
+test('what is typed is read in the unit shown, or in the one written', () => {
+  expect(parseLength('63', 'mm')).toBe(63);
+  expect(parseLength('2 1/2', 'in')).toBeCloseTo(63.5, 9);
+  expect(parseLength('2½"', 'mm')).toBeCloseTo(63.5, 9);
+  expect(parseLength('6,3 cm', 'in')).toBeCloseTo(63, 9);
+  expect(parseLength('5/16', 'in')).toBeCloseTo(7.9375, 9);
+  for (const bad of ['', 'wide', '1/0', '3 mm 4', '12 lb']) expect(parseLength(bad, 'mm')).toBeUndefined();
+});
+
+test('a length told in sixteenths reads back as itself', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 400 }), (sixteenths) => {
+      const mm = (sixteenths / 16) * 25.4;
+      expect(parseLength(formatLength(mm, 'in'), 'mm')).toBeCloseTo(mm, 9);
+    }),
+  );
+});
+
+const pale = ink('pale', '#f8d46f');
+const dark = ink('dark', '#005487');
+
+test('the ramp begins in the first ink, ends in the last, and nothing in it jumps', () => {
+  const { rgb, samples } = rampOf(kitOf([pale, dark], undefined, { joints: [{ width: 40 }] }), 'dry');
+  expect(rgb.slice(0, 3)).not.toEqual(rgb.slice(-3));
+  for (let i = 3; i < samples * 3; i++)
+    expect(Math.abs((rgb[i] ?? 0) - (rgb[i - 3] ?? 0))).toBeLessThan(0.05);
+});
+
+test('a wet panel is darker than the same panel dried, a dye more so than a pigment (common practice)', () => {
+  const light = (kind: 'dye' | 'pigment', wetness: 'wet' | 'dry') => {
+    const { rgb } = rampOf(kitOf([ink('a', '#e55b8e', kind), ink('b', '#9769b8', kind)]), wetness);
+    return rgb.reduce((sum, value) => sum + value, 0);
+  };
+  const loss = (kind: 'dye' | 'pigment') => 1 - light(kind, 'wet') / light(kind, 'dry');
+  expect(loss('pigment')).toBeGreaterThan(0);
+  expect(loss('dye')).toBeGreaterThan(3 * loss('pigment'));
+});
+
+test('the picture has the panel’s proportions, and its top and foot show the first and the last ink', () => {
+  const kit = kitOf([pale, dark], undefined, { panel: { width: 80, height: 100 } });
+  const { width, height } = pixelsAt(kit.recipe.panel, 50.8);
+  expect([width, height]).toEqual([160, 200]);
+  const { pixels } = paintPanel(kit, 'dry', width, height);
+  const at = (row: number) => [...pixels.slice(row * width * 4 + 320, row * width * 4 + 323)];
+  const far = (p: number[], q: number[]) => Math.max(...p.map((v, i) => Math.abs(v - (q[i] ?? 0))));
+  expect(far(at(5), [0xf8, 0xd4, 0x6f])).toBeLessThan(10);
+  expect(far(at(195), [0x00, 0x54, 0x87])).toBeLessThan(10);
+});

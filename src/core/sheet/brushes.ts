@@ -1,0 +1,31 @@
+import type { Ink } from '../ink/ink';
+import { INK_KINDS } from '../ink/kinds';
+
+/** A blending brush set out for the sitting. */
+export interface Brush {
+  /** A, B, C … in the order they are first used. */
+  readonly letter: string;
+  /** What is written on it. */
+  readonly label: string;
+}
+
+/**
+ * The fewest brushes for inks laid in this order: one a colour family, and never one for two brush sets (pigment
+ * stays apart, white has its own). Common practice.
+ *
+ * @returns for each ink its brush, and the ink that used the same brush before it, if any
+ */
+export function brushesFor(laid: readonly Ink[]): { brush: Brush; usedBefore?: Ink }[] {
+  const brushes = new Map<string, { brush: Brush; last: Ink }>();
+  return laid.map((ink) => {
+    const set = INK_KINDS[ink.kind].brushSet;
+    const key = set === 'white only' ? set : `${set}: ${ink.family}`;
+    const known = brushes.get(key);
+    const brush = known?.brush ?? {
+      letter: String.fromCharCode(65 + brushes.size),
+      label: set === 'white only' ? 'white only' : set === 'pigment' ? `${ink.family}, pigment` : ink.family,
+    };
+    brushes.set(key, { brush, last: ink });
+    return known && known.last.id !== ink.id ? { brush, usedBefore: known.last } : { brush };
+  });
+}

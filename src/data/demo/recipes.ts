@@ -1,0 +1,49 @@
+import { shareEqually } from '../../core/ladder/edit';
+import type { Recipe } from '../../core/ladder/recipe';
+import { USUAL_PANEL } from '../../core/panel/panel';
+
+/** Three recipes of the kiln-opening weekend; the first is the one a first visit opens. */
+export const DEMO_RECIPES: readonly Recipe[] = [
+  {
+    id: 'kiln-opening-2',
+    name: 'Kiln-opening invitation, run 2',
+    cardId: 'smooth-white',
+    panel: USUAL_PANEL,
+    run: 'straight',
+    school: 'paleFirst',
+    rungs: [
+      { inkId: 'gorse-pale', share: 0.36 },
+      { inkId: 'leat-mid', share: 0.3 },
+      { inkId: 'skerry-deep', share: 0.34 },
+    ],
+    joints: [{ width: 30 }, { width: 26 }],
+  },
+  {
+    id: 'kiln-mouth',
+    name: 'Kiln mouth',
+    cardId: 'watercolour',
+    panel: { width: 105, height: 148 },
+    run: 'straight',
+    school: 'paleFirst',
+    rungs: [
+      { inkId: 'hawberry-deep', share: 0.3 },
+      { inkId: 'kilnfire-mid', share: 0.34 },
+      { inkId: 'gorse-mid', share: 0.36 },
+    ],
+    joints: [{ width: 28 }, { width: 30 }],
+  },
+  shareEqually({
+    id: 'raku-dusk',
+    name: 'Raku dusk, tonal',
+    cardId: 'smooth-white',
+    panel: { width: 101.6, height: 133.35 },
+    run: 'straight',
+    school: 'paleFirst',
+    rungs: [
+      { inkId: 'thrift-pale', share: 1 / 3 },
+      { inkId: 'betony-mid', share: 1 / 3 },
+      { inkId: 'sloe-deep', share: 1 / 3 },
+    ],
+    joints: [{ width: 20 }, { width: 20 }],
+  }),
+];
