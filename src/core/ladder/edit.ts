@@ -104,6 +104,17 @@ export function addRung(recipe: Recipe, index: number, inkId: string): Recipe {
   });
 }
 
+/** The rung whose dried colour is nearest in L* to a lightness. */
+export const nearestRung = (dried: readonly Lab[], l: number): number =>
+  dried.reduce((best, lab, i) => (Math.abs(lab.l - l) < Math.abs((dried[best]?.l ?? 0) - l) ? i : best), 0);
+
+/** Where a new rung of lightness `l` keeps the ladder in order: before the first rung it should precede. */
+export function placeForNew(dried: readonly Lab[], l: number): number {
+  const paleFirst = (dried[0]?.l ?? 0) >= (dried.at(-1)?.l ?? 0);
+  const at = dried.findIndex((lab) => (paleFirst ? lab.l < l : lab.l > l));
+  return at < 0 ? dried.length : at;
+}
+
 /** Takes a rung off; the others share what it had. Two rungs are the least: then nothing changes. */
 export function removeRung(recipe: Recipe, index: number): Recipe {
   const gone = recipe.rungs[index];

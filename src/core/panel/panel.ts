@@ -21,9 +21,9 @@ export const USUAL_PANEL = inches(4.25, 5.5);
 
 /** Sizes in common use. */
 export const PANEL_SIZES: readonly { readonly label: string; readonly panel: Panel }[] = [
-  { label: '4 1/4 × 5 1/2 in card front', panel: USUAL_PANEL },
-  { label: '4 × 5 1/4 in, 1/8 mat', panel: inches(4, 5.25) },
-  { label: '3 1/2 × 4 3/4 in, 3/8 mat', panel: inches(3.5, 4.75) },
+  { label: '4¼ × 5½ in front', panel: USUAL_PANEL },
+  { label: '4 × 5¼ in, ⅛ mat', panel: inches(4, 5.25) },
+  { label: '3½ × 4¾ in, ⅜ mat', panel: inches(3.5, 4.75) },
   { label: 'A6, 105 × 148 mm', panel: { width: a6Width, height: a6Height } },
   { label: '12 × 12 cm square', panel: { width: 120, height: 120 } },
 ];

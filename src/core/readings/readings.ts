@@ -56,6 +56,11 @@ export interface Readings {
   readonly spacing: Spacing;
 }
 
+const LOST = {
+  headline: 'Lost on this card',
+  reason: 'Neither ink can be told from the bare card, so neither can their joint.',
+};
+
 /** Reads a recipe on its card. Pure; a few milliseconds for five rungs. */
 export function readingsOf({ recipe, card, inks }: Kit): Readings {
   const bare = groundOfCard(card);
@@ -86,7 +91,7 @@ export function readingsOf({ recipe, card, inks }: Kit): Readings {
       strip: stations.map(({ lab }) => hexOfLab(lab)),
       onTheWay: namesOnTheWay(stations),
       verdict,
-      ...tellVerdict(verdict),
+      ...(first.presence === 'vanishes' && second.presence === 'vanishes' ? LOST : tellVerdict(verdict)),
       lightnessStep: second.lab.l - first.lab.l,
       difference: deltaE00(first.lab, second.lab),
     };

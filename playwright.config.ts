@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 5271;
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: '.cache/browser',
+  timeout: 30_000,
+  fullyParallel: true,
+  workers: 2,
+  reporter: [['line'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node_modules/.bin/tsx server/main.ts',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/`,
+    reuseExistingServer: false,
+  },
+});

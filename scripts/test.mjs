@@ -1,0 +1,57 @@
+// npm test: lint, types, unit and property tests, browser tests; ends with one line "N passed, N failed".
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, CHROMIUM, installChromium, installPackages, root, run } from './prepare.mjs';
+
+installPackages();
+installChromium();
+
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+const reports = join(root, '.cache', 'reports');
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+
+const total = { passed: 0, failed: 0 };
+const count = (passed, failed) => {
+  total.passed += passed;
+  total.failed += failed;
+};
+const heading = (text) => console.log(`\n== ${text}`);
+
+/** A check that passes or fails as a whole. */
+function check(name, command, args) {
+  heading(name);
+  const ok = run(command, args) === 0;
+  count(ok ? 1 : 0, ok ? 0 : 1);
+}
+
+/** A test runner that writes a report; a run without one, or one that fails by itself, counts as a failure. */
+function suite(name, command, args, env, read) {
+  heading(name);
+  const code = run(command, args, env);
+  const report = join(reports, `${name}.json`);
+  if (!existsSync(report)) return count(0, 1);
+  const { passed, failed } = read(JSON.parse(readFileSync(report, 'utf8')));
+  count(passed, Math.max(failed, code === 0 ? 0 : 1));
+}
+
+check('lint', bin('biome'), ['ci', '--log-level=warn', '.']);
+check('types', bin('tsc'), ['-p', '.']);
+suite(
+  'unit',
+  bin('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`],
+  {},
+  (report) => ({ passed: report.numPassedTests, failed: report.numTotalTests - report.numPassedTests }),
+);
+build();
+suite(
+  'browser',
+  bin('playwright'),
+  ['test'],
+  { CHROMIUM_PATH: CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') },
+  ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped }),
+);
+
+console.log(`\n${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed === 0 ? 0 : 1);

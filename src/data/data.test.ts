@@ -1,0 +1,140 @@
+import 'fake-indexeddb/auto';
+import { describe, expect, test } from 'vitest';
+import { setShare } from '../core/ladder/edit';
+import { ink, kitOf } from '../testing/kits';
+import { Database } from './database';
+import {
+  addRecipe,
+  ChangedElsewhere,
+  freeName,
+  importKit,
+  kitFrom,
+  listRecipes,
+  removeRecipe,
+  restoreRecipe,
+  saveRecipe,
+} from './recipes';
+import { SCHEMA, type SchemaVersion } from './schema';
+
+let count = 0;
+const freshDb = () => new Database(`test-${count++}`);
+
+describe('the demo', () => {
+  test('has 72 inks, eight cards and three recipes, each with all it needs', async () => {
+    const db = freshDb();
+    const [inks, cards, recipes] = [await db.inks.toArray(), await db.cards.toArray(), await listRecipes(db)];
+    expect(inks).toHaveLength(72);
+    expect(new Set(inks.map(({ name }) => name)).size).toBe(72);
+    expect(cards).toHaveLength(8);
+    expect(recipes).toHaveLength(3);
+    for (const { recipe } of recipes) expect(kitFrom(recipe, inks, cards)).toBeDefined();
+  });
+});
+
+describe('saving', () => {
+  test('counts up, and refuses to overwrite what another tab saved', async () => {
+    const db = freshDb();
+    const record = (await listRecipes(db))[0];
+    if (!record) throw new Error('no demo recipe');
+    const mine = setShare(record.recipe, 0, 0.5);
+    expect((await saveRecipe(db, mine, record.revision)).revision).toBe(2);
+    const theirs = setShare(record.recipe, 0, 0.2);
+    await expect(saveRecipe(db, theirs, record.revision)).rejects.toBeInstanceOf(ChangedElsewhere);
+    expect((await db.recipes.get(record.id))?.recipe.rungs[0]?.share).toBeCloseTo(0.5, 9);
+  });
+
+  test('a removed recipe comes back as it was', async () => {
+    const db = freshDb();
+    const before = await listRecipes(db);
+    const removed = await removeRecipe(db, 'kiln-mouth');
+    expect(await listRecipes(db)).toHaveLength(2);
+    if (removed) await restoreRecipe(db, removed);
+    expect(await listRecipes(db)).toEqual(before);
+  });
+
+  test('a copy gets a name of its own', async () => {
+    expect(freeName('Dusk', new Set(['Dusk', 'Dusk (2)']))).toBe('Dusk (3)');
+    expect(freeName('Dusk (2)', new Set(['Dusk (2)']))).toBe('Dusk (3)');
+    const db = freshDb();
+    const record = (await listRecipes(db))[0];
+    if (!record) throw new Error('no demo recipe');
+    const copy = await addRecipe(db, record.recipe);
+    expect(copy.id).not.toBe(record.id);
+    expect(copy.recipe.name).toBe(`${record.recipe.name} (2)`);
+  });
+});
+
+describe('bringing a recipe in', () => {
+  const kit = kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]);
+
+  test('brings its inks and card to a shelf that lacks them', async () => {
+    const db = freshDb();
+    const { recipe } = await importKit(db, kit);
+    expect(kitFrom(recipe, await db.inks.toArray(), await db.cards.toArray())?.inks).toEqual(kit.inks);
+    expect(await db.inks.count()).toBe(74);
+    await importKit(db, kit);
+    expect(await db.inks.count()).toBe(74);
+  });
+
+  test('leaves an ink of the same id but another colour alone', async () => {
+    const db = freshDb();
+    await importKit(db, kit);
+    const { recipe } = await importKit(db, kitOf([ink('Heron', '#ff0000'), ink('Plover', '#ddccaa')]));
+    expect((await db.inks.get('Heron'))?.overWhite).toBe('#556677');
+    const used = kitFrom(recipe, await db.inks.toArray(), await db.cards.toArray())?.inks[0];
+    expect(used).toMatchObject({ overWhite: '#ff0000', name: 'Heron (from file)' });
+  });
+
+  test('leaves nothing behind when a part of it fails', async () => {
+    const db = freshDb();
+    await db.open();
+    const broken = { ...kit, card: { ...kit.card, id: undefined as unknown as string } };
+    await expect(importKit(db, broken)).rejects.toThrow();
+    expect(await db.inks.count()).toBe(72);
+    expect(await db.recipes.count()).toBe(3);
+  });
+});
+
+describe('migrations', () => {
+  /** Opens a database at one version of a schema, as an older program would have, and closes it again. */
+  async function leaveAt(name: string, schema: readonly SchemaVersion[], version: number): Promise<void> {
+    const db = new Database(
+      name,
+      schema.filter((step) => step.version <= version),
+    );
+    await db.open();
+    db.close();
+  }
+
+  test('versions count up from 1 without a gap', () => {
+    expect(SCHEMA.map(({ version }) => version)).toEqual(SCHEMA.map((_, i) => i + 1));
+  });
+
+  test.each(SCHEMA.map(({ version, title }) => [version, title] as const))(
+    'everything saved at version %i (%s) opens at the newest',
+    async (version) => {
+      const name = `migrated-from-${version}`;
+      await leaveAt(name, SCHEMA, version);
+      const db = new Database(name);
+      expect(await db.inks.count()).toBe(72);
+      expect((await listRecipes(db))[0]?.recipe.rungs.length).toBeGreaterThanOrEqual(2);
+    },
+  );
+
+  test('a further version would upgrade every record once', async () => {
+    const next: SchemaVersion[] = [
+      ...SCHEMA,
+      {
+        version: SCHEMA.length + 1,
+        title: 'a trial step',
+        stores: {},
+        upgrade: async (transaction) => {
+          await transaction.table('cards').toCollection().modify({ stock: 0 });
+        },
+      },
+    ];
+    await leaveAt('migrated-on', SCHEMA, SCHEMA.length);
+    const db = new Database('migrated-on', next);
+    expect((await db.cards.toArray()).every((card) => 'stock' in card)).toBe(true);
+  });
+});

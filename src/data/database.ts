@@ -1,0 +1,22 @@
+import Dexie, { type Table } from 'dexie';
+import type { Card } from '../core/card/card';
+import type { Ink } from '../core/ink/ink';
+import type { RecipeRecord, Setting } from './records';
+import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
+
+/** Everything the maker has saved, in this browser. */
+export class Database extends Dexie {
+  readonly inks!: Table<Ink, string>;
+  readonly cards!: Table<Card, string>;
+  readonly recipes!: Table<RecipeRecord, string>;
+  readonly settings!: Table<Setting, string>;
+
+  constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
+    super(name);
+    for (const { version, stores, upgrade } of schema) {
+      const declared = this.version(version).stores({ ...stores });
+      if (upgrade) declared.upgrade(upgrade);
+    }
+    this.on('populate', seedDemo);
+  }
+}

@@ -1,0 +1,112 @@
+import type { Card } from '../core/card/card';
+import type { Ink } from '../core/ink/ink';
+import type { Kit, Recipe } from '../core/ladder/recipe';
+import type { Database } from './database';
+import { firstRecord, type RecipeRecord } from './records';
+
+/** Another tab saved this recipe since it was opened here. Nothing was written. */
+export class ChangedElsewhere extends Error {
+  override readonly name = 'ChangedElsewhere';
+  constructor(readonly theirs: RecipeRecord | undefined) {
+    super('The recipe was changed in another tab');
+  }
+}
+
+/** All recipes, the one changed last first. */
+export const listRecipes = (db: Database): Promise<RecipeRecord[]> =>
+  db.recipes.orderBy('updatedAt').reverse().toArray();
+
+/**
+ * Saves a recipe that was opened at `baseRevision`.
+ *
+ * @returns the new record
+ * @throws ChangedElsewhere when the saved one has moved on or is gone
+ */
+export const saveRecipe = (db: Database, recipe: Recipe, baseRevision: number): Promise<RecipeRecord> =>
+  db.transaction('rw', db.recipes, async () => {
+    const stored = await db.recipes.get(recipe.id);
+    if (!stored || stored.revision !== baseRevision) throw new ChangedElsewhere(stored);
+    const record = { ...stored, recipe, revision: baseRevision + 1, updatedAt: Date.now() };
+    await db.recipes.put(record);
+    return record;
+  });
+
+/** Keeps a recipe as a new one, under a new id and a name not used yet. */
+export const addRecipe = (db: Database, recipe: Recipe): Promise<RecipeRecord> =>
+  db.transaction('rw', db.recipes, async () => {
+    const names = new Set((await db.recipes.toArray()).map((record) => record.recipe.name));
+    const record = firstRecord(
+      { ...recipe, id: crypto.randomUUID(), name: freeName(recipe.name, names) },
+      Date.now(),
+    );
+    await db.recipes.add(record);
+    return record;
+  });
+
+/** "Dusk", or "Dusk (2)" when there is a Dusk already, and so on. */
+export function freeName(name: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(name)) return name;
+  const stem = name.replace(/ \(\d+\)$/, '');
+  let count = 2;
+  while (taken.has(`${stem} (${count})`)) count++;
+  return `${stem} (${count})`;
+}
+
+/** Gives a recipe another name; counts as a save, so that other tabs notice. */
+export const renameRecipe = (db: Database, id: string, name: string): Promise<RecipeRecord | undefined> =>
+  db.transaction('rw', db.recipes, async () => {
+    const stored = await db.recipes.get(id);
+    if (!stored) return undefined;
+    return saveRecipe(db, { ...stored.recipe, name }, stored.revision);
+  });
+
+/** Takes a recipe out and returns it, for `restoreRecipe` to put back. */
+export const removeRecipe = (db: Database, id: string): Promise<RecipeRecord | undefined> =>
+  db.transaction('rw', db.recipes, async () => {
+    const stored = await db.recipes.get(id);
+    await db.recipes.delete(id);
+    return stored;
+  });
+
+export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise<void> => {
+  await db.recipes.put(record);
+};
+
+/** What a recipe needs, from the shelf; undefined when an ink or the card is no longer there. */
+export function kitFrom(recipe: Recipe, inks: readonly Ink[], cards: readonly Card[]): Kit | undefined {
+  const card = cards.find(({ id }) => id === recipe.cardId);
+  const found = recipe.rungs.flatMap(({ inkId }) => inks.find(({ id }) => id === inkId) ?? []);
+  return card && found.length === recipe.rungs.length ? { recipe, card, inks: found } : undefined;
+}
+
+/**
+ * Brings a recipe in from a file, with what of its inks and card is not on the shelf yet: all of it or nothing.
+ * An ink or card that is here under the same id but is another one comes in beside it under a new id.
+ */
+export const importKit = (db: Database, kit: Kit): Promise<RecipeRecord> =>
+  db.transaction('rw', db.recipes, db.inks, db.cards, async () => {
+    const inkIds = new Map<string, string>();
+    for (const ink of kit.inks) if (!inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
+    const cardId = await bringIn(db.cards, kit.card);
+    return addRecipe(db, {
+      ...kit.recipe,
+      cardId,
+      rungs: kit.recipe.rungs.map((rung) => ({ ...rung, inkId: inkIds.get(rung.inkId) ?? rung.inkId })),
+    });
+  });
+
+async function bringIn<T extends { id: string; name: string }>(
+  table: { get(id: string): PromiseLike<T | undefined>; add(value: T): PromiseLike<string> },
+  incoming: T,
+): Promise<string> {
+  const here = await table.get(incoming.id);
+  if (here && sameFields(here, incoming)) return here.id;
+  const id = here ? crypto.randomUUID() : incoming.id;
+  await table.add(here ? { ...incoming, id, name: `${incoming.name} (from file)` } : incoming);
+  return id;
+}
+
+function sameFields(here: object, incoming: object): boolean {
+  const [p, q] = [Object.entries(here), Object.entries(incoming)];
+  return p.length === q.length && p.every(([key, value]) => value === incoming[key as keyof typeof incoming]);
+}

@@ -1,0 +1,35 @@
+import type { Transaction } from 'dexie';
+import { DEMO_CARDS } from './demo/cards';
+import { DEMO_INKS } from './demo/inks';
+import { DEMO_RECIPES } from './demo/recipes';
+import { firstRecord } from './records';
+
+/** One version of the database and the way to it from the version before. */
+export interface SchemaVersion {
+  readonly version: number;
+  /** What changed, in a few words. */
+  readonly title: string;
+  /** Dexie's table specifications; a table left out stays as it was. */
+  readonly stores: Readonly<Record<string, string | null>>;
+  /** Brings the records of the version before into this version's shape. */
+  readonly upgrade?: (transaction: Transaction) => Promise<void>;
+}
+
+/** All versions, oldest first. A version that has been released is never edited: a change is a new version. */
+export const SCHEMA: readonly SchemaVersion[] = [
+  {
+    version: 1,
+    title: 'shelf of inks, cards, recipes, settings',
+    stores: { inks: 'id, family', cards: 'id', recipes: 'id, updatedAt', settings: 'key' },
+  },
+];
+
+/** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */
+export async function seedDemo(transaction: Transaction): Promise<void> {
+  const now = Date.now();
+  await transaction.table('inks').bulkAdd([...DEMO_INKS]);
+  await transaction.table('cards').bulkAdd([...DEMO_CARDS]);
+  await transaction
+    .table('recipes')
+    .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000)));
+}

@@ -1,0 +1,74 @@
+import { setNonce } from 'get-nonce';
+import { lazy, StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Database } from './data/database';
+import { readSetting, writeSetting } from './data/settings';
+import './index.css';
+import { autosave } from './store/autosave';
+import { makeStore } from './store/store';
+import { rememberedView, viewSet } from './store/view';
+import { NoticeProvider } from './ui/Notices';
+import { BenchView } from './views/bench/BenchView';
+import { SessionProvider } from './views/session';
+import { Shell } from './views/shell/Shell';
+
+const RecipesView = lazy(() =>
+  import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
+);
+const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
+
+function Views() {
+  return (
+    <BrowserRouter>
+      <Routes>
+        <Route element={<Shell />}>
+          <Route index element={<Navigate to="/bench" replace />} />
+          <Route path="bench/:recipeId?" element={<BenchView />} />
+          <Route path="recipes" element={<RecipesView />} />
+          <Route path="sheet/:recipeId" element={<SheetView />} />
+          <Route path="*" element={<Navigate to="/bench" replace />} />
+        </Route>
+      </Routes>
+    </BrowserRouter>
+  );
+}
+
+const VIEW_SETTING = 'view';
+
+async function start(root: HTMLElement) {
+  setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
+  const db = new Database();
+  const store = makeStore();
+  store.dispatch(viewSet(rememberedView(await readSetting(db, VIEW_SETTING))));
+  const session = { db, autosave: autosave(store, db) };
+
+  let view = store.getState().view;
+  store.subscribe(() => {
+    if (store.getState().view === view) return;
+    view = store.getState().view;
+    void writeSetting(db, VIEW_SETTING, view);
+  });
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') void session.autosave.flush();
+  });
+
+  createRoot(root).render(
+    <StrictMode>
+      <Provider store={store}>
+        <SessionProvider value={session}>
+          <NoticeProvider>
+            <Views />
+          </NoticeProvider>
+        </SessionProvider>
+      </Provider>
+    </StrictMode>,
+  );
+}
+
+const root = document.getElementById('root');
+if (root)
+  start(root).catch((error: unknown) => {
+    root.textContent = `Tint Ladder could not open its storage in this browser (${error}). Private windows and full disks can cause this; allow storage for this address and reload.`;
+  });

@@ -1,0 +1,5 @@
+import { useDispatch, useSelector } from 'react-redux';
+import type { AppStore, RootState } from './store';
+
+export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
+export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,0 +1,40 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Wetness } from '../core/ink/laid';
+import type { Unit } from '../core/panel/measure';
+
+/** How bright the neutral surround of the panel is. */
+export type Surround = 'light' | 'middle' | 'dark';
+
+/** Choices of the interface that are remembered, and belong to no recipe. */
+export interface ViewSettings {
+  readonly unit: Unit;
+  readonly wetness: Wetness;
+  readonly surround: Surround;
+}
+
+const DEFAULTS: ViewSettings = { unit: 'mm', wetness: 'dry', surround: 'light' };
+
+export const viewSlice = createSlice({
+  name: 'view',
+  initialState: DEFAULTS,
+  reducers: {
+    viewSet: (view, { payload }: PayloadAction<Partial<ViewSettings>>): ViewSettings => ({
+      ...view,
+      ...payload,
+    }),
+  },
+});
+
+export const { viewSet } = viewSlice.actions;
+
+/** What was remembered, as far as it is still a choice. */
+export function rememberedView(value: unknown): Partial<ViewSettings> {
+  const kept = (value ?? {}) as Partial<Record<keyof ViewSettings, unknown>>;
+  return {
+    ...(kept.unit === 'mm' || kept.unit === 'in' ? { unit: kept.unit } : {}),
+    ...(kept.wetness === 'wet' || kept.wetness === 'dry' ? { wetness: kept.wetness } : {}),
+    ...(kept.surround === 'light' || kept.surround === 'middle' || kept.surround === 'dark'
+      ? { surround: kept.surround }
+      : {}),
+  };
+}

@@ -1,0 +1,67 @@
+import { useId, useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  /** The value as it is shown while nobody types. */
+  readonly shown: string;
+  /** Takes what was typed; returns what is wrong with it, if anything. */
+  readonly onCommit: (text: string) => string | undefined;
+  readonly className?: string;
+  readonly suffix?: string;
+}
+
+/** A number or name that is typed in place: Enter or leaving commits, Escape takes it back. */
+export function TypedField({ label, shown, onCommit, className = '', suffix }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const problemId = useId();
+
+  const commit = () => {
+    if (typed === null) return;
+    const wrong = typed.trim() === shown ? undefined : onCommit(typed.trim());
+    setProblem(wrong);
+    if (!wrong) setTyped(null);
+  };
+  const giveUp = () => {
+    setTyped(null);
+    setProblem(undefined);
+  };
+  return (
+    <span className="relative inline-flex items-center gap-1">
+      <input
+        aria-label={label}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? problemId : undefined}
+        value={typed ?? shown}
+        data-typing={typed !== null && typed !== shown}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => setTyped(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={() => {
+          commit();
+          if (problem) giveUp();
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') giveUp();
+        }}
+        className={`frame min-h-6 px-1.5 font-semibold ${className}`}
+      />
+      {suffix && <span className="text-mute">{suffix}</span>}
+      {problem && (
+        <span
+          id={problemId}
+          role="alert"
+          className="absolute top-full right-0 z-30 mt-1 w-56 rounded-[3px] bg-strong px-2 py-1 text-on-strong"
+        >
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** True while a field holds text that is not committed, so that Ctrl+Z belongs to the text. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.dataset.typing === 'true';

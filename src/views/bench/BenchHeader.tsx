@@ -1,0 +1,162 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { reverse, setPanel, shareEqually } from '../../core/ladder/edit';
+import type { Kit } from '../../core/ladder/recipe';
+import { formatBare, parseLength } from '../../core/panel/measure';
+import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/panel/panel';
+import type { Readings } from '../../core/readings/readings';
+import { redone, undone } from '../../store/draft';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { viewSet } from '../../store/view';
+import { Button } from '../../ui/Button';
+import { Segmented } from '../../ui/Segmented';
+import { TypedField } from '../../ui/TypedField';
+import { RecipeMenu } from '../recipes/RecipeMenu';
+import type { Shelf } from '../session';
+import { type Edit, orderedBy } from './useBench';
+
+interface Props {
+  readonly kit: Kit;
+  readonly shelf: Shelf;
+  readonly readings: Readings;
+  readonly edit: Edit;
+}
+
+/** What the recipe is called and lies on, and what can be done to the whole of it. */
+export function BenchHeader({ kit, shelf, readings, edit }: Props) {
+  const { recipe } = kit;
+  const dispatch = useAppDispatch();
+  const { past, future, save } = useAppSelector(({ draft }) => draft);
+  const wetness = useAppSelector(({ view }) => view.wetness);
+  const rename = (name: string): string | undefined => {
+    if (name.length > 120) return 'A name has at most 120 letters.';
+    if (name === '') return 'A recipe needs a name.';
+    edit((current) => ({ ...current, name }));
+    return undefined;
+  };
+  return (
+    <header className="space-y-2 px-4 pt-3 pb-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <h1 className="sr-only">{recipe.name}</h1>
+        <TypedField
+          label="Name of the recipe"
+          shown={recipe.name}
+          onCommit={rename}
+          className="heading w-[min(21rem,60vw)] border-transparent bg-transparent text-[17px] hover:border-line"
+        />
+        <span role="status" className="mr-auto w-14 text-mute">
+          {save === 'saved' ? 'Saved' : save === 'unsaved' ? 'Saving' : 'Not saved'}
+        </span>
+        <Button
+          look="bare"
+          aria-label="Undo"
+          title="Undo (Ctrl+Z)"
+          disabled={past.length === 0}
+          onClick={() => dispatch(undone())}
+        >
+          <Undo2 size={17} aria-hidden="true" />
+        </Button>
+        <Button
+          look="bare"
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+          disabled={future.length === 0}
+          onClick={() => dispatch(redone())}
+        >
+          <Redo2 size={17} aria-hidden="true" />
+        </Button>
+        <RecipeMenu kit={kit} />
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <Segmented
+          label="How the panel is shown"
+          value={wetness}
+          onChange={(next) => dispatch(viewSet({ wetness: next }))}
+          options={[
+            { value: 'dry', label: 'Dried', hint: 'As it is judged' },
+            { value: 'wet', label: 'Wet', hint: 'As it looks under the brush' },
+          ]}
+        />
+        <CardChoice kit={kit} shelf={shelf} edit={edit} />
+        <PanelChoice panel={recipe.panel} edit={edit} />
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="text-mute">Order light to dark,</span>
+        <Button onClick={() => edit(orderedBy(readings, 'top'))}>pale at the top</Button>
+        <Button onClick={() => edit(orderedBy(readings, 'foot'))}>pale at the foot</Button>
+        <Button onClick={() => edit(reverse)}>Reverse</Button>
+        <Button onClick={() => edit(shareEqually)}>Equal shares</Button>
+      </div>
+    </header>
+  );
+}
+
+const FIELD = 'frame min-h-7 max-w-full px-1 py-0.5';
+
+function CardChoice({ kit, shelf, edit }: Pick<Props, 'kit' | 'shelf' | 'edit'>) {
+  return (
+    <select
+      aria-label="Card"
+      value={kit.card.id}
+      onChange={(event) => edit((recipe) => ({ ...recipe, cardId: event.target.value }))}
+      className={`${FIELD} w-46`}
+    >
+      {shelf.cards.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+const same = (p: Panel, q: Panel) =>
+  Math.abs(p.width - q.width) < 0.01 && Math.abs(p.height - q.height) < 0.01;
+
+function PanelChoice({ panel, edit }: { readonly panel: Panel; readonly edit: Edit }) {
+  const unit = useAppSelector(({ view }) => view.unit);
+  const known = PANEL_SIZES.findIndex((size) => same(size.panel, panel));
+  const side =
+    (key: keyof Panel) =>
+    (text: string): string | undefined => {
+      const mm = parseLength(text, unit);
+      const { least, most } = PANEL_LIMITS;
+      if (mm === undefined || mm < least || mm > most)
+        return `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}.`;
+      edit((recipe) => setPanel(recipe, { ...recipe.panel, [key]: mm }));
+      return undefined;
+    };
+  return (
+    <span className="inline-flex flex-wrap items-center gap-1.5">
+      <select
+        aria-label="Panel size"
+        value={known}
+        onChange={(event) => {
+          const size = PANEL_SIZES[Number(event.target.value)];
+          if (size) edit((recipe) => setPanel(recipe, size.panel));
+        }}
+        className={`${FIELD} w-40`}
+      >
+        {known < 0 && <option value={-1}>own size</option>}
+        {PANEL_SIZES.map(({ label }, i) => (
+          <option key={label} value={i}>
+            {label}
+          </option>
+        ))}
+      </select>
+      <TypedField
+        label={`Panel width, ${unit}`}
+        shown={formatBare(panel.width, unit)}
+        onCommit={side('width')}
+        className="w-14 text-right"
+      />
+      ×
+      <TypedField
+        label={`Panel height, ${unit}`}
+        shown={formatBare(panel.height, unit)}
+        onCommit={side('height')}
+        className="w-14 text-right"
+        suffix={unit}
+      />
+    </span>
+  );
+}

@@ -1,0 +1,159 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
+import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
+import { listRecipes } from '../../data/recipes';
+import { redone, undone } from '../../store/draft';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { Segmented } from '../../ui/Segmented';
+import { isTyping } from '../../ui/TypedField';
+import { useOpenRecipe } from '../recipes/useOpenRecipe';
+import { type Shelf, useSession, useShelf } from '../session';
+import { BenchHeader } from './BenchHeader';
+import { Conflict } from './Conflict';
+import { PanelBoard } from './PanelBoard';
+import { ReadingsColumn } from './ReadingsColumn';
+import { type DriedInk, dryShelf } from './railLayout';
+import { StepsStrip } from './StepsStrip';
+import { useEdit, useKit, useReadings } from './useBench';
+import { ValueRail } from './ValueRail';
+
+/** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
+export function BenchView() {
+  const { recipeId } = useParams();
+  const { db } = useSession();
+  const navigate = useNavigate();
+  const shelf = useShelf();
+  const missing = useOpenRecipe(recipeId);
+  const kit = useKit(shelf);
+  const recipe = useAppSelector(({ draft }) => draft.recipe);
+  useUndoKeys();
+
+  useEffect(() => {
+    if (recipeId) return;
+    listRecipes(db).then(([latest]) =>
+      navigate(latest ? `/bench/${latest.id}` : '/recipes', { replace: true }),
+    );
+  }, [db, recipeId, navigate]);
+
+  if (missing)
+    return (
+      <Plain title="This recipe is not here">It may have been deleted, or saved in another browser.</Plain>
+    );
+  if (recipe && shelf && !kit)
+    return <Plain title={recipe.name}>An ink or the card of this recipe is no longer on the shelf.</Plain>;
+  if (!kit || !shelf || kit.recipe.id !== recipeId)
+    return <p className="p-6 text-mute">Opening the bench …</p>;
+  return <Bench kit={kit} shelf={shelf} />;
+}
+
+function Plain({ title, children }: { readonly title: string; readonly children: string }) {
+  return (
+    <main className="p-8">
+      <h1 className="heading text-xl">{title}</h1>
+      <p className="mt-1">{children}</p>
+      <a href="/recipes" className="mt-4 inline-block font-semibold underline underline-offset-4">
+        Go to all recipes
+      </a>
+    </main>
+  );
+}
+
+/** Where the next ink pressed on the rail goes. */
+type Target = 'nearest' | 'new' | `${number}`;
+
+function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
+  const { unit, wetness } = useAppSelector(({ view }) => view);
+  const [target, setTarget] = useState<Target>('nearest');
+  const { edit, endGesture } = useEdit();
+  const readings = useReadings(kit);
+  const dried = useMemo(() => dryShelf(shelf.inks, kit.card), [shelf.inks, kit.card]);
+  const rungIds = useMemo(() => kit.recipe.rungs.map(({ inkId }) => inkId), [kit.recipe.rungs]);
+  const full = rungIds.length >= RUNG_LIMITS.most;
+  const aimed = target === 'new' && full ? 'nearest' : target;
+  const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);
+
+  const pick = ({ ink, lab }: DriedInk) => {
+    const colours = readings.rungs.map((rung) => rung.lab);
+    if (aimed === 'new') edit((recipe) => addRung(recipe, placeForNew(colours, lab.l), ink.id));
+    else edit((recipe) => setInk(recipe, aimedRung ?? nearestRung(colours, lab.l), ink.id));
+    setTarget('nearest');
+  };
+
+  return (
+    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]">
+      <section
+        aria-label="Value rail"
+        className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-0 lg:border-r"
+      >
+        <header className="space-y-2 px-4 pt-3 pb-1">
+          <h2 className="heading text-[15px]">Value rail</h2>
+          <div className="flex items-center gap-2">
+            <span className="text-mute">Ink goes on</span>
+            <Segmented
+              label="Where the next ink goes"
+              value={aimedRung === undefined ? (aimed as 'nearest' | 'new') : 'chosen'}
+              onChange={(next) => setTarget(next === 'chosen' ? `${aimedRung ?? 0}` : next)}
+              options={[
+                { value: 'nearest', label: 'nearest', hint: 'The rung nearest in lightness' },
+                ...(aimedRung === undefined
+                  ? []
+                  : [{ value: 'chosen' as const, label: `rung ${aimedRung + 1}` }]),
+                ...(full
+                  ? []
+                  : [{ value: 'new' as const, label: 'new rung', hint: 'A further rung, up to five' }]),
+              ]}
+            />
+          </div>
+        </header>
+        <ValueRail
+          shelf={dried}
+          rungs={rungIds}
+          onPick={pick}
+          goesTo={
+            aimed === 'new'
+              ? 'a new rung'
+              : aimedRung === undefined
+                ? 'the nearest rung'
+                : `rung ${aimedRung + 1}`
+          }
+        />
+      </section>
+      <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
+        <BenchHeader kit={kit} shelf={shelf} readings={readings} edit={edit} />
+        <Conflict />
+        <PanelBoard kit={kit} unit={unit} wetness={wetness} edit={edit} onDone={endGesture} />
+      </section>
+      <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
+        <ReadingsColumn
+          kit={kit}
+          readings={readings}
+          unit={unit}
+          edit={edit}
+          target={aimedRung}
+          onTarget={(rung) => setTarget(aimedRung === rung ? 'nearest' : `${rung}`)}
+        />
+      </div>
+      <div className="order-4 min-w-0 lg:col-span-3">
+        <StepsStrip kit={kit} unit={unit} />
+      </div>
+    </main>
+  );
+}
+
+/** Ctrl+Z takes the last change back, Ctrl+Shift+Z or Ctrl+Y does it again; a field being typed in keeps its own. */
+function useUndoKeys() {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event.target)) return;
+      const key = event.key.toLowerCase();
+      const step = key === 'z' ? (event.shiftKey ? redone : undone) : key === 'y' ? redone : undefined;
+      if (!step) return;
+      event.preventDefault();
+      dispatch(step());
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [dispatch]);
+}

@@ -1,0 +1,52 @@
+import { useNavigate } from 'react-router';
+import { addRecipe } from '../../data/recipes';
+import { closed, opened } from '../../store/draft';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { useSession } from '../session';
+
+/** Told when another tab saved or deleted the recipe while it was changed here: nothing is overwritten unasked. */
+export function Conflict() {
+  const { recipe, save } = useAppSelector(({ draft }) => draft);
+  const { db } = useSession();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  if (!recipe || (save !== 'conflict' && save !== 'failed')) return null;
+
+  const keepMine = async () => {
+    const copy = await addRecipe(db, recipe);
+    dispatch(opened(copy));
+    navigate(`/bench/${copy.id}`, { replace: true });
+  };
+  const takeTheirs = async () => {
+    const theirs = await db.recipes.get(recipe.id);
+    if (theirs) dispatch(opened(theirs));
+    else {
+      dispatch(closed());
+      navigate('/recipes');
+    }
+  };
+  return (
+    <div
+      role="alert"
+      className="mx-4 mt-2 flex flex-wrap items-center gap-3 border-l-4 border-text bg-field px-3 py-2"
+    >
+      {save === 'failed' ? (
+        <p>
+          The browser could not save this recipe. Export it, then free some space; the next change tries
+          again.
+        </p>
+      ) : (
+        <>
+          <p className="min-w-56 flex-1">
+            <strong>Changed in another tab.</strong> What you changed here is not saved yet.
+          </p>
+          <Button look="strong" onClick={keepMine}>
+            Keep mine as a copy
+          </Button>
+          <Button onClick={takeTheirs}>Take the other</Button>
+        </>
+      )}
+    </div>
+  );
+}

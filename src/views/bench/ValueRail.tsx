@@ -1,0 +1,162 @@
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type DriedInk, layRail, neighbourDot, type RailDot, railScale } from './railLayout';
+import { useSize } from './useSize';
+
+interface Props {
+  readonly shelf: readonly DriedInk[];
+  /** Ink ids in rung order. */
+  readonly rungs: readonly string[];
+  readonly onPick: (ink: DriedInk) => void;
+  /** Where a picked ink goes, in words. */
+  readonly goesTo: string;
+}
+
+const AXIS = 34;
+const PAD = 12;
+const DOT = 11;
+const RUNG_DOT = 20;
+const TICKS = [10, 20, 30, 40, 50, 60, 70, 80, 90];
+const ARROWS = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']);
+type Arrow = Parameters<typeof neighbourDot>[2];
+
+/** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up. */
+export function ValueRail({ shelf, rungs, onPick, goesTo }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(box);
+  const [active, setActive] = useState<string>();
+  const [named, setNamed] = useState<string>();
+  const dots = useMemo(
+    () => layRail(shelf, Math.max(width - AXIS - PAD, 80), Math.max(height - 2 * PAD, 80)),
+    [shelf, width, height],
+  );
+  const y = railScale(Math.max(height - 2 * PAD, 80));
+  const byId = new Map(dots.map((dot) => [dot.ink.id, dot]));
+  const ladder = rungs.flatMap((id) => byId.get(id) ?? []);
+  const focusable = byId.get(active ?? '') ?? ladder[0] ?? dots[0];
+  const told = byId.get(named ?? '') ?? byId.get(active ?? '');
+
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>, dot: RailDot) => {
+    if (ARROWS.has(event.key)) {
+      event.preventDefault();
+      const next = neighbourDot(dots, dot, event.key as Arrow);
+      setActive(next.ink.id);
+      box.current?.querySelector<HTMLElement>(`[data-ink="${CSS.escape(next.ink.id)}"]`)?.focus();
+    } else if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      onPick(dot);
+    }
+  };
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div ref={box} className="relative min-h-72 flex-1">
+        <svg aria-hidden="true" focusable="false" className="absolute inset-0 size-full">
+          <g transform={`translate(${AXIS} ${PAD})`}>
+            <line x1={-8} x2={-8} y1={y(97)} y2={y(8)} className="stroke-line" />
+            {TICKS.map((l) => (
+              <g key={l} transform={`translate(-8 ${y(l)})`}>
+                <line x1={-6} x2={0} className="stroke-line" />
+                <text x={-9} dy="0.32em" textAnchor="end" className="fill-mute text-[11px]">
+                  {l}
+                </text>
+              </g>
+            ))}
+            <polyline
+              points={ladder.map((dot) => `${dot.x},${dot.y}`).join(' ')}
+              className="fill-none stroke-text"
+              strokeWidth={1.5}
+            />
+          </g>
+        </svg>
+        <div
+          role="listbox"
+          aria-label={`Inks by lightness, pale at the top. Enter puts an ink on ${goesTo}.`}
+          aria-multiselectable="true"
+          className="absolute"
+          style={{ left: AXIS, top: PAD }}
+        >
+          {dots.map((dot) => (
+            <Dot
+              key={dot.ink.id}
+              dot={dot}
+              isRung={rungs.includes(dot.ink.id)}
+              focusable={dot === focusable}
+              onPick={() => onPick(dot)}
+              onKeyDown={(event) => onKeyDown(event, dot)}
+              onActive={() => setActive(dot.ink.id)}
+              onNamed={(on) => setNamed(on ? dot.ink.id : undefined)}
+            />
+          ))}
+        </div>
+        <Gaps ladder={ladder} width={width - AXIS - PAD} />
+      </div>
+      <p aria-live="polite" className="min-h-14 border-t border-line px-4 py-2">
+        {told ? (
+          <>
+            <span className="font-semibold">{told.ink.name}</span>
+            <span className="text-mute">
+              {' '}
+              · L* {Math.round(told.lab.l)} · {told.ink.kind}
+            </span>
+            <br />
+            <span className="colour-name">{told.colour.name}</span>
+          </>
+        ) : (
+          <span className="text-mute">Point at an ink for its name; press it to put it on {goesTo}.</span>
+        )}
+      </p>
+    </div>
+  );
+}
+
+interface DotProps {
+  readonly dot: RailDot;
+  readonly isRung: boolean;
+  readonly focusable: boolean;
+  readonly onPick: () => void;
+  readonly onKeyDown: (event: KeyboardEvent<HTMLElement>) => void;
+  readonly onActive: () => void;
+  readonly onNamed: (on: boolean) => void;
+}
+
+function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: DotProps) {
+  const { ink, lab, hex, colour } = dot;
+  const size = isRung ? RUNG_DOT : DOT;
+  return (
+    <div
+      role="option"
+      aria-selected={isRung}
+      aria-label={`${ink.name}, ${colour.name}, L* ${Math.round(lab.l)}`}
+      tabIndex={focusable ? 0 : -1}
+      data-ink={ink.id}
+      className={`absolute -translate-1/2 cursor-pointer rounded-full border hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-black/25'}`}
+      style={{ left: dot.x, top: dot.y, width: size, height: size, backgroundColor: hex }}
+      onClick={onPick}
+      onKeyDown={onKeyDown}
+      onFocus={onActive}
+      onPointerEnter={() => onNamed(true)}
+      onPointerLeave={() => onNamed(false)}
+    />
+  );
+}
+
+/** What each gap of the ladder is, in L*, written beside its middle; rungs are joined in the panel's order. */
+function Gaps({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
+  return ladder.slice(1).map((dot, i) => {
+    const from = ladder[i] as RailDot;
+    return (
+      <span
+        // biome-ignore lint/suspicious/noArrayIndexKey: joints have no other identity than their place
+        key={i}
+        aria-hidden="true"
+        className="pointer-events-none absolute z-10 -translate-y-1/2 rounded-[2px] bg-pane/85 px-1 text-[12px] font-bold"
+        style={{
+          left: AXIS + Math.min((from.x + dot.x) / 2 + 6, width - 40),
+          top: PAD + (from.y + dot.y) / 2,
+        }}
+      >
+        {Math.abs(from.lab.l - dot.lab.l).toFixed(0)} L*
+      </span>
+    );
+  });
+}

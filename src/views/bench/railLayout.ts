@@ -1,0 +1,78 @@
+import { scaleLinear } from 'd3-scale';
+import { type Card, groundOfCard } from '../../core/card/card';
+import { type Hex, hexOfLab } from '../../core/colour/hex';
+import { chroma, hueDegrees, type Lab } from '../../core/colour/lab';
+import { type ColourName, nameColour } from '../../core/colour/names';
+import type { Ink } from '../../core/ink/ink';
+import { INK_KINDS } from '../../core/ink/kinds';
+import { driedColour } from '../../core/ink/laid';
+
+/** An ink as it dries on the card in hand. */
+export interface DriedInk {
+  readonly ink: Ink;
+  readonly lab: Lab;
+  readonly hex: Hex;
+  readonly colour: ColourName;
+}
+
+/** Every ink of the shelf that can be blended, as it dries on the card. */
+export function dryShelf(inks: readonly Ink[], card: Card): DriedInk[] {
+  const ground = groundOfCard(card);
+  return inks
+    .filter(({ kind }) => INK_KINDS[kind].blends)
+    .map((ink) => {
+      const lab = driedColour(ink, ground);
+      return { ink, lab, hex: hexOfLab(lab), colour: nameColour(lab) };
+    });
+}
+
+export interface RailDot extends DriedInk {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The rail's scale: white at the top, and as dark as ink gets at the foot. */
+export const railScale = (height: number) => scaleLinear([100, 6], [0, height]);
+
+/** Dots closer than this touch, px. */
+const APART = 11;
+/** Below this chroma a colour has no hue to speak of. */
+const COLOURLESS = 7;
+/** The hue that stands at the left: between purple and pink, where the circle is cut with least harm. */
+const FIRST_HUE = 335;
+
+/** Places inks by L* down the rail and by hue across it, greys at the right; dots step aside, never up or down. */
+export function layRail(shelf: readonly DriedInk[], width: number, height: number): RailDot[] {
+  const y = railScale(height);
+  const x = scaleLinear([0, 360], [APART / 2, width - APART * 2.2]);
+  const placed: RailDot[] = [];
+  for (const dried of shelf.toSorted((p, q) => q.lab.l - p.lab.l)) {
+    const grey = chroma(dried.lab) < COLOURLESS;
+    const wanted = grey ? width - APART / 2 : x((hueDegrees(dried.lab) - FIRST_HUE + 360) % 360);
+    const down = y(dried.lab.l);
+    placed.push({ ...dried, x: stepAside(wanted, down, placed, width), y: down });
+  }
+  return placed;
+}
+
+function stepAside(wanted: number, y: number, placed: readonly RailDot[], width: number): number {
+  const free = (x: number) => placed.every((dot) => Math.hypot(dot.x - x, dot.y - y) >= APART);
+  for (let step = 0; step <= width; step += 2)
+    for (const x of [wanted - step, wanted + step])
+      if (x >= APART / 2 && x <= width - APART / 2 && free(x)) return x;
+  return wanted;
+}
+
+/** The next dot from one in a direction: up and down by L*, left and right by place. */
+export function neighbourDot(
+  dots: readonly RailDot[],
+  from: RailDot,
+  key: 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight',
+): RailDot {
+  const vertical = key === 'ArrowUp' || key === 'ArrowDown';
+  const forward = key === 'ArrowDown' || key === 'ArrowRight' ? 1 : -1;
+  const place = (dot: RailDot) => (vertical ? dot.y : dot.x);
+  const sorted = dots.toSorted((p, q) => place(p) - place(q) || p.ink.name.localeCompare(q.ink.name));
+  const at = sorted.findIndex(({ ink }) => ink.id === from.ink.id);
+  return sorted[Math.min(Math.max(at + forward, 0), sorted.length - 1)] ?? from;
+}

@@ -1,0 +1,46 @@
+import { useCallback, useMemo } from 'react';
+import { orderLightToDark, type PaleEnd } from '../../core/ladder/edit';
+import type { Kit, Recipe } from '../../core/ladder/recipe';
+import { type Readings, readingsOf } from '../../core/readings/readings';
+import { kitFrom } from '../../data/recipes';
+import { edited, gestureEnded } from '../../store/draft';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import type { Shelf } from '../session';
+
+/** The recipe in hand with all it needs, or what it lacks. */
+export function useKit(shelf: Shelf | undefined): Kit | undefined {
+  const recipe = useAppSelector(({ draft }) => draft.recipe);
+  return useMemo(
+    () => (recipe && shelf ? kitFrom(recipe, shelf.inks, shelf.cards) : undefined),
+    [recipe, shelf],
+  );
+}
+
+export const useReadings = (kit: Kit): Readings => useMemo(() => readingsOf(kit), [kit]);
+
+/** Changes the recipe by a function of core; `gesture` names a run of changes that is undone as one. */
+export type Edit = (change: (recipe: Recipe) => Recipe, gesture?: string) => void;
+
+export function useEdit(): { edit: Edit; endGesture: () => void } {
+  const dispatch = useAppDispatch();
+  const edit = useCallback<Edit>(
+    (change, gesture) =>
+      dispatch((_, getState) => {
+        const { recipe } = getState().draft;
+        if (recipe) dispatch(edited({ recipe: change(recipe), ...(gesture ? { gesture } : {}) }));
+      }),
+    [dispatch],
+  );
+  const endGesture = useCallback(() => dispatch(gestureEnded()), [dispatch]);
+  return { edit, endGesture };
+}
+
+/** Orders the rungs by what they dry to on this card. */
+export const orderedBy =
+  (readings: Readings, paleEnd: PaleEnd) =>
+  (recipe: Recipe): Recipe =>
+    orderLightToDark(
+      recipe,
+      readings.rungs.map(({ lab }) => lab),
+      paleEnd,
+    );

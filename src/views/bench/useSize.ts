@@ -1,0 +1,17 @@
+import { type RefObject, useLayoutEffect, useState } from 'react';
+
+/** The content size of an element in CSS px, kept up to date; 0 × 0 before it is laid out. */
+export function useSize(element: RefObject<HTMLElement | null>): { width: number; height: number } {
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  useLayoutEffect(() => {
+    const target = element.current;
+    if (!target) return;
+    const observer = new ResizeObserver(([entry]) => {
+      const { width = 0, height = 0 } = entry?.contentRect ?? {};
+      setSize((known) => (known.width === width && known.height === height ? known : { width, height }));
+    });
+    observer.observe(target);
+    return () => observer.disconnect();
+  }, [element]);
+  return size;
+}

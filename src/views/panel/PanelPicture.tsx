@@ -1,0 +1,55 @@
+import { useEffect, useId, useRef, useState } from 'react';
+import type { Wetness } from '../../core/ink/laid';
+import type { Kit } from '../../core/ladder/recipe';
+import { painter } from './painter';
+
+interface Props {
+  readonly kit: Kit;
+  readonly wetness: Wetness;
+  /** Size on the screen, CSS px; the picture is painted in device pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+}
+
+/** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
+export function PanelPicture({ kit, wetness, width, height, label }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const place = useId();
+  const asked = useRef(0);
+  const shown = useRef(0);
+  const [failed, setFailed] = useState(false);
+  const ratio = Math.min(window.devicePixelRatio || 1, 2);
+  const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
+
+  useEffect(() => {
+    if (columns < 1 || rows < 1) return;
+    const mine = ++asked.current;
+    painter()
+      .paint(place, kit, wetness, columns, rows)
+      .then((picture) => {
+        const target = canvas.current;
+        if (!picture || !target || mine < shown.current) return;
+        shown.current = mine;
+        if (target.width !== columns || target.height !== rows) {
+          target.width = columns;
+          target.height = rows;
+        }
+        target.getContext('2d')?.putImageData(new ImageData(picture.pixels, columns, rows), 0, 0);
+        target.dataset.painted = String(mine);
+        setFailed(false);
+      })
+      .catch(() => setFailed(true));
+  }, [place, kit, wetness, columns, rows]);
+
+  return (
+    <>
+      <canvas ref={canvas} role="img" aria-label={label} style={{ width, height }} className="block" />
+      {failed && (
+        <p role="alert" className="absolute inset-x-4 top-4 bg-strong p-2 text-on-strong">
+          The picture could not be painted. Reload the page; your recipe is saved.
+        </p>
+      )}
+    </>
+  );
+}

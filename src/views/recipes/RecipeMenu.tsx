@@ -1,0 +1,65 @@
+import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense, useRef, useState } from 'react';
+import type { Kit } from '../../core/ladder/recipe';
+import { useShelf } from '../session';
+import { type Refusal, useRecipeActions } from './recipeActions';
+
+const ITEM =
+  'cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[highlighted]:bg-strong data-[highlighted]:text-on-strong';
+
+const Faults = lazy(() => import('../../ui/Faults'));
+
+/** What can be done with the recipe on the bench as a whole. */
+export function RecipeMenu({ kit }: { readonly kit: Kit }) {
+  const actions = useRecipeActions();
+  const shelf = useShelf();
+  const picker = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<Refusal>();
+  return (
+    <>
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger className="frame min-h-7 px-2.5 py-1 hover:border-text">
+          Recipe
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" className="frame z-30 min-w-48 p-1 shadow-lg">
+            <DropdownMenu.Item className={ITEM} onSelect={() => shelf && actions.create(shelf)}>
+              New recipe
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => actions.duplicate(kit.recipe)}>
+              Duplicate
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={ITEM} onSelect={() => actions.download(kit)}>
+              Export as a file
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => picker.current?.click()}>
+              Import from a file
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={ITEM} onSelect={() => actions.remove(kit.recipe)}>
+              Delete
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <input
+        ref={picker}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Recipe file to import"
+        className="hidden"
+        onChange={async ({ target }) => {
+          const file = target.files?.[0];
+          target.value = '';
+          if (file) setRefusal(await actions.bringIn(file));
+        }}
+      />
+      {refusal && (
+        <Suspense>
+          <Faults {...refusal} onClose={() => setRefusal(undefined)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,126 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Copy, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { Link } from 'react-router';
+import type { Kit } from '../../core/ladder/recipe';
+import { kitFrom, listRecipes, renameRecipe } from '../../data/recipes';
+import type { RecipeRecord } from '../../data/records';
+import { Button } from '../../ui/Button';
+import Faults from '../../ui/Faults';
+import { TypedField } from '../../ui/TypedField';
+import { PanelPicture } from '../panel/PanelPicture';
+import { useSession, useShelf } from '../session';
+import { type Refusal, useRecipeActions } from './recipeActions';
+
+/** All recipes as small true pictures, the one changed last first. */
+export function RecipesView() {
+  const { db } = useSession();
+  const shelf = useShelf();
+  const records = useLiveQuery(() => listRecipes(db), [db]);
+  const actions = useRecipeActions();
+  const [refusal, setRefusal] = useState<Refusal>();
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: async ([file]) => file && setRefusal(await actions.bringIn(file)),
+  });
+  if (!records || !shelf) return <p className="p-6 text-mute">Reading your recipes …</p>;
+  return (
+    <main {...drop.getRootProps({ role: 'main' })} className="min-h-0 flex-1 overflow-y-auto p-6">
+      <input {...drop.getInputProps({ 'aria-label': 'Recipe file to import' })} />
+      <header className="mb-5 flex flex-wrap items-center gap-2">
+        <h1 className="heading mr-auto text-xl">Recipes</h1>
+        <Button onClick={drop.open}>Import from a file</Button>
+        <Button look="strong" onClick={() => actions.create(shelf)}>
+          New recipe
+        </Button>
+      </header>
+      {drop.isDragActive && (
+        <p className="mb-4 border-2 border-dashed border-text p-4">Drop the recipe file here.</p>
+      )}
+      {records.length === 0 && (
+        <p className="max-w-md">
+          No recipe yet. Start a new one, or drop an exported recipe file anywhere on this page.
+        </p>
+      )}
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-6">
+        {records.map((record) => (
+          <RecipeCard key={record.id} record={record} kit={kitFrom(record.recipe, shelf.inks, shelf.cards)} />
+        ))}
+      </ul>
+      {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}
+    </main>
+  );
+}
+
+const PICTURE_HEIGHT = 236;
+
+function RecipeCard({ record, kit }: { readonly record: RecipeRecord; readonly kit: Kit | undefined }) {
+  const { db } = useSession();
+  const actions = useRecipeActions();
+  const { recipe } = record;
+  const rename = (name: string): string | undefined => {
+    if (name === '' || name.length > 120) return 'A name has 1 to 120 letters.';
+    void renameRecipe(db, recipe.id, name);
+    return undefined;
+  };
+  return (
+    <li className="flex flex-col bg-pane p-4">
+      <Link
+        to={`/bench/${recipe.id}`}
+        aria-label={`Open ${recipe.name} on the bench`}
+        className="relative mx-auto mb-4 block shadow-[0_1px_3px_#0006,0_6px_14px_-6px_#0006]"
+      >
+        {kit ? (
+          <PanelPicture
+            kit={kit}
+            wetness="dry"
+            height={PICTURE_HEIGHT}
+            width={Math.round((PICTURE_HEIGHT * recipe.panel.width) / recipe.panel.height)}
+            label={`Panel of ${recipe.name}`}
+          />
+        ) : (
+          <span className="grid h-58 w-44 place-items-center bg-field p-4 text-center">
+            An ink or card is no longer on the shelf
+          </span>
+        )}
+      </Link>
+      <TypedField
+        label={`Name of ${recipe.name}`}
+        shown={recipe.name}
+        onCommit={rename}
+        className="heading w-full border-transparent bg-transparent text-[15px] hover:border-line"
+      />
+      <p className="px-1.5">{kit?.inks.map(({ name }) => name).join(', ')}</p>
+      <p className="px-1.5 text-mute">
+        {kit?.card.name} ·{' '}
+        {new Date(record.updatedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+      </p>
+      <div className="mt-2 flex items-center gap-1">
+        <Button
+          look="bare"
+          aria-label={`Duplicate ${recipe.name}`}
+          title="Duplicate"
+          onClick={() => actions.duplicate(recipe)}
+        >
+          <Copy size={16} aria-hidden="true" />
+        </Button>
+        <Button
+          look="bare"
+          aria-label={`Delete ${recipe.name}`}
+          title="Delete"
+          onClick={() => actions.remove(recipe)}
+        >
+          <Trash2 size={16} aria-hidden="true" />
+        </Button>
+        {kit && (
+          <Button look="bare" aria-label={`Export ${recipe.name}`} onClick={() => actions.download(kit)}>
+            Export
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}

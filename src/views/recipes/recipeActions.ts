@@ -1,0 +1,112 @@
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { type Fault, FileError } from '../../core/formats/fileError';
+import { shareEqually } from '../../core/ladder/edit';
+import type { Kit, Recipe } from '../../core/ladder/recipe';
+import { USUAL_PANEL } from '../../core/panel/panel';
+import { addRecipe, importKit, removeRecipe, restoreRecipe } from '../../data/recipes';
+import { closed } from '../../store/draft';
+import { useAppDispatch } from '../../store/hooks';
+import { useNotify } from '../../ui/Notices';
+import { type Shelf, useSession } from '../session';
+
+/** Reading and checking files is loaded when a file is first read or written. */
+const recipeFiles = () => import('../../core/formats/recipeFile');
+
+/** A file that could not be opened, and why. */
+export interface Refusal {
+  readonly fileName: string;
+  readonly faults: readonly Fault[];
+}
+
+/** What can be done with recipes as a whole; the same from the bench and from the list. */
+export function useRecipeActions() {
+  const { db, autosave } = useSession();
+  const navigate = useNavigate();
+  const notify = useNotify();
+  const dispatch = useAppDispatch();
+
+  return useMemo(() => {
+    const open = (id: string) => navigate(`/bench/${id}`);
+    return {
+      open,
+      /** A new recipe of the shelf's first blendable inks, pale to dark, on the first card. */
+      async create(shelf: Shelf) {
+        const recipe = blankRecipe(shelf);
+        if (recipe) open((await addRecipe(db, recipe)).id);
+      },
+      async duplicate(recipe: Recipe) {
+        await autosave.flush();
+        const copy = await addRecipe(db, recipe);
+        notify({ text: `“${copy.recipe.name}” is a copy of “${recipe.name}”.` });
+        open(copy.id);
+      },
+      async remove({ id, name }: Recipe) {
+        await autosave.flush();
+        const record = await removeRecipe(db, id);
+        dispatch(closed());
+        navigate('/recipes');
+        if (record) notify({ text: `“${name}” is deleted.`, undo: () => void restoreRecipe(db, record) });
+      },
+      /** Hands the recipe to the browser as a file that carries its inks and card. */
+      async download(kit: Kit) {
+        const { writeRecipeFile } = await recipeFiles();
+        const url = URL.createObjectURL(new Blob([writeRecipeFile(kit)], { type: 'application/json' }));
+        const link = document.createElement('a');
+        link.href = url;
+        link.download = `${fileNameOf(kit.recipe.name)}.json`;
+        link.click();
+        URL.revokeObjectURL(url);
+      },
+      /** Brings a recipe in and opens it; returns what is wrong when it cannot. */
+      async bringIn(file: File): Promise<Refusal | undefined> {
+        try {
+          const { readRecipeFile, RECIPE_FILE_LIMIT } = await recipeFiles();
+          const kit = readRecipeFile(await textOf(file, RECIPE_FILE_LIMIT));
+          const record = await importKit(db, kit);
+          notify({ text: `“${record.recipe.name}” is brought in.` });
+          open(record.id);
+          return undefined;
+        } catch (error) {
+          if (error instanceof FileError) return { fileName: file.name, faults: error.faults };
+          const problem = 'The browser could not store it. Nothing was changed.';
+          return { fileName: file.name, faults: [{ place: '', problem }] };
+        }
+      },
+    };
+  }, [db, autosave, navigate, notify, dispatch]);
+}
+
+/** The text of a file, unless it is far too large to be a recipe; it is not read then. */
+async function textOf(file: File, limit: number): Promise<string> {
+  if (file.size > limit) {
+    const size = (file.size / 1e6).toFixed(0);
+    throw new FileError([{ place: '', problem: `The file has ${size} MB; a recipe file is under 1 MB.` }]);
+  }
+  return file.text();
+}
+
+const fileNameOf = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '') || 'recipe';
+
+function blankRecipe({ inks, cards }: Shelf): Recipe | undefined {
+  const card = cards.find(({ id }) => id === 'smooth-white') ?? cards[0];
+  const family = inks.find(({ kind }) => kind === 'hybrid')?.family;
+  const rungs = ['pale', 'mid', 'deep'].flatMap(
+    (depth) => inks.find((ink) => ink.family === family && ink.depth === depth) ?? [],
+  );
+  if (!card || rungs.length < 2) return undefined;
+  return shareEqually({
+    id: 'new',
+    name: 'New recipe',
+    cardId: card.id,
+    panel: USUAL_PANEL,
+    run: 'straight',
+    school: 'paleFirst',
+    rungs: rungs.map(({ id }) => ({ inkId: id, share: 1 / rungs.length })),
+    joints: rungs.slice(1).map(() => ({ width: 1 })),
+  });
+}

@@ -1,0 +1,59 @@
+import { expose, transfer } from 'comlink';
+import type { Wetness } from '../core/ink/laid';
+import type { Kit } from '../core/ladder/recipe';
+import { type Picture, preparePicture } from '../core/panel/paint';
+
+/** How long the worker paints before it looks whether a newer request has come, in ms. */
+const SLICE = 12;
+const ROWS = 16;
+/** A picture that is done sooner than this is finished, or a steady drag would never show one. In ms. */
+const WORTH_FINISHING = 50;
+
+/** The newest request of each place that shows a picture. */
+const newest = new Map<string, number>();
+
+const channel = new MessageChannel();
+const waiting: (() => void)[] = [];
+channel.port1.onmessage = () => waiting.shift()?.();
+/** Lets waiting messages in; quicker than a timer. */
+const breathe = (): Promise<void> =>
+  new Promise((resolve) => {
+    waiting.push(resolve);
+    channel.port2.postMessage(null);
+  });
+
+const door = {
+  /**
+   * Paints a panel for one place on the screen.
+   *
+   * @param place  names the place; a newer request for it makes a long one give up, and skips those still waiting
+   * @returns the picture, its pixels transferred; null when it was given up
+   */
+  async paint(
+    place: string,
+    kit: Kit,
+    wetness: Wetness,
+    width: number,
+    height: number,
+  ): Promise<Picture | null> {
+    const mine = (newest.get(place) ?? 0) + 1;
+    newest.set(place, mine);
+    // In a drag several requests may be waiting already: let them in, so that only the last is painted.
+    await breathe();
+    if (newest.get(place) !== mine) return null;
+    const { picture, paintRows } = preparePicture(kit, wetness, width, height);
+    const begun = performance.now();
+    let since = begun;
+    for (let row = 0; row < height; row += ROWS) {
+      paintRows(row, Math.min(row + ROWS, height));
+      if (performance.now() - since < SLICE) continue;
+      await breathe();
+      if (newest.get(place) !== mine && performance.now() - begun > WORTH_FINISHING) return null;
+      since = performance.now();
+    }
+    return transfer(picture, [picture.pixels.buffer]);
+  },
+};
+
+export type PictureDoor = typeof door;
+expose(door);

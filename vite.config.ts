@@ -1,0 +1,12 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  // The server puts a fresh nonce where this placeholder stands (server/app.ts).
+  html: { cspNonce: '__CSP_NONCE__' },
+  build: { target: 'es2023', assetsInlineLimit: 0, reportCompressedSize: false },
+  worker: { format: 'es' },
+  server: { host: '127.0.0.1' },
+});
