@@ -1,78 +1,10 @@
-import { readFile, stat, writeFile } from 'node:fs/promises';
-import { parseArgs } from 'node:util';
-import { encode } from 'fast-png';
-import { FileError } from '../src/core/formats/fileError';
-import { RECIPE_FILE_LIMIT, readRecipeFile } from '../src/core/formats/recipeFile';
-import type { Kit } from '../src/core/ladder/recipe';
-import { paintPanel, pixelsAt } from '../src/core/panel/paint';
-import { readingsOf } from '../src/core/readings/readings';
-import { sheetText } from '../src/core/sheet/compile';
+import { Mistake, runTint } from './commands';
 
-const USAGE = `Usage:
-  npm run -s tint -- readings FILE.json
-  npm run -s tint -- sheet FILE.json [--inches]
-  npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet]
-
-FILE.json is a recipe exported by Tint Ladder.`;
-
-/** Something the caller did wrong: told on standard error, exit 1. */
-class Mistake extends Error {}
-
-const DPI_LIMITS = { least: 20, most: 1200 } as const;
-
-async function readKit(path: string | undefined): Promise<Kit> {
-  if (!path) throw new Mistake(`Name the recipe file.\n${USAGE}`);
-  try {
-    const { size } = await stat(path);
-    if (size > RECIPE_FILE_LIMIT)
-      throw new Mistake(`${path}: ${size} bytes is too large for a recipe, which is under 1 MB`);
-    return readRecipeFile(await readFile(path, 'utf8'));
-  } catch (error) {
-    if (error instanceof FileError) throw new Mistake(`${path}: ${error.message}`);
-    if (error instanceof Error && 'code' in error)
-      throw new Mistake(`${path}: cannot be read (${error.code})`);
-    throw error;
-  }
-}
-
-async function writePicture(kit: Kit, out: string | undefined, dpi: number, wet: boolean): Promise<void> {
-  if (!out?.toLowerCase().endsWith('.png'))
-    throw new Mistake(`Name the picture to write, ending in .png.\n${USAGE}`);
-  if (!(dpi >= DPI_LIMITS.least && dpi <= DPI_LIMITS.most))
-    throw new Mistake(`--dpi must be a number from ${DPI_LIMITS.least} to ${DPI_LIMITS.most}`);
-  const { width, height } = pixelsAt(kit.recipe.panel, dpi);
-  const { pixels } = paintPanel(kit, wet ? 'wet' : 'dry', width, height);
-  await writeFile(out, encode({ width, height, data: pixels, channels: 4, depth: 8 }));
-}
-
-async function main(args: string[]): Promise<void> {
-  const { positionals, values } = parsed(args);
-  const [command, file, out] = positionals;
-  if (command === 'readings') console.log(JSON.stringify(readingsOf(await readKit(file)), null, 2));
-  else if (command === 'sheet') console.log(sheetText(await readKit(file), values.inches ? 'in' : 'mm'));
-  else if (command === 'picture')
-    await writePicture(await readKit(file), out, Number(values.dpi), values.wet);
-  else throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
-}
-
-function parsed(args: string[]) {
-  try {
-    return parseArgs({
-      args,
-      allowPositionals: true,
-      options: {
-        dpi: { type: 'string', default: '300' },
-        wet: { type: 'boolean', default: false },
-        inches: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    throw new Mistake(`${error instanceof Error ? error.message : error}\n${USAGE}`);
-  }
-}
-
-main(process.argv.slice(2)).catch((error: unknown) => {
-  if (!(error instanceof Mistake)) throw error;
-  console.error(error.message);
-  process.exitCode = 1;
-});
+runTint(process.argv.slice(2)).then(
+  (told) => console.log(told),
+  (error: unknown) => {
+    if (!(error instanceof Mistake)) throw error;
+    console.error(error.message);
+    process.exitCode = 1;
+  },
+);

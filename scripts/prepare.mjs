@@ -5,6 +5,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 export const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
@@ -53,8 +54,19 @@ export function build() {
     return;
   console.log('Building …');
   runOrStop(join(root, 'node_modules', '.bin', 'vite'), ['build', '--logLevel', 'warn']);
+  compressAssets();
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, wanted);
+}
+
+/** Scripts and styles lie beside their compressed selves, so that the server need not compress them each time. */
+function compressAssets() {
+  const assets = join(root, 'dist', 'assets');
+  for (const name of readdirSync(assets).filter((name) => /\.(js|css)$/.test(name))) {
+    const contents = readFileSync(join(assets, name));
+    writeFileSync(join(assets, `${name}.gz`), gzipSync(contents, { level: 9 }));
+    writeFileSync(join(assets, `${name}.br`), brotliCompressSync(contents));
+  }
 }
 
 function addTo(hash, path) {

@@ -46,7 +46,7 @@ export async function makeApp(root: string) {
     await next();
     if (c.res.ok) c.res.headers.set('Cache-Control', FOREVER);
   });
-  app.use('/assets/*', serveStatic({ root }));
+  app.use('/assets/*', serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('Not found', 404));
   app.use('/icon.svg', serveStatic({ root }));
   app.get('*', (c) => {

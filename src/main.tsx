@@ -11,6 +11,7 @@ import { makeStore } from './store/store';
 import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
+import { painter } from './views/panel/painter';
 import { SessionProvider } from './views/session';
 import { Shell } from './views/shell/Shell';
 
@@ -39,6 +40,8 @@ const VIEW_SETTING = 'view';
 
 async function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
+  // The worker's script loads while the database opens.
+  painter();
   const db = new Database();
   const store = makeStore();
   store.dispatch(viewSet(rememberedView(await readSetting(db, VIEW_SETTING))));

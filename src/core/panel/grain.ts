@@ -15,13 +15,22 @@ export function seededRandom(seed: number): () => number {
   };
 }
 
+const tiles = new Map<string, Float32Array>();
+
 /**
- * Smooth noise for a paper's tooth: TILE × TILE values in −1…1 that repeat without a seam.
+ * Smooth noise for a paper's tooth: TILE × TILE values in −1…1 that repeat without a seam; remembered.
  *
  * @param cell size of one grain in pixels; below 1 the noise is per pixel
  */
 export function grainTile(cell: number, seed: number): Float32Array {
   const cells = Math.max(2, Math.min(TILE, Math.round(TILE / Math.max(cell, 1))));
+  const key = `${cells} ${seed}`;
+  const tile = tiles.get(key) ?? makeTile(cells, seed);
+  tiles.set(key, tile);
+  return tile;
+}
+
+function makeTile(cells: number, seed: number): Float32Array {
   const random = seededRandom(seed);
   const lattice = Float32Array.from({ length: cells * cells }, () => random() * 2 - 1);
   const at = (x: number, y: number): number => lattice[(y % cells) * cells + (x % cells)] as number;

@@ -3,6 +3,7 @@ import { deltaE00 } from '../colour/difference';
 import { type Hex, hexOfLab } from '../colour/hex';
 import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../colour/lab';
 import { type ColourName, nameColour } from '../colour/names';
+import type { Spectrum } from '../colour/spectrum';
 import type { Ink } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import {
@@ -13,15 +14,13 @@ import {
   type Verdict,
   walkJoint,
 } from '../ladder/joint';
-import { type Kit, overlaps } from '../ladder/recipe';
-import type { Millimetres } from '../panel/measure';
+import type { Kit } from '../ladder/recipe';
 import { type Presence, presenceOf } from './presence';
 import { type Spacing, spacingOf } from './spacing';
 
 /** One rung as it dries on the card. */
 export interface RungReading {
   readonly ink: Ink;
-  readonly share: number;
   readonly lab: Lab;
   readonly chroma: number;
   /** Degrees. */
@@ -35,7 +34,6 @@ export interface RungReading {
 
 /** One joint as it dries on the card. */
 export interface JointReading {
-  readonly width: Millimetres;
   readonly stations: readonly Station[];
   readonly strip: readonly Hex[];
   readonly onTheWay: readonly string[];
@@ -48,7 +46,10 @@ export interface JointReading {
   readonly difference: number;
 }
 
-/** The judgement of a recipe: always of the dried panel, on its own card. */
+/**
+ * The judgement of a ladder: of the dried panel, on its own card. It depends on inks and card alone, so it stays
+ * while marks are moved; shares and widths stand in the recipe.
+ */
 export interface Readings {
   readonly ground: Lab;
   readonly rungs: readonly RungReading[];
@@ -61,40 +62,41 @@ const LOST = {
   reason: 'Neither ink can be told from the bare card, so neither can their joint.',
 };
 
-/** Reads a recipe on its card. Pure; a few milliseconds for five rungs. */
-export function readingsOf({ recipe, card, inks }: Kit): Readings {
+/** Reads inks in rung order on a card. Pure; a few milliseconds for five rungs. */
+export function readingsOf({ card, inks }: Pick<Kit, 'card' | 'inks'>): Readings {
   const bare = groundOfCard(card);
   const ground = labOfSpectrum(bare);
-  const rungs = recipe.rungs.map(({ share }, i): RungReading => {
-    const ink = inks[i] as Ink;
-    const lab = driedColour(ink, bare);
-    const fromCard = deltaE00(lab, ground);
-    return {
-      ink,
-      share,
-      lab,
-      chroma: chroma(lab),
-      hueAngle: hueDegrees(lab),
-      hex: hexOfLab(lab),
-      colour: nameColour(lab),
-      fromCard,
-      presence: presenceOf(fromCard),
-    };
-  });
-  const joints = overlaps(recipe).map(({ start, end }, i): JointReading => {
-    const [first, second] = [rungs[i] as RungReading, rungs[i + 1] as RungReading];
-    const stations = walkJoint(first.ink, second.ink, bare);
-    const verdict = judgeJoint(stations);
-    return {
-      width: end - start,
-      stations,
-      strip: stations.map(({ lab }) => hexOfLab(lab)),
-      onTheWay: namesOnTheWay(stations),
-      verdict,
-      ...(first.presence === 'vanishes' && second.presence === 'vanishes' ? LOST : tellVerdict(verdict)),
-      lightnessStep: second.lab.l - first.lab.l,
-      difference: deltaE00(first.lab, second.lab),
-    };
-  });
+  const rungs = inks.map((ink) => readRung(ink, bare, ground));
+  const joints = rungs.slice(1).map((second, i) => readJoint(rungs[i] as RungReading, second, bare));
   return { ground, rungs, joints, spacing: spacingOf(rungs.map(({ lab }) => lab.l)) };
+}
+
+function readRung(ink: Ink, bare: Spectrum, ground: Lab): RungReading {
+  const lab = driedColour(ink, bare);
+  const fromCard = deltaE00(lab, ground);
+  return {
+    ink,
+    lab,
+    chroma: chroma(lab),
+    hueAngle: hueDegrees(lab),
+    hex: hexOfLab(lab),
+    colour: nameColour(lab),
+    fromCard,
+    presence: presenceOf(fromCard),
+  };
+}
+
+function readJoint(first: RungReading, second: RungReading, bare: Spectrum): JointReading {
+  const stations = walkJoint(first.ink, second.ink, bare);
+  const verdict = judgeJoint(stations);
+  const lost = first.presence === 'vanishes' && second.presence === 'vanishes';
+  return {
+    stations,
+    strip: stations.map(({ lab }) => hexOfLab(lab)),
+    onTheWay: namesOnTheWay(stations),
+    verdict,
+    ...(lost ? LOST : tellVerdict(verdict)),
+    lightnessStep: second.lab.l - first.lab.l,
+    difference: deltaE00(first.lab, second.lab),
+  };
 }

@@ -1,6 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
+import { memo } from 'react';
+import type { Card } from '../../core/card/card';
 import { reverse, setPanel, shareEqually } from '../../core/ladder/edit';
-import type { Kit } from '../../core/ladder/recipe';
 import { formatBare, parseLength } from '../../core/panel/measure';
 import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/panel/panel';
 import type { Readings } from '../../core/readings/readings';
@@ -15,42 +16,42 @@ import type { Shelf } from '../session';
 import { type Edit, orderedBy } from './useBench';
 
 interface Props {
-  readonly kit: Kit;
+  readonly name: string;
+  readonly panel: Panel;
+  readonly card: Card;
   readonly shelf: Shelf;
   readonly readings: Readings;
   readonly edit: Edit;
 }
 
 /** What the recipe is called and lies on, and what can be done to the whole of it. */
-export function BenchHeader({ kit, shelf, readings, edit }: Props) {
-  const { recipe } = kit;
+export const BenchHeader = memo(function BenchHeader({ name, panel, card, shelf, readings, edit }: Props) {
   const dispatch = useAppDispatch();
-  const { past, future, save } = useAppSelector(({ draft }) => draft);
+  const canUndo = useAppSelector(({ draft }) => draft.past.length > 0);
+  const canRedo = useAppSelector(({ draft }) => draft.future.length > 0);
   const wetness = useAppSelector(({ view }) => view.wetness);
-  const rename = (name: string): string | undefined => {
-    if (name.length > 120) return 'A name has at most 120 letters.';
-    if (name === '') return 'A recipe needs a name.';
-    edit((current) => ({ ...current, name }));
+  const rename = (wanted: string): string | undefined => {
+    if (wanted.length > 120) return 'A name has at most 120 letters.';
+    if (wanted === '') return 'A recipe needs a name.';
+    edit((current) => ({ ...current, name: wanted }));
     return undefined;
   };
   return (
     <header className="space-y-2 px-4 pt-3 pb-2">
       <div className="flex flex-wrap items-center gap-2">
-        <h1 className="sr-only">{recipe.name}</h1>
+        <h1 className="sr-only">{name}</h1>
         <TypedField
           label="Name of the recipe"
-          shown={recipe.name}
+          shown={name}
           onCommit={rename}
           className="heading w-[min(21rem,60vw)] border-transparent bg-transparent text-[17px] hover:border-line"
         />
-        <span role="status" className="mr-auto w-14 text-mute">
-          {save === 'saved' ? 'Saved' : save === 'unsaved' ? 'Saving' : 'Not saved'}
-        </span>
+        <SaveSign />
         <Button
           look="bare"
           aria-label="Undo"
           title="Undo (Ctrl+Z)"
-          disabled={past.length === 0}
+          disabled={!canUndo}
           onClick={() => dispatch(undone())}
         >
           <Undo2 size={17} aria-hidden="true" />
@@ -59,12 +60,12 @@ export function BenchHeader({ kit, shelf, readings, edit }: Props) {
           look="bare"
           aria-label="Redo"
           title="Redo (Ctrl+Shift+Z)"
-          disabled={future.length === 0}
+          disabled={!canRedo}
           onClick={() => dispatch(redone())}
         >
           <Redo2 size={17} aria-hidden="true" />
         </Button>
-        <RecipeMenu kit={kit} />
+        <RecipeMenu />
       </div>
       <div className="flex flex-wrap items-center gap-2">
         <Segmented
@@ -76,8 +77,8 @@ export function BenchHeader({ kit, shelf, readings, edit }: Props) {
             { value: 'wet', label: 'Wet', hint: 'As it looks under the brush' },
           ]}
         />
-        <CardChoice kit={kit} shelf={shelf} edit={edit} />
-        <PanelChoice panel={recipe.panel} edit={edit} />
+        <CardChoice card={card} shelf={shelf} edit={edit} />
+        <PanelChoice panel={panel} edit={edit} />
       </div>
       <div className="flex flex-wrap items-center gap-2">
         <span className="text-mute">Order light to dark,</span>
@@ -88,15 +89,24 @@ export function BenchHeader({ kit, shelf, readings, edit }: Props) {
       </div>
     </header>
   );
+});
+
+function SaveSign() {
+  const save = useAppSelector(({ draft }) => draft.save);
+  return (
+    <span role="status" className="mr-auto w-14 text-mute">
+      {save === 'saved' ? 'Saved' : save === 'unsaved' ? 'Saving' : 'Not saved'}
+    </span>
+  );
 }
 
 const FIELD = 'frame min-h-7 max-w-full px-1 py-0.5';
 
-function CardChoice({ kit, shelf, edit }: Pick<Props, 'kit' | 'shelf' | 'edit'>) {
+function CardChoice({ card, shelf, edit }: Pick<Props, 'card' | 'shelf' | 'edit'>) {
   return (
     <select
       aria-label="Card"
-      value={kit.card.id}
+      value={card.id}
       onChange={(event) => edit((recipe) => ({ ...recipe, cardId: event.target.value }))}
       className={`${FIELD} w-46`}
     >
@@ -147,14 +157,14 @@ function PanelChoice({ panel, edit }: { readonly panel: Panel; readonly edit: Ed
         label={`Panel width, ${unit}`}
         shown={formatBare(panel.width, unit)}
         onCommit={side('width')}
-        className="w-14 text-right"
+        className={unit === 'mm' ? 'w-14 text-right' : 'w-18 text-right'}
       />
       ×
       <TypedField
         label={`Panel height, ${unit}`}
         shown={formatBare(panel.height, unit)}
         onCommit={side('height')}
-        className="w-14 text-right"
+        className={unit === 'mm' ? 'w-14 text-right' : 'w-18 text-right'}
         suffix={unit}
       />
     </span>

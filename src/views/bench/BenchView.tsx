@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
@@ -68,17 +68,26 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const { edit, endGesture } = useEdit();
   const readings = useReadings(kit);
   const dried = useMemo(() => dryShelf(shelf.inks, kit.card), [shelf.inks, kit.card]);
-  const rungIds = useMemo(() => kit.recipe.rungs.map(({ inkId }) => inkId), [kit.recipe.rungs]);
+  const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
+  // The panel follows the hand at once; what is written about it may come a moment later.
+  const calmKit = useDeferredValue(kit);
   const full = rungIds.length >= RUNG_LIMITS.most;
   const aimed = target === 'new' && full ? 'nearest' : target;
   const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);
 
-  const pick = ({ ink, lab }: DriedInk) => {
-    const colours = readings.rungs.map((rung) => rung.lab);
-    if (aimed === 'new') edit((recipe) => addRung(recipe, placeForNew(colours, lab.l), ink.id));
-    else edit((recipe) => setInk(recipe, aimedRung ?? nearestRung(colours, lab.l), ink.id));
-    setTarget('nearest');
-  };
+  const pick = useCallback(
+    ({ ink, lab }: DriedInk) => {
+      const colours = readings.rungs.map((rung) => rung.lab);
+      if (aimed === 'new') edit((recipe) => addRung(recipe, placeForNew(colours, lab.l), ink.id));
+      else edit((recipe) => setInk(recipe, aimedRung ?? nearestRung(colours, lab.l), ink.id));
+      setTarget('nearest');
+    },
+    [readings, aimed, aimedRung, edit],
+  );
+  const aim = useCallback(
+    (rung: number) => setTarget((now) => (now === `${rung}` ? 'nearest' : `${rung}`)),
+    [],
+  );
 
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]">
@@ -120,22 +129,30 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         />
       </section>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
-        <BenchHeader kit={kit} shelf={shelf} readings={readings} edit={edit} />
+        <BenchHeader
+          name={kit.recipe.name}
+          panel={kit.recipe.panel}
+          card={kit.card}
+          shelf={shelf}
+          readings={readings}
+          edit={edit}
+        />
         <Conflict />
         <PanelBoard kit={kit} unit={unit} wetness={wetness} edit={edit} onDone={endGesture} />
       </section>
       <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
         <ReadingsColumn
-          kit={kit}
+          recipe={calmKit.recipe}
+          card={kit.card}
           readings={readings}
           unit={unit}
           edit={edit}
           target={aimedRung}
-          onTarget={(rung) => setTarget(aimedRung === rung ? 'nearest' : `${rung}`)}
+          onTarget={aim}
         />
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
-        <StepsStrip kit={kit} unit={unit} />
+        <StepsStrip kit={calmKit} unit={unit} />
       </div>
     </main>
   );

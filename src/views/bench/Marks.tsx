@@ -19,6 +19,8 @@ interface Props {
   readonly unit: Unit;
   /** Height of the panel on the screen, px. */
   readonly height: number;
+  /** Little room: labels stand under their figures and say only what is solid. */
+  readonly narrow: boolean;
   /** The panel's own element: a drag is measured against it. */
   readonly board: RefObject<HTMLElement | null>;
   readonly edit: Edit;
@@ -35,17 +37,19 @@ interface Mark {
 }
 
 const LABEL_APART = 40;
+const NARROW_LABEL_APART = 62;
 const LEADER = 26;
 
 /** The solid and fade marks of every rung: dragged on the panel, moved by arrow keys, or typed. */
-export function Marks({ kit, unit, height, board, edit, onDone }: Props) {
+export function Marks({ kit, unit, height, narrow, board, edit, onDone }: Props) {
   const { recipe } = kit;
   const marks = marksOf(kit);
   const scale = height / runLength(recipe);
+  const apart = narrow ? NARROW_LABEL_APART : LABEL_APART;
   const places = spread(
     marks.map(({ along }) => along * scale),
-    LABEL_APART,
-    [8, Math.max(height - 8, marks.length * LABEL_APART)],
+    apart,
+    [apart / 2, Math.max(height - apart / 2, marks.length * apart)],
   );
   return (
     <div className="relative min-w-0 flex-1" style={{ height }}>
@@ -66,7 +70,7 @@ export function Marks({ kit, unit, height, board, edit, onDone }: Props) {
       {marks.map((mark, i) => (
         <div key={`${mark.joint}${mark.end}`}>
           <Handle {...{ mark, kit, unit, board, edit, onDone }} top={mark.along * scale} />
-          <MarkLabel {...{ mark, kit, unit, edit, onDone }} top={places[i] as number} />
+          <MarkLabel {...{ mark, kit, unit, narrow, edit, onDone }} top={places[i] as number} />
         </div>
       ))}
     </div>
@@ -83,7 +87,7 @@ function marksOf({ recipe, inks }: Kit): Mark[] {
 
 const gestureOf = ({ joint, end }: Mark) => `mark ${joint} ${end}`;
 
-type HandleProps = Omit<Props, 'height'> & { readonly mark: Mark; readonly top: number };
+type HandleProps = Omit<Props, 'height' | 'narrow'> & { readonly mark: Mark; readonly top: number };
 
 /** The grip of a mark on the panel's edge. */
 function Handle({ mark, kit, unit, board, edit, onDone, top }: HandleProps) {
@@ -138,19 +142,19 @@ function Handle({ mark, kit, unit, board, edit, onDone, top }: HandleProps) {
       className="group absolute -left-11 z-10 flex h-6 w-13 -translate-y-1/2 cursor-ns-resize touch-none items-center justify-end focus-visible:outline-offset-0"
       style={{ top }}
     >
-      <span className="h-px w-8 bg-white mix-blend-difference group-hover:w-11" />
+      <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />
       <span className="h-3.5 w-2.5 rounded-[2px] border border-black bg-white shadow-sm group-hover:bg-black group-focus-visible:bg-black" />
     </div>
   );
 }
 
-type LabelProps = Pick<Props, 'kit' | 'unit' | 'edit' | 'onDone'> & {
+type LabelProps = Pick<Props, 'kit' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
   readonly mark: Mark;
   readonly top: number;
 };
 
 /** What a mark means, with its measure to be typed. */
-function MarkLabel({ mark, kit, unit, edit, onDone, top }: LabelProps) {
+function MarkLabel({ mark, kit, unit, narrow, edit, onDone, top }: LabelProps) {
   const { recipe } = kit;
   const { markOf, measuredFrom } = RUNS[recipe.run];
   const commit = (text: string): string | undefined => {
@@ -163,7 +167,7 @@ function MarkLabel({ mark, kit, unit, edit, onDone, top }: LabelProps) {
   };
   return (
     <div
-      className="absolute right-0 flex -translate-y-1/2 items-center gap-2"
+      className={`absolute right-0 flex -translate-y-1/2 ${narrow ? 'flex-col items-start' : 'items-center gap-2'}`}
       style={{ top, left: LEADER + 6 }}
     >
       <TypedField
@@ -172,9 +176,9 @@ function MarkLabel({ mark, kit, unit, edit, onDone, top }: LabelProps) {
         onCommit={commit}
         className={unit === 'mm' ? 'w-14 text-right' : 'w-20 text-right'}
       />
-      <span className="min-w-0 leading-tight">
-        <span className="block truncate">{mark.solid}</span>
-        <span className="block truncate text-mute">{mark.faded} faded out</span>
+      <span className="w-full min-w-0 leading-tight">
+        <span className={narrow ? 'block text-[12px]' : 'block truncate'}>{mark.solid}</span>
+        {!narrow && <span className="block truncate text-mute">{mark.faded} faded out</span>}
       </span>
     </div>
   );

@@ -16,10 +16,12 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** Room beside the panel for the rule on its left and the marks on its right, px. */
+/** Room for the rule on the panel's left, px. */
 const RULE_SIDE = 52;
-const MARKS_SIDE = 250;
-const NARROW_MARKS_SIDE = 176;
+/** Room for the marks on its right, by how wide the whole is, px. */
+const marksSide = (room: number): number => (room < NARROW ? 124 : room < 820 ? 250 : 320);
+/** Below this width, px, the panel takes the width it gets and is as high as it must be. */
+const NARROW = 560;
 
 /** The panel on the mat at its true proportions, with a rule and its marks. */
 export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
@@ -27,15 +29,21 @@ export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const { panel } = kit.recipe;
-  const side = room.width < 520 ? NARROW_MARKS_SIDE : MARKS_SIDE;
-  const scale = Math.min((room.width - RULE_SIDE - side) / panel.width, (room.height - 34) / panel.height);
-  const [width, height] = [
-    Math.max(Math.round(panel.width * scale), 0),
-    Math.max(Math.round(panel.height * scale), 0),
+  const side = marksSide(room.width);
+  const narrow = room.width < NARROW;
+  const byWidth = (room.width - RULE_SIDE - side) / panel.width;
+  const scale = narrow ? byWidth : Math.min(byWidth, (room.height - 34) / panel.height);
+  const [width, height] = [panel.width, panel.height].map((mm) => Math.max(Math.round(mm * scale), 0)) as [
+    number,
+    number,
   ];
   const inkNames = kit.inks.map(({ name }) => name).join(', ');
   return (
-    <div ref={box} className="relative min-h-96 min-w-0 flex-1 overflow-hidden">
+    <div
+      ref={box}
+      className="relative min-h-96 min-w-0 flex-1 overflow-hidden"
+      style={narrow ? { minHeight: height + 40, flex: 'none' } : undefined}
+    >
       {width > 0 && (
         <div className="flex justify-center pt-1">
           <div className="flex" style={{ width: RULE_SIDE + width + side }}>
@@ -55,7 +63,7 @@ export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
                 label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, from the top: ${inkNames}`}
               />
             </div>
-            <Marks {...{ kit, unit, height, board, edit, onDone }} />
+            <Marks {...{ kit, unit, height, narrow, board, edit, onDone }} />
           </div>
         </div>
       )}

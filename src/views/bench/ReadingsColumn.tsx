@@ -1,15 +1,17 @@
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { Fragment } from 'react';
+import { Fragment, memo } from 'react';
+import type { Card } from '../../core/card/card';
 import { removeRung, setShare, swapRungs } from '../../core/ladder/edit';
-import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
-import { formatLength, type Unit } from '../../core/panel/measure';
+import { type Recipe, RUNG_LIMITS } from '../../core/ladder/recipe';
+import { formatLength, type Millimetres, type Unit } from '../../core/panel/measure';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { TypedField } from '../../ui/TypedField';
 import type { Edit } from './useBench';
 
 interface Props {
-  readonly kit: Kit;
+  readonly recipe: Recipe;
+  readonly card: Card;
   readonly readings: Readings;
   readonly unit: Unit;
   readonly edit: Edit;
@@ -18,13 +20,14 @@ interface Props {
 }
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
-export function ReadingsColumn({ kit, readings, unit, edit, target, onTarget }: Props) {
+export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
+  const { recipe, card, readings, unit, edit, target, onTarget } = props;
   const lost = readings.rungs.filter(({ presence }) => presence === 'vanishes');
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
       <header>
         <h2 className="heading text-[15px]">Readings</h2>
-        <p className="text-mute">{kit.card.name}, dried</p>
+        <p className="text-mute">{card.name}, dried</p>
       </header>
       {lost.length > 0 && (
         <p role="status" className="border-l-4 border-text bg-field px-3 py-2 font-semibold">
@@ -39,13 +42,16 @@ export function ReadingsColumn({ kit, readings, unit, edit, target, onTarget }: 
           <Fragment key={i}>
             <Rung
               rung={rung}
+              share={recipe.rungs[i]?.share ?? 0}
               index={i}
               count={readings.rungs.length}
               edit={edit}
               isTarget={target === i}
-              onTarget={() => onTarget(i)}
+              onTarget={onTarget}
             />
-            {readings.joints[i] && <Joint joint={readings.joints[i]} unit={unit} />}
+            {readings.joints[i] && (
+              <Joint joint={readings.joints[i]} width={recipe.joints[i]?.width ?? 0} unit={unit} />
+            )}
           </Fragment>
         ))}
       </div>
@@ -59,21 +65,22 @@ export function ReadingsColumn({ kit, readings, unit, edit, target, onTarget }: 
       </dl>
     </section>
   );
-}
+});
 
 interface RungProps {
   readonly rung: RungReading;
+  readonly share: number;
   readonly index: number;
   readonly count: number;
   readonly edit: Edit;
   readonly isTarget: boolean;
-  readonly onTarget: () => void;
+  readonly onTarget: (rung: number) => void;
 }
 
 const PRESENCE = { shows: '', soft: ' · only a tint here', vanishes: ' · vanishes here' } as const;
 
-function Rung({ rung, index, count, edit, isTarget, onTarget }: RungProps) {
-  const share = (text: string): string | undefined => {
+const Rung = memo(function Rung({ rung, share, index, count, edit, isTarget, onTarget }: RungProps) {
+  const commitShare = (text: string): string | undefined => {
     const percent = Number(text.replace('%', '').replace(',', '.').trim());
     if (!Number.isFinite(percent) || text === '' || percent <= 0 || percent >= 100)
       return `“${text}” is not a share. Type per cent of the panel, more than 0 and less than 100.`;
@@ -87,7 +94,7 @@ function Rung({ rung, index, count, edit, isTarget, onTarget }: RungProps) {
         aria-pressed={isTarget}
         aria-label={`Change ${rung.ink.name}: the next ink pressed on the rail goes on this rung`}
         title="Press, then press an ink on the rail to put it here"
-        onClick={onTarget}
+        onClick={() => onTarget(index)}
         className={`min-h-12 w-full border-x-2 ${isTarget ? 'border-text outline-2 outline-offset-2 outline-text' : 'border-text/60 hover:border-text'}`}
         style={{ backgroundColor: rung.hex }}
       />
@@ -105,19 +112,19 @@ function Rung({ rung, index, count, edit, isTarget, onTarget }: RungProps) {
         </div>
         <TypedField
           label={`Share of ${rung.ink.name}, per cent`}
-          shown={`${Math.round(rung.share * 100)}%`}
-          onCommit={share}
+          shown={`${Math.round(share * 100)}%`}
+          onCommit={commitShare}
           className="w-13 text-right"
         />
-        <RungMenu {...{ name: rung.ink.name, index, count, edit }} />
+        <RungMenu name={rung.ink.name} index={index} count={count} edit={edit} />
       </div>
     </>
   );
-}
+});
 
 type RungMenuProps = Pick<RungProps, 'index' | 'count' | 'edit'> & { readonly name: string };
 
-function RungMenu({ name, index, count, edit }: RungMenuProps) {
+const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuProps) {
   const item =
     'cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[disabled]:opacity-45 data-[highlighted]:bg-strong data-[highlighted]:text-on-strong';
   return (
@@ -155,9 +162,15 @@ function RungMenu({ name, index, count, edit }: RungMenuProps) {
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
+});
+
+interface JointProps {
+  readonly joint: JointReading;
+  readonly width: Millimetres;
+  readonly unit: Unit;
 }
 
-function Joint({ joint, unit }: { readonly joint: JointReading; readonly unit: Unit }) {
+const Joint = memo(function Joint({ joint, width, unit }: JointProps) {
   return (
     <>
       <div aria-hidden="true" className="flex min-h-22 flex-col border-x-2 border-text/60">
@@ -169,7 +182,7 @@ function Joint({ joint, unit }: { readonly joint: JointReading; readonly unit: U
       <div className="min-w-0 border-l border-line py-1.5 pl-3">
         <p className="font-semibold">
           <VerdictSign kind={joint.verdict.kind} /> {joint.headline}
-          <span className="float-right font-normal text-mute">{formatLength(joint.width, unit)}</span>
+          <span className="float-right font-normal text-mute">{formatLength(width, unit)}</span>
         </p>
         <p className="text-[12px] leading-snug">{joint.reason}</p>
         {joint.onTheWay.length > 0 && (
@@ -178,7 +191,7 @@ function Joint({ joint, unit }: { readonly joint: JointReading; readonly unit: U
       </div>
     </>
   );
-}
+});
 
 const SIGNS = {
   'clean run': 'M2 6h8',

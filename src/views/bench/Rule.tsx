@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { type Millimetres, MM_AN_INCH, type Unit } from '../../core/panel/measure';
 
 interface Props {
@@ -35,7 +36,7 @@ const WIDTH = 40;
 const LEAST_GAP = 3;
 
 /** A rule along the panel, 0 at its foot. */
-export function Rule({ length, unit, height }: Props) {
+export const Rule = memo(function Rule({ length, unit, height }: Props) {
   const { step, sizes, figure } = RULES[unit];
   const scale = height / length;
   const ticks = Array.from({ length: Math.floor(length / step + 1e-6) + 1 }, (_, k) => k);
@@ -72,4 +73,4 @@ export function Rule({ length, unit, height }: Props) {
       })}
     </svg>
   );
-}
+});

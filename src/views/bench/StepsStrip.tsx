@@ -1,12 +1,17 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Kit } from '../../core/ladder/recipe';
 import type { Unit } from '../../core/panel/measure';
 import { compileSheet } from '../../core/sheet/compile';
 import { tellMinutes } from '../../core/sheet/times';
 
+interface Props {
+  readonly kit: Kit;
+  readonly unit: Unit;
+}
+
 /** The order of work along the foot of the bench. */
-export function StepsStrip({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+export const StepsStrip = memo(function StepsStrip({ kit, unit }: Props) {
   const sheet = useMemo(() => compileSheet(kit, unit), [kit, unit]);
   return (
     <section aria-label="Order of work" className="flex min-w-0 border-t border-line bg-sheet">
@@ -45,4 +50,4 @@ export function StepsStrip({ kit, unit }: { readonly kit: Kit; readonly unit: Un
       </ol>
     </section>
   );
-}
+});

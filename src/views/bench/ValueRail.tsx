@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
 import { type DriedInk, layRail, neighbourDot, type RailDot, railScale } from './railLayout';
 import { useSize } from './useSize';
 
@@ -20,7 +20,7 @@ const ARROWS = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']);
 type Arrow = Parameters<typeof neighbourDot>[2];
 
 /** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up. */
-export function ValueRail({ shelf, rungs, onPick, goesTo }: Props) {
+export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const [active, setActive] = useState<string>();
@@ -107,7 +107,7 @@ export function ValueRail({ shelf, rungs, onPick, goesTo }: Props) {
       </p>
     </div>
   );
-}
+});
 
 interface DotProps {
   readonly dot: RailDot;
@@ -129,7 +129,7 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
       aria-label={`${ink.name}, ${colour.name}, L* ${Math.round(lab.l)}`}
       tabIndex={focusable ? 0 : -1}
       data-ink={ink.id}
-      className={`absolute -translate-1/2 cursor-pointer rounded-full border hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-black/25'}`}
+      className={`absolute -translate-1/2 cursor-pointer rounded-full border hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}
       style={{ left: dot.x, top: dot.y, width: size, height: size, backgroundColor: hex }}
       onClick={onPick}
       onKeyDown={onKeyDown}

@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useRef } from 'react';
 import { orderLightToDark, type PaleEnd } from '../../core/ladder/edit';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { type Readings, readingsOf } from '../../core/readings/readings';
@@ -7,16 +7,29 @@ import { edited, gestureEnded } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import type { Shelf } from '../session';
 
-/** The recipe in hand with all it needs, or what it lacks. */
+/** The recipe in hand with all it needs; undefined while something of it is missing. */
 export function useKit(shelf: Shelf | undefined): Kit | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  return useMemo(
+  const found = useMemo(
     () => (recipe && shelf ? kitFrom(recipe, shelf.inks, shelf.cards) : undefined),
     [recipe, shelf],
   );
+  // Card and inks stay the same objects while marks are moved, so that what depends on them alone stays too.
+  const ladder = useRef<Pick<Kit, 'card' | 'inks'>>(undefined);
+  return useMemo(() => {
+    if (!found) return undefined;
+    const known = ladder.current;
+    const same =
+      known?.card === found.card &&
+      known.inks.length === found.inks.length &&
+      found.inks.every((ink, i) => ink === known.inks[i]);
+    if (!same) ladder.current = { card: found.card, inks: found.inks };
+    return { ...found, ...ladder.current };
+  }, [found]);
 }
 
-export const useReadings = (kit: Kit): Readings => useMemo(() => readingsOf(kit), [kit]);
+export const useReadings = ({ card, inks }: Kit): Readings =>
+  useMemo(() => readingsOf({ card, inks }), [card, inks]);
 
 /** Changes the recipe by a function of core; `gesture` names a run of changes that is undone as one. */
 export type Edit = (change: (recipe: Recipe) => Recipe, gesture?: string) => void;

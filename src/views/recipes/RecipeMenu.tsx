@@ -1,6 +1,9 @@
 import { DropdownMenu } from 'radix-ui';
 import { lazy, Suspense, useRef, useState } from 'react';
-import type { Kit } from '../../core/ladder/recipe';
+import { useStore } from 'react-redux';
+import type { Kit, Recipe } from '../../core/ladder/recipe';
+import { kitFrom } from '../../data/recipes';
+import type { RootState } from '../../store/store';
 import { useShelf } from '../session';
 import { type Refusal, useRecipeActions } from './recipeActions';
 
@@ -10,11 +13,22 @@ const ITEM =
 const Faults = lazy(() => import('../../ui/Faults'));
 
 /** What can be done with the recipe on the bench as a whole. */
-export function RecipeMenu({ kit }: { readonly kit: Kit }) {
+export function RecipeMenu() {
+  const store = useStore<RootState>();
   const actions = useRecipeActions();
   const shelf = useShelf();
   const picker = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<Refusal>();
+  // Looked up when asked for: the menu need not follow every step of a drag.
+  const withRecipe = (act: (recipe: Recipe) => void) => () => {
+    const { recipe } = store.getState().draft;
+    if (recipe) act(recipe);
+  };
+  const withKit = (act: (kit: Kit) => void) =>
+    withRecipe((recipe) => {
+      const kit = shelf && kitFrom(recipe, shelf.inks, shelf.cards);
+      if (kit) act(kit);
+    });
   return (
     <>
       <DropdownMenu.Root modal={false}>
@@ -26,18 +40,18 @@ export function RecipeMenu({ kit }: { readonly kit: Kit }) {
             <DropdownMenu.Item className={ITEM} onSelect={() => shelf && actions.create(shelf)}>
               New recipe
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => actions.duplicate(kit.recipe)}>
+            <DropdownMenu.Item className={ITEM} onSelect={withRecipe(actions.duplicate)}>
               Duplicate
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={() => actions.download(kit)}>
+            <DropdownMenu.Item className={ITEM} onSelect={withKit(actions.download)}>
               Export as a file
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => picker.current?.click()}>
               Import from a file
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={() => actions.remove(kit.recipe)}>
+            <DropdownMenu.Item className={ITEM} onSelect={withRecipe(actions.remove)}>
               Delete
             </DropdownMenu.Item>
           </DropdownMenu.Content>

@@ -1,0 +1,109 @@
+import { spawn } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium, type Page } from '@playwright/test';
+import { quantile, type Row, row } from './row';
+
+const PORT = 5272;
+const STEPS = 120;
+
+/** Figures of the built application in a browser, served by its own server. */
+export async function measure({
+  root,
+  chromium: executablePath,
+}: {
+  root: string;
+  chromium: string;
+}): Promise<Row[]> {
+  const server = spawn(join(root, 'node_modules', '.bin', 'tsx'), ['server/main.ts'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(PORT) },
+  });
+  try {
+    await new Promise<void>((resolve) => server.stdout.once('data', () => resolve()));
+    const args = [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-sync',
+      '--no-first-run',
+    ];
+    const browser = await chromium.launch({ executablePath, args });
+    try {
+      const colds: number[] = [];
+      for (let i = 0; i < 5; i++) {
+        const page = await (await browser.newContext()).newPage();
+        colds.push(await firstView(page));
+        await page.close();
+      }
+      // A window in which the preview has about 400 × 520 device pixels.
+      const page = await browser.newPage({ viewport: { width: 1440, height: 880 } });
+      await firstView(page);
+      const drag = await page.evaluate(dragMark, STEPS);
+      return [
+        row('first-view', quantile(colds, 0.5), 'ms', 1000),
+        row('first-script', firstScriptKilobytes(root), 'kB', 200),
+        row('preview-median', quantile(drag.latencies, 0.5), 'ms', 1000 / 60),
+        row('preview-p95', quantile(drag.latencies, 0.95), 'ms', 33),
+        row('preview-longest-task', drag.longestTask, 'ms', 50),
+        row('preview-pixels', drag.pixels, 'px', null),
+      ];
+    } finally {
+      await browser.close();
+    }
+  } finally {
+    server.kill();
+  }
+}
+
+/** From asking for the page to the first painted panel, in ms, with an empty cache. */
+async function firstView(page: Page): Promise<number> {
+  const begun = performance.now();
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.waitForSelector('canvas[data-painted]');
+  return performance.now() - begun;
+}
+
+/** Runs in the page: moves a mark step by step and times each step until its picture is on the screen. */
+async function dragMark(steps: number) {
+  const tasks: number[] = [0];
+  new PerformanceObserver((list) => tasks.push(...list.getEntries().map(({ duration }) => duration))).observe(
+    {
+      entryTypes: ['longtask'],
+    },
+  );
+  const canvas = document.querySelector('canvas');
+  const grip = document.querySelector('[role=slider]');
+  if (!canvas || !grip) throw new Error('the bench is not there');
+  const latencies: number[] = [];
+  for (let i = 0; i < steps; i++) {
+    const painted = new Promise<void>((resolve) => {
+      const observer = new MutationObserver(() => {
+        observer.disconnect();
+        resolve();
+      });
+      observer.observe(canvas, { attributes: true, attributeFilter: ['data-painted'] });
+    });
+    const begun = performance.now();
+    const key = i % 40 < 20 ? 'ArrowDown' : 'ArrowUp';
+    grip.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    await painted;
+    latencies.push(performance.now() - begun);
+    await new Promise(requestAnimationFrame);
+  }
+  return {
+    latencies: latencies.slice(10),
+    longestTask: Math.max(...tasks),
+    pixels: canvas.width * canvas.height,
+  };
+}
+
+/** What the page loads before it can show anything, gzipped. */
+function firstScriptKilobytes(root: string): number {
+  const page = readFileSync(join(root, 'dist', 'index.html'), 'utf8');
+  const assets = join(root, 'dist', 'assets');
+  return readdirSync(assets)
+    .filter((name) => name.endsWith('.js') && page.includes(name))
+    .reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length / 1000, 0);
+}

@@ -1,0 +1,122 @@
+import Color from 'colorjs.io';
+import { differenceCiede2000 } from 'culori';
+import * as spectral from 'spectral.js';
+import { deltaE00 } from '../src/core/colour/difference';
+import { labOfHex } from '../src/core/colour/hex';
+import type { Lab } from '../src/core/colour/lab';
+import { xyzOfSpectrum } from '../src/core/colour/lab';
+import { flatSpectrum } from '../src/core/colour/spectrum';
+import type { Ink } from '../src/core/ink/ink';
+import { laidReflectance } from '../src/core/ink/laid';
+import { shareEqually } from '../src/core/ladder/edit';
+import type { Kit } from '../src/core/ladder/recipe';
+import { seededRandom } from '../src/core/panel/grain';
+import { paintPanel, pixelsAt } from '../src/core/panel/paint';
+import { readingsOf } from '../src/core/readings/readings';
+import { DEMO_CARDS } from '../src/data/demo/cards';
+import { DEMO_INKS } from '../src/data/demo/inks';
+import { DEMO_RECIPES } from '../src/data/demo/recipes';
+import { medianTime, type Row, row } from './row';
+
+const card = DEMO_CARDS[0];
+const demo = DEMO_RECIPES[0];
+if (!card || !demo) throw new Error('the demo is empty');
+const inkOf = (id: string) => DEMO_INKS.find((ink) => ink.id === id) as Ink;
+
+function kitOf(ids: readonly string[]): Kit {
+  const rungs = ids.map((inkId) => ({ inkId, share: 1 / ids.length }));
+  const joints = ids.slice(1).map(() => ({ width: 8 }));
+  const recipe = shareEqually({ ...(demo as NonNullable<typeof demo>), rungs, joints });
+  return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf) };
+}
+
+/** Figures of the core alone, on Node. */
+export function measure(): Row[] {
+  return [...pictures(), ...mixing(), ...differences()];
+}
+
+function pictures(): Row[] {
+  const three = kitOf(['gorse-pale', 'leat-mid', 'skerry-deep']);
+  const five = kitOf(['gorse-pale', 'sedge-mid', 'leat-mid', 'skerry-mid', 'sloe-deep']);
+  const { width, height } = pixelsAt(three.recipe.panel, 300);
+  return [
+    row(
+      'picture-300dpi',
+      medianTime(() => paintPanel(three, 'dry', width, height)),
+      'ms',
+      250,
+    ),
+    row(
+      'readings-5',
+      medianTime(() => readingsOf(five), 60),
+      'ms',
+      5,
+    ),
+  ];
+}
+
+const PAIRS = 10_000;
+
+/** Ten thousand even mixes of two inks, to their tristimulus values. */
+function mixing(): Row[] {
+  const inks = DEMO_INKS.filter(({ kind }) => kind !== 'detail');
+  const random = seededRandom(7);
+  const any = () => Math.floor(random() * inks.length);
+  const pairs = Array.from({ length: PAIRS }, () => [any(), any()] as const);
+  const ground = flatSpectrum(1);
+  const theirs = inks.map(({ overWhite }) => new spectral.Color(overWhite));
+  let sink = 0;
+  const ours = medianTime(() => {
+    for (const [p, q] of pairs) {
+      const laid = [
+        { ink: inks[p] as Ink, coats: 0.5 },
+        { ink: inks[q] as Ink, coats: 0.5 },
+      ];
+      sink += xyzOfSpectrum(laidReflectance(laid, ground, 'dry')).y;
+    }
+  }, 7);
+  const peer = medianTime(() => {
+    for (const [p, q] of pairs)
+      sink +=
+        spectral.mix([theirs[p] as spectral.Color, 0.5], [theirs[q] as spectral.Color, 0.5]).XYZ[1] ?? 0;
+  }, 7);
+  if (!Number.isFinite(sink)) throw new Error('a mix has no colour');
+  return [row('mix-10k-pairs', ours, 'ms', null, { peer: 'spectral.js', value: peer })];
+}
+
+const DIFFERENCES = 1_000_000;
+/** The slowest peer does a tenth of the work, and its time is taken times ten. */
+const PART = 10;
+
+function differences(): Row[] {
+  const labs = DEMO_INKS.map(({ overWhite }) => labOfHex(overWhite));
+  const random = seededRandom(11);
+  const any = () => labs[Math.floor(random() * labs.length)] as Lab;
+  const pairs = Array.from({ length: DIFFERENCES }, () => [any(), any()] as const);
+  let sink = 0;
+  const ours = medianTime(() => {
+    for (const [p, q] of pairs) sink += deltaE00(p, q);
+  }, 5);
+
+  const culoriOf = new Map(labs.map((lab) => [lab, { mode: 'lab65' as const, ...lab }]));
+  const culoriPairs = pairs.map(([p, q]) => [culoriOf.get(p), culoriOf.get(q)] as const);
+  const culoriDifference = differenceCiede2000();
+  const culori = medianTime(() => {
+    for (const [p, q] of culoriPairs) if (p && q) sink += culoriDifference(p, q);
+  }, 3);
+
+  const colorjsOf = new Map(labs.map((lab) => [lab, new Color('lab', [lab.l, lab.a, lab.b])]));
+  const colorjsPairs = pairs
+    .slice(0, DIFFERENCES / PART)
+    .map(([p, q]) => [colorjsOf.get(p), colorjsOf.get(q)]);
+  const colorjs =
+    PART *
+    medianTime(() => {
+      for (const [p, q] of colorjsPairs) if (p && q) sink += p.deltaE2000(q);
+    }, 3);
+  if (!Number.isFinite(sink)) throw new Error('a difference is not a number');
+  return [
+    row('difference-1M', ours, 'ms', null, { peer: 'culori', value: culori }),
+    row('difference-1M-second', ours, 'ms', null, { peer: 'colorjs.io', value: colorjs }),
+  ];
+}

@@ -1,0 +1,11 @@
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  publicDir: false,
+  build: {
+    ssr: true,
+    target: 'node20',
+    outDir: '.cache/bench',
+    rolldownOptions: { input: { core: 'bench/core.ts', browser: 'bench/browser.ts' } },
+  },
+});

@@ -1,0 +1,58 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { decode } from 'fast-png';
+import { beforeAll, expect, test } from 'vitest';
+import { writeRecipeFile } from '../src/core/formats/recipeFile';
+import { ink, kitOf } from '../src/testing/kits';
+import { runTint } from './commands';
+
+const folder = mkdtempSync(join(tmpdir(), 'tint-'));
+const file = join(folder, 'recipe.json');
+beforeAll(() => {
+  const kit = kitOf([ink('Gorse', '#f2c230'), ink('Sloe', '#6b3fa0')]);
+  writeFileSync(file, writeRecipeFile(kit));
+});
+
+test('readings come out as JSON', async () => {
+  const readings = JSON.parse(await runTint(['readings', file]));
+  expect(readings.rungs[0].colour.name).toBe('vivid yellow');
+  expect(readings.joints[0].verdict.kind).toBe('mud');
+});
+
+test('the sheet comes out as text, in inches when asked', async () => {
+  expect(await runTint(['sheet', file])).toContain('Solid from 55 mm to the top edge');
+  expect(await runTint(['sheet', file, '--inches'])).toMatch(/Solid from 2 3\/16 in/);
+});
+
+test('the picture has the size its resolution asks for, and wet differs from dry', async () => {
+  const [dry, wet] = [join(folder, 'dry.png'), join(folder, 'wet.png')];
+  await runTint(['picture', file, dry, '--dpi', '100']);
+  await runTint(['picture', file, wet, '--dpi', '100', '--wet']);
+  const picture = decode(readFileSync(dry));
+  expect([picture.width, picture.height]).toEqual([315, 394]);
+  expect(readFileSync(wet).equals(readFileSync(dry))).toBe(false);
+});
+
+test('what is wrong is told with its place', async () => {
+  const bad = join(folder, 'bad.json');
+  writeFileSync(bad, readFileSync(file, 'utf8').replace(/"share": [\d.]+/, '"share": -3'));
+  for (const [args, told] of [
+    [['readings', bad], /bad\.json.*recipe\.rungs\[0\]\.share/],
+    [['sheet', join(folder, 'gone.json')], /cannot be read \(ENOENT\)/],
+    [['picture', file, join(folder, 'x.png'), '--dpi', '9000'], /--dpi must be/],
+    [['picture', file, '--dpy', '300'], /Unknown option/],
+    [['bake', file], /no command "bake"/],
+  ] as const)
+    await expect(runTint([...args])).rejects.toThrow(told);
+});
+
+test('from the shell a mistake goes to standard error with exit 1', { timeout: 20_000 }, () => {
+  const gone = join(folder, 'gone.json');
+  const { status, stderr, stdout } = spawnSync('node_modules/.bin/tsx', ['cli/tint.ts', 'sheet', gone], {
+    encoding: 'utf8',
+  });
+  expect({ status, stdout }).toEqual({ status: 1, stdout: '' });
+  expect(stderr).toContain('gone.json');
+});

@@ -1,0 +1,322 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+/** Opens the bench on the demo recipe, with its panel painted. */
+async function openBench(page: Page) {
+  await page.goto('/');
+  await expect(page.locator('canvas[data-painted]')).toBeVisible();
+}
+
+/** The colour of the panel in the middle of its width, at a part of its height from the top. */
+const colourAt = (page: Page, part: number) =>
+  page
+    .locator('main canvas')
+    .first()
+    .evaluate((canvas, at) => {
+      const { width, height } = canvas as HTMLCanvasElement;
+      const data = (canvas as HTMLCanvasElement)
+        .getContext('2d')
+        ?.getImageData(width / 2, Math.floor(at * (height - 1)), 1, 1).data;
+      return [...(data ?? [])].slice(0, 3);
+    }, part);
+const readings = (page: Page) => page.getByRole('region', { name: 'Readings' });
+const rail = (page: Page) => page.getByRole('region', { name: 'Value rail' });
+const mark = (page: Page, name: string) => page.getByRole('slider', { name });
+const shareOf = (page: Page, ink: string) => page.getByLabel(`Share of ${ink}, per cent`);
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+
+test('the first visit opens a demo recipe: picture, rail, readings and order of work', async ({ page }) => {
+  await openBench(page);
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln-opening invitation, run 2');
+  await expect(rail(page).getByRole('option')).toHaveCount(71);
+  await expect(rail(page).getByRole('option', { selected: true })).toHaveCount(3);
+  await expect(readings(page)).toContainText('light yellow');
+  await expect(readings(page)).toContainText('New colour: yellow green');
+  await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem')).toHaveCount(8);
+  const [red = 0, , blue = 0] = await colourAt(page, 0.02);
+  expect(red - blue).toBeGreaterThan(60);
+});
+
+test('an ink from the rail goes on the nearest rung, on a chosen one, or on a new one; by keyboard too', async ({
+  page,
+}) => {
+  await openBench(page);
+  await rail(page)
+    .getByRole('option', { name: /^Tarn Deep/ })
+    .click();
+  await expect(readings(page)).toContainText('Tarn Deep');
+  await expect(readings(page)).not.toContainText('Skerry Deep');
+
+  await page.getByRole('button', { name: /Change Gorse Pale/ }).click();
+  const option = rail(page).getByRole('option', { name: /^Tarn Deep/ });
+  await option.focus();
+  await page.keyboard.press('ArrowUp');
+  const above = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+  expect(above).not.toContain('Tarn Deep');
+  await page.keyboard.press('Enter');
+  await expect(rail(page).getByRole('option', { name: above, exact: true })).toHaveAttribute(
+    'aria-selected',
+    'true',
+  );
+  await expect(readings(page)).not.toContainText('Gorse Pale');
+
+  await page.getByText('new rung').click();
+  await rail(page)
+    .getByRole('option', { name: /^Haar Pale/ })
+    .click();
+  await expect(rail(page).getByRole('option', { selected: true })).toHaveCount(4);
+  await page.getByRole('button', { name: 'More for Haar Pale' }).click();
+  await page.getByRole('menuitem', { name: 'Take this rung off' }).click();
+  await expect(rail(page).getByRole('option', { selected: true })).toHaveCount(3);
+});
+
+test('rungs are ordered light to dark, swapped and reversed', async ({ page }) => {
+  await openBench(page);
+  const first = () =>
+    readings(page)
+      .getByRole('button', { name: /^Change/ })
+      .first();
+  await page.getByRole('button', { name: 'pale at the foot' }).click();
+  await expect(first()).toHaveAccessibleName(/Skerry Deep/);
+  await page.getByRole('button', { name: 'Reverse' }).click();
+  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
+  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
+  await page.getByRole('menuitem', { name: 'Swap with the rung below' }).click();
+  await expect(first()).toHaveAccessibleName(/Leat Mid/);
+  await page.getByRole('button', { name: 'pale at the top' }).click();
+  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
+});
+
+test('marks are dragged, moved by arrow keys and typed; shares keep adding up and joints never cross', async ({
+  page,
+}) => {
+  await openBench(page);
+  const grip = mark(page, 'Gorse Pale solid to');
+  const before = Number(await grip.getAttribute('aria-valuenow'));
+  const box = await grip.boundingBox();
+  if (!box) throw new Error('the mark is not on the screen');
+  await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x, box.y + 20, { steps: 4 });
+  await page.mouse.move(box.x, box.y + 40, { steps: 4 });
+  await page.mouse.up();
+  const dragged = Number(await grip.getAttribute('aria-valuenow'));
+  expect(dragged).toBeLessThan(before - 5);
+
+  await grip.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(grip).toHaveAttribute('aria-valuenow', String(dragged + 0.5));
+
+  const typed = page.getByLabel('Leat Mid solid to, mm from the foot');
+  await typed.fill('500');
+  await typed.press('Enter');
+  const least = Number(await mark(page, 'Leat Mid solid from').getAttribute('aria-valuenow'));
+  expect(Number(await mark(page, 'Leat Mid solid to').getAttribute('aria-valuenow'))).toBeCloseTo(
+    least - 1,
+    0,
+  );
+
+  await typed.fill('wide');
+  await typed.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('not a length');
+  await typed.press('Escape');
+
+  const shares = await Promise.all(
+    ['Gorse Pale', 'Leat Mid', 'Skerry Deep'].map(async (ink) =>
+      parseInt(await shareOf(page, ink).inputValue(), 10),
+    ),
+  );
+  expect(Math.abs(shares.reduce((sum, share) => sum + share, 0) - 100)).toBeLessThanOrEqual(1);
+});
+
+test('everything follows the card: dyes vanish on black, and the steps follow the marks', async ({
+  page,
+}) => {
+  await openBench(page);
+  const pale = await colourAt(page, 0.4);
+  await rail(page)
+    .getByRole('option', { name: /^Thrift Pale/ })
+    .click();
+  await page.getByLabel('Card').selectOption({ label: 'black 300 g/m²' });
+  await expect(readings(page).getByRole('status')).toContainText('vanish');
+  await expect(page.getByLabel('Order of work')).toContainText('black 300 g/m²');
+  await expect
+    .poll(async () => Math.max(...(await colourAt(page, 0.4))))
+    .toBeLessThan(Math.max(...pale) - 60);
+
+  await page.getByText('in', { exact: true }).click();
+  await expect(page.getByLabel('Order of work')).toContainText(/\d\/(16|8|4|2) in/);
+  const wetBefore = await colourAt(page, 0.95);
+  await page.getByText('Wet', { exact: true }).click();
+  await expect.poll(() => colourAt(page, 0.95)).not.toEqual(wetBefore);
+});
+
+test('changes are undone and redone by key, kept over a reload, and a drag is one step', async ({ page }) => {
+  await openBench(page);
+  const share = shareOf(page, 'Gorse Pale');
+  await share.fill('50');
+  await share.press('Enter');
+  await expect(share).toHaveValue('50%');
+  await page.getByLabel('Name of the recipe').fill('Sunday panel');
+  await page.getByLabel('Name of the recipe').press('Enter');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln-opening invitation, run 2');
+  await page.keyboard.press('Control+z');
+  await expect(share).toHaveValue('36%');
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(share).toHaveValue('50%');
+  await saved(page);
+  await page.reload();
+  await expect(share).toHaveValue('50%');
+});
+
+test('two tabs do not overwrite each other', async ({ page, context }) => {
+  await openBench(page);
+  const other = await context.newPage();
+  await openBench(other);
+  // A tab with nothing unsaved follows the other one.
+  await shareOf(page, 'Gorse Pale').fill('50');
+  await shareOf(page, 'Gorse Pale').press('Enter');
+  await expect(shareOf(other, 'Gorse Pale')).toHaveValue('50%');
+  // The other tab's save reaches the database while this one is changing the recipe.
+  await saved(page);
+  await page.evaluate(saveAsAnotherTabWould);
+  await page.getByRole('button', { name: 'Reverse' }).click();
+  await expect(page.getByRole('alert')).toContainText('Changed in another tab');
+  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(page).not.toHaveURL(/kiln-opening-2/);
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await expect(page.getByRole('link', { name: 'Open From the other tab on the bench' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Open Kiln-opening invitation, run 2/ })).toBeVisible();
+});
+
+/** Writes to the recipe behind the page's back. */
+function saveAsAnotherTabWould(): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const opening = indexedDB.open('tint-ladder');
+    opening.onerror = () => reject(opening.error);
+    opening.onsuccess = () => {
+      const recipes = opening.result.transaction('recipes', 'readwrite').objectStore('recipes');
+      const reading = recipes.get('kiln-opening-2');
+      reading.onsuccess = () => {
+        const record = reading.result;
+        record.revision += 1;
+        record.recipe.name = 'From the other tab';
+        recipes.put(record).onsuccess = () => resolve();
+      };
+    };
+  });
+}
+
+test('recipes are listed, made, copied, renamed, deleted and brought back', async ({ page }) => {
+  await openBench(page);
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(3);
+  await page.getByRole('button', { name: 'Duplicate Kiln mouth' }).click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth (2)');
+  await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'New recipe' }).click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('New recipe');
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  const name = page.getByLabel('Name of Kiln mouth (2)');
+  await name.fill('Kiln door');
+  await name.press('Enter');
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
+  await page.getByRole('button', { name: 'Delete Kiln door' }).click();
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Open Kiln door on the bench' })).toBeVisible();
+});
+
+test('a recipe goes out as a file and comes back; a wrong file is refused with its place', async ({
+  page,
+  browser,
+}) => {
+  await openBench(page);
+  await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('kiln-opening-invitation-run-2.json');
+  const text = await readFile(await file.path(), 'utf8');
+
+  // Another machine, whose shelf has never seen these inks.
+  const strange = text
+    .replaceAll('gorse-pale', 'own-yellow')
+    .replaceAll('Gorse Pale', 'Own Yellow')
+    .replaceAll('smooth-white', 'own-card');
+  const elsewhere = await browser.newPage();
+  await elsewhere.goto('/recipes');
+  const bringIn = (name: string, contents: string) =>
+    elsewhere
+      .getByLabel('Recipe file to import')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(contents) });
+  await bringIn('strange.json', strange);
+  await expect(elsewhere.getByLabel('Name of the recipe')).toHaveValue('Kiln-opening invitation, run 2 (2)');
+  await expect(readings(elsewhere)).toContainText('Own Yellow');
+
+  await elsewhere.getByRole('link', { name: 'Recipes' }).click();
+  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  const refused = async (name: string, contents: string, told: RegExp) => {
+    await bringIn(name, contents);
+    await expect(elsewhere.getByRole('dialog')).toContainText(told);
+    await expect(elsewhere.getByRole('dialog')).toContainText('Nothing was changed');
+    await elsewhere.getByRole('button', { name: 'Close' }).click();
+  };
+  await refused('notes.txt.json', 'not a recipe', /not JSON/);
+  await refused('later.json', text.replace('"version": 1', '"version": 7'), /version.*7/);
+  await refused(
+    'minus.json',
+    text.replace(/"share": [\d.]+/, '"share": -3'),
+    /recipe\.rungs\[0\]\.share.*-3/,
+  );
+  const huge = test.info().outputPath('huge.json');
+  await writeFile(huge, Buffer.alloc(50_000_000, ' '));
+  await elsewhere.getByLabel('Recipe file to import').setInputFiles(huge);
+  await expect(elsewhere.getByRole('dialog')).toContainText(/50 MB/);
+  await elsewhere.getByRole('button', { name: 'Close' }).click();
+  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+});
+
+test('the full sheet has every step, and prints without the chrome around it', async ({ page }) => {
+  await openBench(page);
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kiln-opening invitation, run 2');
+  await expect(page.getByRole('article').getByRole('listitem')).toHaveCount(8);
+  await expect(page.getByRole('article')).toContainText('hot air and hot card burn');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Views' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});
+
+test('nothing serious for axe on any view, in any surround, wide or narrow; and no script error', async ({
+  page,
+}) => {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  await openBench(page);
+  const check = async (where: string) => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+  };
+  for (const surround of ['Light', 'Middle', 'Dark']) {
+    await page.getByText(surround, { exact: true }).click();
+    await check(`bench, ${surround}`);
+  }
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await expect(page.locator('canvas[data-painted]')).toBeVisible();
+  await check('sheet');
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(3);
+  await check('recipes');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.locator('canvas[data-painted]')).toBeVisible();
+  await check('bench, narrow');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(errors).toEqual([]);
+});
