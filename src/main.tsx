@@ -7,13 +7,13 @@ import { Database } from './data/database';
 import { readSetting, writeSetting } from './data/settings';
 import './index.css';
 import { autosave } from './store/autosave';
-import { makeStore } from './store/store';
+import { type AppStore, makeStore } from './store/store';
 import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
-import { painter } from './views/panel/painter';
 import { SessionProvider } from './views/session';
 import { Shell } from './views/shell/Shell';
+import { painter, shelfWorker } from './views/workers';
 
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
@@ -38,25 +38,20 @@ function Views() {
 
 const VIEW_SETTING = 'view';
 
-async function start(root: HTMLElement) {
+function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
-  // The worker's script loads while the database opens.
+  // The workers' scripts load while the database opens.
   painter();
+  shelfWorker();
   const db = new Database();
   const store = makeStore();
-  store.dispatch(viewSet(rememberedView(await readSetting(db, VIEW_SETTING))));
   const session = { db, autosave: autosave(store, db) };
-
-  let view = store.getState().view;
-  store.subscribe(() => {
-    if (store.getState().view === view) return;
-    view = store.getState().view;
-    void writeSetting(db, VIEW_SETTING, view);
-  });
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void session.autosave.flush();
   });
-
+  keepView(store, db).catch((error: unknown) => {
+    root.textContent = `Tint Ladder could not open its storage in this browser (${error}). Private windows and full disks can cause this; allow storage for this address and reload.`;
+  });
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
@@ -70,8 +65,16 @@ async function start(root: HTMLElement) {
   );
 }
 
-const root = document.getElementById('root');
-if (root)
-  start(root).catch((error: unknown) => {
-    root.textContent = `Tint Ladder could not open its storage in this browser (${error}). Private windows and full disks can cause this; allow storage for this address and reload.`;
+/** Brings back the remembered view settings, and remembers each change from then on. */
+async function keepView(store: AppStore, db: Database): Promise<void> {
+  store.dispatch(viewSet(rememberedView(await readSetting(db, VIEW_SETTING))));
+  let view = store.getState().view;
+  store.subscribe(() => {
+    if (store.getState().view === view) return;
+    view = store.getState().view;
+    void writeSetting(db, VIEW_SETTING, view);
   });
+}
+
+const root = document.getElementById('root');
+if (root) start(root);

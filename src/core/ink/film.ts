@@ -12,8 +12,12 @@ export interface Film {
 /** Below this scattering a film is a clear filter; the general formula loses its digits there. */
 const CLEAR = 1e-6;
 
-/** Hyperbolic cotangent; callers pass t > 0. */
-const coth = (t: number): number => (t > 20 ? 1 : 1 / Math.tanh(t));
+/** Hyperbolic cotangent for t > 0, by one exponential. */
+function coth(t: number): number {
+  if (t > 20) return 1;
+  const e = Math.exp(-2 * t);
+  return (1 + e) / (1 - e);
+}
 
 /**
  * Reflectance of one band of a film over a ground, by Kubelka–Munk theory for a layer of finite thickness.
@@ -34,16 +38,8 @@ export function bandReflectance(k: number, s: number, ground: number): number {
 }
 
 /** Reflectance of a film over a ground, per band; see `bandReflectance`. */
-export function filmReflectance(film: Film, ground: Spectrum): Spectrum {
-  const reflectance = new Float64Array(BANDS);
-  for (let band = 0; band < BANDS; band++)
-    reflectance[band] = bandReflectance(
-      film.absorption[band] as number,
-      film.scattering[band] as number,
-      ground[band] as number,
-    );
-  return reflectance;
-}
+export const filmReflectance = (film: Film, ground: Spectrum): Spectrum =>
+  mixedReflectance([{ film, coats: 1 }], ground);
 
 /** One of the films in a mixture and how much of it lies there, in coats (1 is a full, dried coat). */
 export interface Portion {
@@ -51,16 +47,22 @@ export interface Portion {
   readonly coats: number;
 }
 
-/** Films laid wet into each other become one film: absorption and scattering add. */
-export function mixFilms(portions: readonly Portion[]): Film {
-  const absorption = new Float64Array(BANDS);
-  const scattering = new Float64Array(BANDS);
-  for (const { film, coats } of portions)
-    for (let band = 0; band < BANDS; band++) {
-      absorption[band] = (absorption[band] as number) + coats * (film.absorption[band] as number);
-      scattering[band] = (scattering[band] as number) + coats * (film.scattering[band] as number);
+/**
+ * Reflectance of films laid wet into each other over a ground: they become one film whose absorption and scattering
+ * are the sums of theirs. Source: Kubelka–Munk theory's additivity, D. R. Duncan, Proc. Phys. Soc. 52 (1940) 390.
+ */
+export function mixedReflectance(portions: readonly Portion[], ground: Spectrum): Spectrum {
+  const reflectance = new Float64Array(BANDS);
+  for (let band = 0; band < BANDS; band++) {
+    let k = 0;
+    let s = 0;
+    for (const { film, coats } of portions) {
+      k += coats * (film.absorption[band] as number);
+      s += coats * (film.scattering[band] as number);
     }
-  return { absorption, scattering };
+    reflectance[band] = bandReflectance(k, s, ground[band] as number);
+  }
+  return reflectance;
 }
 
 /**

@@ -24,16 +24,20 @@ export interface Ink {
 /** Swatches are read relative to the white they stand on, so their ground is the perfect white. */
 const SWATCH_GROUND = flatSpectrum(1);
 
-const films = new Map<string, Film>();
+/** By the ink itself, and by what decides its film: a worker gets a new copy of the same ink with every request. */
+const filmsByInk = new WeakMap<Ink, Film>();
+const filmsBySwatch = new Map<string, Film>();
 
-/** The ink's film per coat, solved from its swatch; remembered by colour and kind. */
-export function filmOfInk({ kind, overWhite }: Pick<Ink, 'kind' | 'overWhite'>): Film {
-  const key = `${kind} ${overWhite}`;
-  let film = films.get(key);
-  if (!film) {
-    film = filmFromSwatch(reflectanceOfHex(overWhite), SWATCH_GROUND, INK_KINDS[kind].scattering);
-    films.set(key, film);
-  }
+/** The ink's film per coat, solved from its swatch; remembered. */
+export function filmOfInk(ink: Ink): Film {
+  const known = filmsByInk.get(ink);
+  if (known) return known;
+  const swatch = `${ink.kind} ${ink.overWhite}`;
+  const film =
+    filmsBySwatch.get(swatch) ??
+    filmFromSwatch(reflectanceOfHex(ink.overWhite), SWATCH_GROUND, INK_KINDS[ink.kind].scattering);
+  filmsByInk.set(ink, film);
+  filmsBySwatch.set(swatch, film);
   return film;
 }
 

@@ -1,6 +1,6 @@
 import { type Lab, labOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
-import { filmReflectance, mixFilms } from './film';
+import { mixedReflectance } from './film';
 import { dryBackOf, filmOfInk, type Ink } from './ink';
 
 /** An ink and how much of it lies at one place, in full dried coats (0…1 in a blend). */
@@ -26,13 +26,11 @@ const WET_TRAPPING = 0.6;
  */
 export function laidReflectance(laid: readonly Laid[], ground: Spectrum, wetness: Wetness): Spectrum {
   const wet = wetness === 'wet';
-  const film = mixFilms(
-    laid.map(({ ink, coats }) => ({
-      film: filmOfInk(ink),
-      coats: wet ? coats / (1 - dryBackOf(ink)) : coats,
-    })),
-  );
-  const reflectance = filmReflectance(film, ground);
+  const portions = laid.map(({ ink, coats }) => ({
+    film: filmOfInk(ink),
+    coats: wet ? coats / (1 - dryBackOf(ink)) : coats,
+  }));
+  const reflectance = mixedReflectance(portions, ground);
   if (!wet) return reflectance;
   const trapped = WET_TRAPPING * laid.reduce((sum, { ink, coats }) => sum + coats * dryBackOf(ink), 0);
   return reflectance.map((r) => (r * (1 - trapped)) / (1 - trapped * r));

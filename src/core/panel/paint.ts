@@ -44,7 +44,7 @@ export function preparePicture(
   height: number,
 ): { picture: Picture; paintRows: RowPainter } {
   const { panel } = kit.recipe;
-  const { alongAt, length } = RUNS[kit.recipe.run];
+  const { alongAt, length, level } = RUNS[kit.recipe.run];
   const finish = FINISHES[kit.card.finish];
   const signal = fineSignal(rampOf(kit, wetness));
   const last = signal.length / 3 - 1;
@@ -55,14 +55,18 @@ export function preparePicture(
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   const pixels = new Uint8ClampedArray(width * height * 4);
 
+  const sampleAt = (x: number, y: number): number => {
+    const along = alongAt(panel, x, y) * perMillimetre;
+    return 3 * (along <= 0 ? 0 : along >= last ? last : (along + 0.5) | 0);
+  };
   const paintRows: RowPainter = (from, to) => {
     let at = from * width * 4;
     for (let row = from; row < to; row++) {
       const y = (row + 0.5) * downPixel;
+      let sample = level ? sampleAt(0, y) : 0;
       const tileRow = (row & (TILE - 1)) * TILE;
       for (let column = 0; column < width; column++) {
-        const along = alongAt(panel, (column + 0.5) * acrossPixel, y) * perMillimetre;
-        const sample = 3 * (along <= 0 ? 0 : along >= last ? last : (along + 0.5) | 0);
+        if (!level) sample = sampleAt((column + 0.5) * acrossPixel, y);
         const tile = tileRow + (column & (TILE - 1));
         const light = 1 + depth * (tooth[tile] as number);
         const noise = 0.5 * (dither[tile] as number);

@@ -12,6 +12,8 @@ export interface Run {
   readonly length: (panel: Panel) => Millimetres;
   /** How far along the run a point lies; x from the panel's left edge, y from its top, all in mm. */
   readonly alongAt: (panel: Panel, x: Millimetres, y: Millimetres) => Millimetres;
+  /** Whether points side by side lie equally far along, so that a picture asks once a row. */
+  readonly level: boolean;
   /** A place along the run as the maker measures it on the panel, in mm. Its own inverse. */
   readonly markOf: (panel: Panel, along: Millimetres) => Millimetres;
   /** Where the measure starts: "from the foot". */

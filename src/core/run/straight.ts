@@ -6,6 +6,7 @@ export const straight: Run = {
   label: 'Straight',
   length: (panel) => panel.height,
   alongAt: (_panel, _x, y) => y,
+  level: true,
   markOf: (panel, along) => panel.height - along,
   measuredFrom: 'from the foot',
   start: { place: 'the top edge', toward: 'up' },

@@ -2,6 +2,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import { useNavigate, useParams } from 'react-router';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
+import type { DriedInk } from '../../core/readings/driedShelf';
 import { listRecipes } from '../../data/recipes';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
@@ -13,9 +14,9 @@ import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
 import { PanelBoard } from './PanelBoard';
 import { ReadingsColumn } from './ReadingsColumn';
-import { type DriedInk, dryShelf } from './railLayout';
 import { StepsStrip } from './StepsStrip';
 import { useEdit, useKit, useReadings } from './useBench';
+import { useDriedShelf } from './useDriedShelf';
 import { ValueRail } from './ValueRail';
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
@@ -67,7 +68,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const [target, setTarget] = useState<Target>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(kit);
-  const dried = useMemo(() => dryShelf(shelf.inks, kit.card), [shelf.inks, kit.card]);
+  const dried = useDriedShelf(shelf.inks, kit.card);
   const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calmKit = useDeferredValue(kit);

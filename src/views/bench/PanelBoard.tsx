@@ -30,7 +30,7 @@ export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
   const room = useSize(box);
   const { panel } = kit.recipe;
   const side = marksSide(room.width);
-  const narrow = room.width < NARROW;
+  const narrow = room.width > 0 && room.width < NARROW;
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
   const scale = narrow ? byWidth : Math.min(byWidth, (room.height - 34) / panel.height);
   const [width, height] = [panel.width, panel.height].map((mm) => Math.max(Math.round(mm * scale), 0)) as [

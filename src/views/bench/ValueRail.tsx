@@ -1,5 +1,6 @@
 import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
-import { type DriedInk, layRail, neighbourDot, type RailDot, railScale } from './railLayout';
+import type { DriedInk } from '../../core/readings/driedShelf';
+import { layRail, neighbourDot, type RailDot, railScale } from './railLayout';
 import { useSize } from './useSize';
 
 interface Props {

@@ -1,30 +1,6 @@
 import { scaleLinear } from 'd3-scale';
-import { type Card, groundOfCard } from '../../core/card/card';
-import { type Hex, hexOfLab } from '../../core/colour/hex';
-import { chroma, hueDegrees, type Lab } from '../../core/colour/lab';
-import { type ColourName, nameColour } from '../../core/colour/names';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KINDS } from '../../core/ink/kinds';
-import { driedColour } from '../../core/ink/laid';
-
-/** An ink as it dries on the card in hand. */
-export interface DriedInk {
-  readonly ink: Ink;
-  readonly lab: Lab;
-  readonly hex: Hex;
-  readonly colour: ColourName;
-}
-
-/** Every ink of the shelf that can be blended, as it dries on the card. */
-export function dryShelf(inks: readonly Ink[], card: Card): DriedInk[] {
-  const ground = groundOfCard(card);
-  return inks
-    .filter(({ kind }) => INK_KINDS[kind].blends)
-    .map((ink) => {
-      const lab = driedColour(ink, ground);
-      return { ink, lab, hex: hexOfLab(lab), colour: nameColour(lab) };
-    });
-}
+import { chroma, hueDegrees } from '../../core/colour/lab';
+import type { DriedInk } from '../../core/readings/driedShelf';
 
 export interface RailDot extends DriedInk {
   readonly x: number;

@@ -6,10 +6,13 @@ export function useSize(element: RefObject<HTMLElement | null>): { width: number
   useLayoutEffect(() => {
     const target = element.current;
     if (!target) return;
-    const observer = new ResizeObserver(([entry]) => {
-      const { width = 0, height = 0 } = entry?.contentRect ?? {};
+    const measure = () => {
+      const { clientWidth: width, clientHeight: height } = target;
       setSize((known) => (known.width === width && known.height === height ? known : { width, height }));
-    });
+    };
+    // At once, so that the first picture is asked for before the first paint; then at every change.
+    measure();
+    const observer = new ResizeObserver(measure);
     observer.observe(target);
     return () => observer.disconnect();
   }, [element]);

@@ -1,7 +1,7 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
 import type { Wetness } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
-import { painter } from './painter';
+import { painter } from '../workers';
 
 interface Props {
   readonly kit: Kit;
@@ -22,7 +22,8 @@ export function PanelPicture({ kit, wetness, width, height, label }: Props) {
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
 
-  useEffect(() => {
+  // Before the browser paints: the worker is at it while the page is being drawn.
+  useLayoutEffect(() => {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
     painter()
