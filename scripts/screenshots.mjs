@@ -1,0 +1,39 @@
+// node scripts/screenshots.mjs: takes docs/screenshots/ anew from the demo data.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { build, CHROMIUM, root } from './prepare.mjs';
+
+const PORT = '5273';
+const SHOTS = [
+  { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
+  { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
+  { name: 'recipes', path: '/recipes', width: 1280, height: 800 },
+  { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
+];
+
+build();
+const server = spawn(join(root, 'node_modules', '.bin', 'tsx'), ['server/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT },
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
+for (const { name, path, width, height } of SHOTS) {
+  const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
+  await page.goto(`http://127.0.0.1:${PORT}${path}`);
+  await page.waitForSelector('canvas[data-painted]');
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
+}
+await browser.close();
+server.kill();
