@@ -16,6 +16,10 @@ export class ChangedElsewhere extends Error {
 export const listRecipes = (db: Database): Promise<RecipeRecord[]> =>
   db.recipes.orderBy('updatedAt').reverse().toArray();
 
+/** The recipe changed last, if there is any. */
+export const latestRecipe = (db: Database): Promise<RecipeRecord | undefined> =>
+  db.recipes.orderBy('updatedAt').last();
+
 /**
  * Saves a recipe that was opened at `baseRevision`.
  *

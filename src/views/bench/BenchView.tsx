@@ -1,11 +1,11 @@
-import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { listRecipes } from '../../data/recipes';
-import { redone, undone } from '../../store/draft';
-import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { latestRecipe } from '../../data/recipes';
+import { opened, redone, undone } from '../../store/draft';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
 import { isTyping } from '../../ui/TypedField';
 import { useOpenRecipe } from '../recipes/useOpenRecipe';
@@ -16,6 +16,7 @@ import { PanelBoard } from './PanelBoard';
 import { ReadingsColumn } from './ReadingsColumn';
 import { StepsStrip } from './StepsStrip';
 import { useEdit, useKit, useReadings } from './useBench';
+import { useCalm } from './useCalm';
 import { useDriedShelf } from './useDriedShelf';
 import { ValueRail } from './ValueRail';
 
@@ -28,14 +29,18 @@ export function BenchView() {
   const missing = useOpenRecipe(recipeId);
   const kit = useKit(shelf);
   const recipe = useAppSelector(({ draft }) => draft.recipe);
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
   useUndoKeys();
 
   useEffect(() => {
     if (recipeId) return;
-    listRecipes(db).then(([latest]) =>
-      navigate(latest ? `/bench/${latest.id}` : '/recipes', { replace: true }),
-    );
-  }, [db, recipeId, navigate]);
+    latestRecipe(db).then((latest) => {
+      if (latest && store.getState().draft.recipe === null) dispatch(opened(latest));
+      const onBench = store.getState().draft.recipe?.id;
+      navigate(onBench ? `/bench/${onBench}` : '/recipes', { replace: true });
+    });
+  }, [db, recipeId, navigate, dispatch, store]);
 
   if (missing)
     return (
@@ -53,9 +58,9 @@ function Plain({ title, children }: { readonly title: string; readonly children:
     <main className="p-8">
       <h1 className="heading text-xl">{title}</h1>
       <p className="mt-1">{children}</p>
-      <a href="/recipes" className="mt-4 inline-block font-semibold underline underline-offset-4">
+      <Link to="/recipes" className="mt-4 inline-block font-semibold underline underline-offset-4">
         Go to all recipes
-      </a>
+      </Link>
     </main>
   );
 }
@@ -71,7 +76,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const dried = useDriedShelf(shelf.inks, kit.card);
   const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.
-  const calmKit = useDeferredValue(kit);
+  const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
   const full = rungIds.length >= RUNG_LIMITS.most;
   const aimed = target === 'new' && full ? 'nearest' : target;
   const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);
@@ -143,9 +148,9 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
       </section>
       <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
         <ReadingsColumn
-          recipe={calmKit.recipe}
-          card={kit.card}
-          readings={readings}
+          recipe={calm.kit.recipe}
+          card={calm.kit.card}
+          readings={calm.readings}
           unit={unit}
           edit={edit}
           target={aimedRung}
@@ -153,7 +158,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         />
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
-        <StepsStrip kit={calmKit} unit={unit} />
+        <StepsStrip kit={calm.kit} unit={unit} />
       </div>
     </main>
   );

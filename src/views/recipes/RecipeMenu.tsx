@@ -1,9 +1,8 @@
 import { DropdownMenu } from 'radix-ui';
 import { lazy, Suspense, useRef, useState } from 'react';
-import { useStore } from 'react-redux';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { kitFrom } from '../../data/recipes';
-import type { RootState } from '../../store/store';
+import { useAppStore } from '../../store/hooks';
 import { useShelf } from '../session';
 import { type Refusal, useRecipeActions } from './recipeActions';
 
@@ -14,7 +13,7 @@ const Faults = lazy(() => import('../../ui/Faults'));
 
 /** What can be done with the recipe on the bench as a whole. */
 export function RecipeMenu() {
-  const store = useStore<RootState>();
+  const store = useAppStore();
   const actions = useRecipeActions();
   const shelf = useShelf();
   const picker = useRef<HTMLInputElement>(null);
