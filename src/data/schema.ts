@@ -27,9 +27,11 @@ export const SCHEMA: readonly SchemaVersion[] = [
 /** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */
 export async function seedDemo(transaction: Transaction): Promise<void> {
   const now = Date.now();
-  await transaction.table('inks').bulkAdd([...DEMO_INKS]);
-  await transaction.table('cards').bulkAdd([...DEMO_CARDS]);
-  await transaction
-    .table('recipes')
-    .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000)));
+  await Promise.all([
+    transaction.table('inks').bulkAdd([...DEMO_INKS]),
+    transaction.table('cards').bulkAdd([...DEMO_CARDS]),
+    transaction
+      .table('recipes')
+      .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000))),
+  ]);
 }
