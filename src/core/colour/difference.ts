@@ -12,7 +12,7 @@ const POW25_7 = 25 ** 7;
 export function deltaE00(first: Lab, second: Lab): number {
   const c1 = Math.sqrt(first.a * first.a + first.b * first.b);
   const c2 = Math.sqrt(second.a * second.a + second.b * second.b);
-  const cMean7 = ((c1 + c2) / 2) ** 7;
+  const cMean7 = pow7((c1 + c2) / 2);
   const g = 0.5 * (1 - Math.sqrt(cMean7 / (cMean7 + POW25_7)));
   const a1 = first.a * (1 + g);
   const a2 = second.a * (1 + g);
@@ -39,13 +39,8 @@ export function deltaE00(first: Lab, second: Lab): number {
   }
   const lMean = (first.l + second.l) / 2;
   const cpMean = (cp1 + cp2) / 2;
-  const t =
-    1 -
-    0.17 * Math.cos((hMean - 30) * DEG) +
-    0.24 * Math.cos(2 * hMean * DEG) +
-    0.32 * Math.cos((3 * hMean + 6) * DEG) -
-    0.2 * Math.cos((4 * hMean - 63) * DEG);
-  const cpMean7 = cpMean ** 7;
+  const t = hueWeight(hMean * DEG);
+  const cpMean7 = pow7(cpMean);
   const rotation =
     -2 *
     Math.sqrt(cpMean7 / (cpMean7 + POW25_7)) *
@@ -59,6 +54,37 @@ export function deltaE00(first: Lab, second: Lab): number {
 
 /** CIEDE2000 can never be less than the difference of L* over this: its lightness weight is at most 1.747. */
 export const MOST_LIGHTNESS_WEIGHT = 1 + (0.015 * 2500) / Math.sqrt(2520);
+
+const pow7 = (c: number): number => {
+  const c2 = c * c;
+  return c2 * c2 * c2 * c;
+};
+
+const [COS30, SIN30] = [Math.cos(30 * DEG), Math.sin(30 * DEG)];
+const [COS6, SIN6] = [Math.cos(6 * DEG), Math.sin(6 * DEG)];
+const [COS63, SIN63] = [Math.cos(63 * DEG), Math.sin(63 * DEG)];
+
+/**
+ * The formula's T: 1 − 0.17 cos(h − 30°) + 0.24 cos 2h + 0.32 cos(3h + 6°) − 0.20 cos(4h − 63°), from one sine and
+ * one cosine.
+ */
+function hueWeight(h: number): number {
+  const c1 = Math.cos(h);
+  const s1 = Math.sin(h);
+  const c2 = 2 * c1 * c1 - 1;
+  const s2 = 2 * s1 * c1;
+  const c3 = c1 * c2 - s1 * s2;
+  const s3 = s1 * c2 + c1 * s2;
+  const c4 = 2 * c2 * c2 - 1;
+  const s4 = 2 * s2 * c2;
+  return (
+    1 -
+    0.17 * (c1 * COS30 + s1 * SIN30) +
+    0.24 * c2 +
+    0.32 * (c3 * COS6 - s3 * SIN6) -
+    0.2 * (c4 * COS63 + s4 * SIN63)
+  );
+}
 
 function hue(a: number, b: number): number {
   if (a === 0 && b === 0) return 0;

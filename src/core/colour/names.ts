@@ -32,13 +32,19 @@ const CENTROIDS = ISCC_NBS_CENTROIDS.map(([name, hex]) => ({
 /** All 267 designations, dark to light. */
 export const COLOUR_NAMES: readonly ColourName[] = CENTROIDS.map(({ colour }) => colour);
 
+/** Centroid of the designation at this index of `COLOUR_NAMES`. */
+export const centroidOf = (index: number): Lab => (CENTROIDS[index] as (typeof CENTROIDS)[number]).lab;
+
+/** The ISCC–NBS designation whose centroid is nearest by CIEDE2000. */
+export const nameColour = (lab: Lab): ColourName => COLOUR_NAMES[nearestName(lab)] as ColourName;
+
 /**
- * The ISCC–NBS designation whose centroid is nearest by CIEDE2000.
+ * Index, in `COLOUR_NAMES`, of the ISCC–NBS designation whose centroid is nearest by CIEDE2000.
  *
  * Exact: it walks outward from the colour's own lightness and stops where the lightness alone is farther than
  * the best found, which CIEDE2000 can never undercut.
  */
-export function nameColour(lab: Lab): ColourName {
+export function nearestName(lab: Lab): number {
   let up = firstAtLeast(lab.l);
   let down = up - 1;
   let best = Number.POSITIVE_INFINITY;
@@ -59,7 +65,7 @@ export function nameColour(lab: Lab): ColourName {
     if (searchUp) searchUp = consider(up++);
     if (searchDown) searchDown = consider(down--);
   }
-  return COLOUR_NAMES[found] as ColourName;
+  return found;
 }
 
 function firstAtLeast(l: number): number {

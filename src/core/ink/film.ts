@@ -1,4 +1,5 @@
 import { BANDS, type Spectrum } from '../colour/spectrum';
+import { expMinus } from './expMinus';
 
 /**
  * What one unit of an ink's film does to light, per band: K absorbs, S scatters. Both are dimensionless, because
@@ -15,7 +16,9 @@ const CLEAR = 1e-6;
 /** Hyperbolic cotangent for t > 0, by one exponential. */
 function coth(t: number): number {
   if (t > 20) return 1;
-  const e = Math.exp(-2 * t);
+  // Too near 0 for a difference of two near ones.
+  if (t < 1e-4) return 1 / t;
+  const e = expMinus(2 * t);
   return (1 + e) / (1 - e);
 }
 

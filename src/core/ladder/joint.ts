@@ -34,9 +34,16 @@ export const STATIONS = 13;
 /** Two dried colours nearer than this look like one ink. CIEDE2000. */
 export const TOO_ALIKE = 5;
 
-const MUDDY = new Set(['brown', 'olive', 'olive brown', 'olive green', 'olive gray', 'gray']);
+export const MUDDY: ReadonlySet<string> = new Set([
+  'brown',
+  'olive',
+  'olive brown',
+  'olive green',
+  'olive gray',
+  'gray',
+]);
 /** A middle with less than this part of the weaker rung's chroma is called quieter. */
-const QUIETER = 0.7;
+export const QUIETER = 0.7;
 
 /** The joint from one ink to the next in even steps of mixture, as it dries on the ground. Both ends included. */
 export function walkJoint(first: Ink, second: Ink, ground: Spectrum, stations = STATIONS): Station[] {

@@ -1,0 +1,192 @@
+import { MUDDY } from '../ladder/joint';
+import { NOUNS } from './nounLattice';
+import { type DriedInks, type PairTable, VERDICTS } from './pairTable';
+
+export type RelationId = 'tonal' | 'neighbours' | 'bridge' | 'newColour' | 'quieted' | 'primaries';
+
+/** The shelf and its joints, as relations read them. */
+export interface Judged {
+  readonly dried: DriedInks;
+  readonly pairs: PairTable;
+}
+
+/**
+ * One way three inks can belong together. Adding a relation is adding one of these.
+ * Inks are numbers into the dried shelf; `middle` lies between the other two on the panel.
+ */
+export interface Relation {
+  readonly id: RelationId;
+  readonly label: string;
+  /** What the score weighs, in a sentence. */
+  readonly explains: string;
+  /**
+   * Whether any of the three may lie in the middle (a bridge does, whatever its lightness), or only the one between
+   * the others in lightness.
+   */
+  readonly anyMiddle: boolean;
+  /** How well they fit, 0…1; 0 where they do not belong together so. */
+  readonly score: (judged: Judged, first: number, middle: number, last: number) => number;
+}
+
+const MUD = VERDICTS.indexOf('mud');
+const ALIKE = VERDICTS.indexOf('too alike');
+const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
+
+/** Below this chroma a colour has no hue to compare. */
+const COLOURLESS = 8;
+
+const hueApart = (p: number, q: number): number => {
+  const apart = Math.abs(p - q);
+  return apart > 180 ? 360 - apart : apart;
+};
+
+/** How even two gaps are: the smaller over the larger, 0…1. */
+const even = (p: number, q: number): number => {
+  const larger = Math.max(p, q);
+  return larger <= 0 ? 0 : Math.max(Math.min(p, q), 0) / larger;
+};
+
+/** A value from 0 at `from` to 1 at `to`, held inside. */
+const rise = (value: number, from: number, to: number): number =>
+  Math.min(Math.max((value - from) / (to - from), 0), 1);
+
+const tonal: Relation = {
+  id: 'tonal',
+  label: 'Tonal',
+  explains: 'Three depths of one colour: near in hue, evenly spaced in lightness, far from pale to dark.',
+  anyMiddle: false,
+  score: ({ dried }, first, middle, last) => {
+    const { hue, chroma, lightness } = dried;
+    const [p, q] = [lightness[first] as number, lightness[last] as number];
+    const m = lightness[middle] as number;
+    const gap = Math.min(p - m, m - q);
+    if (gap < 6) return 0;
+    if (Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number) < COLOURLESS)
+      return 0;
+    const apart = Math.max(
+      hueApart(hue[first] as number, hue[middle] as number),
+      hueApart(hue[middle] as number, hue[last] as number),
+      hueApart(hue[first] as number, hue[last] as number),
+    );
+    return (1 - rise(apart, 4, 28)) * (0.4 + 0.6 * even(p - m, m - q)) * rise(p - q, 12, 50);
+  },
+};
+
+const neighbours: Relation = {
+  id: 'neighbours',
+  label: 'Neighbour run',
+  explains: 'Next-door hues that step round the circle one way, evenly, with no mud between.',
+  anyMiddle: false,
+  score: ({ dried, pairs }, first, middle, last) => {
+    const { hue, chroma, lightness } = dried;
+    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
+    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+    const [p, m, q] = [hue[first] as number, hue[middle] as number, hue[last] as number];
+    const [up, down] = [hueApart(p, m), hueApart(m, q)];
+    const whole = hueApart(p, q);
+    // One way round: the two steps add up to the whole.
+    if (up < 12 || down < 12 || Math.abs(up + down - whole) > 1 || whole > 130) return 0;
+    const colourful = Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number);
+    const steps = even(
+      (lightness[first] as number) - (lightness[middle] as number),
+      (lightness[middle] as number) - (lightness[last] as number),
+    );
+    return (0.3 + 0.7 * even(up, down)) * rise(colourful, 10, 45) * (0.5 + 0.5 * steps);
+  },
+};
+
+const bridge: Relation = {
+  id: 'bridge',
+  label: 'Bridge',
+  explains: 'Two ends that would turn to mud or go dull, and a middle that keeps both joints colourful.',
+  anyMiddle: true,
+  score: ({ dried, pairs }, first, middle, last) => {
+    const n = pairs.count;
+    const ends = first * n + last;
+    const [a, b] = [first * n + middle, middle * n + last];
+    const { chroma } = dried;
+    const weaker = Math.min(chroma[first] as number, chroma[last] as number);
+    if (weaker < 20 || pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
+    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+    const without = pairs.dullest[ends] as number;
+    if (pairs.verdict[ends] !== MUD && without > 0.7 * weaker) return 0;
+    const withIt = Math.min(pairs.dullest[a] as number, pairs.dullest[b] as number);
+    return rise(withIt - without, 0, 35) * rise(withIt, 8, 40);
+  },
+};
+
+const newColour: Relation = {
+  id: 'newColour',
+  label: 'Contrast with a new colour',
+  explains: 'Inks far apart whose overlaps make colourful hues that none of them has.',
+  anyMiddle: false,
+  score: ({ pairs }, first, middle, last) => {
+    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
+    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+    const [p, q] = [pairs.freshChroma[a] as number, pairs.freshChroma[b] as number];
+    const apart = Math.min(pairs.difference[a] as number, pairs.difference[b] as number);
+    return rise(Math.max(p, q), 10, 60) * (0.6 + 0.4 * rise(Math.min(p, q), 10, 50)) * rise(apart, 12, 40);
+  },
+};
+
+const quieted: Relation = {
+  id: 'quieted',
+  label: 'Quieted',
+  explains: 'Two loud inks pulled together by a brown, a grey or a dusty third.',
+  anyMiddle: true,
+  score: ({ dried, pairs }, first, middle, last) => {
+    const { chroma, noun } = dried;
+    const [p, q, third] = [chroma[first] as number, chroma[last] as number, chroma[middle] as number];
+    const loud = Math.min(p, q);
+    if (loud < 40 || third > 0.55 * loud) return 0;
+    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
+    if (pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
+    const dusty = muddyNoun[noun[middle] as number] === 1 ? 1 : 0.8;
+    const apart = Math.min(pairs.difference[a] as number, pairs.difference[b] as number);
+    return rise(loud, 30, 70) * (1 - third / loud) * dusty * rise(apart, 10, 35);
+  },
+};
+
+const nounAt = (noun: string): number => NOUNS.indexOf(noun);
+const [ORANGE, GREEN, VIOLET, PURPLE, BLUE] = ['orange', 'green', 'violet', 'purple', 'blue'].map(nounAt);
+const REDS = new Set(['red', 'pink'].map(nounAt));
+const YELLOWS = new Set(['yellow', 'orange yellow'].map(nounAt));
+const ORANGES = new Set([ORANGE, nounAt('orange yellow')]);
+const GREENS = new Set([GREEN, nounAt('yellow green')]);
+const VIOLETS = new Set([VIOLET, PURPLE]);
+
+const primaries: Relation = {
+  id: 'primaries',
+  label: 'Three primaries make six',
+  explains:
+    'Yellow in the middle, red and blue beside it: orange and green in the joints, violet where they meet.',
+  anyMiddle: true,
+  score: ({ dried, pairs }, first, middle, last) => {
+    const { noun, chroma } = dried;
+    const [p, q] = [noun[first] as number, noun[last] as number];
+    if (!YELLOWS.has(noun[middle] as number)) return 0;
+    const [red, blue] =
+      REDS.has(p) && q === BLUE ? [first, last] : REDS.has(q) && p === BLUE ? [last, first] : [-1, -1];
+    if (red < 0) return 0;
+    const n = pairs.count;
+    const makes = (at: number, wanted: ReadonlySet<number | undefined>): number =>
+      wanted.has(pairs.fresh[at]) && pairs.verdict[at] !== MUD
+        ? rise(pairs.freshChroma[at] as number, 0, 50)
+        : 0;
+    const orange = makes(red * n + middle, ORANGES);
+    const green = makes(middle * n + blue, GREENS);
+    if (orange === 0 || green === 0) return 0;
+    const violet = makes(red * n + blue, VIOLETS);
+    return ((orange + green + violet) / 3) * rise(chroma[middle] as number, 20, 60);
+  },
+};
+
+export const RELATIONS: Readonly<Record<RelationId, Relation>> = {
+  tonal,
+  neighbours,
+  bridge,
+  newColour,
+  quieted,
+  primaries,
+};
+export const RELATION_IDS = Object.keys(RELATIONS) as readonly RelationId[];

@@ -1,0 +1,244 @@
+import type { InkKindId } from '../ink/kinds';
+import { type PairTable, VERDICTS } from './pairTable';
+import { type Judged, RELATIONS, type RelationId } from './relations';
+
+/** What a trio must meet; what is left out asks nothing. */
+export interface Constraints {
+  /** Ids of inks that must be in it. */
+  readonly mustContain: readonly string[];
+  readonly mustNotContain: readonly string[];
+  /** Kinds it may be made of; empty for any. */
+  readonly kinds: readonly InkKindId[];
+  /** L* the palest ink has at least, and the darkest at most. */
+  readonly palestAtLeast: number;
+  readonly darkestAtMost: number;
+  /** Least step in L* between neighbours in lightness. */
+  readonly spacingAtLeast: number;
+  readonly noMud: boolean;
+  readonly families: 'any' | 'same' | 'mixed';
+  /** Trios made already, as the sorted ids of their inks joined by spaces. */
+  readonly notAmong: readonly string[];
+}
+
+export const NO_CONSTRAINTS: Constraints = {
+  mustContain: [],
+  mustNotContain: [],
+  kinds: [],
+  palestAtLeast: 0,
+  darkestAtMost: 100,
+  spacingAtLeast: 0,
+  noMud: false,
+  families: 'any',
+  notAmong: [],
+};
+
+export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast';
+
+/** How found trios are ranked; each is a figure of one trio, larger first. */
+export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly explains: string }>> = {
+  fit: { label: 'Fit', explains: 'by the relation’s own score' },
+  evenness: { label: 'Evenness', explains: 'smallest step in L* over the largest' },
+  chroma: { label: 'Chroma', explains: 'mean chroma of the three' },
+  contrast: { label: 'Contrast with detail black', explains: 'L* of the darkest ink' },
+};
+
+/** Three inks by their numbers in the dried shelf, in panel order. */
+export interface Trio {
+  readonly first: number;
+  readonly middle: number;
+  readonly last: number;
+  /** The relation's score, 0…1. */
+  readonly fit: number;
+  /** What the trio was ranked by. */
+  readonly rank: number;
+}
+
+export interface TrioQuery {
+  readonly relation: RelationId;
+  readonly constraints: Constraints;
+  readonly sort: SortId;
+  /** How many of the best to keep. */
+  readonly keep: number;
+}
+
+export interface TrioResult {
+  /** The best, best first. */
+  readonly best: readonly Trio[];
+  /** How many of all trios fit and met the constraints. */
+  readonly count: number;
+  /** How many there are. */
+  readonly outOf: number;
+}
+
+/** A search that goes on a little at a time, so that its caller can report, or give up. */
+export interface TrioSearch {
+  /** Looks at all trios whose palest ink is the next one; false when there is none left. */
+  readonly step: () => boolean;
+  /** Part done, 0…1. */
+  readonly progress: () => number;
+  readonly result: () => TrioResult;
+}
+
+const MUD = VERDICTS.indexOf('mud');
+
+/** The sorted ids of a trio's inks, joined by spaces: the same for the same three inks in any order. */
+export const trioKey = (ids: readonly string[]): string => [...ids].sort().join(' ');
+
+/** An exhaustive search over every three inks of a judged shelf. Nothing is skipped that could be found. */
+export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
+  const { dried } = judged;
+  const { constraints } = query;
+  const count = dried.inks.length;
+  const usable = dried.inks.map(
+    ({ id, kind }) =>
+      !constraints.mustNotContain.includes(id) &&
+      (constraints.kinds.length === 0 || constraints.kinds.includes(kind)),
+  );
+  const numbers = dried.inks.flatMap((_, i) => (usable[i] ? [i] : []));
+  const consider = considerTrio(judged, query);
+  let row = 0;
+  const outOf = choose3(count);
+  return {
+    step: () => {
+      const i = numbers[row];
+      if (i === undefined) return false;
+      for (let b = row + 1; b < numbers.length; b++)
+        for (let c = b + 1; c < numbers.length; c++)
+          consider.look(i, numbers[b] as number, numbers[c] as number);
+      row++;
+      return row < numbers.length;
+    },
+    progress: () => {
+      const left = numbers.length - row;
+      return numbers.length < 3 ? 1 : 1 - choose3(left) / choose3(numbers.length);
+    },
+    result: () => ({ best: consider.best(), count: consider.count(), outOf }),
+  };
+}
+
+const choose3 = (n: number): number => (n < 3 ? 0 : (n * (n - 1) * (n - 2)) / 6);
+
+/** Weighs one trio after another, given pale to dark, and keeps the best. */
+function considerTrio(judged: Judged, { relation, constraints, sort, keep }: TrioQuery) {
+  const { dried, pairs } = judged;
+  const { score, anyMiddle } = RELATIONS[relation];
+  const { lightness, inks } = dried;
+  const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
+  const family = familyNumbers(inks.map((ink) => ink.family));
+  const made = new Set(constraints.notAmong);
+  const { palestAtLeast, darkestAtMost, spacingAtLeast } = constraints;
+  const byFit = sort === 'fit';
+  const best = keepBest(keep);
+  let found = 0;
+
+  const allowed = (i: number, j: number, k: number): boolean => {
+    const [p, m, q] = [lightness[i] as number, lightness[j] as number, lightness[k] as number];
+    if (p < palestAtLeast || q > darkestAtMost || p - m < spacingAtLeast || m - q < spacingAtLeast)
+      return false;
+    for (const wanted of must) if (wanted !== i && wanted !== j && wanted !== k) return false;
+    if (constraints.families !== 'any') {
+      const same = family[i] === family[j] && family[j] === family[k];
+      if (same !== (constraints.families === 'same')) return false;
+    }
+    if (made.size === 0) return true;
+    return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
+  };
+  const fitOf = (first: number, middle: number, last: number): number =>
+    constraints.noMud && hasMud(pairs, first, middle, last) ? 0 : score(judged, first, middle, last);
+  const add = (
+    i: number,
+    j: number,
+    k: number,
+    fit: number,
+    panel: readonly [number, number, number],
+  ): void => {
+    found++;
+    const rank = byFit ? fit : rankBy(sort, judged, i, j, k);
+    if (rank > best.least()) best.add({ first: panel[0], middle: panel[1], last: panel[2], fit, rank });
+  };
+  return {
+    /** Inks come pale to dark. Where the relation allows any middle, the best of the three is taken. */
+    look: (i: number, j: number, k: number): void => {
+      if (!allowed(i, j, k)) return;
+      const between = fitOf(i, j, k);
+      if (!anyMiddle) {
+        if (between > 0) add(i, j, k, between, [i, j, k]);
+        return;
+      }
+      const palest = fitOf(j, i, k);
+      const darkest = fitOf(i, k, j);
+      const fit = Math.max(between, palest, darkest);
+      if (fit > 0) add(i, j, k, fit, fit === between ? [i, j, k] : fit === palest ? [j, i, k] : [i, k, j]);
+    },
+    best: best.sorted,
+    count: () => found,
+  };
+}
+
+const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>
+  verdict[first * count + middle] === MUD || verdict[middle * count + last] === MUD;
+
+/** A trio's figure other than its fit; inks pale to dark. */
+function rankBy(sort: Exclude<SortId, 'fit'>, { dried }: Judged, i: number, j: number, k: number): number {
+  const { lightness, chroma } = dried;
+  const [p, m, q] = [lightness[i] as number, lightness[j] as number, lightness[k] as number];
+  if (sort === 'evenness') return Math.min(p - m, m - q) / Math.max(p - m, m - q, 1e-9);
+  if (sort === 'chroma') return ((chroma[i] as number) + (chroma[j] as number) + (chroma[k] as number)) / 3;
+  return q;
+}
+
+function familyNumbers(families: readonly string[]): Uint16Array {
+  const numbers = new Map<string, number>();
+  return Uint16Array.from(families, (name) => {
+    const number = numbers.get(name) ?? numbers.size;
+    numbers.set(name, number);
+    return number;
+  });
+}
+
+/** Keeps the `most` highest ranks; of equals, the ones found first. Collects twice as many, then cuts. */
+function keepBest(most: number) {
+  let kept: Trio[] = [];
+  let least = Number.NEGATIVE_INFINITY;
+  const cut = (): void => {
+    kept = kept.toSorted((p, q) => q.rank - p.rank || q.fit - p.fit).slice(0, most);
+    if (kept.length === most) least = kept[most - 1]?.rank ?? least;
+  };
+  return {
+    least: () => least,
+    add: (trio: Trio): void => {
+      kept.push(trio);
+      if (kept.length >= 2 * most) cut();
+    },
+    sorted: (): readonly Trio[] => {
+      cut();
+      return kept;
+    },
+  };
+}
+
+/** A found trio with the ones so like it that they are told as one. */
+export interface FoldedTrio extends Trio {
+  readonly alike: readonly Trio[];
+}
+
+/** Two inks nearer than this are taken for each other when trios are folded. CIEDE2000. */
+const FOLD_WITHIN = 9;
+
+/** Folds each trio under the best one of which every ink is near its own; best first. */
+export function foldTrios(trios: readonly Trio[], { pairs }: Judged): FoldedTrio[] {
+  const near = (p: number, q: number): boolean =>
+    p === q || (pairs.difference[p * pairs.count + q] as number) < FOLD_WITHIN;
+  const folded: (Trio & { alike: Trio[] })[] = [];
+  for (const trio of trios) {
+    const under = folded.find(
+      ({ first, middle, last }) =>
+        near(middle, trio.middle) &&
+        ((near(first, trio.first) && near(last, trio.last)) ||
+          (near(first, trio.last) && near(last, trio.first))),
+    );
+    if (under) under.alike.push(trio);
+    else folded.push({ ...trio, alike: [] });
+  }
+  return folded;
+}
