@@ -18,6 +18,7 @@ import { painter, shelfWorker } from './views/workers';
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
 );
+const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
 
 function Views() {
@@ -27,6 +28,7 @@ function Views() {
         <Route element={<Shell />}>
           <Route index element={<Navigate to="/bench" replace />} />
           <Route path="bench/:recipeId?" element={<BenchView />} />
+          <Route path="trios" element={<TriosView />} />
           <Route path="recipes" element={<RecipesView />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
           <Route path="*" element={<Navigate to="/bench" replace />} />

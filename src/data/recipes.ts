@@ -1,6 +1,8 @@
 import type { Card } from '../core/card/card';
 import type { Ink } from '../core/ink/ink';
+import { shareEqually } from '../core/ladder/edit';
 import type { Kit, Recipe } from '../core/ladder/recipe';
+import { USUAL_PANEL } from '../core/panel/panel';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
 
@@ -75,6 +77,19 @@ export const removeRecipe = (db: Database, id: string): Promise<RecipeRecord | u
 export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise<void> => {
   await db.recipes.put(record);
 };
+
+/** A straight recipe of these inks from the top down, equally shared, on a panel of the usual size; not yet saved. */
+export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe =>
+  shareEqually({
+    id: 'new',
+    name,
+    cardId: card.id,
+    panel: USUAL_PANEL,
+    run: 'straight',
+    school: 'paleFirst',
+    rungs: inks.map(({ id }) => ({ inkId: id, share: 1 / inks.length })),
+    joints: inks.slice(1).map(() => ({ width: 1 })),
+  });
 
 /** What a recipe needs, from the shelf; undefined when an ink or the card is no longer there. */
 export function kitFrom(recipe: Recipe, inks: readonly Ink[], cards: readonly Card[]): Kit | undefined {

@@ -1,9 +1,11 @@
 import { type Remote, wrap } from 'comlink';
 import type { PictureDoor } from '../workers/picture.worker';
+import type { SearchDoor } from '../workers/search.worker';
 import type { ShelfDoor } from '../workers/shelf.worker';
 
 let pictures: Remote<PictureDoor> | undefined;
 let shelves: Remote<ShelfDoor> | undefined;
+let searches: Remote<SearchDoor> | undefined;
 
 /** The worker that paints panels; started when first asked for. */
 export function painter(): Remote<PictureDoor> {
@@ -19,4 +21,12 @@ export function shelfWorker(): Remote<ShelfDoor> {
     new Worker(new URL('../workers/shelf.worker.ts', import.meta.url), { type: 'module' }),
   );
   return shelves;
+}
+
+/** The worker that searches trios and bridges. */
+export function searcher(): Remote<SearchDoor> {
+  searches ??= wrap<SearchDoor>(
+    new Worker(new URL('../workers/search.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return searches;
 }

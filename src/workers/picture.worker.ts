@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink';
 import type { Wetness } from '../core/ink/laid';
 import type { Kit } from '../core/ladder/recipe';
 import { type Picture, preparePicture } from '../core/panel/paint';
+import { breathe } from './breathe';
 
 /** How long the worker paints before it looks whether a newer request has come, in ms. */
 const SLICE = 12;
@@ -32,16 +33,6 @@ const WARMING: Kit = {
 
 /** The newest request of each place that shows a picture. */
 const newest = new Map<string, number>();
-
-const channel = new MessageChannel();
-const waiting: (() => void)[] = [];
-channel.port1.onmessage = () => waiting.shift()?.();
-/** Lets waiting messages in; quicker than a timer. */
-const breathe = (): Promise<void> =>
-  new Promise((resolve) => {
-    waiting.push(resolve);
-    channel.port2.postMessage(null);
-  });
 
 const door = {
   /**

@@ -1,6 +1,6 @@
 import { MUDDY } from '../ladder/joint';
 import { NOUNS } from './nounLattice';
-import { type DriedInks, type PairTable, VERDICTS } from './pairTable';
+import { type DriedInks, NO_NOUN, type PairTable, VERDICTS } from './pairTable';
 
 export type RelationId = 'tonal' | 'neighbours' | 'bridge' | 'newColour' | 'quieted' | 'primaries';
 
@@ -118,14 +118,22 @@ const bridge: Relation = {
 const newColour: Relation = {
   id: 'newColour',
   label: 'Contrast with a new colour',
-  explains: 'Inks far apart whose overlaps make colourful hues that none of them has.',
+  explains: 'Inks far apart whose overlaps make colourful hues that none of the three has.',
   anyMiddle: false,
-  score: ({ pairs }, first, middle, last) => {
+  score: ({ dried, pairs }, first, middle, last) => {
     const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
     if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-    const [p, q] = [pairs.freshChroma[a] as number, pairs.freshChroma[b] as number];
-    const apart = Math.min(pairs.difference[a] as number, pairs.difference[b] as number);
-    return rise(Math.max(p, q), 10, 60) * (0.6 + 0.4 * rise(Math.min(p, q), 10, 50)) * rise(apart, 12, 40);
+    const { noun } = dried;
+    const fresh = (at: number, third: number): number => {
+      const hue = pairs.fresh[at] as number;
+      if (hue === NO_NOUN || hue === noun[third] || muddyNoun[hue] === 1) return 0;
+      return rise(pairs.freshChroma[at] as number, 8, 85);
+    };
+    const [p, q] = [fresh(a, last), fresh(b, first)];
+    if (p + q === 0) return 0;
+    const both = pairs.fresh[a] === pairs.fresh[b] ? Math.max(p, q) : p + q;
+    const apart = (pairs.difference[a] as number) + (pairs.difference[b] as number);
+    return (both / 2) * rise(apart, 20, 130);
   },
 };
 

@@ -42,6 +42,7 @@ function search(shelf: Judged, change: Partial<TrioQuery>) {
     relation: 'tonal',
     constraints: NO_CONSTRAINTS,
     sort: 'fit',
+    seed: 1,
     keep: 200,
     ...change,
   });
@@ -164,6 +165,13 @@ describe('constraints', () => {
       expect(family(trio)).toBe(1);
     for (const trio of search(demo, { constraints: { ...NO_CONSTRAINTS, families: 'mixed' } }).best)
       expect(family(trio)).toBeGreaterThan(1);
+  });
+
+  test('the same seed draws the same trios, another seed others', () => {
+    const draw = (seed: number) =>
+      search(demo, { relation: 'newColour', sort: 'chance', seed }).best.slice(0, 20).map(ids);
+    expect(draw(7)).toEqual(draw(7));
+    expect(draw(7)).not.toEqual(draw(8));
   });
 
   test('folding loses no trio, and no two that are told are alike', () => {

@@ -32,7 +32,7 @@ export const NO_CONSTRAINTS: Constraints = {
   notAmong: [],
 };
 
-export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast';
+export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast' | 'chance';
 
 /** How found trios are ranked; each is a figure of one trio, larger first. */
 export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly explains: string }>> = {
@@ -40,6 +40,7 @@ export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly e
   evenness: { label: 'Evenness', explains: 'smallest step in L* over the largest' },
   chroma: { label: 'Chroma', explains: 'mean chroma of the three' },
   contrast: { label: 'Contrast with detail black', explains: 'L* of the darkest ink' },
+  chance: { label: 'Chance', explains: 'drawn at random from the seed' },
 };
 
 /** Three inks by their numbers in the dried shelf, in panel order. */
@@ -57,6 +58,8 @@ export interface TrioQuery {
   readonly relation: RelationId;
   readonly constraints: Constraints;
   readonly sort: SortId;
+  /** Decides the order of chance; the same seed on the same shelf draws the same trios. */
+  readonly seed: number;
   /** How many of the best to keep. */
   readonly keep: number;
 }
@@ -119,7 +122,7 @@ export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
 const choose3 = (n: number): number => (n < 3 ? 0 : (n * (n - 1) * (n - 2)) / 6);
 
 /** Weighs one trio after another, given pale to dark, and keeps the best. */
-function considerTrio(judged: Judged, { relation, constraints, sort, keep }: TrioQuery) {
+function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep }: TrioQuery) {
   const { dried, pairs } = judged;
   const { score, anyMiddle } = RELATIONS[relation];
   const { lightness, inks } = dried;
@@ -153,7 +156,7 @@ function considerTrio(judged: Judged, { relation, constraints, sort, keep }: Tri
     panel: readonly [number, number, number],
   ): void => {
     found++;
-    const rank = byFit ? fit : rankBy(sort, judged, i, j, k);
+    const rank = byFit ? fit : rankBy(sort, judged, seed, i, j, k);
     if (rank > best.least()) best.add({ first: panel[0], middle: panel[1], last: panel[2], fit, rank });
   };
   return {
@@ -179,12 +182,30 @@ const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, la
   verdict[first * count + middle] === MUD || verdict[middle * count + last] === MUD;
 
 /** A trio's figure other than its fit; inks pale to dark. */
-function rankBy(sort: Exclude<SortId, 'fit'>, { dried }: Judged, i: number, j: number, k: number): number {
+function rankBy(
+  sort: Exclude<SortId, 'fit'>,
+  { dried }: Judged,
+  seed: number,
+  i: number,
+  j: number,
+  k: number,
+): number {
+  if (sort === 'chance') return drawn(seed, i, j, k);
   const { lightness, chroma } = dried;
   const [p, m, q] = [lightness[i] as number, lightness[j] as number, lightness[k] as number];
   if (sort === 'evenness') return Math.min(p - m, m - q) / Math.max(p - m, m - q, 1e-9);
   if (sort === 'chroma') return ((chroma[i] as number) + (chroma[j] as number) + (chroma[k] as number)) / 3;
   return q;
+}
+
+/** A number in 0…1 for three inks and a seed, as good as random: multiply, shift and mix. */
+function drawn(seed: number, i: number, j: number, k: number): number {
+  let h = Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b);
+  for (const part of [i, j, k]) {
+    h = Math.imul(h ^ (part + 0x27d4eb2f), 0xc2b2ae35);
+    h ^= h >>> 15;
+  }
+  return (h >>> 0) / 2 ** 32;
 }
 
 function familyNumbers(families: readonly string[]): Uint16Array {

@@ -1,10 +1,8 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { type Fault, FileError } from '../../core/formats/fileError';
-import { shareEqually } from '../../core/ladder/edit';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
-import { USUAL_PANEL } from '../../core/panel/panel';
-import { addRecipe, importKit, removeRecipe, restoreRecipe } from '../../data/recipes';
+import { addRecipe, importKit, recipeOf, removeRecipe, restoreRecipe } from '../../data/recipes';
 import { closed } from '../../store/draft';
 import { useAppDispatch } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
@@ -34,6 +32,11 @@ export function useRecipeActions() {
       async create(shelf: Shelf) {
         const recipe = blankRecipe(shelf);
         if (recipe) open((await addRecipe(db, recipe)).id);
+      },
+      /** Keeps a recipe as a new one and opens it. */
+      async openNew(recipe: Recipe) {
+        await autosave.flush();
+        open((await addRecipe(db, recipe)).id);
       },
       async duplicate(recipe: Recipe) {
         await autosave.flush();
@@ -98,15 +101,5 @@ function blankRecipe({ inks, cards }: Shelf): Recipe | undefined {
   const rungs = ['pale', 'mid', 'deep'].flatMap(
     (depth) => inks.find((ink) => ink.family === family && ink.depth === depth) ?? [],
   );
-  if (!card || rungs.length < 2) return undefined;
-  return shareEqually({
-    id: 'new',
-    name: 'New recipe',
-    cardId: card.id,
-    panel: USUAL_PANEL,
-    run: 'straight',
-    school: 'paleFirst',
-    rungs: rungs.map(({ id }) => ({ inkId: id, share: 1 / rungs.length })),
-    joints: rungs.slice(1).map(() => ({ width: 1 })),
-  });
+  return card && rungs.length >= 2 ? recipeOf('New recipe', rungs, card) : undefined;
 }

@@ -6,6 +6,7 @@ import { Segmented } from '../../ui/Segmented';
 
 const VIEWS = [
   { to: '/bench', label: 'Bench' },
+  { to: '/trios', label: 'Trios' },
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 

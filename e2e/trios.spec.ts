@@ -1,0 +1,126 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+const found = (page: Page) => page.getByRole('region', { name: 'Found' });
+const told = (page: Page) => found(page).getByRole('status');
+/** How many trios fit, as told. */
+const count = async (page: Page) =>
+  Number((await told(page).textContent())?.split(' of ')[0]?.replaceAll(',', ''));
+
+async function openTrios(page: Page) {
+  await page.goto('/trios');
+  await expect(told(page)).toContainText('trios fit');
+  await expect(page.locator('canvas[data-painted]').first()).toBeVisible();
+}
+
+test('all trios of the shelf are searched, and every constraint narrows what is found', async ({ page }) => {
+  await openTrios(page);
+  await expect(told(page)).toContainText('of 57,155 trios');
+  const all = await count(page);
+  await page.getByLabel('Must contain', { exact: true }).selectOption({ label: 'Gorse Pale' });
+  await expect.poll(() => count(page)).toBeLessThan(all);
+  const cards = found(page).getByRole('button', { name: /^Open / });
+  for (const name of await cards.evaluateAll((buttons) => buttons.map((button) => button.ariaLabel ?? '')))
+    expect(name).toContain('Gorse Pale');
+  const withGorse = await count(page);
+  await page.getByLabel('No mud in a joint').check();
+  await page.getByLabel('Steps at least, L*').fill('15');
+  await page.getByLabel('Steps at least, L*').press('Enter');
+  await expect.poll(() => count(page)).toBeLessThan(withGorse);
+  await page.getByLabel('Palest at least, L*').fill('100');
+  await page.getByLabel('Palest at least, L*').press('Enter');
+  await expect(told(page)).toContainText('No trio meets all of this');
+});
+
+test('a trio is compared wet and dried, cut to two inks, and opened on the bench', async ({ page }) => {
+  await openTrios(page);
+  await page.getByLabel('Relation').selectOption({ label: 'Tonal' });
+  await expect(found(page).getByRole('listitem').filter({ hasText: 'Skerry' }).first()).toBeVisible();
+  await found(page)
+    .getByRole('button', { name: /^Compare / })
+    .nth(0)
+    .click();
+  await found(page)
+    .getByRole('button', { name: /^Compare / })
+    .nth(1)
+    .click();
+  const tray = page.getByRole('region', { name: 'Compared' });
+  await expect(tray.getByRole('img')).toHaveCount(2);
+  await tray.getByText('Wet', { exact: true }).click();
+  await tray
+    .getByRole('button', { name: /^Put .* away$/ })
+    .first()
+    .click();
+  await expect(tray.getByRole('img')).toHaveCount(1);
+  const cut = tray.getByRole('button', { name: /^only / }).first();
+  const names = ((await cut.textContent()) ?? '').replace('only ', '').split(' and ');
+  await cut.click();
+  await expect(
+    page.getByRole('region', { name: 'Readings' }).getByRole('button', { name: /^Change/ }),
+  ).toHaveCount(2);
+  for (const name of names) await expect(page.getByRole('region', { name: 'Readings' })).toContainText(name);
+});
+
+test('a draw shows its seed, and the same seed draws the same again', async ({ page }) => {
+  await openTrios(page);
+  const first = () =>
+    found(page)
+      .getByRole('button', { name: /^Open / })
+      .first()
+      .getAttribute('aria-label');
+  const best = await first();
+  await page.getByRole('button', { name: 'Draw for me' }).click();
+  await expect.poll(first).not.toBe(best);
+  const byChance = await first();
+  const seed = page.getByLabel('Seed');
+  await expect(seed).toHaveValue(/^\d+$/);
+  await seed.fill('41');
+  await seed.press('Enter');
+  await expect.poll(first).not.toBe(byChance);
+  const drawn = await first();
+  await seed.fill('42');
+  await seed.press('Enter');
+  await expect.poll(first).not.toBe(drawn);
+  await seed.fill('41');
+  await seed.press('Enter');
+  await expect.poll(first).toBe(drawn);
+});
+
+test('from red and green a yellow is offered between, and greys and browns to quiet them', async ({
+  page,
+}) => {
+  await page.goto('/trios');
+  await page.getByText('Start from two inks').click();
+  await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Mud');
+  await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
+  const between = page.getByRole('region', { name: 'Between them' });
+  await expect(between.getByRole('listitem').first()).toContainText('Gorse');
+  await between
+    .getByRole('button', { name: /^Open with Gorse/ })
+    .first()
+    .click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue(/Hawberry Mid, Gorse .*, Alder Mid/);
+});
+
+test('nothing serious for axe on either way of choosing, wide or narrow', async ({ page }) => {
+  await openTrios(page);
+  await found(page)
+    .getByRole('button', { name: /^Compare / })
+    .first()
+    .click();
+  const check = async (where: string) => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+  };
+  await check('trios');
+  await page.getByText('Start from two inks').click();
+  await expect(
+    page.getByRole('region', { name: 'Between them' }).getByRole('listitem').first(),
+  ).toBeVisible();
+  await check('two inks');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await check('two inks, narrow');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

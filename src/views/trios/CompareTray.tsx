@@ -1,0 +1,73 @@
+import type { Card } from '../../core/card/card';
+import type { Ink } from '../../core/ink/ink';
+import type { FoundTrio } from '../../core/search/tell';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { viewSet } from '../../store/view';
+import { Button } from '../../ui/Button';
+import { Segmented } from '../../ui/Segmented';
+import { TrioPicture } from './TrioCard';
+
+/** How many trios lie side by side at the most. */
+export const MOST_COMPARED = 6;
+
+const WIDTH = 112;
+const HEIGHT = 145;
+
+interface Props {
+  readonly trios: readonly FoundTrio[];
+  readonly card: Card;
+  readonly onOpen: (inks: readonly Ink[]) => void;
+  readonly onDrop: (trio: FoundTrio) => void;
+}
+
+/** Trios side by side, same size, same card, with their two-ink cuts to open. */
+export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
+  const wetness = useAppSelector(({ view }) => view.wetness);
+  const dispatch = useAppDispatch();
+  return (
+    <section aria-label="Compared" className="border-b border-line bg-sheet p-4">
+      <header className="mb-3 flex items-center gap-3">
+        <h2 className="heading mr-auto text-[15px]">Side by side on {card.name}</h2>
+        <Segmented
+          label="How the panels are shown"
+          value={wetness}
+          onChange={(next) => dispatch(viewSet({ wetness: next }))}
+          options={[
+            { value: 'dry', label: 'Dried' },
+            { value: 'wet', label: 'Wet' },
+          ]}
+        />
+      </header>
+      <ul className="flex gap-4 overflow-x-auto">
+        {trios.map((trio) => {
+          const names = trio.inks.map(({ name }) => name).join(', ');
+          return (
+            <li key={names} className="flex w-64 shrink-0 gap-3">
+              <TrioPicture inks={trio.inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
+              <div className="min-w-0 space-y-1">
+                <p className="leading-snug font-semibold">{names}</p>
+                {trio.inks.slice(1).map((ink, i) => {
+                  const cut = [trio.inks[i] as Ink, ink];
+                  return (
+                    <button
+                      key={ink.id}
+                      type="button"
+                      title="Open this two-ink cut on the bench"
+                      onClick={() => onOpen(cut)}
+                      className="block text-left text-[12px] leading-snug underline underline-offset-2"
+                    >
+                      only {cut.map(({ name }) => name).join(' and ')}
+                    </button>
+                  );
+                })}
+                <Button aria-label={`Put ${names} away`} onClick={() => onDrop(trio)}>
+                  Put away
+                </Button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

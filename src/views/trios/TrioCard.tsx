@@ -1,0 +1,93 @@
+import { memo, useMemo } from 'react';
+import type { Card } from '../../core/card/card';
+import type { Ink } from '../../core/ink/ink';
+import type { Wetness } from '../../core/ink/laid';
+import type { FoundTrio } from '../../core/search/tell';
+import { recipeOf } from '../../data/recipes';
+import { Button } from '../../ui/Button';
+import { PanelPicture } from '../panel/PanelPicture';
+
+const WIDTH = 132;
+const HEIGHT = 171;
+
+interface Props {
+  readonly trio: FoundTrio;
+  readonly card: Card;
+  readonly wetness: Wetness;
+  readonly compared: boolean;
+  readonly onOpen: (inks: readonly Ink[]) => void;
+  readonly onCompare: (trio: FoundTrio) => void;
+}
+
+/** A found trio: its panel, its inks, what becomes of its joints, and what is folded under it. */
+export const TrioCard = memo(function TrioCard({ trio, card, wetness, compared, onOpen, onCompare }: Props) {
+  const { inks, readings, alike } = trio;
+  const names = inks.map(({ name }) => name).join(', ');
+  return (
+    <li className="flex flex-col bg-pane p-3">
+      <TrioPicture inks={inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
+      <ul className="mt-2 font-semibold">
+        {inks.map(({ id, name }) => (
+          <li key={id}>{name}</li>
+        ))}
+      </ul>
+      <ul className="mt-1 text-[12px]">
+        {readings.joints.map((joint, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: joints have no other identity than their place
+          <li key={i}>{joint.headline}</li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[12px] text-mute">
+        steps {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L* · fit{' '}
+        {Math.round(trio.fit * 100)}
+      </p>
+      <div className="mt-auto flex flex-wrap gap-1 pt-2">
+        <Button aria-label={`Open ${names} on the bench`} onClick={() => onOpen(inks)}>
+          Open
+        </Button>
+        <Button aria-pressed={compared} aria-label={`Compare ${names}`} onClick={() => onCompare(trio)}>
+          {compared ? 'Compared' : 'Compare'}
+        </Button>
+      </div>
+      {alike.length > 0 && (
+        <details className="mt-2 text-[12px]">
+          <summary className="cursor-pointer">
+            {alike.length} {alike.length === 1 ? 'other like it' : 'others like it'}
+          </summary>
+          <ul className="mt-1 space-y-1">
+            {alike.slice(0, 20).map((others) => (
+              <li key={others.map(({ id }) => id).join(' ')}>
+                <button
+                  type="button"
+                  className="text-left underline underline-offset-2"
+                  onClick={() => onOpen(others)}
+                >
+                  {others.map(({ name }) => name).join(', ')}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </li>
+  );
+});
+
+interface PictureProps {
+  readonly inks: readonly Ink[];
+  readonly card: Card;
+  readonly wetness: Wetness;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A panel of these inks from the top down, equally shared. */
+export function TrioPicture({ inks, card, wetness, width, height }: PictureProps) {
+  const names = inks.map(({ name }) => name).join(', ');
+  const kit = useMemo(() => ({ recipe: recipeOf(names, inks, card), card, inks }), [names, inks, card]);
+  return (
+    <div className="shadow-[0_1px_3px_#0006]" style={{ width, height }}>
+      <PanelPicture kit={kit} wetness={wetness} width={width} height={height} label={`Panel of ${names}`} />
+    </div>
+  );
+}

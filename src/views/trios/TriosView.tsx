@@ -1,0 +1,183 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useCallback, useMemo, useState } from 'react';
+import type { Card } from '../../core/card/card';
+import type { Ink } from '../../core/ink/ink';
+import { INK_KINDS } from '../../core/ink/kinds';
+import type { FoundTrio } from '../../core/search/tell';
+import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/search/trios';
+import { listRecipes, recipeOf } from '../../data/recipes';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { Segmented } from '../../ui/Segmented';
+import { useRecipeActions } from '../recipes/recipeActions';
+import { type Shelf, useSession, useShelf } from '../session';
+import { BridgeFinder } from './BridgeFinder';
+import { CompareTray, MOST_COMPARED } from './CompareTray';
+import { QueryPanel } from './QueryPanel';
+import { TrioCard } from './TrioCard';
+import { type TrioSearchState, useTrioSearch } from './useTrioSearch';
+
+/** Choosing which inks: every trio of the shelf weighed, or a middle found for two ends. */
+export function TriosView() {
+  const shelf = useShelf();
+  if (!shelf) return <p className="p-6 text-mute">Reading your shelf …</p>;
+  return <Choosing shelf={shelf} />;
+}
+
+type Way = 'trios' | 'bridge';
+
+function Choosing({ shelf }: { readonly shelf: Shelf }) {
+  const [way, setWay] = useState<Way>('trios');
+  const [cardId, setCardId] = useState('smooth-white');
+  const inks = useMemo(() => shelf.inks.filter(({ kind }) => INK_KINDS[kind].blends), [shelf.inks]);
+  const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
+  const { openNew } = useRecipeActions();
+  const open = useCallback(
+    (chosen: readonly Ink[]) => {
+      if (card) void openNew(recipeOf(chosen.map(({ name }) => name).join(', '), chosen, card));
+    },
+    [openNew, card],
+  );
+  if (!card || inks.length < 3)
+    return <p className="p-6">Choosing needs a card and at least three inks on the shelf.</p>;
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+        <h1 className="heading text-[17px]">Choose inks</h1>
+        <Segmented<Way>
+          label="Way of choosing"
+          value={way}
+          onChange={setWay}
+          options={[
+            { value: 'trios', label: 'Search trios' },
+            { value: 'bridge', label: 'Start from two inks' },
+          ]}
+        />
+        <label className="ml-auto flex items-center gap-2">
+          <span className="text-mute">on</span>
+          <select
+            aria-label="Card"
+            value={card.id}
+            onChange={({ target }) => setCardId(target.value)}
+            className="frame min-h-7 px-1 py-0.5"
+          >
+            {shelf.cards.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </header>
+      {way === 'trios' ? (
+        <TrioSearch inks={inks} card={card} onOpen={open} />
+      ) : (
+        <BridgeFinder inks={inks} card={card} onOpen={open} />
+      )}
+    </main>
+  );
+}
+
+/** Best trios kept from a search; near-duplicates are folded among them. */
+const KEEP = 400;
+
+interface SearchProps {
+  readonly inks: readonly Ink[];
+  readonly card: Card;
+  readonly onOpen: (inks: readonly Ink[]) => void;
+}
+
+function TrioSearch({ inks, card, onOpen }: SearchProps) {
+  const { db } = useSession();
+  const wetness = useAppSelector(({ view }) => view.wetness);
+  const recipes = useLiveQuery(() => listRecipes(db), [db]);
+  const [asked, setAsked] = useState<TrioQuery>({
+    relation: 'newColour',
+    constraints: NO_CONSTRAINTS,
+    sort: 'fit',
+    seed: 1,
+    keep: KEEP,
+  });
+  const [notMade, setNotMade] = useState(false);
+  const [compared, setCompared] = useState<readonly FoundTrio[]>([]);
+  const query = useMemo<TrioQuery>(() => {
+    const made = notMade
+      ? (recipes ?? []).map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId)))
+      : [];
+    return { ...asked, constraints: { ...asked.constraints, notAmong: made } };
+  }, [asked, notMade, recipes]);
+  const search = useTrioSearch(inks, card, query);
+  const change = (part: Partial<TrioQuery>) => setAsked((now) => ({ ...now, ...part }));
+  const constrain = (part: Partial<Constraints>) =>
+    setAsked((now) => ({ ...now, constraints: { ...now.constraints, ...part } }));
+  const compare = useCallback((trio: FoundTrio) => {
+    const key = keyOf(trio);
+    setCompared((now) =>
+      now.some((other) => keyOf(other) === key)
+        ? now.filter((other) => keyOf(other) !== key)
+        : [...now, trio].slice(-MOST_COMPARED),
+    );
+  }, []);
+  const comparedKeys = new Set(compared.map(keyOf));
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)]">
+      <section aria-label="What is wanted" className="overflow-y-auto border-line bg-pane lg:border-r">
+        <QueryPanel
+          query={asked}
+          inks={inks}
+          notMade={notMade}
+          onQuery={change}
+          onConstraints={constrain}
+          onNotMade={setNotMade}
+        />
+      </section>
+      <section aria-label="Found" className="flex min-h-0 flex-col">
+        {compared.length > 0 && <CompareTray trios={compared} card={card} onOpen={onOpen} onDrop={compare} />}
+        <Told search={search} />
+        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(9.75rem,1fr))] content-start gap-3 overflow-y-auto p-4">
+          {search.answer?.found.map((trio) => (
+            <TrioCard
+              key={keyOf(trio)}
+              trio={trio}
+              card={card}
+              wetness={wetness}
+              compared={comparedKeys.has(keyOf(trio))}
+              onOpen={onOpen}
+              onCompare={compare}
+            />
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+const keyOf = ({ inks }: FoundTrio): string => inks.map(({ id }) => id).join(' ');
+
+/** How many were found, or how far the search is, with a way to stop it. */
+function Told({ search }: { readonly search: TrioSearchState }) {
+  const { answer, progress, failed, cancel } = search;
+  return (
+    <div className="flex min-h-11 items-center gap-3 border-b border-line px-4 py-1.5">
+      <p role="status" className="mr-auto">
+        {failed
+          ? 'The search stopped by a fault. Change something to search again.'
+          : answer
+            ? answer.count === 0
+              ? 'No trio meets all of this. Ask for less: wider lightness, more kinds, another relation.'
+              : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit; the best, with those like them folded under`
+            : 'Searching every trio of the shelf …'}
+      </p>
+      {progress && (
+        <>
+          <progress
+            aria-label={progress.stage === 'joints' ? 'Judging every joint' : 'Weighing every trio'}
+            value={progress.part}
+            className="h-2 w-32 accent-(--strong)"
+          />
+          <Button onClick={cancel}>Stop</Button>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useState } from 'react';
+import type { Card } from '../../core/card/card';
+import type { Ink } from '../../core/ink/ink';
+import type { TrioQuery } from '../../core/search/trios';
+import type { SearchAnswer, SearchProgress } from '../../workers/search.worker';
+import { searcher } from '../workers';
+
+/** How long typing must rest before a search starts, in ms. */
+const AFTER = 60;
+
+/** A search that follows its query; the last answer stays in sight until the next is there. */
+export interface TrioSearchState {
+  readonly answer: SearchAnswer | undefined;
+  /** Undefined while nothing is going on. */
+  readonly progress: SearchProgress | undefined;
+  readonly failed: boolean;
+  readonly cancel: () => void;
+}
+
+export function useTrioSearch(
+  inks: readonly Ink[],
+  card: Card | undefined,
+  query: TrioQuery,
+): TrioSearchState {
+  const [answer, setAnswer] = useState<SearchAnswer>();
+  const [progress, setProgress] = useState<SearchProgress>();
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    if (!card || inks.length === 0) return;
+    let wanted = true;
+    const timer = setTimeout(async () => {
+      setProgress({ stage: 'joints', part: 0 });
+      setFailed(false);
+      try {
+        const report = proxy((now: SearchProgress) => wanted && setProgress(now));
+        const found = await searcher().search([...inks], card, query, report);
+        if (!wanted) return;
+        if (found) setAnswer(found);
+      } catch {
+        if (wanted) setFailed(true);
+      }
+      if (wanted) setProgress(undefined);
+    }, AFTER);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+  }, [inks, card, query]);
+  const cancel = useCallback(() => void searcher().cancel(), []);
+  return { answer, progress, failed, cancel };
+}
