@@ -41,8 +41,8 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   return (
     <main className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">
       <article className="mx-auto max-w-4xl bg-sheet px-8 py-7 print:max-w-none print:p-0">
-        <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4">
-          <div className="mr-auto">
+        <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4 print:mb-4 print:flex-nowrap print:pb-2">
+          <div className="mr-auto min-w-0">
             <h1 className="heading text-2xl leading-tight">{recipe.name}</h1>
             <p className="mt-1">
               {formatBare(recipe.panel.width, unit)} × {formatLength(recipe.panel.height, unit)} of{' '}
@@ -52,7 +52,7 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
               {school.label}. {school.reason}
             </p>
           </div>
-          <p className="text-right">
+          <p className="shrink-0 text-right">
             <span className="block text-lg font-semibold">{tellMinutes(sheet.workMinutes)} at the desk</span>
             <span className="text-mute">then dry {tellMinutes(sheet.dryMinutes)} in air</span>
           </p>
@@ -65,8 +65,8 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
             </Button>
           </div>
         </header>
-        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:grid-cols-[1fr_auto]">
-          <ol className="space-y-4">
+        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:gap-4 print:text-[12px] print:grid-cols-[1fr_auto]">
+          <ol className="space-y-4 print:space-y-2">
             {sheet.steps.map((step, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a step's number is its identity
               <StepRow key={i} step={step} number={i + 1} />
@@ -74,7 +74,7 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
           </ol>
           <MarkedPanel kit={kit} unit={unit} />
         </div>
-        <footer className="mt-6 space-y-2 border-t border-line pt-4">
+        <footer className="mt-6 break-inside-avoid space-y-2 print:mt-3 border-t border-line pt-4">
           {sheet.cautions.map((caution) => (
             <p key={caution}>
               <strong>Take care.</strong> {caution}
