@@ -19,6 +19,7 @@ const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
 );
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
+const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
 
 function Views() {
@@ -29,6 +30,7 @@ function Views() {
           <Route index element={<Navigate to="/bench" replace />} />
           <Route path="bench/:recipeId?" element={<BenchView />} />
           <Route path="trios" element={<TriosView />} />
+          <Route path="shelf" element={<ShelfView />} />
           <Route path="recipes" element={<RecipesView />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
           <Route path="*" element={<Navigate to="/bench" replace />} />

@@ -15,6 +15,7 @@ import {
   saveRecipe,
 } from './recipes';
 import { SCHEMA, type SchemaVersion } from './schema';
+import { removeInk } from './shelf';
 
 let count = 0;
 const freshDb = () => new Database(`test-${count++}`);
@@ -62,6 +63,16 @@ describe('saving', () => {
     expect(copy.id).not.toBe(record.id);
     expect(copy.recipe.name).toBe(`${record.recipe.name} (2)`);
   });
+});
+
+test('an ink leaves the shelf only when no recipe is made of it', async () => {
+  const db = freshDb();
+  await expect(removeInk(db, 'gorse-pale')).rejects.toMatchObject({
+    recipes: ['Kiln-opening invitation, run 2'],
+  });
+  expect(await db.inks.count()).toBe(72);
+  await removeInk(db, 'haar-pale');
+  expect(await db.inks.get('haar-pale')).toBeUndefined();
 });
 
 describe('bringing a recipe in', () => {

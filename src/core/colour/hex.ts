@@ -29,3 +29,20 @@ export const hexOfLinearRgb = ({ r, g, b }: LinearRgb): Hex =>
 
 /** A Lab colour as `#rrggbb`, clipped to sRGB. */
 export const hexOfLab = (lab: Lab): Hex => hexOfLinearRgb(linearRgbOfXyz(xyzOfLab(lab)));
+
+const NUMBER = String.raw`(-?\d+(?:[.,]\d+)?)`;
+const LAB = new RegExp(String.raw`^(?:lab\s*)?\(?\s*${NUMBER}[\s;/]+${NUMBER}[\s;/]+${NUMBER}\s*\)?$`, 'i');
+
+/**
+ * Reads a colour as a maker has it: `#2a8f8a`, `2a8f8a`, or a reading of L*, a* and b* such as `54.2 -28 -8`.
+ *
+ * @returns undefined when it is neither, or when the reading lies outside L* 0…100
+ */
+export function parseColour(text: string): Hex | undefined {
+  const trimmed = text.trim();
+  const hex = trimmed.startsWith('#') ? trimmed : `#${trimmed}`;
+  if (isHex(hex)) return hex.toLowerCase() as Hex;
+  const [l, a, b] = (LAB.exec(trimmed) ?? []).slice(1).map((part) => Number(part.replace(',', '.')));
+  if (l === undefined || a === undefined || b === undefined || l < 0 || l > 100) return undefined;
+  return hexOfLab({ l, a, b });
+}

@@ -1,4 +1,4 @@
-import { array, number, type ObjectSchema, object, string, ValidationError } from 'yup';
+import { array, boolean, number, type ObjectSchema, object, string, ValidationError } from 'yup';
 import type { Card } from '../card/card';
 import { FINISH_IDS } from '../card/finishes';
 import { type Hex, isHex } from '../colour/hex';
@@ -77,11 +77,12 @@ const id = () =>
     .matches(/^[\w-]{1,64}$/, 'must be 1 to 64 letters, digits, - or _')
     .required();
 const label = () => string().strict().trim('must not begin or end with a space').min(1).max(120).required();
+const COLOUR_FAULT = 'must be a colour as # and six hexadecimal digits';
 const colour = () =>
   string<Hex>()
     .strict()
     .required()
-    .test('hex', 'must be a colour as # and six hexadecimal digits', (value) => isHex(value ?? ''));
+    .test('hex', COLOUR_FAULT, (value) => isHex(value ?? ''));
 const oneOf = <T extends string>(values: readonly T[]) =>
   string<T>()
     .strict()
@@ -98,6 +99,12 @@ export const inkSchema: ObjectSchema<Ink> = object({
   depth: oneOf<InkDepth>(['deep', 'mid', 'pale']),
   kind: oneOf(INK_KIND_IDS),
   overWhite: colour(),
+  overBlack: string<Hex>()
+    .strict()
+    .test('hex', COLOUR_FAULT, (value) => value === undefined || isHex(value)),
+  line: string().strict().max(120),
+  note: string().strict().max(2000),
+  wished: boolean().strict(),
   dryBack: number().strict().min(0).max(0.9),
 }).noUnknown(unknownField) as ObjectSchema<Ink>;
 

@@ -1,6 +1,6 @@
-import type { Hex } from '../colour/hex';
+import { type Hex, xyzOfHex } from '../colour/hex';
 import { flatSpectrum } from '../colour/spectrum';
-import { type Film, filmFromSwatch } from './film';
+import { type Film, filmFromSwatch, filmFromTwoGrounds } from './film';
 import { INK_KINDS, type InkKindId } from './kinds';
 import { reflectanceOfHex } from './reflectance';
 
@@ -17,9 +17,19 @@ export interface Ink {
   readonly kind: InkKindId;
   /** Dried, one full coat, over white. */
   readonly overWhite: Hex;
+  /** Dried, one full coat, over black; with it hiding is solved from both swatches instead of taken from the kind. */
+  readonly overBlack?: Hex;
   /** Part of the wet film's strength lost by drying, 0…0.9; the kind's own where left out. */
   readonly dryBack?: number;
+  /** Which maker's line it belongs to, in the owner's words. */
+  readonly line?: string;
+  readonly note?: string;
+  /** Wished for, not owned. */
+  readonly wished?: boolean;
 }
+
+/** Reflectance of the black a second swatch stands on: a black chart's, from memory. */
+const BLACK_GROUND = flatSpectrum(0.02);
 
 /** Swatches are read relative to the white they stand on, so their ground is the perfect white. */
 const SWATCH_GROUND = flatSpectrum(1);
@@ -32,14 +42,28 @@ const filmsBySwatch = new Map<string, Film>();
 export function filmOfInk(ink: Ink): Film {
   const known = filmsByInk.get(ink);
   if (known) return known;
-  const swatch = `${ink.kind} ${ink.overWhite}`;
-  const film =
-    filmsBySwatch.get(swatch) ??
-    filmFromSwatch(reflectanceOfHex(ink.overWhite), SWATCH_GROUND, INK_KINDS[ink.kind].scattering);
+  const swatch = `${ink.kind} ${ink.overWhite} ${ink.overBlack ?? ''}`;
+  const film = filmsBySwatch.get(swatch) ?? solveFilm(ink);
   filmsByInk.set(ink, film);
   filmsBySwatch.set(swatch, film);
   return film;
 }
+
+function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
+  const onWhite = reflectanceOfHex(overWhite);
+  if (!overBlack) return filmFromSwatch(onWhite, SWATCH_GROUND, INK_KINDS[kind].scattering);
+  return filmFromTwoGrounds(
+    { reflectance: onWhite, ground: SWATCH_GROUND },
+    { reflectance: reflectanceOfHex(overBlack), ground: BLACK_GROUND },
+  );
+}
+
+/**
+ * Contrast ratio of two swatches: luminous reflectance over black by that over white, 0…1; 1 hides fully.
+ * As in ISO 6504-3 and ASTM D2805.
+ */
+export const contrastRatio = (overWhite: Hex, overBlack: Hex): number =>
+  xyzOfHex(overBlack).y / Math.max(xyzOfHex(overWhite).y, 1e-6);
 
 /** Part of the wet film's strength that this ink loses by drying, 0…1. */
 export const dryBackOf = (ink: Ink): number => ink.dryBack ?? INK_KINDS[ink.kind].dryBack;

@@ -7,6 +7,8 @@ export interface Constraints {
   /** Ids of inks that must be in it. */
   readonly mustContain: readonly string[];
   readonly mustNotContain: readonly string[];
+  /** Whether wished-for inks are left out. */
+  readonly ownedOnly: boolean;
   /** Kinds it may be made of; empty for any. */
   readonly kinds: readonly InkKindId[];
   /** L* the palest ink has at least, and the darkest at most. */
@@ -23,6 +25,7 @@ export interface Constraints {
 export const NO_CONSTRAINTS: Constraints = {
   mustContain: [],
   mustNotContain: [],
+  ownedOnly: false,
   kinds: [],
   palestAtLeast: 0,
   darkestAtMost: 100,
@@ -93,7 +96,8 @@ export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
   const { constraints } = query;
   const count = dried.inks.length;
   const usable = dried.inks.map(
-    ({ id, kind }) =>
+    ({ id, kind, wished = false }) =>
+      !(constraints.ownedOnly && wished) &&
       !constraints.mustNotContain.includes(id) &&
       (constraints.kinds.length === 0 || constraints.kinds.includes(kind)),
   );

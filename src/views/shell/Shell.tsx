@@ -7,6 +7,7 @@ import { Segmented } from '../../ui/Segmented';
 const VIEWS = [
   { to: '/bench', label: 'Bench' },
   { to: '/trios', label: 'Trios' },
+  { to: '/shelf', label: 'Shelf' },
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 

@@ -147,6 +147,11 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           on={constraints.noMud}
           onChange={(noMud) => onConstraints({ noMud })}
         />
+        <Tick
+          label="Owned inks only"
+          on={constraints.ownedOnly}
+          onChange={(ownedOnly) => onConstraints({ ownedOnly })}
+        />
         <Tick label="Not made before" on={notMade} onChange={onNotMade} />
       </div>
     </div>

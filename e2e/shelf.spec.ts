@@ -1,0 +1,86 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+const status = (page: Page) => page.locator('main').getByRole('status');
+
+async function openShelf(page: Page) {
+  await page.goto('/shelf');
+  await expect(status(page)).toHaveText('72 of 72');
+}
+
+test('an ink is added by its reading in Lab, found, used on the bench, changed and taken off again', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'Add an ink' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(3);
+  await page.getByLabel('Name', { exact: true }).fill('Heron Mid');
+  await page.getByLabel('Family', { exact: true }).last().fill('Heron');
+  await page.getByLabel('Colour over white, dried').fill('54.2 -28 -8');
+  await expect(page.getByRole('dialog')).toContainText('bluish green');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(status(page)).toHaveText('73 of 73');
+
+  await page.getByRole('searchbox').fill('heron');
+  await expect(status(page)).toHaveText('1 of 73');
+  await page.getByRole('button', { name: 'Change Heron Mid' }).click();
+  await page.getByLabel('Wished for, not owned yet').check();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Heron Mid' }).first()).toContainText(
+    'wished for',
+  );
+
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('option', { name: /^Heron Mid/ }).click();
+  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Heron Mid');
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('searchbox').fill('heron');
+  await page.getByRole('button', { name: 'Take Heron Mid off the shelf' }).click();
+  await expect(page.getByText('Heron Mid stays')).toBeVisible();
+});
+
+test('an ink taken off comes back with undo', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'Take Alder Deep off the shelf' }).click();
+  await expect(status(page)).toHaveText('71 of 71');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(status(page)).toHaveText('72 of 72');
+});
+
+test('the shelf is searched by colour, filtered and sorted; twins and gaps are told', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('searchbox').fill('green dye');
+  await expect(page.getByRole('list', { name: 'Inks' }).getByRole('listitem').first()).toContainText('green');
+  await page.getByRole('searchbox').fill('');
+  await page.getByLabel('Sorted by').selectOption('lightness');
+  await expect(page.getByRole('list', { name: 'Inks' }).getByRole('listitem').first()).toContainText(
+    'Slip White',
+  );
+  await page.getByText('Twins', { exact: true }).click();
+  await expect(page.locator('main')).toContainText('nothing here is owned twice');
+  await page.getByLabel('Card').selectOption({ label: 'black 300 g/m²' });
+  await expect(page.locator('main')).toContainText('nearly one colour on this card');
+  await page.getByText('Gaps', { exact: true }).click();
+  await expect(page.getByRole('table')).toContainText('empty');
+});
+
+test('nothing serious for axe on the shelf, its form, twins and gaps, wide or narrow', async ({ page }) => {
+  await openShelf(page);
+  const check = async (where: string) => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+  };
+  await check('inks');
+  await page.getByRole('button', { name: 'Change Alder Mid' }).click();
+  await check('form');
+  await page.keyboard.press('Escape');
+  await page.getByText('Gaps', { exact: true }).click();
+  await check('gaps');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByText('Inks, 72').click();
+  await check('inks, narrow');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

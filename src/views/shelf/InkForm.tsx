@@ -1,0 +1,272 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { type FieldErrors, useForm } from 'react-hook-form';
+import { type Hex, labOfHex, parseColour } from '../../core/colour/hex';
+import { nameColour } from '../../core/colour/names';
+import { contrastRatio, type Ink, type InkDepth } from '../../core/ink/ink';
+import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
+import { Button } from '../../ui/Button';
+
+interface Props {
+  /** The ink to change; left out for a new one. */
+  readonly ink: Ink | undefined;
+  readonly families: readonly string[];
+  readonly onSave: (ink: Ink) => void;
+  readonly onClose: () => void;
+}
+
+/** What is typed, before it is an ink. */
+interface Fields {
+  name: string;
+  line: string;
+  family: string;
+  depth: InkDepth;
+  kind: InkKindId;
+  overWhite: string;
+  overBlack: string;
+  dryBack: string;
+  note: string;
+  wished: boolean;
+}
+
+const fieldsOf = (ink: Ink | undefined): Fields => ({
+  name: ink?.name ?? '',
+  line: ink?.line ?? '',
+  family: ink?.family ?? '',
+  depth: ink?.depth ?? 'mid',
+  kind: ink?.kind ?? 'hybrid',
+  overWhite: ink?.overWhite ?? '',
+  overBlack: ink?.overBlack ?? '',
+  dryBack: ink?.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 100)),
+  note: ink?.note ?? '',
+  wished: ink?.wished ?? false,
+});
+
+const COLOUR_HELP = 'Type # and six digits, or a reading of L*, a* and b* such as 54.2 -28 -8.';
+
+/** The fields as an ink; called when every field has passed its check. */
+function inkFrom(fields: Fields, id: string): Ink {
+  const overBlack = parseColour(fields.overBlack);
+  const [line, note] = [fields.line.trim(), fields.note.trim()];
+  return {
+    id,
+    name: fields.name.trim(),
+    family: fields.family.trim(),
+    depth: fields.depth,
+    kind: fields.kind,
+    overWhite: parseColour(fields.overWhite) as Hex,
+    ...(overBlack ? { overBlack } : {}),
+    ...(fields.dryBack.trim() ? { dryBack: Number(fields.dryBack.replace(',', '.')) / 100 } : {}),
+    ...(line ? { line } : {}),
+    ...(note ? { note } : {}),
+    ...(fields.wished ? { wished: true } : {}),
+  };
+}
+
+const FIELD = 'frame min-h-8 w-full px-2 py-1';
+
+/** A form for one ink, new or known. */
+export function InkForm({ ink, families, onSave, onClose }: Props) {
+  const { register, handleSubmit, watch, formState } = useForm<Fields>({ defaultValues: fieldsOf(ink) });
+  const { errors } = formState;
+  const [white, black, kind] = [
+    parseColour(watch('overWhite')),
+    parseColour(watch('overBlack')),
+    watch('kind'),
+  ];
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-[3px] bg-sheet p-5"
+        >
+          <Dialog.Title className="heading mb-4 text-lg">
+            {ink ? `Change ${ink.name}` : 'Add an ink'}
+          </Dialog.Title>
+          <form
+            noValidate
+            onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
+            className="grid gap-3 sm:grid-cols-2"
+          >
+            <Field label="Name" name="name" errors={errors}>
+              <input
+                id="name"
+                autoComplete="off"
+                className={FIELD}
+                {...register('name', {
+                  validate: (name) =>
+                    (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
+                })}
+              />
+            </Field>
+            <Field label="Maker’s line" name="line" errors={errors}>
+              <input
+                id="line"
+                autoComplete="off"
+                className={FIELD}
+                {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
+              />
+            </Field>
+            <Field label="Family" name="family" errors={errors}>
+              <input
+                id="family"
+                list="families"
+                autoComplete="off"
+                className={FIELD}
+                {...register('family', {
+                  validate: (family) =>
+                    (family.trim() !== '' && family.trim().length <= 120) ||
+                    'Name the family: inks of one hue share a brush.',
+                })}
+              />
+              <datalist id="families">
+                {families.map((family) => (
+                  <option key={family} value={family} />
+                ))}
+              </datalist>
+            </Field>
+            <div className="grid grid-cols-2 gap-3">
+              <Field label="Depth" name="depth" errors={errors}>
+                <select id="depth" className={FIELD} {...register('depth')}>
+                  <option value="deep">deep</option>
+                  <option value="mid">mid</option>
+                  <option value="pale">pale</option>
+                </select>
+              </Field>
+              <Field label="Kind" name="kind" errors={errors}>
+                <select id="kind" className={FIELD} {...register('kind')}>
+                  {INK_KIND_IDS.map((id) => (
+                    <option key={id} value={id}>
+                      {INK_KINDS[id].label}
+                    </option>
+                  ))}
+                </select>
+              </Field>
+            </div>
+            <Field label="Colour over white, dried" name="overWhite" errors={errors}>
+              <ColourInput colour={white}>
+                <input
+                  id="overWhite"
+                  autoComplete="off"
+                  className={FIELD}
+                  {...register('overWhite', {
+                    validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
+                  })}
+                />
+              </ColourInput>
+            </Field>
+            <Field label="Colour over black, if read" name="overBlack" errors={errors}>
+              <ColourInput colour={black}>
+                <input
+                  id="overBlack"
+                  autoComplete="off"
+                  className={FIELD}
+                  {...register('overBlack', {
+                    validate: (text) => text.trim() === '' || parseColour(text) !== undefined || COLOUR_HELP,
+                  })}
+                />
+              </ColourInput>
+            </Field>
+            <Field label="Dry-back, per cent" name="dryBack" errors={errors}>
+              <input
+                id="dryBack"
+                inputMode="decimal"
+                autoComplete="off"
+                placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
+                className={`${FIELD} placeholder:text-mute`}
+                {...register('dryBack', {
+                  validate: (text) => {
+                    const per = Number(text.replace(',', '.'));
+                    return (
+                      (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.'
+                    );
+                  },
+                })}
+              />
+            </Field>
+            <p className="self-end text-mute">{hidingOf(white, black)}</p>
+            <div className="sm:col-span-2">
+              <Field label="Note" name="note" errors={errors}>
+                <textarea
+                  id="note"
+                  rows={2}
+                  className={FIELD}
+                  {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
+                />
+              </Field>
+            </div>
+            <label className="flex items-center gap-2">
+              <input type="checkbox" className="size-4 accent-(--strong)" {...register('wished')} />
+              Wished for, not owned yet
+            </label>
+            <div className="flex justify-end gap-2">
+              <Dialog.Close asChild>
+                <Button>Cancel</Button>
+              </Dialog.Close>
+              <Button look="strong" type="submit">
+                Keep
+              </Button>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+/** The contrast ratio in words, once both swatches are there. */
+function hidingOf(white: Hex | undefined, black: Hex | undefined): string {
+  if (!white || !black)
+    return 'With a swatch over black, how well it hides is solved instead of taken from its kind.';
+  const ratio = contrastRatio(white, black);
+  const hides = ratio > 0.9 ? 'hides' : ratio > 0.4 ? 'half hides' : 'is clear';
+  return `Contrast ratio ${(100 * Math.min(ratio, 1)).toFixed(0)} %: it ${hides}.`;
+}
+
+interface FieldProps {
+  readonly label: string;
+  readonly name: keyof Fields;
+  readonly errors: FieldErrors<Fields>;
+  readonly children: ReactNode;
+}
+
+function Field({ label, name, errors, children }: FieldProps) {
+  const message = errors[name]?.message;
+  return (
+    <div>
+      <label htmlFor={name} className="mb-0.5 block font-semibold">
+        {label}
+      </label>
+      {children}
+      {message && (
+        <p role="alert" className="mt-1 border-l-2 border-text pl-2">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function ColourInput({
+  colour,
+  children,
+}: {
+  readonly colour: Hex | undefined;
+  readonly children: ReactNode;
+}) {
+  return (
+    <>
+      <div className="flex gap-2">
+        <span
+          aria-hidden="true"
+          className="w-12 shrink-0 border border-line"
+          style={colour ? { backgroundColor: colour } : undefined}
+        />
+        {children}
+      </div>
+      {colour && <p className="colour-name mt-0.5">{nameColour(labOfHex(colour)).name}</p>}
+    </>
+  );
+}

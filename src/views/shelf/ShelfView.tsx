@@ -1,0 +1,186 @@
+import { useMemo, useState } from 'react';
+import type { Card } from '../../core/card/card';
+import type { Ink } from '../../core/ink/ink';
+import type { DriedInk } from '../../core/readings/driedShelf';
+import { InkInUse, removeInk, saveInk } from '../../data/shelf';
+import { Button } from '../../ui/Button';
+import { useNotify } from '../../ui/Notices';
+import { Segmented } from '../../ui/Segmented';
+import { useDriedShelf } from '../bench/useDriedShelf';
+import { type Shelf, useSession, useShelf } from '../session';
+import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
+import { GapsPlane } from './GapsPlane';
+import { InkForm } from './InkForm';
+import { InkList } from './InkList';
+import { TwinsList } from './TwinsList';
+
+/** What the maker owns and wishes for. */
+export function ShelfView() {
+  const shelf = useShelf();
+  if (!shelf) return <p className="p-6 text-mute">Reading your shelf …</p>;
+  return <ShelfPage shelf={shelf} />;
+}
+
+type Side = 'inks' | 'twins' | 'gaps';
+
+function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const [side, setSide] = useState<Side>('inks');
+  const [cardId, setCardId] = useState('smooth-white');
+  const [edited, setEdited] = useState<Ink | 'new'>();
+  const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
+
+  const save = async (ink: Ink) => {
+    const before = shelf.inks.find(({ id }) => id === ink.id);
+    await saveInk(db, ink);
+    setEdited(undefined);
+    notify({
+      text: before ? `${ink.name} is changed.` : `${ink.name} is on the shelf.`,
+      undo: () => void (before ? saveInk(db, before) : removeInk(db, ink.id)),
+    });
+  };
+  const remove = async (ink: Ink) => {
+    try {
+      await removeInk(db, ink.id);
+      notify({ text: `${ink.name} is off the shelf.`, undo: () => void saveInk(db, ink) });
+    } catch (error) {
+      if (!(error instanceof InkInUse)) throw error;
+      notify({
+        text: `${ink.name} stays: it is a rung of ${error.recipes.join(', ')}. Put another ink there first.`,
+      });
+    }
+  };
+  if (!card) return <p className="p-6">The shelf has no card to dry inks on.</p>;
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+        <h1 className="heading text-[17px]">Shelf of inks</h1>
+        <Segmented<Side>
+          label="What to see"
+          value={side}
+          onChange={setSide}
+          options={[
+            { value: 'inks', label: `Inks, ${shelf.inks.length}` },
+            { value: 'twins', label: 'Twins', hint: 'Inks that dry to nearly one colour' },
+            { value: 'gaps', label: 'Gaps', hint: 'Where the shelf is empty' },
+          ]}
+        />
+        <label className="ml-auto flex items-center gap-2">
+          <span className="text-mute">dried on</span>
+          <select
+            aria-label="Card"
+            value={card.id}
+            onChange={({ target }) => setCardId(target.value)}
+            className="frame min-h-7 px-1 py-0.5"
+          >
+            {shelf.cards.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Button look="strong" onClick={() => setEdited('new')}>
+          Add an ink
+        </Button>
+      </header>
+      <ShelfSide side={side} shelf={shelf} card={card} onEdit={setEdited} onRemove={remove} />
+      {edited && (
+        <InkForm
+          ink={edited === 'new' ? undefined : edited}
+          families={[...new Set(shelf.inks.map(({ family }) => family))].sort()}
+          onSave={save}
+          onClose={() => setEdited(undefined)}
+        />
+      )}
+    </main>
+  );
+}
+
+interface SideProps {
+  readonly side: Side;
+  readonly shelf: Shelf;
+  readonly card: Card;
+  readonly onEdit: (ink: Ink) => void;
+  readonly onRemove: (ink: Ink) => void;
+}
+
+function ShelfSide({ side, shelf, card, onEdit, onRemove }: SideProps) {
+  const dried = useDriedShelf(shelf.inks, card);
+  if (side === 'twins') return <TwinsList dried={dried} onEdit={onEdit} onRemove={onRemove} />;
+  if (side === 'gaps') return <GapsPlane dried={dried} />;
+  return <FilteredInks inks={shelf.inks} dried={dried} onEdit={onEdit} onRemove={onRemove} />;
+}
+
+interface FilteredProps extends Pick<SideProps, 'onEdit' | 'onRemove'> {
+  readonly inks: readonly Ink[];
+  readonly dried: readonly DriedInk[];
+}
+
+function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
+  const [filter, setFilter] = useState<ShelfFilter>(ALL_INKS);
+  const change = (part: Partial<ShelfFilter>) => setFilter((now) => ({ ...now, ...part }));
+  const driedById = useMemo(() => new Map(dried.map((one) => [one.ink.id, one])), [dried]);
+  const shown = useMemo(() => filterShelf(inks, driedById, filter), [inks, driedById, filter]);
+  const families = useMemo(() => [...new Set(inks.map(({ family }) => family))].sort(), [inks]);
+  const field = 'frame min-h-7 px-1.5 py-0.5';
+  return (
+    <>
+      <search className="flex flex-wrap items-center gap-2 px-4 py-2">
+        <input
+          type="search"
+          aria-label="Search by name, line, note or colour"
+          placeholder="Name, line, note or colour"
+          value={filter.text}
+          onChange={({ target }) => change({ text: target.value })}
+          className={`${field} w-64 placeholder:text-mute`}
+        />
+        <select
+          aria-label="Family"
+          value={filter.family}
+          onChange={({ target }) => change({ family: target.value })}
+          className={field}
+        >
+          <option value="">all families</option>
+          {families.map((family) => (
+            <option key={family}>{family}</option>
+          ))}
+        </select>
+        <Segmented<ShelfFilter['owned']>
+          label="Owned or wished for"
+          value={filter.owned}
+          onChange={(owned) => change({ owned })}
+          options={[
+            { value: 'all', label: 'all' },
+            { value: 'owned', label: 'owned' },
+            { value: 'wished', label: 'wished for' },
+          ]}
+        />
+        <label className="flex items-center gap-2">
+          <span className="text-mute">sorted by</span>
+          <select
+            aria-label="Sorted by"
+            value={filter.sort}
+            onChange={({ target }) => change({ sort: target.value as SortBy })}
+            className={field}
+          >
+            {Object.entries(SORT_LABELS).map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p role="status" className="ml-auto text-mute">
+          {shown.length} of {inks.length}
+        </p>
+      </search>
+      {shown.length === 0 ? (
+        <p className="px-4 py-6">No ink matches. Clear the search, or add the ink.</p>
+      ) : (
+        <InkList inks={shown} dried={driedById} onEdit={onEdit} onRemove={onRemove} />
+      )}
+    </>
+  );
+}
