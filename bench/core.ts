@@ -2,6 +2,7 @@ import Color from 'colorjs.io';
 import { differenceCiede2000 } from 'culori';
 import * as spectral from 'spectral.js';
 import { deltaE00 } from '../src/core/colour/difference';
+import type { Hex } from '../src/core/colour/hex';
 import { labOfHex } from '../src/core/colour/hex';
 import type { Lab } from '../src/core/colour/lab';
 import { xyzOfSpectrum } from '../src/core/colour/lab';
@@ -9,14 +10,19 @@ import { flatSpectrum } from '../src/core/colour/spectrum';
 import type { Ink } from '../src/core/ink/ink';
 import { laidReflectance } from '../src/core/ink/laid';
 import { shareEqually } from '../src/core/ladder/edit';
+import { STATIONS } from '../src/core/ladder/joint';
 import type { Kit } from '../src/core/ladder/recipe';
 import { seededRandom } from '../src/core/panel/grain';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
+import { dryInks, emptyPairTable, pairJudge } from '../src/core/search/pairTable';
+import type { Judged } from '../src/core/search/relations';
+import { NO_CONSTRAINTS, searchTrios } from '../src/core/search/trios';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { DEMO_RECIPES } from '../src/data/demo/recipes';
-import { medianTime, type Row, row } from './row';
+import { STANDARD_1912 } from '../src/testing/colourSets';
+import { medianTime, quantile, type Row, row } from './row';
 
 const card = DEMO_CARDS[0];
 const demo = DEMO_RECIPES[0];
@@ -32,7 +38,7 @@ function kitOf(ids: readonly string[]): Kit {
 
 /** Figures of the core alone, on Node. */
 export function measure(): Row[] {
-  return [...pictures(), ...mixing(), ...differences()];
+  return [...pictures(), ...mixing(), ...differences(), ...searches()];
 }
 
 function pictures(): Row[] {
@@ -119,4 +125,90 @@ function differences(): Row[] {
     row('difference-1M', ours, 'ms', null, { peer: 'culori', value: culori }),
     row('difference-1M-second', ours, 'ms', null, { peer: 'colorjs.io', value: colorjs }),
   ];
+}
+
+/** Judges every joint of a shelf; as the search's worker does, on one core. */
+function judgeAll(inks: readonly Ink[]): Judged {
+  const dried = dryInks(inks, card as NonNullable<typeof card>);
+  const pairs = emptyPairTable(inks.length);
+  const judge = pairJudge(dried, card as NonNullable<typeof card>);
+  for (let rowOf = 0; rowOf < inks.length; rowOf++) judge(rowOf, pairs);
+  return { dried, pairs };
+}
+
+/** All trios of a shelf, joints judged anew, and the longest the search goes without a look at its messages. */
+function searchAll(inks: readonly Ink[]): { whole: number; longestStep: number } {
+  const begun = performance.now();
+  const running = searchTrios(judgeAll(inks), {
+    relation: 'newColour',
+    constraints: NO_CONSTRAINTS,
+    sort: 'fit',
+    seed: 1,
+    keep: 400,
+  });
+  let longestStep = 0;
+  for (let more = true; more; ) {
+    const before = performance.now();
+    more = running.step();
+    longestStep = Math.max(longestStep, performance.now() - before);
+  }
+  running.result();
+  return { whole: performance.now() - begun, longestStep };
+}
+
+function searches(): Row[] {
+  const standard = STANDARD_1912.map(
+    ({ name, hex }, i): Ink => ({
+      id: `standard-${i}`,
+      name,
+      family: name,
+      depth: 'mid',
+      kind: (['hybrid', 'dye', 'pigment'] as const)[i % 3] ?? 'hybrid',
+      overWhite: hex as Hex,
+    }),
+  );
+  const some = standard.filter((_, i) => i % 4 === 0).slice(0, 240);
+  searchAll(some.slice(0, 60));
+  const runs = [searchAll(some), searchAll(some), searchAll(some)];
+  const large = searchAll(standard);
+  return [
+    row(
+      'search-240',
+      quantile(
+        runs.map(({ whole }) => whole),
+        0.5,
+      ),
+      'ms',
+      600,
+    ),
+    row('search-1117', large.whole, 'ms', 12_000),
+    // The worker lets messages in after every step once 40 ms have gone by.
+    row('search-cancel', large.longestStep + 40, 'ms', 100),
+    pairsVersusPeer(some),
+  ];
+}
+
+/** The pair table of 240 inks against the same pairs and stations mixed by the peer. */
+function pairsVersusPeer(inks: readonly Ink[]): Row {
+  const begun = performance.now();
+  judgeAll(inks);
+  const ours = performance.now() - begun;
+  const theirs = inks.map(({ overWhite }) => new spectral.Color(overWhite));
+  let sink = 0;
+  const peerBegun = performance.now();
+  for (let i = 0; i < theirs.length; i++)
+    for (let j = i + 1; j < theirs.length; j++)
+      for (let station = 1; station < STATIONS - 1; station++) {
+        const part = station / (STATIONS - 1);
+        const mixed = spectral.mix(
+          [theirs[i] as spectral.Color, 1 - part],
+          [theirs[j] as spectral.Color, part],
+        );
+        sink += mixed.XYZ[1] ?? 0;
+      }
+  if (!Number.isFinite(sink)) throw new Error('a mix has no colour');
+  return row('pairs-vs-peer', ours, 'ms', null, {
+    peer: 'spectral.js',
+    value: performance.now() - peerBegun,
+  });
 }

@@ -24,9 +24,12 @@ export interface Relation {
    * the others in lightness.
    */
   readonly anyMiddle: boolean;
-  /** How well they fit, 0…1; 0 where they do not belong together so. */
-  readonly score: (judged: Judged, first: number, middle: number, last: number) => number;
+  /** Reads the shelf once and gives back the score. */
+  readonly scorer: (judged: Judged) => Score;
 }
+
+/** How well three inks fit, 0…1; 0 where they do not belong together so. */
+export type Score = (first: number, middle: number, last: number) => number;
 
 const MUD = VERDICTS.indexOf('mud');
 const ALIKE = VERDICTS.indexOf('too alike');
@@ -55,21 +58,23 @@ const tonal: Relation = {
   label: 'Tonal',
   explains: 'Three depths of one colour: near in hue, evenly spaced in lightness, far from pale to dark.',
   anyMiddle: false,
-  score: ({ dried }, first, middle, last) => {
-    const { hue, chroma, lightness } = dried;
-    const [p, q] = [lightness[first] as number, lightness[last] as number];
-    const m = lightness[middle] as number;
-    const gap = Math.min(p - m, m - q);
-    if (gap < 6) return 0;
-    if (Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number) < COLOURLESS)
-      return 0;
-    const apart = Math.max(
-      hueApart(hue[first] as number, hue[middle] as number),
-      hueApart(hue[middle] as number, hue[last] as number),
-      hueApart(hue[first] as number, hue[last] as number),
-    );
-    return (1 - rise(apart, 4, 28)) * (0.4 + 0.6 * even(p - m, m - q)) * rise(p - q, 12, 50);
-  },
+  scorer:
+    ({ dried: { hue, chroma, lightness } }) =>
+    (first, middle, last) => {
+      const p = lightness[first] as number;
+      const q = lightness[last] as number;
+      const m = lightness[middle] as number;
+      const gap = Math.min(p - m, m - q);
+      if (gap < 6) return 0;
+      if (Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number) < COLOURLESS)
+        return 0;
+      const apart = Math.max(
+        hueApart(hue[first] as number, hue[middle] as number),
+        hueApart(hue[middle] as number, hue[last] as number),
+        hueApart(hue[first] as number, hue[last] as number),
+      );
+      return (1 - rise(apart, 4, 28)) * (0.4 + 0.6 * even(p - m, m - q)) * rise(p - q, 12, 50);
+    },
 };
 
 const neighbours: Relation = {
@@ -77,22 +82,27 @@ const neighbours: Relation = {
   label: 'Neighbour run',
   explains: 'Next-door hues that step round the circle one way, evenly, with no mud between.',
   anyMiddle: false,
-  score: ({ dried, pairs }, first, middle, last) => {
-    const { hue, chroma, lightness } = dried;
-    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
-    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-    const [p, m, q] = [hue[first] as number, hue[middle] as number, hue[last] as number];
-    const [up, down] = [hueApart(p, m), hueApart(m, q)];
-    const whole = hueApart(p, q);
-    // One way round: the two steps add up to the whole.
-    if (up < 12 || down < 12 || Math.abs(up + down - whole) > 1 || whole > 130) return 0;
-    const colourful = Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number);
-    const steps = even(
-      (lightness[first] as number) - (lightness[middle] as number),
-      (lightness[middle] as number) - (lightness[last] as number),
-    );
-    return (0.3 + 0.7 * even(up, down)) * rise(colourful, 10, 45) * (0.5 + 0.5 * steps);
-  },
+  scorer:
+    ({ dried: { hue, chroma, lightness }, pairs }) =>
+    (first, middle, last) => {
+      const a = first * pairs.count + middle;
+      const b = middle * pairs.count + last;
+      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+      const p = hue[first] as number;
+      const m = hue[middle] as number;
+      const q = hue[last] as number;
+      const up = hueApart(p, m);
+      const down = hueApart(m, q);
+      const whole = hueApart(p, q);
+      // One way round: the two steps add up to the whole.
+      if (up < 12 || down < 12 || Math.abs(up + down - whole) > 1 || whole > 130) return 0;
+      const colourful = Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number);
+      const steps = even(
+        (lightness[first] as number) - (lightness[middle] as number),
+        (lightness[middle] as number) - (lightness[last] as number),
+      );
+      return (0.3 + 0.7 * even(up, down)) * rise(colourful, 10, 45) * (0.5 + 0.5 * steps);
+    },
 };
 
 const bridge: Relation = {
@@ -100,19 +110,22 @@ const bridge: Relation = {
   label: 'Bridge',
   explains: 'Two ends that would turn to mud or go dull, and a middle that keeps both joints colourful.',
   anyMiddle: true,
-  score: ({ dried, pairs }, first, middle, last) => {
-    const n = pairs.count;
-    const ends = first * n + last;
-    const [a, b] = [first * n + middle, middle * n + last];
-    const { chroma } = dried;
-    const weaker = Math.min(chroma[first] as number, chroma[last] as number);
-    if (weaker < 20 || pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
-    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-    const without = pairs.dullest[ends] as number;
-    if (pairs.verdict[ends] !== MUD && without > 0.7 * weaker) return 0;
-    const withIt = Math.min(pairs.dullest[a] as number, pairs.dullest[b] as number);
-    return rise(withIt - without, 0, 35) * rise(withIt, 8, 40);
-  },
+  scorer:
+    ({ dried, pairs }) =>
+    (first, middle, last) => {
+      const n = pairs.count;
+      const ends = first * n + last;
+      const a = first * n + middle;
+      const b = middle * n + last;
+      const { chroma } = dried;
+      const weaker = Math.min(chroma[first] as number, chroma[last] as number);
+      if (weaker < 20 || pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
+      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+      const without = pairs.dullest[ends] as number;
+      if (pairs.verdict[ends] !== MUD && without > 0.7 * weaker) return 0;
+      const withIt = Math.min(pairs.dullest[a] as number, pairs.dullest[b] as number);
+      return rise(withIt - without, 0, 35) * rise(withIt, 8, 40);
+    },
 };
 
 const newColour: Relation = {
@@ -120,20 +133,23 @@ const newColour: Relation = {
   label: 'Contrast with a new colour',
   explains: 'Inks far apart whose overlaps make colourful hues that none of the three has.',
   anyMiddle: false,
-  score: ({ dried, pairs }, first, middle, last) => {
-    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
-    if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-    const { noun } = dried;
+  scorer: ({ dried: { noun }, pairs }) => {
     const fresh = (at: number, third: number): number => {
       const hue = pairs.fresh[at] as number;
-      if (hue === NO_NOUN || hue === noun[third] || muddyNoun[hue] === 1) return 0;
+      if (hue === NO_NOUN || hue === third || muddyNoun[hue] === 1) return 0;
       return rise(pairs.freshChroma[at] as number, 8, 85);
     };
-    const [p, q] = [fresh(a, last), fresh(b, first)];
-    if (p + q === 0) return 0;
-    const both = pairs.fresh[a] === pairs.fresh[b] ? Math.max(p, q) : p + q;
-    const apart = (pairs.difference[a] as number) + (pairs.difference[b] as number);
-    return (both / 2) * rise(apart, 20, 130);
+    return (first, middle, last) => {
+      const a = first * pairs.count + middle;
+      const b = middle * pairs.count + last;
+      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+      const p = fresh(a, noun[last] as number);
+      const q = fresh(b, noun[first] as number);
+      if (p + q === 0) return 0;
+      const both = pairs.fresh[a] === pairs.fresh[b] ? Math.max(p, q) : p + q;
+      const apart = (pairs.difference[a] as number) + (pairs.difference[b] as number);
+      return (both / 2) * rise(apart, 20, 130);
+    };
   },
 };
 
@@ -142,17 +158,22 @@ const quieted: Relation = {
   label: 'Quieted',
   explains: 'Two loud inks pulled together by a brown, a grey or a dusty third.',
   anyMiddle: true,
-  score: ({ dried, pairs }, first, middle, last) => {
-    const { chroma, noun } = dried;
-    const [p, q, third] = [chroma[first] as number, chroma[last] as number, chroma[middle] as number];
-    const loud = Math.min(p, q);
-    if (loud < 40 || third > 0.55 * loud) return 0;
-    const [a, b] = [first * pairs.count + middle, middle * pairs.count + last];
-    if (pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
-    const dusty = muddyNoun[noun[middle] as number] === 1 ? 1 : 0.8;
-    const apart = Math.min(pairs.difference[a] as number, pairs.difference[b] as number);
-    return rise(loud, 30, 70) * (1 - third / loud) * dusty * rise(apart, 10, 35);
-  },
+  scorer:
+    ({ dried, pairs }) =>
+    (first, middle, last) => {
+      const { chroma, noun } = dried;
+      const p = chroma[first] as number;
+      const q = chroma[last] as number;
+      const third = chroma[middle] as number;
+      const loud = Math.min(p, q);
+      if (loud < 40 || third > 0.55 * loud) return 0;
+      const a = first * pairs.count + middle;
+      const b = middle * pairs.count + last;
+      if (pairs.verdict[a] === ALIKE || pairs.verdict[b] === ALIKE) return 0;
+      const dusty = muddyNoun[noun[middle] as number] === 1 ? 1 : 0.8;
+      const apart = Math.min(pairs.difference[a] as number, pairs.difference[b] as number);
+      return rise(loud, 30, 70) * (1 - third / loud) * dusty * rise(apart, 10, 35);
+    },
 };
 
 const nounAt = (noun: string): number => NOUNS.indexOf(noun);
@@ -169,24 +190,27 @@ const primaries: Relation = {
   explains:
     'Yellow in the middle, red and blue beside it: orange and green in the joints, violet where they meet.',
   anyMiddle: true,
-  score: ({ dried, pairs }, first, middle, last) => {
-    const { noun, chroma } = dried;
-    const [p, q] = [noun[first] as number, noun[last] as number];
-    if (!YELLOWS.has(noun[middle] as number)) return 0;
-    const [red, blue] =
-      REDS.has(p) && q === BLUE ? [first, last] : REDS.has(q) && p === BLUE ? [last, first] : [-1, -1];
-    if (red < 0) return 0;
-    const n = pairs.count;
-    const makes = (at: number, wanted: ReadonlySet<number | undefined>): number =>
-      wanted.has(pairs.fresh[at]) && pairs.verdict[at] !== MUD
-        ? rise(pairs.freshChroma[at] as number, 0, 50)
-        : 0;
-    const orange = makes(red * n + middle, ORANGES);
-    const green = makes(middle * n + blue, GREENS);
-    if (orange === 0 || green === 0) return 0;
-    const violet = makes(red * n + blue, VIOLETS);
-    return ((orange + green + violet) / 3) * rise(chroma[middle] as number, 20, 60);
-  },
+  scorer:
+    ({ dried, pairs }) =>
+    (first, middle, last) => {
+      const { noun, chroma } = dried;
+      if (!YELLOWS.has(noun[middle] as number)) return 0;
+      const p = noun[first] as number;
+      const q = noun[last] as number;
+      const [red, blue] =
+        REDS.has(p) && q === BLUE ? [first, last] : REDS.has(q) && p === BLUE ? [last, first] : [-1, -1];
+      if (red < 0) return 0;
+      const n = pairs.count;
+      const makes = (at: number, wanted: ReadonlySet<number | undefined>): number =>
+        wanted.has(pairs.fresh[at]) && pairs.verdict[at] !== MUD
+          ? rise(pairs.freshChroma[at] as number, 0, 50)
+          : 0;
+      const orange = makes(red * n + middle, ORANGES);
+      const green = makes(middle * n + blue, GREENS);
+      if (orange === 0 || green === 0) return 0;
+      const violet = makes(red * n + blue, VIOLETS);
+      return ((orange + green + violet) / 3) * rise(chroma[middle] as number, 20, 60);
+    },
 };
 
 export const RELATIONS: Readonly<Record<RelationId, Relation>> = {

@@ -108,7 +108,8 @@ function plainSearch(
   const n = lightness.length;
   const l = (i: number) => lightness[i] ?? 0;
   const isMud = (i: number, j: number) => VERDICTS[here.pairs.verdict[i * n + j] ?? 0] === 'mud';
-  const { score, anyMiddle } = RELATIONS[relation];
+  const { scorer, anyMiddle } = RELATIONS[relation];
+  const score = scorer(here);
   const fits: number[] = [];
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++)
@@ -123,7 +124,7 @@ function plainSearch(
             ]
           : [[i, j, k]];
         const scores = arrangements.map(([a = 0, m = 0, b = 0]) =>
-          asked.noMud && (isMud(a, m) || isMud(m, b)) ? 0 : score(here, a, m, b),
+          asked.noMud && (isMud(a, m) || isMud(m, b)) ? 0 : score(a, m, b),
         );
         const fit = Math.max(...scores);
         if (fit > 0) fits.push(fit);

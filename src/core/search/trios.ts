@@ -109,10 +109,12 @@ export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
     step: () => {
       const i = numbers[row];
       if (i === undefined) return false;
-      for (let b = row + 1; b < numbers.length; b++)
-        for (let c = b + 1; c < numbers.length; c++)
-          consider.look(i, numbers[b] as number, numbers[c] as number);
       row++;
+      for (let b = row; consider.opens(i) && b < numbers.length; b++) {
+        const j = numbers[b] as number;
+        if (!consider.goesOn(i, j)) continue;
+        for (let c = b + 1; c < numbers.length; c++) consider.look(i, j, numbers[c] as number);
+      }
       return row < numbers.length;
     },
     progress: () => {
@@ -128,7 +130,8 @@ const choose3 = (n: number): number => (n < 3 ? 0 : (n * (n - 1) * (n - 2)) / 6)
 /** Weighs one trio after another, given pale to dark, and keeps the best. */
 function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep }: TrioQuery) {
   const { dried, pairs } = judged;
-  const { score, anyMiddle } = RELATIONS[relation];
+  const { scorer, anyMiddle } = RELATIONS[relation];
+  const score = scorer(judged);
   const { lightness, inks } = dried;
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
@@ -139,10 +142,9 @@ function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep 
   let found = 0;
 
   const allowed = (i: number, j: number, k: number): boolean => {
-    const [p, m, q] = [lightness[i] as number, lightness[j] as number, lightness[k] as number];
-    if (p < palestAtLeast || q > darkestAtMost || p - m < spacingAtLeast || m - q < spacingAtLeast)
-      return false;
-    for (const wanted of must) if (wanted !== i && wanted !== j && wanted !== k) return false;
+    const q = lightness[k] as number;
+    if (q > darkestAtMost || (lightness[j] as number) - q < spacingAtLeast) return false;
+    if (must.length > 0 && must.some((wanted) => wanted !== i && wanted !== j && wanted !== k)) return false;
     if (constraints.families !== 'any') {
       const same = family[i] === family[j] && family[j] === family[k];
       if (same !== (constraints.families === 'same')) return false;
@@ -151,31 +153,37 @@ function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep 
     return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
   };
   const fitOf = (first: number, middle: number, last: number): number =>
-    constraints.noMud && hasMud(pairs, first, middle, last) ? 0 : score(judged, first, middle, last);
-  const add = (
+    constraints.noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
+  /** Counts a trio given pale to dark, and keeps it in panel order if it ranks among the best. */
+  const count = (
     i: number,
     j: number,
     k: number,
     fit: number,
-    panel: readonly [number, number, number],
-  ): void => {
+    first: number,
+    middle: number,
+    last: number,
+  ) => {
     found++;
     const rank = byFit ? fit : rankBy(sort, judged, seed, i, j, k);
-    if (rank > best.least()) best.add({ first: panel[0], middle: panel[1], last: panel[2], fit, rank });
+    if (rank > best.least()) best.add({ first, middle, last, fit, rank });
   };
   return {
+    /** Whether an ink may be the palest of a trio, and another the next. */
+    opens: (i: number): boolean => (lightness[i] as number) >= palestAtLeast,
+    goesOn: (i: number, j: number): boolean =>
+      (lightness[i] as number) - (lightness[j] as number) >= spacingAtLeast,
     /** Inks come pale to dark. Where the relation allows any middle, the best of the three is taken. */
     look: (i: number, j: number, k: number): void => {
       if (!allowed(i, j, k)) return;
       const between = fitOf(i, j, k);
-      if (!anyMiddle) {
-        if (between > 0) add(i, j, k, between, [i, j, k]);
-        return;
-      }
-      const palest = fitOf(j, i, k);
-      const darkest = fitOf(i, k, j);
+      const palest = anyMiddle ? fitOf(j, i, k) : 0;
+      const darkest = anyMiddle ? fitOf(i, k, j) : 0;
       const fit = Math.max(between, palest, darkest);
-      if (fit > 0) add(i, j, k, fit, fit === between ? [i, j, k] : fit === palest ? [j, i, k] : [i, k, j]);
+      if (fit <= 0) return;
+      if (fit === between) count(i, j, k, fit, i, j, k);
+      else if (fit === palest) count(i, j, k, fit, j, i, k);
+      else count(i, j, k, fit, i, k, j);
     },
     best: best.sorted,
     count: () => found,

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
@@ -18,7 +18,9 @@ import { StepsStrip } from './StepsStrip';
 import { useEdit, useKit, useReadings } from './useBench';
 import { useCalm } from './useCalm';
 import { useDriedShelf } from './useDriedShelf';
-import { ValueRail } from './ValueRail';
+
+/** Loaded beside the rest, with the scales it stands on; the panel does not wait for it. */
+const ValueRail = lazy(() => import('./ValueRail').then((m) => ({ default: m.ValueRail })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
 export function BenchView() {
@@ -121,18 +123,20 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
             />
           </div>
         </header>
-        <ValueRail
-          shelf={dried}
-          rungs={rungIds}
-          onPick={pick}
-          goesTo={
-            aimed === 'new'
-              ? 'a new rung'
-              : aimedRung === undefined
-                ? 'the nearest rung'
-                : `rung ${aimedRung + 1}`
-          }
-        />
+        <Suspense fallback={<p className="px-4 text-mute">Drying the shelf …</p>}>
+          <ValueRail
+            shelf={dried}
+            rungs={rungIds}
+            onPick={pick}
+            goesTo={
+              aimed === 'new'
+                ? 'a new rung'
+                : aimedRung === undefined
+                  ? 'the nearest rung'
+                  : `rung ${aimedRung + 1}`
+            }
+          />
+        </Suspense>
       </section>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
