@@ -8,6 +8,8 @@ const PORT = '5273';
 const SHOTS = [
   { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
   { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
+  { name: 'trios', path: '/trios', width: 1280, height: 800 },
+  { name: 'shelf', path: '/shelf', width: 1280, height: 800, ready: '[role=searchbox], input[type=search]' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800 },
   { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
 ];
@@ -28,11 +30,11 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height } of SHOTS) {
+for (const { name, path, width, height, ready = 'canvas[data-painted]' } of SHOTS) {
   const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
-  await page.waitForSelector('canvas[data-painted]');
-  await page.waitForTimeout(600);
+  await page.waitForSelector(ready);
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }
 await browser.close();

@@ -31,3 +31,18 @@ export const removeInk = (db: Database, inkId: string): Promise<void> =>
     if (recipes.length > 0) throw new InkInUse(recipes);
     await db.inks.delete(inkId);
   });
+
+/** Keeps many inks, all of them or none; returns what stood there before under the same ids. */
+export const saveInks = (db: Database, inks: readonly Ink[]): Promise<Ink[]> =>
+  db.transaction('rw', db.inks, async () => {
+    const before = (await db.inks.bulkGet(inks.map(({ id }) => id))).filter((ink) => ink !== undefined);
+    await db.inks.bulkPut([...inks]);
+    return before;
+  });
+
+/** Takes back `saveInks`: what was there before stands again, what was new is gone. */
+export const restoreInks = (db: Database, kept: readonly Ink[], before: readonly Ink[]): Promise<void> =>
+  db.transaction('rw', db.inks, async () => {
+    await db.inks.bulkDelete(kept.map(({ id }) => id));
+    await db.inks.bulkPut([...before]);
+  });

@@ -57,9 +57,9 @@ const door = {
     if (mine !== newest) return null;
     const here = benchFor(inks, card);
     let since = performance.now();
-    /** True when it is time to stop; reports and lets messages in now and then. */
+    const due = (): boolean => performance.now() - since >= SLICE;
+    /** Reports, lets messages in, and tells whether to stop. */
     const interrupted = async (stage: SearchProgress['stage'], part: number): Promise<boolean> => {
-      if (performance.now() - since < SLICE) return false;
       onProgress({ stage, part });
       await breathe();
       since = performance.now();
@@ -69,10 +69,10 @@ const door = {
     while (here.rows < count) {
       here.judgeRow(here.rows++, here.judged.pairs);
       const left = count - here.rows;
-      if (await interrupted('joints', 1 - (left * left) / (count * count))) return null;
+      if (due() && (await interrupted('joints', 1 - (left * left) / (count * count)))) return null;
     }
     const search = searchTrios(here.judged, query);
-    while (search.step()) if (await interrupted('trios', search.progress())) return null;
+    while (search.step()) if (due() && (await interrupted('trios', search.progress()))) return null;
     const { best, count: fits, outOf } = search.result();
     const found = foldTrios(best, here.judged)
       .slice(0, MOST_TOLD)

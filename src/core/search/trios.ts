@@ -78,7 +78,7 @@ export interface TrioResult {
 
 /** A search that goes on a little at a time, so that its caller can report, or give up. */
 export interface TrioSearch {
-  /** Looks at all trios whose palest ink is the next one; false when there is none left. */
+  /** Looks at all trios whose two palest inks are the next two; false when there is none left. */
   readonly step: () => boolean;
   /** Part done, 0…1. */
   readonly progress: () => number;
@@ -104,18 +104,22 @@ export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
   const numbers = dried.inks.flatMap((_, i) => (usable[i] ? [i] : []));
   const consider = considerTrio(judged, query);
   let row = 0;
+  let next = 1;
   const outOf = choose3(count);
   return {
     step: () => {
       const i = numbers[row];
+      const j = numbers[next];
       if (i === undefined) return false;
-      row++;
-      for (let b = row; consider.opens(i) && b < numbers.length; b++) {
-        const j = numbers[b] as number;
-        if (!consider.goesOn(i, j)) continue;
-        for (let c = b + 1; c < numbers.length; c++) consider.look(i, j, numbers[c] as number);
+      if (j === undefined || !consider.opens(i)) {
+        row++;
+        next = row + 1;
+        return row < numbers.length;
       }
-      return row < numbers.length;
+      next++;
+      if (consider.goesOn(i, j))
+        for (let c = next; c < numbers.length; c++) consider.look(i, j, numbers[c] as number);
+      return true;
     },
     progress: () => {
       const left = numbers.length - row;

@@ -6,6 +6,7 @@ import { addRecipe, importKit, recipeOf, removeRecipe, restoreRecipe } from '../
 import { closed } from '../../store/draft';
 import { useAppDispatch } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
+import { download } from '../download';
 import { type Shelf, useSession } from '../session';
 
 /** Reading and checking files is loaded when a file is first read or written. */
@@ -54,12 +55,7 @@ export function useRecipeActions() {
       /** Hands the recipe to the browser as a file that carries its inks and card. */
       async download(kit: Kit) {
         const { writeRecipeFile } = await recipeFiles();
-        const url = URL.createObjectURL(new Blob([writeRecipeFile(kit)], { type: 'application/json' }));
-        const link = document.createElement('a');
-        link.href = url;
-        link.download = `${fileNameOf(kit.recipe.name)}.json`;
-        link.click();
-        URL.revokeObjectURL(url);
+        download(`${fileNameOf(kit.recipe.name)}.json`, 'application/json', writeRecipeFile(kit));
       },
       /** Brings a recipe in and opens it; returns what is wrong when it cannot. */
       async bringIn(file: File): Promise<Refusal | undefined> {

@@ -2,16 +2,18 @@ import { useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { InkInUse, removeInk, saveInk } from '../../data/shelf';
+import { InkInUse, removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
 import { useDriedShelf } from '../bench/useDriedShelf';
+import { download } from '../download';
 import { type Shelf, useSession, useShelf } from '../session';
 import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
 import { GapsPlane } from './GapsPlane';
 import { InkForm } from './InkForm';
 import { InkList } from './InkList';
+import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
 /** What the maker owns and wishes for. */
@@ -29,6 +31,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const [side, setSide] = useState<Side>('inks');
   const [cardId, setCardId] = useState('smooth-white');
   const [edited, setEdited] = useState<Ink | 'new'>();
+  const [importing, setImporting] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
   const save = async (ink: Ink) => {
@@ -39,6 +42,18 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
       text: before ? `${ink.name} is changed.` : `${ink.name} is on the shelf.`,
       undo: () => void (before ? saveInk(db, before) : removeInk(db, ink.id)),
     });
+  };
+  const keepAll = async (inks: readonly Ink[]) => {
+    const before = await saveInks(db, inks);
+    setImporting(false);
+    notify({
+      text: `${inks.length} ${inks.length === 1 ? 'ink is' : 'inks are'} kept from the table.`,
+      undo: () => void restoreInks(db, inks, before),
+    });
+  };
+  const exportAll = async () => {
+    const { writeInksCsv } = await import('../../core/formats/inksCsv');
+    download('inks.csv', 'text/csv', writeInksCsv(shelf.inks));
   };
   const remove = async (ink: Ink) => {
     try {
@@ -81,6 +96,8 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
             ))}
           </select>
         </label>
+        <Button onClick={exportAll}>Export as a table</Button>
+        <Button onClick={() => setImporting(true)}>Import a table</Button>
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
         </Button>
@@ -94,6 +111,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           onClose={() => setEdited(undefined)}
         />
       )}
+      {importing && <TableImport inks={shelf.inks} onKeep={keepAll} onClose={() => setImporting(false)} />}
     </main>
   );
 }

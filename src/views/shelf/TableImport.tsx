@@ -1,0 +1,130 @@
+import { Dialog } from 'radix-ui';
+import { useRef, useState } from 'react';
+import type { FaultyRow, InkImport } from '../../core/formats/inksCsv';
+import type { Ink } from '../../core/ink/ink';
+import { Button } from '../../ui/Button';
+import { shelfWorker } from '../workers';
+
+interface Props {
+  readonly inks: readonly Ink[];
+  readonly onKeep: (inks: readonly Ink[]) => void;
+  readonly onClose: () => void;
+}
+
+type Reading = 'nothing' | 'reading' | { readonly refused: string } | InkImport;
+
+/** A table of inks, from a file or pasted: first what it would do, then all of it or nothing. */
+export function TableImport({ inks, onKeep, onClose }: Props) {
+  const [reading, setReading] = useState<Reading>('nothing');
+  const newest = useRef(0);
+  const read = async (text: string) => {
+    const mine = ++newest.current;
+    if (text.trim() === '') return setReading('nothing');
+    setReading('reading');
+    const answer = await shelfWorker().readInks(text, [...inks]);
+    if (mine === newest.current) setReading(answer);
+  };
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 space-y-3 overflow-auto rounded-[3px] bg-sheet p-5">
+          <Dialog.Title className="heading text-lg">Import inks from a table</Dialog.Title>
+          <Dialog.Description className="text-mute">
+            Choose a CSV file, or paste rows from a spreadsheet, with a header that names at least name and
+            over_white.
+          </Dialog.Description>
+          <input
+            type="file"
+            accept=".csv,.tsv,.txt,text/csv"
+            aria-label="Table file"
+            className="frame w-full p-1.5"
+            onChange={async ({ target }) => {
+              const file = target.files?.[0];
+              if (file) await read(file.size > TOO_LARGE ? ' '.repeat(TOO_LARGE) : await file.text());
+            }}
+          />
+          <textarea
+            aria-label="Pasted rows"
+            rows={4}
+            placeholder="name, over_white, kind …"
+            className="frame w-full px-2 py-1 font-mono text-[12px] placeholder:text-mute"
+            onChange={({ target }) => read(target.value)}
+          />
+          <Preview reading={reading} />
+          <div className="flex justify-end gap-2">
+            <Dialog.Close asChild>
+              <Button>Cancel</Button>
+            </Dialog.Close>
+            <KeepButton reading={reading} onKeep={onKeep} />
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+/** A file over this is not read; the reader says so. Bytes. */
+const TOO_LARGE = 8_000_001;
+
+function KeepButton({ reading, onKeep }: { readonly reading: Reading; readonly onKeep: Props['onKeep'] }) {
+  if (typeof reading === 'string' || 'refused' in reading)
+    return (
+      <Button look="strong" disabled>
+        Keep
+      </Button>
+    );
+  const kept = [...reading.fresh, ...reading.changed.map(({ after }) => after)];
+  return (
+    <Button look="strong" disabled={kept.length === 0} onClick={() => onKeep(kept)}>
+      {kept.length === 0 ? 'Nothing to keep' : `Keep ${kept.length} ${kept.length === 1 ? 'ink' : 'inks'}`}
+    </Button>
+  );
+}
+
+function Preview({ reading }: { readonly reading: Reading }) {
+  if (reading === 'nothing') return null;
+  if (reading === 'reading') return <p role="status">Reading the table …</p>;
+  if ('refused' in reading)
+    return (
+      <p role="alert" className="border-l-4 border-text pl-3">
+        {reading.refused} Nothing was changed.
+      </p>
+    );
+  const { fresh, changed, unchanged, clashing, faulty } = reading;
+  return (
+    <div role="status" className="space-y-2">
+      <p>
+        <strong>{fresh.length} new</strong>, <strong>{changed.length} changed</strong>, {unchanged} as on the
+        shelf, {clashing.length} twice in the table, {faulty.length} with faults. Rows with faults are left
+        out.
+      </p>
+      {changed.length > 0 && (
+        <p className="text-mute">
+          Changed:{' '}
+          {changed
+            .slice(0, 12)
+            .map(({ after }) => after.name)
+            .join(', ')}
+        </p>
+      )}
+      <Rows rows={[...faulty, ...clashing]} />
+    </div>
+  );
+}
+
+const MOST_ROWS = 40;
+
+function Rows({ rows }: { readonly rows: readonly FaultyRow[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <ul className="max-h-48 overflow-y-auto border border-line bg-field p-2">
+      {rows.slice(0, MOST_ROWS).map(({ line, reason }) => (
+        <li key={line}>
+          line {line}: {reason}
+        </li>
+      ))}
+      {rows.length > MOST_ROWS && <li>and {rows.length - MOST_ROWS} more</li>}
+    </ul>
+  );
+}
