@@ -8,8 +8,10 @@ import { driedColour } from '../ink/laid';
 import {
   addRung,
   moveMark,
+  nearestRung,
   orderLightToDark,
   paleToDark,
+  placeForNew,
   removeRung,
   reverse,
   setPanel,
@@ -114,6 +116,30 @@ test('five rungs are the most and two the least', () => {
 test('reversing twice gives the recipe back', () => {
   const recipe = moveMark(recipeOf(4), 1, 'start', 30);
   expect(reverse(reverse(recipe))).toEqual(recipe);
+});
+
+test('a new rung goes where it keeps the ladder in order, pale end up or down', () => {
+  const at = (l: number) => ({ l, a: 0, b: 0 });
+  expect(placeForNew([at(80), at(50), at(20)], 60)).toBe(1);
+  expect(placeForNew([at(20), at(50), at(80)], 60)).toBe(2);
+  expect(placeForNew([at(80), at(50), at(20)], 10)).toBe(3);
+  expect(placeForNew([at(80), at(50), at(20)], 95)).toBe(0);
+  expect(nearestRung([at(80), at(50), at(20)], 60)).toBe(1);
+});
+
+test('a share asked for is given when there is room, and what is left stays in proportion', () => {
+  const recipe = setShare(setShare(recipeOf(3), 0, 0.5), 1, 0.3);
+  expect(recipe.rungs[1]?.share).toBeCloseTo(0.3, 9);
+  const [first = 0, , last = 0] = recipe.rungs.map(({ share }) => share);
+  expect(first / last).toBeCloseTo(2, 6);
+  expect(setShare(recipeOf(2), 0, 5).rungs[1]?.share).toBeGreaterThan(0);
+});
+
+test('on a panel of another size shares stay and joints keep their part of it', () => {
+  const before = recipeOf(3);
+  const after = setPanel(before, { width: 80, height: 200 });
+  expect(after.rungs).toEqual(before.rungs);
+  expect(after.joints[0]?.width).toBeCloseTo(2 * (before.joints[0]?.width ?? 0), 9);
 });
 
 describe('order light to dark', () => {

@@ -11,6 +11,7 @@ import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
+import { CardSelect } from '../CardSelect';
 import { RecipeMenu } from '../recipes/RecipeMenu';
 import type { Shelf } from '../session';
 import { type Edit, orderedBy } from './useBench';
@@ -77,7 +78,12 @@ export const BenchHeader = memo(function BenchHeader({ name, panel, card, shelf,
             { value: 'wet', label: 'Wet', hint: 'As it looks under the brush' },
           ]}
         />
-        <CardChoice card={card} shelf={shelf} edit={edit} />
+        <CardSelect
+          cards={shelf.cards}
+          value={card.id}
+          onChange={(cardId) => edit((recipe) => ({ ...recipe, cardId }))}
+          className="w-46"
+        />
         <PanelChoice panel={panel} edit={edit} />
       </div>
       <div className="flex flex-wrap items-center gap-2">
@@ -101,23 +107,6 @@ function SaveSign() {
 }
 
 const FIELD = 'frame min-h-7 max-w-full px-1 py-0.5';
-
-function CardChoice({ card, shelf, edit }: Pick<Props, 'card' | 'shelf' | 'edit'>) {
-  return (
-    <select
-      aria-label="Card"
-      value={card.id}
-      onChange={(event) => edit((recipe) => ({ ...recipe, cardId: event.target.value }))}
-      className={`${FIELD} w-46`}
-    >
-      {shelf.cards.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
-  );
-}
 
 const same = (p: Panel, q: Panel) =>
   Math.abs(p.width - q.width) < 0.01 && Math.abs(p.height - q.height) < 0.01;

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
 import { useDriedShelf } from '../bench/useDriedShelf';
+import { CardSelect } from '../CardSelect';
 import { download } from '../download';
 import { type Shelf, useSession, useShelf } from '../session';
 import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
@@ -81,21 +82,10 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
             { value: 'gaps', label: 'Gaps', hint: 'Where the shelf is empty' },
           ]}
         />
-        <label className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex items-center gap-2">
           <span className="text-mute">dried on</span>
-          <select
-            aria-label="Card"
-            value={card.id}
-            onChange={({ target }) => setCardId(target.value)}
-            className="frame min-h-7 px-1 py-0.5"
-          >
-            {shelf.cards.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+          <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
+        </div>
         <Button onClick={exportAll}>Export as a table</Button>
         <Button onClick={() => setImporting(true)}>Import a table</Button>
         <Button look="strong" onClick={() => setEdited('new')}>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import type { Ink } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
 import { RELATION_IDS, RELATIONS } from '../../core/search/relations';
@@ -16,6 +16,12 @@ interface Props {
   readonly onConstraints: (change: Partial<Constraints>) => void;
   readonly onNotMade: (on: boolean) => void;
 }
+
+const LIMITS = [
+  { key: 'palestAtLeast', label: 'Palest at least, L*', most: 100 },
+  { key: 'darkestAtMost', label: 'Darkest at most, L*', most: 100 },
+  { key: 'spacingAtLeast', label: 'Steps at least, L*', most: 50 },
+] as const;
 
 /** What kind of trio is wanted and what it must meet. */
 export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNotMade }: Props) {
@@ -85,30 +91,18 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
       />
       <Field label="Lightness">
         <div className="grid grid-cols-[1fr_auto] items-center gap-y-1">
-          <span>palest at least L*</span>
-          <NumberField
-            label="Palest at least, L*"
-            value={constraints.palestAtLeast}
-            least={0}
-            most={100}
-            onValue={(palestAtLeast) => onConstraints({ palestAtLeast })}
-          />
-          <span>darkest at most L*</span>
-          <NumberField
-            label="Darkest at most, L*"
-            value={constraints.darkestAtMost}
-            least={0}
-            most={100}
-            onValue={(darkestAtMost) => onConstraints({ darkestAtMost })}
-          />
-          <span>steps at least L*</span>
-          <NumberField
-            label="Steps at least, L*"
-            value={constraints.spacingAtLeast}
-            least={0}
-            most={50}
-            onValue={(spacingAtLeast) => onConstraints({ spacingAtLeast })}
-          />
+          {LIMITS.map(({ key, label, most }) => (
+            <Fragment key={key}>
+              <span>{label}</span>
+              <NumberField
+                label={label}
+                value={constraints[key]}
+                least={0}
+                most={most}
+                onValue={(value) => onConstraints({ [key]: value })}
+              />
+            </Fragment>
+          ))}
         </div>
       </Field>
       <Field label="Families">

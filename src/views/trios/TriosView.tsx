@@ -9,6 +9,7 @@ import { listRecipes, recipeOf } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
+import { CardSelect } from '../CardSelect';
 import { useRecipeActions } from '../recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../session';
 import { BridgeFinder } from './BridgeFinder';
@@ -53,21 +54,10 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
             { value: 'bridge', label: 'Start from two inks' },
           ]}
         />
-        <label className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex items-center gap-2">
           <span className="text-mute">on</span>
-          <select
-            aria-label="Card"
-            value={card.id}
-            onChange={({ target }) => setCardId(target.value)}
-            className="frame min-h-7 px-1 py-0.5"
-          >
-            {shelf.cards.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+          <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
+        </div>
       </header>
       {way === 'trios' ? (
         <TrioSearch inks={inks} card={card} onOpen={open} />
@@ -92,7 +82,7 @@ function TrioSearch({ inks, card, onOpen }: SearchProps) {
   const wetness = useAppSelector(({ view }) => view.wetness);
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
   const [asked, setAsked] = useState<TrioQuery>({
-    relation: 'newColour',
+    relation: 'tonal',
     constraints: NO_CONSTRAINTS,
     sort: 'fit',
     seed: 1,

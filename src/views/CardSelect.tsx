@@ -1,0 +1,26 @@
+import type { Card } from '../core/card/card';
+
+interface Props {
+  readonly cards: readonly Card[];
+  readonly value: string;
+  readonly onChange: (cardId: string) => void;
+  readonly className?: string;
+}
+
+/** One card of the drawer. */
+export function CardSelect({ cards, value, onChange, className = '' }: Props) {
+  return (
+    <select
+      aria-label="Card"
+      value={value}
+      onChange={({ target }) => onChange(target.value)}
+      className={`frame min-h-7 max-w-full px-1 py-0.5 ${className}`}
+    >
+      {cards.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}

@@ -1,0 +1,53 @@
+import { expect, test } from 'vitest';
+import { dryShelf } from '../../core/readings/driedShelf';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { ink, WHITE_CARD } from '../../testing/kits';
+import { layRail, neighbourDot, railScale } from './railLayout';
+import { spread } from './spread';
+
+const shelf = dryShelf(DEMO_INKS, WHITE_CARD);
+const dots = layRail(shelf, 200, 560);
+
+test('every ink stands at its own lightness, whatever else stands there', () => {
+  const y = railScale(560);
+  for (const dot of dots) expect(dot.y).toBeCloseTo(y(dot.lab.l), 9);
+  expect(dots).toHaveLength(71);
+});
+
+test('no two dots of the demo cover each other, and all stay on the rail', () => {
+  dots.forEach((dot, i) => {
+    expect(dot.x).toBeGreaterThanOrEqual(0);
+    expect(dot.x).toBeLessThanOrEqual(200);
+    for (const other of dots.slice(i + 1))
+      expect(Math.hypot(dot.x - other.x, dot.y - other.y)).toBeGreaterThanOrEqual(11);
+  });
+});
+
+test('greys stand apart from the hues, at the right', () => {
+  const pair = layRail(dryShelf([ink('grey', '#808080'), ink('violet', '#7a4fb0')], WHITE_CARD), 200, 560);
+  const at = (name: string) => pair.find((dot) => dot.ink.name === name)?.x ?? 0;
+  expect(at('grey')).toBeGreaterThan(at('violet'));
+});
+
+test('arrow keys reach every ink, one after another, and stop at the ends', () => {
+  const top = dots.reduce((p, q) => (q.y < p.y ? q : p));
+  let at = top;
+  const met = new Set([at.ink.id]);
+  for (let step = 0; step < dots.length; step++) {
+    at = neighbourDot(dots, at, 'ArrowDown');
+    met.add(at.ink.id);
+  }
+  expect(met.size).toBe(dots.length);
+  expect(neighbourDot(dots, at, 'ArrowDown')).toBe(at);
+  expect(neighbourDot(dots, top, 'ArrowUp')).toBe(top);
+});
+
+test('labels that would touch are moved apart, in order, inside their range; others stay', () => {
+  expect(spread([10, 100, 200], 40, [0, 300])).toEqual([10, 100, 200]);
+  const crowded = spread([100, 105, 110, 290], 40, [0, 300]);
+  crowded.slice(1).forEach((place, i) => {
+    expect(place - (crowded[i] ?? 0)).toBeGreaterThanOrEqual(40);
+  });
+  expect(crowded[0]).toBeGreaterThanOrEqual(0);
+  expect(crowded.at(-1)).toBeLessThanOrEqual(300);
+});

@@ -1,0 +1,29 @@
+import { expect, test } from 'vitest';
+import { dryShelf } from '../../core/readings/driedShelf';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { WHITE_CARD } from '../../testing/kits';
+import { ALL_INKS, filterShelf } from './filterShelf';
+
+const dried = new Map(dryShelf(DEMO_INKS, WHITE_CARD).map((one) => [one.ink.id, one]));
+const found = (change: Partial<typeof ALL_INKS>) => filterShelf(DEMO_INKS, dried, { ...ALL_INKS, ...change });
+
+test('every word must be found, in the name, the kind, the note or the colour’s name', () => {
+  expect(found({ text: 'gorse' })).toHaveLength(3);
+  expect(found({ text: 'GORSE pale' }).map(({ id }) => id)).toEqual(['gorse-pale']);
+  const greens = found({ text: 'green dye' });
+  expect(greens.length).toBeGreaterThan(0);
+  expect(greens.every(({ kind }) => kind === 'dye')).toBe(true);
+  expect(found({ text: 'gorse dye' })).toHaveLength(0);
+});
+
+test('families stand deep, mid, pale; lightness runs from the palest down', () => {
+  expect(found({ family: 'Weir' }).map(({ depth }) => depth)).toEqual(['deep', 'mid', 'pale']);
+  const lightness = found({ sort: 'lightness' }).map(({ id }) => dried.get(id)?.lab.l ?? 0);
+  expect(lightness).toEqual(lightness.toSorted((p, q) => q - p));
+});
+
+test('owned and wished for are told apart', () => {
+  const some = DEMO_INKS.map((ink, i) => (i < 5 ? { ...ink, wished: true } : ink));
+  expect(filterShelf(some, dried, { ...ALL_INKS, owned: 'wished' })).toHaveLength(5);
+  expect(filterShelf(some, dried, { ...ALL_INKS, owned: 'owned' })).toHaveLength(67);
+});
