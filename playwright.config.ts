@@ -5,7 +5,9 @@ const PORT = 5271;
 export default defineConfig({
   testDir: 'e2e',
   outputDir: '.cache/browser',
-  timeout: 30_000,
+  // Two slow cores run the server, two browsers and axe at once.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   fullyParallel: true,
   workers: 2,
   reporter: [['line'], ['json']],

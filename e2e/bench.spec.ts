@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
 
 /** Opens the bench on the demo recipe, with its panel painted. */
 async function openBench(page: Page) {
@@ -290,33 +290,29 @@ test('the full sheet has every step, and prints without the chrome around it', a
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
 });
 
-test('nothing serious for axe on any view, in any surround, wide or narrow; and no script error', async ({
-  page,
-}) => {
+test('nothing serious for axe on the bench in any surround, and no script error', async ({ page }) => {
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   await openBench(page);
-  const check = async (where: string) => {
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
-  };
   for (const surround of ['Light', 'Middle', 'Dark']) {
     await page.getByText(surround, { exact: true }).click();
-    await check(`bench, ${surround}`);
+    await expectAccessible(page, `bench, ${surround}`);
   }
+  expect(errors).toEqual([]);
+});
+
+test('nothing serious for axe on the sheet, the recipes and the narrow bench', async ({ page }) => {
+  await openBench(page);
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.locator('canvas[data-painted]')).toBeVisible();
-  await check('sheet');
+  await expectAccessible(page, 'sheet');
   await page.getByRole('link', { name: 'Recipes' }).click();
   await expect(page.locator('canvas[data-painted]')).toHaveCount(3);
-  await check('recipes');
+  await expectAccessible(page, 'recipes');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.locator('canvas[data-painted]')).toBeVisible();
-  await check('bench, narrow');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  expect(errors).toEqual([]);
+  await expectAccessible(page, 'bench, narrow');
+  await expectNoSideScroll(page, 390);
 });

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
 
 const status = (page: Page) => page.locator('main').getByRole('status');
 
@@ -87,20 +87,14 @@ test('a table goes out, and a table comes in after a look at what it would do, w
 
 test('nothing serious for axe on the shelf, its form, twins and gaps, wide or narrow', async ({ page }) => {
   await openShelf(page);
-  const check = async (where: string) => {
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
-  };
-  await check('inks');
+  await expectAccessible(page, 'inks');
   await page.getByRole('button', { name: 'Change Alder Mid' }).click();
-  await check('form');
+  await expectAccessible(page, 'form');
   await page.keyboard.press('Escape');
   await page.getByText('Gaps', { exact: true }).click();
-  await check('gaps');
+  await expectAccessible(page, 'gaps');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByText('Inks, 72').click();
-  await check('inks, narrow');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await expectAccessible(page, 'inks, narrow');
+  await expectNoSideScroll(page, 390);
 });

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');
@@ -109,19 +109,13 @@ test('nothing serious for axe on either way of choosing, wide or narrow', async 
     .getByRole('button', { name: /^Compare / })
     .first()
     .click();
-  const check = async (where: string) => {
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
-  };
-  await check('trios');
+  await expectAccessible(page, 'trios');
   await page.getByText('Start from two inks').click();
   await expect(
     page.getByRole('region', { name: 'Between them' }).getByRole('listitem').first(),
   ).toBeVisible();
-  await check('two inks');
+  await expectAccessible(page, 'two inks');
   await page.setViewportSize({ width: 390, height: 844 });
-  await check('two inks, narrow');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await expectAccessible(page, 'two inks, narrow');
+  await expectNoSideScroll(page, 390);
 });

@@ -1,0 +1,14 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** Nothing of WCAG 2.2 A and AA that axe can find; `where` names the state of the page in the failure. */
+export async function expectAccessible(page: Page, where: string): Promise<void> {
+  const builder = new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+  const { violations } = await builder.analyze();
+  expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+}
+
+/** The page is no wider than the window. */
+export async function expectNoSideScroll(page: Page, width: number): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+}
