@@ -60,7 +60,8 @@ test('two coats laid as one film look like one coat dried over the other', () =>
   fc.assert(
     fc.property(absorption, scattering, reflectance, (k, s, ground) => {
       const over = bandReflectance(k, s, bandReflectance(k, s, ground));
-      expect(bandReflectance(2 * k, 2 * s, ground)).toBeCloseTo(over, 6);
+      // A scattering under 1e-6 counts as none, which is what the two ways may differ by.
+      expect(bandReflectance(2 * k, 2 * s, ground)).toBeCloseTo(over, 5);
     }),
   );
 });

@@ -62,6 +62,12 @@ describe('what the trade says of a pair, and the names on the way (common practi
   });
 });
 
+test('red and green are mud on kraft too, where the strong red pushes the dull stretch to one side (common practice)', () => {
+  const kraft = groundOfCard({ ...WHITE_CARD, colour: '#b08d64', finish: 'kraft' });
+  const joint = walkJoint(ink('red', '#9c1a2b'), ink('green', '#3d8342'), kraft);
+  expect(judgeJoint(joint).kind).toBe('mud');
+});
+
 test('mint into orange works, but is best kept narrow (common practice)', () => {
   expect(judgeJoint(walk('mint', 'orange', 'dye')).keepNarrow).toBe(true);
   expect(judgeJoint(walk('red', 'yellow', 'dye')).keepNarrow).toBe(false);

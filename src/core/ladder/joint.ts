@@ -62,8 +62,8 @@ export function walkJoint(first: Ink, second: Ink, ground: Spectrum, stations = 
  * Judges a walked joint.
  *
  * *Too alike*: the rungs dry to colours closer than ΔE00 5. *Mud*: in the middle half there is a stretch (two
- * stations or more) of brown, olive or grey, neither rung is one, and it is less colourful than both. *New colour*:
- * a hue on the way that neither rung has. *Clean run*: none of these. Rule and thresholds: common practice.
+ * stations or more) of brown, olive or grey, neither rung is one, and it is less colourful than both; or such a
+ * colour is all that is new anywhere on the way. *New colour*: a hue on the way that neither rung has. *Clean run*: none of these. Rule and thresholds: common practice.
  */
 export function judgeJoint(stations: readonly Station[]): Verdict {
   const first = stations[0] as Station;
@@ -76,17 +76,18 @@ export function judgeJoint(stations: readonly Station[]): Verdict {
     colour.noun === first.colour.noun || colour.noun === last.colour.noun;
   const rungIsMuddy = MUDDY.has(first.colour.noun) || MUDDY.has(last.colour.noun);
 
-  const dull = rungIsMuddy ? [] : onTheWay.filter(({ colour }) => MUDDY.has(colour.noun));
-  const isMud = (station: Station) =>
-    dull.includes(station) && inMiddleHalf(station.mix) && chroma(station.lab) < weaker;
+  const muddy = rungIsMuddy ? [] : onTheWay.filter(({ colour }) => MUDDY.has(colour.noun));
+  const dull = muddy.filter(({ lab }) => chroma(lab) < weaker);
+  const isMud = (station: Station) => dull.includes(station) && inMiddleHalf(station.mix);
   // One station alone is a flick of it that no eye finds; two neighbours are a stretch.
-  const mud = leastChroma(
-    stations.filter((s, i) => isMud(s) && stations.some((t, k) => Math.abs(k - i) === 1 && isMud(t))),
+  const stretch = stations.filter(
+    (s, i) => isMud(s) && stations.some((t, k) => Math.abs(k - i) === 1 && isMud(t)),
   );
-  const fresh = mostChroma(onTheWay.filter((station) => !isRungHue(station)));
+  const fresh = mostChroma(onTheWay.filter((station) => !isRungHue(station) && !dull.includes(station)));
+  const mud = leastChroma(stretch) ?? (fresh ? undefined : leastChroma(dull));
   const shared = {
     ...abruptStep(stations),
-    keepNarrow: !mud && dull.length > 0,
+    keepNarrow: !mud && muddy.length > 0,
     quieter: Math.min(...onTheWay.map(({ lab }) => chroma(lab))) < QUIETER * weaker,
   };
   if (deltaE00(first.lab, last.lab) < TOO_ALIKE) return { kind: 'too alike', decidedBy: middle, ...shared };

@@ -129,18 +129,21 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
     let freshChroma = 0;
     let stretch = 0;
     let mud = false;
+    let dull = false;
     for (let station = 1; station < STATIONS - 1; station++) {
       const c = chromas[station] as number;
       const hue = nouns[station] as number;
       dullest = Math.min(dullest, c);
-      if (hue !== firstNoun && hue !== lastNoun && c > freshChroma) {
+      const isDull = !rungIsMuddy && muddy[hue] === 1 && c < weaker;
+      dull ||= isDull;
+      if (hue !== firstNoun && hue !== lastNoun && !isDull && c > freshChroma) {
         freshChroma = c;
         fresh = hue;
       }
-      const isMud = !rungIsMuddy && muddy[hue] === 1 && inMiddleHalf[station] === 1 && c < weaker;
-      stretch = isMud ? stretch + 1 : 0;
+      stretch = isDull && inMiddleHalf[station] === 1 ? stretch + 1 : 0;
       if (stretch >= 2) mud = true;
     }
+    if (dull && fresh === NO_NOUN) mud = true;
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
     const verdict = difference < TOO_ALIKE ? ALIKE : mud ? MUD : fresh !== NO_NOUN ? NEW : CLEAN;
     for (const at of [row * count + other, other * count + row]) {

@@ -174,10 +174,10 @@ function MarkLabel({ mark, kit, unit, narrow, edit, onDone, top }: LabelProps) {
         label={`${mark.solid}, ${unit} ${measuredFrom}`}
         shown={formatBare(markOf(recipe.panel, mark.along), unit)}
         onCommit={commit}
-        className={unit === 'mm' ? 'w-14 text-right' : 'w-20 text-right'}
+        className={unit === 'mm' ? 'w-14 text-right' : 'w-16 text-right'}
       />
-      <span className="w-full min-w-0 leading-tight">
-        <span className={narrow ? 'block text-[12px]' : 'block truncate'}>{mark.solid}</span>
+      <span className="w-full min-w-0 text-[12px] leading-tight">
+        <span className={narrow ? 'block' : 'block truncate'}>{mark.solid}</span>
         {!narrow && <span className="block truncate text-mute">{mark.faded} faded out</span>}
       </span>
     </div>
