@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
+import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { InkInUse, removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
@@ -142,7 +143,7 @@ function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
           placeholder="Name, line, note or colour"
           value={filter.text}
           onChange={({ target }) => change({ text: target.value })}
-          className={`${field} w-64 placeholder:text-mute`}
+          className={`${field} w-56 placeholder:text-mute`}
         />
         <select
           aria-label="Family"
@@ -153,6 +154,19 @@ function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
           <option value="">all families</option>
           {families.map((family) => (
             <option key={family}>{family}</option>
+          ))}
+        </select>
+        <select
+          aria-label="Kind"
+          value={filter.kind}
+          onChange={({ target }) => change({ kind: target.value as ShelfFilter['kind'] })}
+          className={field}
+        >
+          <option value="">all kinds</option>
+          {INK_KIND_IDS.map((id) => (
+            <option key={id} value={id}>
+              {INK_KINDS[id].label}
+            </option>
           ))}
         </select>
         <Segmented<ShelfFilter['owned']>

@@ -14,6 +14,7 @@ test('every word must be found, in the name, the kind, the note or the colour’
   expect(greens.length).toBeGreaterThan(0);
   expect(greens.every(({ kind }) => kind === 'dye')).toBe(true);
   expect(found({ text: 'gorse dye' })).toHaveLength(0);
+  expect(found({ kind: 'fluorescent' })).toHaveLength(4);
 });
 
 test('families stand deep, mid, pale; lightness runs from the palest down', () => {

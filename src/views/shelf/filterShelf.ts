@@ -1,6 +1,6 @@
 import { hueDegrees } from '../../core/colour/lab';
 import type { Ink } from '../../core/ink/ink';
-import { INK_KINDS } from '../../core/ink/kinds';
+import { INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
 export type SortBy = 'name' | 'family' | 'lightness' | 'hue' | 'kind';
@@ -17,11 +17,13 @@ export interface ShelfFilter {
   readonly text: string;
   /** Empty for all. */
   readonly family: string;
+  /** Empty for all. */
+  readonly kind: InkKindId | '';
   readonly owned: 'all' | 'owned' | 'wished';
   readonly sort: SortBy;
 }
 
-export const ALL_INKS: ShelfFilter = { text: '', family: '', owned: 'all', sort: 'family' };
+export const ALL_INKS: ShelfFilter = { text: '', family: '', kind: '', owned: 'all', sort: 'family' };
 
 const DEPTHS = ['deep', 'mid', 'pale'];
 
@@ -29,11 +31,12 @@ const DEPTHS = ['deep', 'mid', 'pale'];
 export function filterShelf(
   inks: readonly Ink[],
   dried: ReadonlyMap<string, DriedInk>,
-  { text, family, owned, sort }: ShelfFilter,
+  { text, family, kind, owned, sort }: ShelfFilter,
 ): Ink[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const found = inks.filter((ink) => {
     if (family && ink.family !== family) return false;
+    if (kind && ink.kind !== kind) return false;
     if (owned !== 'all' && (ink.wished ?? false) !== (owned === 'wished')) return false;
     const written = [ink.name, ink.line, ink.note, INK_KINDS[ink.kind].label, dried.get(ink.id)?.colour.name]
       .join(' ')
