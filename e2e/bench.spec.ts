@@ -102,6 +102,10 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   await page.mouse.move(box.x, box.y + 40, { steps: 4 });
   await page.mouse.up();
   const dragged = Number(await grip.getAttribute('aria-valuenow'));
+  await page.keyboard.press('Control+z');
+  await expect(grip).toHaveAttribute('aria-valuenow', String(before));
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(grip).toHaveAttribute('aria-valuenow', String(dragged));
   expect(dragged).toBeLessThan(before - 5);
 
   await grip.focus();
@@ -152,7 +156,7 @@ test('everything follows the card: dyes vanish on black, and the steps follow th
   await expect.poll(() => colourAt(page, 0.95)).not.toEqual(wetBefore);
 });
 
-test('changes are undone and redone by key, kept over a reload, and a drag is one step', async ({ page }) => {
+test('changes are undone and redone by key, and kept over a reload', async ({ page }) => {
   await openBench(page);
   const share = shareOf(page, 'Gorse Pale');
   await share.fill('50');
@@ -188,6 +192,19 @@ test('two tabs do not overwrite each other', async ({ page, context }) => {
   await expect(page).not.toHaveURL(/kiln-opening-2/);
   await page.getByRole('link', { name: 'Recipes' }).click();
   await expect(page.getByRole('link', { name: 'Open From the other tab on the bench' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Open Kiln-opening invitation, run 2/ })).toBeVisible();
+});
+
+test('changes in conflict are kept as a copy when another recipe is opened', async ({ page }) => {
+  await openBench(page);
+  await page.evaluate(saveAsAnotherTabWould);
+  await page.getByRole('button', { name: 'Reverse' }).click();
+  await expect(page.getByRole('alert')).toContainText('Changed in another tab');
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await page.getByRole('link', { name: 'Open Kiln mouth on the bench' }).click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth');
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
   await expect(page.getByRole('link', { name: /^Open Kiln-opening invitation, run 2/ })).toBeVisible();
 });
 

@@ -49,10 +49,13 @@ export const addRecipe = (db: Database, recipe: Recipe): Promise<RecipeRecord> =
     return record;
   });
 
+/** Names made here leave room, within the 120 letters of a file, for what is added to them. */
+const LONGEST_NAME = 100;
+
 /** "Dusk", or "Dusk (2)" when there is a Dusk already, and so on. */
 export function freeName(name: string, taken: ReadonlySet<string>): string {
   if (!taken.has(name)) return name;
-  const stem = name.replace(/ \(\d+\)$/, '');
+  const stem = name.replace(/ \(\d+\)$/, '').slice(0, LONGEST_NAME);
   let count = 2;
   while (taken.has(`${stem} (${count})`)) count++;
   return `${stem} (${count})`;
@@ -82,7 +85,7 @@ export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise
 export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe =>
   shareEqually({
     id: 'new',
-    name,
+    name: name.slice(0, LONGEST_NAME),
     cardId: card.id,
     panel: USUAL_PANEL,
     run: 'straight',
@@ -121,7 +124,9 @@ async function bringIn<T extends { id: string; name: string }>(
   const here = await table.get(incoming.id);
   if (here && sameFields(here, incoming)) return here.id;
   const id = here ? crypto.randomUUID() : incoming.id;
-  await table.add(here ? { ...incoming, id, name: `${incoming.name} (from file)` } : incoming);
+  await table.add(
+    here ? { ...incoming, id, name: `${incoming.name.slice(0, LONGEST_NAME)} (from file)` } : incoming,
+  );
   return id;
 }
 

@@ -4,7 +4,7 @@ import { type Fault, FileError } from '../../core/formats/fileError';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { addRecipe, importKit, recipeOf, removeRecipe, restoreRecipe } from '../../data/recipes';
 import { closed } from '../../store/draft';
-import { useAppDispatch } from '../../store/hooks';
+import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
 import { type Shelf, useSession } from '../session';
@@ -24,6 +24,7 @@ export function useRecipeActions() {
   const navigate = useNavigate();
   const notify = useNotify();
   const dispatch = useAppDispatch();
+  const store = useAppStore();
 
   return useMemo(() => {
     const open = (id: string) => navigate(`/bench/${id}`);
@@ -48,7 +49,7 @@ export function useRecipeActions() {
       async remove({ id, name }: Recipe) {
         await autosave.flush();
         const record = await removeRecipe(db, id);
-        dispatch(closed());
+        if (store.getState().draft.recipe?.id === id) dispatch(closed());
         navigate('/recipes');
         if (record) notify({ text: `“${name}” is deleted.`, undo: () => void restoreRecipe(db, record) });
       },
@@ -73,7 +74,7 @@ export function useRecipeActions() {
         }
       },
     };
-  }, [db, autosave, navigate, notify, dispatch]);
+  }, [db, autosave, navigate, notify, dispatch, store]);
 }
 
 /** The text of a file, unless it is far too large to be a recipe; it is not read then. */

@@ -1,7 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
+import { addRecipe } from '../../data/recipes';
 import { conflicted, opened } from '../../store/draft';
-import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
+import { useNotify } from '../../ui/Notices';
 import { useSession } from '../session';
 
 /**
@@ -12,6 +14,8 @@ import { useSession } from '../session';
  */
 export function useOpenRecipe(id: string | undefined): boolean {
   const { db, autosave } = useSession();
+  const store = useAppStore();
+  const notify = useNotify();
   const dispatch = useAppDispatch();
   const draft = useAppSelector((state) => state.draft);
   const stored = useLiveQuery(async () => (id ? ((await db.recipes.get(id)) ?? null) : undefined), [db, id]);
@@ -19,9 +23,25 @@ export function useOpenRecipe(id: string | undefined): boolean {
 
   useEffect(() => {
     if (!stored || stored.id !== id) return;
-    if (!isOpen) autosave.flush().then(() => dispatch(opened(stored)));
-    else if (stored.revision > draft.revision && draft.save === 'saved') dispatch(opened(stored));
-  }, [stored, id, isOpen, draft.revision, draft.save, autosave, dispatch]);
+    if (isOpen) {
+      if (stored.revision > draft.revision && draft.save === 'saved') dispatch(opened(stored));
+      return;
+    }
+    let wanted = true;
+    autosave.flush().then(async () => {
+      if (!wanted) return;
+      const left = store.getState().draft;
+      dispatch(opened(stored));
+      // Changes that another tab stood in the way of are not left behind: they are kept as a copy.
+      if (left.recipe && left.save === 'conflict' && left.past.length > 0) {
+        const copy = await addRecipe(db, left.recipe);
+        notify({ text: `What you changed is kept as “${copy.recipe.name}”.` });
+      }
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [stored, id, isOpen, draft.revision, draft.save, autosave, dispatch, store, db, notify]);
 
   useEffect(() => {
     if (stored === null && isOpen && draft.save === 'saved') dispatch(conflicted());

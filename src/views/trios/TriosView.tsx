@@ -146,17 +146,19 @@ const keyOf = ({ inks }: FoundTrio): string => inks.map(({ id }) => id).join(' '
 
 /** How many were found, or how far the search is, with a way to stop it. */
 function Told({ search }: { readonly search: TrioSearchState }) {
-  const { answer, progress, failed, cancel } = search;
+  const { answer, progress, failed, stopped, cancel } = search;
   return (
     <div className="flex min-h-11 items-center gap-3 border-b border-line px-4 py-1.5">
       <p role="status" className="mr-auto">
         {failed
           ? 'The search stopped by a fault. Change something to search again.'
-          : answer
-            ? answer.count === 0
-              ? 'No trio meets all of this. Ask for less: wider lightness, more kinds, another relation.'
-              : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit; the best, with those like them folded under`
-            : 'Searching every trio of the shelf …'}
+          : stopped
+            ? 'Stopped. What is shown is from the search before; change something to search again.'
+            : answer
+              ? answer.count === 0
+                ? 'No trio meets all of this. Ask for less: wider lightness, more kinds, another relation.'
+                : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit; the best, with those like them folded under`
+              : 'Searching every trio of the shelf …'}
       </p>
       {progress && (
         <>

@@ -15,6 +15,8 @@ export interface TrioSearchState {
   /** Undefined while nothing is going on. */
   readonly progress: SearchProgress | undefined;
   readonly failed: boolean;
+  /** The search was stopped: the answer in sight is from the one before. */
+  readonly stopped: boolean;
   readonly cancel: () => void;
 }
 
@@ -26,17 +28,20 @@ export function useTrioSearch(
   const [answer, setAnswer] = useState<SearchAnswer>();
   const [progress, setProgress] = useState<SearchProgress>();
   const [failed, setFailed] = useState(false);
+  const [stopped, setStopped] = useState(false);
   useEffect(() => {
     if (!card || inks.length === 0) return;
     let wanted = true;
     const timer = setTimeout(async () => {
       setProgress({ stage: 'joints', part: 0 });
       setFailed(false);
+      setStopped(false);
       try {
         const report = proxy((now: SearchProgress) => wanted && setProgress(now));
         const found = await searcher().search([...inks], card, query, report);
         if (!wanted) return;
         if (found) setAnswer(found);
+        else setStopped(true);
       } catch {
         if (wanted) setFailed(true);
       }
@@ -48,5 +53,5 @@ export function useTrioSearch(
     };
   }, [inks, card, query]);
   const cancel = useCallback(() => void searcher().cancel(), []);
-  return { answer, progress, failed, cancel };
+  return { answer, progress, failed, stopped, cancel };
 }
