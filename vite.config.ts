@@ -8,5 +8,9 @@ export default defineConfig({
   html: { cspNonce: '__CSP_NONCE__' },
   build: { target: 'es2023', assetsInlineLimit: 0, reportCompressedSize: false, chunkSizeWarningLimit: 700 },
   worker: { format: 'es' },
-  server: { host: '127.0.0.1' },
+  server: {
+    host: '127.0.0.1',
+    // As server/app.ts sends them, for the memory that workers share.
+    headers: { 'Cross-Origin-Opener-Policy': 'same-origin', 'Cross-Origin-Embedder-Policy': 'require-corp' },
+  },
 });

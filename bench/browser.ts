@@ -3,6 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
+import type { Ink } from '../src/core/ink/ink';
+import { standardInks } from './inks';
 import { quantile, type Row, row } from './row';
 
 const PORT = 5272;
@@ -48,6 +50,7 @@ export async function measure({
         row('preview-p95', quantile(drag.latencies, 0.95), 'ms', 33),
         row('preview-longest-task', drag.longestTask, 'ms', 50),
         row('preview-pixels', drag.pixels, 'px', null),
+        ...(await searches(page)),
       ];
     } finally {
       await browser.close();
@@ -62,6 +65,84 @@ async function firstView(page: Page): Promise<number> {
   const begun = performance.now();
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.waitForSelector('canvas[data-painted]');
+  return performance.now() - begun;
+}
+
+/** Whole searches as a maker gets them, every joint judged, by the workers of the page. */
+async function searches(page: Page): Promise<Row[]> {
+  const standard = standardInks();
+  const some = standard.filter((_, i) => i % 4 === 0).slice(0, 240);
+  const cold = await searchAll(page, some);
+  const times: number[] = [];
+  for (const card of ['kraft', 'cream', 'mist-grey', 'linen', 'smooth-white'])
+    times.push(await searchOnCard(page, card));
+  await replaceShelf(page, standard);
+  const stopping = await page.evaluate(clockStop);
+  const large = await searchAll(page, standard);
+  return [
+    row('search-240', quantile(times, 0.5), 'ms', 600),
+    row('search-240-first', cold, 'ms', null),
+    row('search-1117', large, 'ms', 12_000),
+    row('search-cancel', stopping, 'ms', 100),
+  ];
+}
+
+async function searchAll(page: Page, inks: readonly Ink[]): Promise<number> {
+  await replaceShelf(page, inks);
+  const told = page.locator('[data-took]');
+  await told.waitFor({ timeout: 180_000 });
+  return Number(await told.getAttribute('data-took'));
+}
+
+/** Another card asks for every joint anew; the workers are warm by then. */
+async function searchOnCard(page: Page, card: string): Promise<number> {
+  const told = page.locator('[data-took]');
+  const before = await told.getAttribute('data-took');
+  await page.getByLabel('Card').selectOption(card);
+  await page.waitForFunction(
+    (old) => document.querySelector('[data-took]')?.getAttribute('data-took') !== old,
+    before,
+    { timeout: 60_000 },
+  );
+  return Number(await told.getAttribute('data-took'));
+}
+
+/** Puts other inks on the shelf, and opens the trios view on them. */
+async function replaceShelf(page: Page, inks: readonly Ink[]): Promise<void> {
+  await page.goto(`http://127.0.0.1:${PORT}/recipes`);
+  await page.waitForSelector('main');
+  await page.evaluate(async (all) => {
+    await new Promise<void>((resolve, reject) => {
+      const opening = indexedDB.open('tint-ladder');
+      opening.onerror = () => reject(opening.error);
+      opening.onsuccess = () => {
+        const db = opening.result;
+        const writing = db.transaction('inks', 'readwrite');
+        writing.objectStore('inks').clear();
+        for (const ink of all) writing.objectStore('inks').put(ink);
+        writing.onerror = () => reject(writing.error);
+        writing.oncomplete = () => {
+          db.close();
+          resolve();
+        };
+      };
+    });
+  }, inks);
+  await page.goto(`http://127.0.0.1:${PORT}/trios`);
+}
+
+/** Runs in the page: waits until a search is well under way, presses Stop, and times until it says so. */
+async function clockStop(): Promise<number> {
+  const until = async (ready: () => boolean) => {
+    while (!ready()) await new Promise((resolve) => setTimeout(resolve, 2));
+  };
+  const stop = () =>
+    [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Stop');
+  await until(() => stop() !== undefined);
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  const begun = performance.now();
+  stop()?.click();
+  await until(() => document.querySelector('[role=status]')?.textContent?.startsWith('Stopped') ?? false);
   return performance.now() - begun;
 }
 

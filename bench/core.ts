@@ -2,7 +2,6 @@ import Color from 'colorjs.io';
 import { differenceCiede2000 } from 'culori';
 import * as spectral from 'spectral.js';
 import { deltaE00 } from '../src/core/colour/difference';
-import type { Hex } from '../src/core/colour/hex';
 import { labOfHex } from '../src/core/colour/hex';
 import type { Lab } from '../src/core/colour/lab';
 import { xyzOfSpectrum } from '../src/core/colour/lab';
@@ -17,12 +16,11 @@ import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
 import { dryInks, emptyPairTable, pairJudge } from '../src/core/search/pairTable';
 import type { Judged } from '../src/core/search/relations';
-import { NO_CONSTRAINTS, searchTrios } from '../src/core/search/trios';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { DEMO_RECIPES } from '../src/data/demo/recipes';
-import { STANDARD_1912 } from '../src/testing/colourSets';
-import { medianTime, quantile, type Row, row } from './row';
+import { standardInks } from './inks';
+import { medianTime, type Row, row } from './row';
 
 const card = DEMO_CARDS[0];
 const demo = DEMO_RECIPES[0];
@@ -38,7 +36,7 @@ function kitOf(ids: readonly string[]): Kit {
 
 /** Figures of the core alone, on Node. */
 export function measure(): Row[] {
-  return [...pictures(), ...mixing(), ...differences(), ...searches()];
+  return [...pictures(), ...mixing(), ...differences(), pairsVersusPeer(standardInks().slice(0, 240))];
 }
 
 function pictures(): Row[] {
@@ -134,58 +132,6 @@ function judgeAll(inks: readonly Ink[]): Judged {
   const judge = pairJudge(dried, card as NonNullable<typeof card>);
   for (let rowOf = 0; rowOf < inks.length; rowOf++) judge(rowOf, pairs);
   return { dried, pairs };
-}
-
-/** All trios of a shelf, joints judged anew, and the longest the search goes without a look at its messages. */
-function searchAll(inks: readonly Ink[]): { whole: number; longestStep: number } {
-  const begun = performance.now();
-  const running = searchTrios(judgeAll(inks), {
-    relation: 'newColour',
-    constraints: NO_CONSTRAINTS,
-    sort: 'fit',
-    seed: 1,
-    keep: 400,
-  });
-  let longestStep = 0;
-  for (let more = true; more; ) {
-    const before = performance.now();
-    more = running.step();
-    longestStep = Math.max(longestStep, performance.now() - before);
-  }
-  running.result();
-  return { whole: performance.now() - begun, longestStep };
-}
-
-function searches(): Row[] {
-  const standard = STANDARD_1912.map(
-    ({ name, hex }, i): Ink => ({
-      id: `standard-${i}`,
-      name,
-      family: name,
-      depth: 'mid',
-      kind: (['hybrid', 'dye', 'pigment'] as const)[i % 3] ?? 'hybrid',
-      overWhite: hex as Hex,
-    }),
-  );
-  const some = standard.filter((_, i) => i % 4 === 0).slice(0, 240);
-  searchAll(some.slice(0, 60));
-  const runs = [searchAll(some), searchAll(some), searchAll(some)];
-  const large = searchAll(standard);
-  return [
-    row(
-      'search-240',
-      quantile(
-        runs.map(({ whole }) => whole),
-        0.5,
-      ),
-      'ms',
-      600,
-    ),
-    row('search-1117', large.whole, 'ms', 12_000),
-    // The worker lets messages in after every step once 40 ms have gone by.
-    row('search-cancel', large.longestStep + 40, 'ms', 100),
-    pairsVersusPeer(some),
-  ];
 }
 
 /** The pair table of 240 inks against the same pairs and stations mixed by the peer. */

@@ -35,7 +35,9 @@ export async function makeApp(root: string) {
         formAction: ["'none'"],
         frameAncestors: ["'none'"],
       },
+      // Both together let the search's workers share memory.
       crossOriginOpenerPolicy: 'same-origin',
+      crossOriginEmbedderPolicy: 'require-corp',
       referrerPolicy: 'no-referrer',
       strictTransportSecurity: false,
     }),

@@ -1,88 +1,140 @@
-import { expose } from 'comlink';
+import { expose, type Remote, wrap } from 'comlink';
 import type { Card } from '../core/card/card';
 import type { Ink } from '../core/ink/ink';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/search/bridges';
-import { dryInks, emptyPairTable, pairJudge, type RowJudge } from '../core/search/pairTable';
-import type { Judged } from '../core/search/relations';
+import { emptyPairTable } from '../core/search/pairTable';
 import { type FoundTrio, tellTrio } from '../core/search/tell';
-import { foldTrios, searchTrios, type TrioQuery } from '../core/search/trios';
+import { foldTrios, mergeResults, type TrioQuery } from '../core/search/trios';
 import { breathe } from './breathe';
+import type { SearchHelperDoor } from './searchHelper.worker';
+import {
+  type Bench,
+  beginAgain,
+  benchOf,
+  COUNTS,
+  type SearchProgress,
+  type SharedSearch,
+  stopAll,
+  takePart,
+} from './searchPart';
 
-/** How far a search is: first every joint is judged, then every trio weighed. */
-export interface SearchProgress {
-  readonly stage: 'joints' | 'trios';
-  /** 0…1. */
-  readonly part: number;
-}
+export type { SearchProgress } from './searchPart';
 
 export interface SearchAnswer {
   readonly found: readonly FoundTrio[];
-  /** How many trios fit, how many of them are told above with those folded under them, and how many there are. */
+  /** How many more there are to ask for with `more`. */
+  readonly left: number;
+  /** How many trios fit, and how many there are. */
   readonly count: number;
   readonly outOf: number;
+  /** How long the search took, ms. */
+  readonly took: number;
 }
 
-/** How long the worker searches before it reports and looks whether it shall stop, in ms. */
-const SLICE = 40;
-/** Found trios told with their full readings. */
-const MOST_TOLD = 60;
+/** Found trios told at a time, with their full readings. */
+const TOLD = 24;
+
+/** Two workers can fill one table where pages may share memory, which needs the headers that server/app.ts sends. */
+const shares = self.crossOriginIsolated && navigator.hardwareConcurrency > 1;
+const memory = (bytes: number): ArrayBufferLike =>
+  shares ? new SharedArrayBuffer(bytes) : new ArrayBuffer(bytes);
+
+let helper: Remote<SearchHelperDoor> | undefined;
+function theHelper(): Remote<SearchHelperDoor> | undefined {
+  if (shares)
+    helper ??= wrap<SearchHelperDoor>(
+      new Worker(new URL('./searchHelper.worker.ts', import.meta.url), { type: 'module' }),
+    );
+  return helper;
+}
 
 /** The shelf being judged, kept from one search to the next while shelf and card stay the same. */
-let bench: { key: string; judged: Judged; judgeRow: RowJudge; rows: number } | undefined;
+let bench: { key: string; here: Bench; shared: SharedSearch } | undefined;
 let newest = 0;
+/** The search before this one, and what its helper still does: the next waits until nobody works on the table. */
+let before: Promise<unknown> = Promise.resolve();
+let busy: Promise<unknown> = Promise.resolve();
 
-function benchFor(inks: readonly Ink[], card: Card) {
+async function benchFor(inks: readonly Ink[], card: Card, wanted: () => boolean) {
   const key = JSON.stringify([card.colour, inks]);
-  if (bench?.key !== key) {
-    const dried = dryInks(inks, card);
-    const judged = { dried, pairs: emptyPairTable(inks.length) };
-    bench = { key, judged, judgeRow: pairJudge(dried, card), rows: 0 };
-  }
+  if (bench?.key === key) return bench;
+  const here = await benchOf(inks, card, wanted);
+  if (!here) return null;
+  const shared = {
+    pairs: emptyPairTable(inks.length, memory),
+    counts: new Int32Array(memory(4 * COUNTS)),
+  };
+  bench = { key, here, shared };
   return bench;
 }
+
+async function search(
+  mine: number,
+  inks: readonly Ink[],
+  card: Card,
+  query: TrioQuery,
+  onProgress: (progress: SearchProgress) => void,
+): Promise<SearchAnswer | null> {
+  const begun = performance.now();
+  await breathe();
+  if (mine !== newest) return null;
+  const helping = theHelper();
+  const found = await benchFor(inks, card, () => mine === newest);
+  if (!found || mine !== newest) return null;
+  const { here, shared } = found;
+  beginAgain(shared);
+  const report = (progress: SearchProgress): boolean => {
+    onProgress(progress);
+    return mine === newest;
+  };
+  const helped = helping?.help(inks, card, shared, query);
+  // Told as stopped at once; the next search waits for the helper.
+  busy = Promise.allSettled([helped]);
+  const own = await takePart(here, shared, query, report);
+  if (own === null || mine !== newest) return null;
+  const theirs = await helped;
+  if (theirs === null || mine !== newest) return null;
+  const judged = { dried: here.dried, pairs: shared.pairs };
+  const { best, count, outOf } = mergeResults(theirs ? [own, theirs] : [own], query.keep);
+  const folded = foldTrios(best, judged);
+  tellFrom = (from) => folded.slice(from, from + TOLD).map((trio) => tellTrio(judged, card, trio));
+  return {
+    found: tellFrom(0),
+    left: Math.max(folded.length - TOLD, 0),
+    count,
+    outOf,
+    took: performance.now() - begun,
+  };
+}
+
+/** Tells the trios of the last search from a place on. */
+let tellFrom: (from: number) => FoundTrio[] = () => [];
 
 const door = {
   /**
    * Searches all trios of the inks on a card. A newer search, or `cancel`, ends it with null; joints judged until
    * then are kept.
    */
-  async search(
+  search(
     inks: readonly Ink[],
     card: Card,
     query: TrioQuery,
     onProgress: (progress: SearchProgress) => void,
   ): Promise<SearchAnswer | null> {
     const mine = ++newest;
-    await breathe();
-    if (mine !== newest) return null;
-    const here = benchFor(inks, card);
-    let since = performance.now();
-    const due = (): boolean => performance.now() - since >= SLICE;
-    /** Reports, lets messages in, and tells whether to stop. */
-    const interrupted = async (stage: SearchProgress['stage'], part: number): Promise<boolean> => {
-      onProgress({ stage, part });
-      await breathe();
-      since = performance.now();
-      return mine !== newest;
-    };
-    const count = inks.length;
-    while (here.rows < count) {
-      here.judgeRow(here.rows++, here.judged.pairs);
-      const left = count - here.rows;
-      if (due() && (await interrupted('joints', 1 - (left * left) / (count * count)))) return null;
-    }
-    const search = searchTrios(here.judged, query);
-    while (search.step()) if (due() && (await interrupted('trios', search.progress()))) return null;
-    const { best, count: fits, outOf } = search.result();
-    const found = foldTrios(best, here.judged)
-      .slice(0, MOST_TOLD)
-      .map((trio) => tellTrio(here.judged, card, trio));
-    return { found, count: fits, outOf };
+    if (bench) stopAll(bench.shared);
+    const answer = before.then(() => busy).then(() => search(mine, inks, card, query, onProgress));
+    before = answer.catch(() => {});
+    return answer;
   },
+
+  /** Further trios of the last search that was answered, after the first `from`. */
+  more: (from: number): FoundTrio[] => tellFrom(from),
 
   /** Ends the search that is going on. */
   cancel(): void {
     newest++;
+    if (bench) stopAll(bench.shared);
   },
 
   bridge: (first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Bridging =>

@@ -1,4 +1,4 @@
-import { deltaE00 } from '../colour/difference';
+import { deltaE00, MOST_LIGHTNESS_WEIGHT } from '../colour/difference';
 import type { Lab } from '../colour/lab';
 import { COLOUR_NAMES, centroidOf, nearestName } from '../colour/names';
 
@@ -26,6 +26,10 @@ const ACROSS = [0, 1, AB_POINTS, AB_POINTS + 1].flatMap((at) => [at, at + AB_POI
  */
 export function nounLattice(): (l: number, a: number, b: number) => number {
   const names = new Int16Array(L_POINTS * AB_POINTS * AB_POINTS).fill(-1);
+  /** By a cell's first corner: its noun, or `MIXED` and more for the place of its designations in `mixed`. */
+  const cells = new Int16Array(names.length).fill(-1);
+  const mixed: Uint16Array[] = [];
+
   const nameAt = (at: number): number => {
     const known = names[at] as number;
     if (known >= 0) return known;
@@ -36,34 +40,44 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
     names[at] = name;
     return name;
   };
-  const clamp = (value: number, most: number): number => Math.min(Math.max(Math.floor(value), 0), most);
+  const lookInto = (cell: number): number => {
+    const met = [...new Set(ACROSS.map((across) => nameAt(cell + across)))];
+    const nouns = new Set(met.map((name) => NOUN_OF_NAME[name] as number));
+    const found =
+      nouns.size === 1 ? ([...nouns][0] as number) : MIXED + mixed.push(Uint16Array.from(met)) - 1;
+    cells[cell] = found;
+    return found;
+  };
+  const clamp = (value: number, most: number): number => {
+    const whole = Math.floor(value);
+    return whole < 0 ? 0 : whole > most ? most : whole;
+  };
 
   return (l, a, b) => {
     const i = clamp(l / STEP, L_POINTS - 2);
     const j = clamp((a - AB_FROM) / STEP, AB_POINTS - 2);
     const k = clamp((b - AB_FROM) / STEP, AB_POINTS - 2);
-    const origin = (i * AB_POINTS + j) * AB_POINTS + k;
-    const noun = NOUN_OF_NAME[nameAt(origin)] as number;
-    let same = true;
-    for (let corner = 1; corner < 8 && same; corner++)
-      same = NOUN_OF_NAME[nameAt(origin + (ACROSS[corner] as number))] === noun;
-    return same ? noun : nearestOfCorners(origin, { l, a, b });
+    const cell = (i * AB_POINTS + j) * AB_POINTS + k;
+    const known = cells[cell] as number;
+    const found = known >= 0 ? known : lookInto(cell);
+    return found < MIXED ? found : nearestOf(mixed[found - MIXED] as Uint16Array, { l, a, b });
   };
+}
 
-  function nearestOfCorners(origin: number, lab: Lab): number {
-    let best = -1;
-    let least = Number.POSITIVE_INFINITY;
-    let before = -1;
-    for (const across of ACROSS) {
-      const name = nameAt(origin + across);
-      if (name === before || name === best) continue;
-      before = name;
-      const difference = deltaE00(lab, CENTROIDS[name] as Lab);
-      if (difference < least) {
-        least = difference;
-        best = name;
-      }
+const MIXED = 256;
+
+/** Noun of the nearest of a few designations. */
+function nearestOf(names: Uint16Array, lab: Lab): number {
+  let best = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < names.length; i++) {
+    const centroid = CENTROIDS[names[i] as number] as Lab;
+    if (Math.abs(centroid.l - lab.l) >= least * MOST_LIGHTNESS_WEIGHT) continue;
+    const difference = deltaE00(lab, centroid);
+    if (difference < least) {
+      least = difference;
+      best = names[i] as number;
     }
-    return NOUN_OF_NAME[best] as number;
   }
+  return NOUN_OF_NAME[best] as number;
 }

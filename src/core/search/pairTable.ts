@@ -3,8 +3,9 @@ import { deltaE00 } from '../colour/difference';
 import { chroma, hueDegrees, type Lab, labOfXyz } from '../colour/lab';
 import { nameColour } from '../colour/names';
 import { WEIGHTS } from '../colour/observer';
-import { BANDS } from '../colour/spectrum';
-import { expMinus } from '../ink/expMinus';
+import { BANDS, type Spectrum } from '../colour/spectrum';
+import type { Film } from '../ink/film';
+import { filmCurve } from '../ink/filmCurve';
 import { filmOfInk, type Ink } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import { MUDDY, STATIONS, TOO_ALIKE, type VerdictKind } from '../ladder/joint';
@@ -63,15 +64,23 @@ export interface PairTable {
   readonly freshChroma: Float32Array;
 }
 
-export function emptyPairTable(count: number): PairTable {
+/**
+ * A table with no joint judged yet.
+ *
+ * @param memory  makes the bytes it stands on; shared memory where several workers fill one table
+ */
+export function emptyPairTable(
+  count: number,
+  memory: (bytes: number) => ArrayBufferLike = (bytes) => new ArrayBuffer(bytes),
+): PairTable {
   const size = count * count;
   return {
     count,
-    verdict: new Uint8Array(size).fill(ALIKE),
-    difference: new Float32Array(size),
-    dullest: new Float32Array(size),
-    fresh: new Uint8Array(size).fill(NO_NOUN),
-    freshChroma: new Float32Array(size),
+    verdict: new Uint8Array(memory(size)).fill(ALIKE),
+    difference: new Float32Array(memory(4 * size)),
+    dullest: new Float32Array(memory(4 * size)),
+    fresh: new Uint8Array(memory(size)).fill(NO_NOUN),
+    freshChroma: new Float32Array(memory(4 * size)),
   };
 }
 
@@ -81,8 +90,8 @@ const inMiddleHalf = Uint8Array.from({ length: STATIONS }, (_, i) => {
   return mix >= 0.25 && mix <= 0.75 ? 1 : 0;
 });
 
-/** Judges joints of one ink with all darker ones; `pairJudge` keeps what the rows share. */
-export type RowJudge = (row: number, table: PairTable) => void;
+/** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
+export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
 
 /**
  * The rule of `judgeJoint` for a whole shelf: a function that fills one row of a pair table.
@@ -92,27 +101,19 @@ export type RowJudge = (row: number, table: PairTable) => void;
 export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const { inks, labs, noun } = dried;
   const count = inks.length;
-  const films = inks.map(filmOfInk);
-  const ground = groundOfCard(card);
+  const films = inks.map((ink) => evenFilm(filmOfInk(ink)));
+  const ground = weighedGround(groundOfCard(card));
   const nounOf = nounLattice();
   const chromas = new Float64Array(STATIONS);
   const nouns = new Uint8Array(STATIONS);
 
-  return (row, table) => {
-    for (let other = row + 1; other < count; other++) {
+  return (row, table, from = row + 1, to = count) => {
+    for (let other = from; other < Math.min(to, count); other++) {
       const [first, second] = [films[row], films[other]];
       if (!first || !second) return;
       for (let station = 1; station < STATIONS - 1; station++) {
         const y = station / (STATIONS - 1);
-        const xyz = mixedXyz(
-          first.absorption,
-          first.scattering,
-          second.absorption,
-          second.scattering,
-          y,
-          ground,
-        );
-        const lab = labOfXyz(xyz);
+        const lab = mixedLab(first, second, y, ground);
         chromas[station] = chroma(lab);
         nouns[station] = nounOf(lab.l, lab.a, lab.b);
       }
@@ -156,38 +157,47 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   }
 }
 
-/** Tristimulus values of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
-function mixedXyz(
-  k1: Float64Array,
-  s1: Float64Array,
-  k2: Float64Array,
-  s2: Float64Array,
-  y: number,
-  ground: Float64Array,
-): { x: number; y: number; z: number } {
+/** What each band of a ground adds to X, Y and Z, laid out as the loop over bands reads it: ground, x, y, z. */
+function weighedGround(ground: Spectrum): Float64Array {
+  const rows = new Float64Array(4 * BANDS);
+  for (let band = 0; band < BANDS; band++)
+    rows.set(
+      [ground[band], WEIGHTS.x[band], WEIGHTS.y[band], WEIGHTS.z[band]].map((value) => value as number),
+      4 * band,
+    );
+  return rows;
+}
+
+/** A film, and whether it scatters alike in every band, as one does whose hiding is taken from its kind. */
+interface EvenFilm extends Film {
+  readonly even: boolean;
+}
+
+const evenFilm = (film: Film): EvenFilm => ({
+  ...film,
+  even: film.scattering.every((s) => s === film.scattering[0]),
+});
+
+/** Colour of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
+function mixedLab(first: EvenFilm, second: EvenFilm, y: number, ground: Float64Array): Lab {
+  const { absorption: k1, scattering: s1, even: even1 } = first;
+  const { absorption: k2, scattering: s2, even: even2 } = second;
   const x = 1 - y;
-  const wx = WEIGHTS.x;
-  const wy = WEIGHTS.y;
-  const wz = WEIGHTS.z;
+  const even = even1 && even2;
+  let s = x * (s1[0] as number) + y * (s2[0] as number);
   let sumX = 0;
   let sumY = 0;
   let sumZ = 0;
-  for (let band = 0; band < BANDS; band++) {
+  for (let band = 0, at = 0; band < BANDS; band++, at += 4) {
     const k = x * (k1[band] as number) + y * (k2[band] as number);
-    const s = x * (s1[band] as number) + y * (s2[band] as number);
-    const g = ground[band] as number;
-    // Kubelka's formula multiplied through by s·(1 − e), so that it holds for a clear film too.
-    const q = Math.sqrt(k * (k + 2 * s));
-    let r = g;
-    if (q > 1e-4) {
-      const e = expMinus(2 * q);
-      const less = 1 - e;
-      const more = q * (1 + e);
-      r = ((s - g * (s + k)) * less + g * more) / ((s + k - g * s) * less + more);
-    } else if (s > 0) r = (s * (1 - g) + g) / (s * (1 - g) + 1);
-    sumX += r * (wx[band] as number);
-    sumY += r * (wy[band] as number);
-    sumZ += r * (wz[band] as number);
+    if (!even) s = x * (s1[band] as number) + y * (s2[band] as number);
+    const g = ground[at] as number;
+    const both = k + s;
+    const curve = filmCurve(k * (both + s));
+    const r = (s - g * (both - curve)) / (both - g * s + curve);
+    sumX += r * (ground[at + 1] as number);
+    sumY += r * (ground[at + 2] as number);
+    sumZ += r * (ground[at + 3] as number);
   }
-  return { x: sumX, y: sumY, z: sumZ };
+  return labOfXyz({ x: sumX, y: sumY, z: sumZ });
 }

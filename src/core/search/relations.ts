@@ -51,7 +51,7 @@ const even = (p: number, q: number): number => {
 
 /** A value from 0 at `from` to 1 at `to`, held inside. */
 const rise = (value: number, from: number, to: number): number =>
-  Math.min(Math.max((value - from) / (to - from), 0), 1);
+  value <= from ? 0 : value >= to ? 1 : (value - from) / (to - from);
 
 const tonal: Relation = {
   id: 'tonal',
@@ -134,21 +134,21 @@ const newColour: Relation = {
   explains: 'Inks far apart whose overlaps make colourful hues that none of the three has.',
   anyMiddle: false,
   scorer: ({ dried: { noun }, pairs }) => {
-    const fresh = (at: number, third: number): number => {
-      const hue = pairs.fresh[at] as number;
-      if (hue === NO_NOUN || hue === third || muddyNoun[hue] === 1) return 0;
-      return rise(pairs.freshChroma[at] as number, 8, 85);
-    };
+    const { count: n, verdict, fresh, freshChroma, difference } = pairs;
+    // Of a joint alone, once for all trios it stands in.
+    const worth = freshChroma.map((chroma, at) => {
+      const hue = fresh[at] as number;
+      return hue === NO_NOUN || muddyNoun[hue] === 1 ? 0 : rise(chroma, 8, 85);
+    });
     return (first, middle, last) => {
-      const a = first * pairs.count + middle;
-      const b = middle * pairs.count + last;
-      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-      const p = fresh(a, noun[last] as number);
-      const q = fresh(b, noun[first] as number);
+      const a = first * n + middle;
+      const b = middle * n + last;
+      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
+      const p = fresh[a] === noun[last] ? 0 : (worth[a] as number);
+      const q = fresh[b] === noun[first] ? 0 : (worth[b] as number);
       if (p + q === 0) return 0;
-      const both = pairs.fresh[a] === pairs.fresh[b] ? Math.max(p, q) : p + q;
-      const apart = (pairs.difference[a] as number) + (pairs.difference[b] as number);
-      return (both / 2) * rise(apart, 20, 130);
+      const both = fresh[a] === fresh[b] ? Math.max(p, q) : p + q;
+      return (both / 2) * rise((difference[a] as number) + (difference[b] as number), 20, 130);
     };
   },
 };

@@ -85,54 +85,74 @@ export interface TrioSearch {
   readonly result: () => TrioResult;
 }
 
+/** Gives out the next number from 0 on; several searchers that share one find every trio once between them. */
+export type Turn = () => number;
+
+const ownTurn = (): Turn => {
+  let next = 0;
+  return () => next++;
+};
+
 const MUD = VERDICTS.indexOf('mud');
 
 /** The sorted ids of a trio's inks, joined by spaces: the same for the same three inks in any order. */
 export const trioKey = (ids: readonly string[]): string => [...ids].sort().join(' ');
 
-/** An exhaustive search over every three inks of a judged shelf. Nothing is skipped that could be found. */
-export function searchTrios(judged: Judged, query: TrioQuery): TrioSearch {
-  const { dried } = judged;
-  const { constraints } = query;
-  const count = dried.inks.length;
-  const usable = dried.inks.map(
+/**
+ * An exhaustive search over every three inks of a judged shelf. Nothing is skipped that could be found.
+ *
+ * @param turn  gives out the palest inks of trios; shared where several search one shelf
+ */
+export function searchTrios(judged: Judged, query: TrioQuery, turn: Turn = ownTurn()): TrioSearch {
+  const { inks, lightness } = judged.dried;
+  const { ownedOnly, mustNotContain, kinds, palestAtLeast, spacingAtLeast } = query.constraints;
+  const usable = inks.map(
     ({ id, kind, wished = false }) =>
-      !(constraints.ownedOnly && wished) &&
-      !constraints.mustNotContain.includes(id) &&
-      (constraints.kinds.length === 0 || constraints.kinds.includes(kind)),
+      !(ownedOnly && wished) && !mustNotContain.includes(id) && (kinds.length === 0 || kinds.includes(kind)),
   );
-  const numbers = dried.inks.flatMap((_, i) => (usable[i] ? [i] : []));
-  const consider = considerTrio(judged, query);
-  let row = 0;
-  let next = 1;
-  const outOf = choose3(count);
+  const numbers = Uint16Array.from(inks.flatMap((_, i) => (usable[i] ? [i] : [])));
+  const consider = considerTrios(judged, query, numbers);
+  let row = turn();
+  let next = row + 1;
   return {
     step: () => {
       const i = numbers[row];
-      const j = numbers[next];
       if (i === undefined) return false;
-      if (j === undefined || !consider.opens(i)) {
-        row++;
+      const j = numbers[next];
+      if (j === undefined || (lightness[i] as number) < palestAtLeast) {
+        row = turn();
         next = row + 1;
         return row < numbers.length;
       }
       next++;
-      if (consider.goesOn(i, j))
-        for (let c = next; c < numbers.length; c++) consider.look(i, j, numbers[c] as number);
+      if ((lightness[i] as number) - (lightness[j] as number) >= spacingAtLeast) consider.thirds(i, j, next);
       return true;
     },
     progress: () => {
       const left = numbers.length - row;
       return numbers.length < 3 ? 1 : 1 - choose3(left) / choose3(numbers.length);
     },
-    result: () => ({ best: consider.best(), count: consider.count(), outOf }),
+    result: () => ({ best: consider.best(), count: consider.count(), outOf: choose3(inks.length) }),
+  };
+}
+
+/** What several searchers of one shelf found between them. */
+export function mergeResults(results: readonly TrioResult[], keep: number): TrioResult {
+  return {
+    best: results
+      .flatMap(({ best }) => best)
+      .sort(byRank)
+      .slice(0, keep),
+    count: results.reduce((sum, { count }) => sum + count, 0),
+    outOf: results[0]?.outOf ?? 0,
   };
 }
 
 const choose3 = (n: number): number => (n < 3 ? 0 : (n * (n - 1) * (n - 2)) / 6);
 
 /** Weighs one trio after another, given pale to dark, and keeps the best. */
-function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep }: TrioQuery) {
+function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
+  const { relation, constraints, sort, seed, keep } = query;
   const { dried, pairs } = judged;
   const { scorer, anyMiddle } = RELATIONS[relation];
   const score = scorer(judged);
@@ -140,7 +160,9 @@ function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep 
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
   const made = new Set(constraints.notAmong);
-  const { palestAtLeast, darkestAtMost, spacingAtLeast } = constraints;
+  const { darkestAtMost, spacingAtLeast, noMud, families } = constraints;
+  const free =
+    darkestAtMost >= 100 && spacingAtLeast <= 0 && must.length + made.size === 0 && families === 'any';
   const byFit = sort === 'fit';
   const best = keepBest(keep);
   let found = 0;
@@ -149,45 +171,48 @@ function considerTrio(judged: Judged, { relation, constraints, sort, seed, keep 
     const q = lightness[k] as number;
     if (q > darkestAtMost || (lightness[j] as number) - q < spacingAtLeast) return false;
     if (must.length > 0 && must.some((wanted) => wanted !== i && wanted !== j && wanted !== k)) return false;
-    if (constraints.families !== 'any') {
+    if (families !== 'any') {
       const same = family[i] === family[j] && family[j] === family[k];
-      if (same !== (constraints.families === 'same')) return false;
+      if (same !== (families === 'same')) return false;
     }
     if (made.size === 0) return true;
     return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
   };
   const fitOf = (first: number, middle: number, last: number): number =>
-    constraints.noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
-  /** Counts a trio given pale to dark, and keeps it in panel order if it ranks among the best. */
-  const count = (
-    i: number,
-    j: number,
-    k: number,
-    fit: number,
-    first: number,
-    middle: number,
-    last: number,
-  ) => {
-    found++;
+    noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
+  const keepIt = (i: number, j: number, k: number, middle: number, fit: number): void => {
     const rank = byFit ? fit : rankBy(sort, judged, seed, i, j, k);
-    if (rank > best.least()) best.add({ first, middle, last, fit, rank });
+    if (rank < best.least()) return;
+    const [first, last] = middle === j ? [i, k] : middle === i ? [j, k] : [i, j];
+    best.add({ first: first as number, middle, last: last as number, fit, rank });
   };
   return {
-    /** Whether an ink may be the palest of a trio, and another the next. */
-    opens: (i: number): boolean => (lightness[i] as number) >= palestAtLeast,
-    goesOn: (i: number, j: number): boolean =>
-      (lightness[i] as number) - (lightness[j] as number) >= spacingAtLeast,
-    /** Inks come pale to dark. Where the relation allows any middle, the best of the three is taken. */
-    look: (i: number, j: number, k: number): void => {
-      if (!allowed(i, j, k)) return;
-      const between = fitOf(i, j, k);
-      const palest = anyMiddle ? fitOf(j, i, k) : 0;
-      const darkest = anyMiddle ? fitOf(i, k, j) : 0;
-      const fit = Math.max(between, palest, darkest);
-      if (fit <= 0) return;
-      if (fit === between) count(i, j, k, fit, i, j, k);
-      else if (fit === palest) count(i, j, k, fit, j, i, k);
-      else count(i, j, k, fit, i, k, j);
+    /**
+     * Weighs two inks with every third that is darker, from this place of `numbers` on. Where the relation allows
+     * any middle, the best of the three is taken.
+     */
+    thirds: (i: number, j: number, from: number): void => {
+      for (let c = from; c < numbers.length; c++) {
+        const k = numbers[c] as number;
+        if (!free && !allowed(i, j, k)) continue;
+        let fit = fitOf(i, j, k);
+        let middle = j;
+        if (anyMiddle) {
+          const palest = fitOf(j, i, k);
+          const darkest = fitOf(i, k, j);
+          if (palest > fit) {
+            fit = palest;
+            middle = i;
+          }
+          if (darkest > fit) {
+            fit = darkest;
+            middle = k;
+          }
+        }
+        if (fit <= 0) continue;
+        found++;
+        keepIt(i, j, k, middle, fit);
+      }
     },
     best: best.sorted,
     count: () => found,
@@ -233,15 +258,20 @@ function familyNumbers(families: readonly string[]): Uint16Array {
   });
 }
 
-/** Keeps the `most` highest ranks; of equals, the ones found first. Collects twice as many, then cuts. */
+/** Higher ranks first, then better fits; of equals the one of paler inks, so that the order is always the same. */
+const byRank = (p: Trio, q: Trio): number =>
+  q.rank - p.rank || q.fit - p.fit || p.first - q.first || p.middle - q.middle || p.last - q.last;
+
+/** Keeps the first `most` by rank. Collects twice as many, then cuts. */
 function keepBest(most: number) {
   let kept: Trio[] = [];
   let least = Number.NEGATIVE_INFINITY;
   const cut = (): void => {
-    kept = kept.toSorted((p, q) => q.rank - p.rank || q.fit - p.fit).slice(0, most);
+    kept = kept.sort(byRank).slice(0, most);
     if (kept.length === most) least = kept[most - 1]?.rank ?? least;
   };
   return {
+    /** Nothing ranked below this can be among them. */
     least: () => least,
     add: (trio: Trio): void => {
       kept.push(trio);

@@ -136,6 +136,11 @@ function TrioSearch({ inks, card, onOpen }: SearchProps) {
               onCompare={compare}
             />
           ))}
+          {search.answer && search.answer.left > 0 && (
+            <li className="flex items-center justify-center p-3">
+              <Button onClick={search.more}>Show more, {search.answer.left} left</Button>
+            </li>
+          )}
         </ul>
       </section>
     </div>
@@ -149,7 +154,7 @@ function Told({ search }: { readonly search: TrioSearchState }) {
   const { answer, progress, failed, stopped, cancel } = search;
   return (
     <div className="flex min-h-11 items-center gap-3 border-b border-line px-4 py-1.5">
-      <p role="status" className="mr-auto">
+      <p role="status" className="mr-auto" data-took={answer?.took}>
         {failed
           ? 'The search stopped by a fault. Change something to search again.'
           : stopped
@@ -157,7 +162,7 @@ function Told({ search }: { readonly search: TrioSearchState }) {
             : answer
               ? answer.count === 0
                 ? 'No trio meets all of this. Ask for less: wider lightness, more kinds, another relation.'
-                : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit; the best, with those like them folded under`
+                : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit, weighed in ${(answer.took / 1000).toFixed(1)} s; the best, with those like them folded under`
               : 'Searching every trio of the shelf …'}
       </p>
       {progress && (

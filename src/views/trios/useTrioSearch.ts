@@ -18,6 +18,8 @@ export interface TrioSearchState {
   /** The search was stopped: the answer in sight is from the one before. */
   readonly stopped: boolean;
   readonly cancel: () => void;
+  /** Asks for further trios of the answer in sight. */
+  readonly more: () => void;
 }
 
 export function useTrioSearch(
@@ -53,5 +55,12 @@ export function useTrioSearch(
     };
   }, [inks, card, query]);
   const cancel = useCallback(() => void searcher().cancel(), []);
-  return { answer, progress, failed, stopped, cancel };
+  const more = useCallback(async () => {
+    if (!answer) return;
+    const further = await searcher().more(answer.found.length);
+    setAnswer((now) =>
+      now === answer ? { ...now, found: [...now.found, ...further], left: now.left - further.length } : now,
+    );
+  }, [answer]);
+  return { answer, progress, failed, stopped, cancel, more };
 }

@@ -1,0 +1,28 @@
+import { expose } from 'comlink';
+import type { Card } from '../core/card/card';
+import type { Ink } from '../core/ink/ink';
+import type { TrioQuery, TrioResult } from '../core/search/trios';
+import { type Bench, benchOf, isStopped, type SharedSearch, takePart } from './searchPart';
+
+let bench: { pairs: SharedArrayBuffer; here: Bench } | undefined;
+
+/** A second pair of hands for the search worker, on the memory they share. */
+const door = {
+  async help(
+    inks: readonly Ink[],
+    card: Card,
+    shared: SharedSearch,
+    query: TrioQuery,
+  ): Promise<TrioResult | null> {
+    const memory = shared.pairs.verdict.buffer as SharedArrayBuffer;
+    if (bench?.pairs !== memory) {
+      const here = await benchOf(inks, card, () => !isStopped(shared));
+      if (!here) return null;
+      bench = { pairs: memory, here };
+    }
+    return takePart(bench.here, shared, query, () => true);
+  },
+};
+
+export type SearchHelperDoor = typeof door;
+expose(door);

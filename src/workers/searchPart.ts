@@ -1,0 +1,128 @@
+import type { Card } from '../core/card/card';
+import { filmOfInk, type Ink } from '../core/ink/ink';
+import { type DriedInks, dryInks, type PairTable, pairJudge, type RowJudge } from '../core/search/pairTable';
+import { searchTrios, type TrioQuery, type TrioResult } from '../core/search/trios';
+import { breathe } from './breathe';
+
+/** How far a search is: first every joint is judged, then every trio weighed. */
+export interface SearchProgress {
+  readonly stage: 'joints' | 'trios';
+  /** 0…1. */
+  readonly part: number;
+}
+
+/** What the workers of one search share; on shared memory where the browser has it. */
+export interface SharedSearch {
+  readonly pairs: PairTable;
+  /** Four counts; their places stand below. */
+  readonly counts: Int32Array;
+}
+
+/** Places in `counts`: blocks of joints given out, blocks judged, palest inks given out, and whether to stop. */
+const BLOCKS = 0;
+const JUDGED = 1;
+const PALEST = 2;
+const STOP = 3;
+export const COUNTS = 4;
+
+export const stopAll = ({ counts }: SharedSearch): void => void Atomics.store(counts, STOP, 1);
+
+export const isStopped = ({ counts }: SharedSearch): boolean => Atomics.load(counts, STOP) === 1;
+
+/** Makes ready for a search; nobody may be searching. Joints that are judged stay so. */
+export function beginAgain({ counts }: SharedSearch): void {
+  Atomics.store(counts, PALEST, 0);
+  Atomics.store(counts, STOP, 0);
+}
+
+/** One worker's own view of the shelf that is searched. */
+export interface Bench {
+  readonly dried: DriedInks;
+  readonly judgeRow: RowJudge;
+}
+
+/**
+ * Dries a shelf on a card. Solving a thousand films takes a while, so messages are let in on the way.
+ *
+ * @param wanted  asked now and then; once it returns false the answer is null
+ */
+export async function benchOf(
+  inks: readonly Ink[],
+  card: Card,
+  wanted: () => boolean,
+): Promise<Bench | null> {
+  let breathed = performance.now();
+  for (const ink of inks) {
+    filmOfInk(ink);
+    if (performance.now() - breathed < SLICE) continue;
+    await breathe();
+    breathed = performance.now();
+    if (!wanted()) return null;
+  }
+  const dried = dryInks(inks, card);
+  return { dried, judgeRow: pairJudge(dried, card) };
+}
+
+/** How long a worker searches before it lets messages in, and before it reports, in ms. */
+const SLICE = 16;
+const REPORT = 100;
+/** Joints judged before a worker looks whether to stop. */
+const BLOCK = 256;
+
+/** The joints of a shelf in blocks of one ink with some of the darker ones, the same for every worker. */
+function blocksOf(count: number): readonly (readonly [row: number, from: number])[] {
+  return Array.from({ length: count }, (_, row) =>
+    Array.from(
+      { length: Math.ceil((count - 1 - row) / BLOCK) },
+      (_, i) => [row, row + 1 + i * BLOCK] as const,
+    ),
+  ).flat();
+}
+
+/**
+ * Takes part in a search: judges the joints and weighs the trios that no other worker has taken.
+ *
+ * @param report  is told how far it is; a search that returns false from it is stopped for all
+ * @returns what this worker found, or null when the search was stopped
+ */
+export async function takePart(
+  { dried, judgeRow }: Bench,
+  shared: SharedSearch,
+  query: TrioQuery,
+  report: (progress: SearchProgress) => boolean,
+): Promise<TrioResult | null> {
+  const { pairs, counts } = shared;
+  const blocks = blocksOf(pairs.count);
+  let breathed = performance.now();
+  let reported = breathed;
+  /** Now and then reports and lets messages in; whether to stop. */
+  const stopped = async (stage: SearchProgress['stage'], part: () => number): Promise<boolean> => {
+    if (isStopped(shared)) return true;
+    const now = performance.now();
+    if (now - breathed < SLICE) return false;
+    if (now - reported >= REPORT) {
+      reported = now;
+      if (!report({ stage, part: part() })) stopAll(shared);
+    }
+    await breathe();
+    breathed = performance.now();
+    return isStopped(shared);
+  };
+  const judgedPart = (): number => Atomics.load(counts, JUDGED) / blocks.length;
+
+  while (Atomics.load(counts, BLOCKS) < blocks.length) {
+    const [row, from] = blocks[Atomics.add(counts, BLOCKS, 1)] ?? [];
+    if (row === undefined || from === undefined) break;
+    judgeRow(row, pairs, from, from + BLOCK);
+    Atomics.add(counts, JUDGED, 1);
+    if (await stopped('joints', judgedPart)) return null;
+  }
+  // The last blocks may still be in another worker's hands.
+  while (Atomics.load(counts, JUDGED) < blocks.length) {
+    await breathe();
+    if (await stopped('joints', judgedPart)) return null;
+  }
+  const search = searchTrios({ dried, pairs }, query, () => Atomics.add(counts, PALEST, 1));
+  while (search.step()) if (await stopped('trios', search.progress)) return null;
+  return isStopped(shared) ? null : search.result();
+}
