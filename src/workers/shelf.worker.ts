@@ -1,18 +1,42 @@
 import { expose } from 'comlink';
 import { FileError } from '../core/formats/fileError';
-import { type InkImport, readInksCsv } from '../core/formats/inksCsv';
+import { looksLikeGpl, rowsOfGpl } from '../core/formats/gpl';
+import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
+import { rowsOfCsv } from '../core/formats/inksCsv';
 import type { Ink } from '../core/ink/ink';
 import { dryShelf } from '../core/readings/driedShelf';
 import { findTwins } from '../core/shelf/twins';
+import { breathe } from './breathe';
+
+/** Rows compared before messages are let in. */
+const ROWS_A_TURN = 500;
+let newestReading = 0;
 
 /** Work on the whole shelf, which may hold a thousand inks. */
 const door = {
   dryShelf,
   findTwins,
-  /** Reads an ink table against the shelf; an error class does not survive the way out, so it goes as text. */
-  readInks(text: string, shelf: readonly Ink[]): InkImport | { readonly refused: string } {
+  /**
+   * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as
+   * text. A newer reading ends it with null.
+   */
+  async readInks(
+    text: string,
+    shelf: readonly Ink[],
+    onProgress: (part: number) => void,
+  ): Promise<InkImport | { readonly refused: string } | null> {
+    const mine = ++newestReading;
     try {
-      return readInksCsv(text, shelf, () => crypto.randomUUID());
+      const rows = looksLikeGpl(text) ? rowsOfGpl(text, shelf) : rowsOfCsv(text);
+      const comparison = compareWithShelf(shelf, () => crypto.randomUUID());
+      for (const [i, row] of rows.entries()) {
+        comparison.add(row);
+        if (i % ROWS_A_TURN !== ROWS_A_TURN - 1) continue;
+        onProgress(i / rows.length);
+        await breathe();
+        if (mine !== newestReading) return null;
+      }
+      return comparison.result();
     } catch (error) {
       if (error instanceof FileError) return { refused: error.message };
       throw error;

@@ -23,6 +23,9 @@ export function xyzOfHex(hex: string): Xyz {
 /** CIE L*a*b* of an sRGB colour written as `#rrggbb`. Throws a RangeError on anything else. */
 export const labOfHex = (hex: string): Lab => labOfXyz(xyzOfHex(hex));
 
+/** Linear-light RGB of an sRGB colour written as `#rrggbb`. Throws a RangeError on anything else. */
+export const linearRgbOfHex = (hex: string): LinearRgb => linearRgbOfXyz(xyzOfHex(hex));
+
 /** Linear-light RGB as `#rrggbb`; what lies outside sRGB is clipped channel by channel. */
 export const hexOfLinearRgb = ({ r, g, b }: LinearRgb): Hex =>
   formatHex({ mode: 'rgb', r: srgbSignal(r), g: srgbSignal(g), b: srgbSignal(b) }) as Hex;

@@ -76,6 +76,13 @@ export function linearRgbOfXyz({ x, y, z }: Xyz): LinearRgb {
   };
 }
 
+/** Tristimulus values from linear-light sRGB: the inverse of `linearRgbOfXyz`. Source: IEC 61966-2-1. */
+export const xyzOfLinearRgb = ({ r, g, b }: LinearRgb): Xyz => ({
+  x: 0.4123907992659595 * r + 0.35758433938387796 * g + 0.1804807884018343 * b,
+  y: 0.21263900587151036 * r + 0.7151686787677559 * g + 0.07219231536073371 * b,
+  z: 0.01933081871559185 * r + 0.11919477979462599 * g + 0.9505321522496606 * b,
+});
+
 /** One linear-light channel as the sRGB signal, both 0…1; clips outside. Source: IEC 61966-2-1. */
 export function srgbSignal(linear: number): number {
   if (linear <= 0) return 0;

@@ -2,11 +2,15 @@ import { parse } from 'csv-parse/sync';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink } from '../../testing/kits';
-import { readInksCsv, writeInksCsv } from './inksCsv';
+import type { Ink } from '../ink/ink';
+import { compareAll } from './inkImport';
+import { rowsOfCsv, writeInksCsv } from './inksCsv';
 
 let count = 0;
 const newId = () => `new-${count++}`;
 const shelf = DEMO_INKS;
+const readInksCsv = (text: string, on: readonly Ink[], id: () => string) =>
+  compareAll(rowsOfCsv(text), on, id);
 
 test('the whole shelf goes out and comes back unchanged', () => {
   const read = readInksCsv(writeInksCsv(shelf), shelf, newId);

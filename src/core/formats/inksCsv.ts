@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
 import { type Hex, parseColour } from '../colour/hex';
-import type { Ink, InkDepth } from '../ink/ink';
+import { type Ink, type InkDepth, POTENCY_LIMITS } from '../ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../ink/kinds';
 import { FileError } from './fileError';
+import type { InkRow } from './inkImport';
 
 /** Columns of an ink table, in the order they are written. docs/formats/inks-csv.md describes them. */
 export const INK_COLUMNS = [
@@ -13,6 +14,8 @@ export const INK_COLUMNS = [
   'over_white',
   'over_black',
   'dry_back_percent',
+  'potency',
+  'brush',
   'line',
   'owned',
   'note',
@@ -40,6 +43,8 @@ export function writeInksCsv(inks: readonly Ink[]): string {
       over_white: ink.overWhite,
       over_black: ink.overBlack ?? '',
       dry_back_percent: ink.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 1000) / 10),
+      potency: ink.potency === undefined ? '' : String(ink.potency),
+      brush: ink.brush ?? '',
       line: ink.line ?? '',
       owned: ink.wished ? 'no' : 'yes',
       note: ink.note ?? '',
@@ -49,31 +54,12 @@ export function writeInksCsv(inks: readonly Ink[]): string {
   return `${Papa.unparse({ fields: [...INK_COLUMNS], data: inertRows }, { newline: '\r\n' })}\r\n`;
 }
 
-/** A row that cannot be an ink. Lines count from 1, the header included. */
-export interface FaultyRow {
-  readonly line: number;
-  readonly reason: string;
-}
-
-/** What bringing a table in would do, before anything is done. */
-export interface InkImport {
-  readonly fresh: readonly Ink[];
-  /** Inks on the shelf by the same name that the table has otherwise. */
-  readonly changed: readonly { readonly before: Ink; readonly after: Ink }[];
-  readonly unchanged: number;
-  /** Names that stand in the table more than once; only the first row counts. */
-  readonly clashing: readonly FaultyRow[];
-  readonly faulty: readonly FaultyRow[];
-}
-
 /**
- * Reads an ink table, comma, semicolon or tab separated, as exported or pasted from a spreadsheet, and compares it with
- * the shelf by name.
+ * Reads an ink table, comma, semicolon or tab separated, as exported or pasted from a spreadsheet.
  *
- * @param newId  makes an id for an ink that is not on the shelf
  * @throws FileError when it is no table at all: empty, too large, or without the columns it needs
  */
-export function readInksCsv(text: string, shelf: readonly Ink[], newId: () => string): InkImport {
+export function rowsOfCsv(text: string): InkRow[] {
   if (text.length > INK_CSV_LIMITS.bytes)
     throw new FileError([{ place: '', problem: 'The table is larger than 8 MB. Split it.' }]);
   const { data } = Papa.parse<string[]>(text.replace(/^﻿/, ''), { skipEmptyLines: 'greedy' });
@@ -96,43 +82,10 @@ export function readInksCsv(text: string, shelf: readonly Ink[], newId: () => st
     throw new FileError([
       { place: '', problem: `The table has ${rows.length} rows; at most ${INK_CSV_LIMITS.rows} are read.` },
     ]);
-  return compare(rows, columns, shelf, newId);
-}
-
-function compare(
-  rows: readonly (readonly string[])[],
-  columns: readonly string[],
-  shelf: readonly Ink[],
-  newId: () => string,
-): InkImport {
-  const byName = new Map(shelf.map((ink) => [ink.name.toLowerCase(), ink]));
-  const seen = new Set<string>();
-  const fresh: Ink[] = [];
-  const changed: { before: Ink; after: Ink }[] = [];
-  const clashing: FaultyRow[] = [];
-  const faulty: FaultyRow[] = [];
-  let unchanged = 0;
-  rows.forEach((cells, i) => {
-    const line = i + 2;
+  return rows.map((cells, i) => {
     const cell = (column: Column): string => bare((cells[columns.indexOf(column)] ?? '').trim()).trim();
-    const read = inkFromRow(cell);
-    if (typeof read === 'string') {
-      faulty.push({ line, reason: read });
-      return;
-    }
-    const key = read.name.toLowerCase();
-    if (seen.has(key)) {
-      clashing.push({ line, reason: `${read.name} stands in the table already` });
-      return;
-    }
-    seen.add(key);
-    const before = byName.get(key);
-    const after = { ...read, id: before?.id ?? newId() };
-    if (!before) fresh.push(after);
-    else if (sameInk(before, after)) unchanged++;
-    else changed.push({ before, after });
+    return { line: i + 2, read: inkFromRow(cell) };
   });
-  return { fresh, changed, unchanged, clashing, faulty };
 }
 
 const DEPTHS: readonly InkDepth[] = ['deep', 'mid', 'pale'];
@@ -157,6 +110,11 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
   const dryBack = Number(percent) / 100;
   if (percent !== '' && !(dryBack >= 0 && dryBack <= 0.9))
     return `dry_back_percent "${percent}" is not 0 to 90`;
+  const strength = cell('potency').replace(',', '.').trim();
+  const potency = Number(strength);
+  if (strength !== '' && !(potency >= POTENCY_LIMITS.least && potency <= POTENCY_LIMITS.most))
+    return `potency "${strength}" is not ${POTENCY_LIMITS.least} to ${POTENCY_LIMITS.most}`;
+  const brush = cell('brush').slice(0, 60);
   const [line, note] = [cell('line').slice(0, 120), cell('note').slice(0, 2000)];
   return {
     name,
@@ -166,27 +124,10 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
     overWhite,
     ...(overBlack ? { overBlack } : {}),
     ...(percent === '' ? {} : { dryBack }),
+    ...(strength === '' ? {} : { potency }),
+    ...(brush ? { brush } : {}),
     ...(line ? { line } : {}),
     ...(note ? { note } : {}),
     ...(NO.has(cell('owned').toLowerCase()) ? { wished: true } : {}),
   };
-}
-
-/** The same in all that a table says; wished for or not counts, an absent field equals an empty one. */
-function sameInk(p: Ink, q: Ink): boolean {
-  const fields: readonly (keyof Ink)[] = [
-    'name',
-    'family',
-    'depth',
-    'kind',
-    'overWhite',
-    'overBlack',
-    'line',
-    'note',
-  ];
-  return (
-    fields.every((field) => (p[field] ?? '') === (q[field] ?? '')) &&
-    Boolean(p.wished) === Boolean(q.wished) &&
-    Math.abs((p.dryBack ?? -1) - (q.dryBack ?? -1)) < 1e-9
-  );
 }

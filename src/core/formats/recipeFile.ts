@@ -2,7 +2,7 @@ import { array, boolean, number, type ObjectSchema, object, string, ValidationEr
 import type { Card } from '../card/card';
 import { FINISH_IDS } from '../card/finishes';
 import { type Hex, isHex } from '../colour/hex';
-import type { Ink, InkDepth } from '../ink/ink';
+import { type Ink, type InkDepth, POTENCY_LIMITS } from '../ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../ink/kinds';
 import { settle } from '../ladder/edit';
 import { type Kit, type Recipe, RUNG_LIMITS } from '../ladder/recipe';
@@ -106,6 +106,8 @@ export const inkSchema: ObjectSchema<Ink> = object({
   note: string().strict().max(2000),
   wished: boolean().strict(),
   dryBack: number().strict().min(0).max(0.9),
+  potency: number().strict().min(POTENCY_LIMITS.least).max(POTENCY_LIMITS.most),
+  brush: string().strict().max(60),
 }).noUnknown(unknownField) as ObjectSchema<Ink>;
 
 /** A card as it stands in files. */

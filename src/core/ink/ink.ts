@@ -21,6 +21,10 @@ export interface Ink {
   readonly overBlack?: Hex;
   /** Part of the wet film's strength lost by drying, 0…0.9; the kind's own where left out. */
   readonly dryBack?: number;
+  /** How strongly it stands against another ink in a mixture, 0.25…4; 1 where left out. */
+  readonly potency?: number;
+  /** What is written on the brush that holds it. */
+  readonly brush?: string;
   /** Which maker's line it belongs to, in the owner's words. */
   readonly line?: string;
   readonly note?: string;
@@ -64,6 +68,10 @@ function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
  */
 export const contrastRatio = (overWhite: Hex, overBlack: Hex): number =>
   xyzOfHex(overBlack).y / Math.max(xyzOfHex(overWhite).y, 1e-6);
+
+/** How strongly this ink stands against others in a mixture. */
+export const potencyOf = (ink: Ink): number => ink.potency ?? 1;
+export const POTENCY_LIMITS = { least: 0.25, most: 4 } as const;
 
 /** Part of the wet film's strength that this ink loses by drying, 0…1. */
 export const dryBackOf = (ink: Ink): number => ink.dryBack ?? INK_KINDS[ink.kind].dryBack;

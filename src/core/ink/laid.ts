@@ -1,7 +1,7 @@
 import { type Lab, labOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { mixedReflectance } from './film';
-import { dryBackOf, filmOfInk, type Ink } from './ink';
+import { dryBackOf, filmOfInk, type Ink, potencyOf } from './ink';
 
 /** An ink and how much of it lies at one place, in full dried coats (0…1 in a blend). */
 export interface Laid {
@@ -24,7 +24,8 @@ const WET_TRAPPING = 0.6;
  * The wet film is thicker, by what drying takes back, and its gloss keeps more of the light inside. A place with
  * no ink on it is dry card either way.
  */
-export function laidReflectance(laid: readonly Laid[], ground: Spectrum, wetness: Wetness): Spectrum {
+export function laidReflectance(amounts: readonly Laid[], ground: Spectrum, wetness: Wetness): Spectrum {
+  const laid = byPotency(amounts);
   const wet = wetness === 'wet';
   const portions = laid.map(({ ink, coats }) => ({
     film: filmOfInk(ink),
@@ -34,6 +35,14 @@ export function laidReflectance(laid: readonly Laid[], ground: Spectrum, wetness
   if (!wet) return reflectance;
   const trapped = WET_TRAPPING * laid.reduce((sum, { ink, coats }) => sum + coats * dryBackOf(ink), 0);
   return reflectance.map((r) => (r * (1 - trapped)) / (1 - trapped * r));
+}
+
+/** A potent ink counts for more of the same thickness of film, the others for less. */
+function byPotency(laid: readonly Laid[]): readonly Laid[] {
+  if (laid.every(({ ink }) => potencyOf(ink) === 1)) return laid;
+  const whole = laid.reduce((sum, { coats }) => sum + coats, 0);
+  const weighed = laid.reduce((sum, { ink, coats }) => sum + coats * potencyOf(ink), 0);
+  return laid.map(({ ink, coats }) => ({ ink, coats: (coats * potencyOf(ink) * whole) / weighed }));
 }
 
 /** Colour of one full, dried coat of an ink on a ground. */

@@ -6,7 +6,7 @@ import { WEIGHTS } from '../colour/observer';
 import { BANDS, type Spectrum } from '../colour/spectrum';
 import type { Film } from '../ink/film';
 import { filmCurve } from '../ink/filmCurve';
-import { filmOfInk, type Ink } from '../ink/ink';
+import { filmOfInk, type Ink, potencyOf } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import { MUDDY, STATIONS, TOO_ALIKE, type VerdictKind } from '../ladder/joint';
 import { NOUNS, nounLattice } from './nounLattice';
@@ -101,7 +101,7 @@ export type RowJudge = (row: number, table: PairTable, from?: number, to?: numbe
 export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const { inks, labs, noun } = dried;
   const count = inks.length;
-  const films = inks.map((ink) => evenFilm(filmOfInk(ink)));
+  const films = inks.map(evenFilm);
   const ground = weighedGround(groundOfCard(card));
   const nounOf = nounLattice();
   const chromas = new Float64Array(STATIONS);
@@ -112,7 +112,8 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
       const [first, second] = [films[row], films[other]];
       if (!first || !second) return;
       for (let station = 1; station < STATIONS - 1; station++) {
-        const y = station / (STATIONS - 1);
+        const part = station / (STATIONS - 1);
+        const y = (part * second.potency) / ((1 - part) * first.potency + part * second.potency);
         const lab = mixedLab(first, second, y, ground);
         chromas[station] = chroma(lab);
         nouns[station] = nounOf(lab.l, lab.a, lab.b);
@@ -168,15 +169,17 @@ function weighedGround(ground: Spectrum): Float64Array {
   return rows;
 }
 
-/** A film, and whether it scatters alike in every band, as one does whose hiding is taken from its kind. */
+/** An ink's film, and whether it scatters alike in every band, as one does whose hiding is taken from its kind. */
 interface EvenFilm extends Film {
   readonly even: boolean;
+  readonly potency: number;
 }
 
-const evenFilm = (film: Film): EvenFilm => ({
-  ...film,
-  even: film.scattering.every((s) => s === film.scattering[0]),
-});
+function evenFilm(ink: Ink): EvenFilm {
+  const film = filmOfInk(ink);
+  const even = film.scattering.every((s) => s === film.scattering[0]);
+  return { ...film, even, potency: potencyOf(ink) };
+}
 
 /** Colour of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
 function mixedLab(first: EvenFilm, second: EvenFilm, y: number, ground: Float64Array): Lab {

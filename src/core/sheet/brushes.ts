@@ -5,7 +5,7 @@ import { INK_KINDS } from '../ink/kinds';
 export interface Brush {
   /** A, B, C … in the order they are first used. */
   readonly letter: string;
-  /** What is written on it. */
+  /** What is written on it: the maker's own label where the ink has one. */
   readonly label: string;
 }
 
@@ -23,7 +23,9 @@ export function brushesFor(laid: readonly Ink[]): { brush: Brush; usedBefore?: I
     const known = brushes.get(key);
     const brush = known?.brush ?? {
       letter: String.fromCharCode(65 + brushes.size),
-      label: set === 'white only' ? 'white only' : set === 'pigment' ? `${ink.family}, pigment` : ink.family,
+      label:
+        ink.brush ??
+        (set === 'white only' ? 'white only' : set === 'pigment' ? `${ink.family}, pigment` : ink.family),
     };
     brushes.set(key, { brush, last: ink });
     return known && known.last.id !== ink.id ? { brush, usedBefore: known.last } : { brush };

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { type FieldErrors, useForm } from 'react-hook-form';
 import { type Hex, labOfHex, parseColour } from '../../core/colour/hex';
 import { nameColour } from '../../core/colour/names';
-import { contrastRatio, type Ink, type InkDepth } from '../../core/ink/ink';
+import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import { Button } from '../../ui/Button';
 
@@ -25,6 +25,8 @@ interface Fields {
   overWhite: string;
   overBlack: string;
   dryBack: string;
+  potency: string;
+  brush: string;
   note: string;
   wished: boolean;
 }
@@ -38,6 +40,8 @@ const fieldsOf = (ink: Ink | undefined): Fields => ({
   overWhite: ink?.overWhite ?? '',
   overBlack: ink?.overBlack ?? '',
   dryBack: ink?.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 100)),
+  potency: ink?.potency === undefined ? '' : String(ink.potency),
+  brush: ink?.brush ?? '',
   note: ink?.note ?? '',
   wished: ink?.wished ?? false,
 });
@@ -47,7 +51,7 @@ const COLOUR_HELP = 'Type # and six digits, or a reading of L*, a* and b* such a
 /** The fields as an ink; called when every field has passed its check. */
 function inkFrom(fields: Fields, id: string): Ink {
   const overBlack = parseColour(fields.overBlack);
-  const [line, note] = [fields.line.trim(), fields.note.trim()];
+  const [line, note, brush] = [fields.line.trim(), fields.note.trim(), fields.brush.trim()];
   return {
     id,
     name: fields.name.trim(),
@@ -57,6 +61,8 @@ function inkFrom(fields: Fields, id: string): Ink {
     overWhite: parseColour(fields.overWhite) as Hex,
     ...(overBlack ? { overBlack } : {}),
     ...(fields.dryBack.trim() ? { dryBack: Number(fields.dryBack.replace(',', '.')) / 100 } : {}),
+    ...(fields.potency.trim() ? { potency: Number(fields.potency.replace(',', '.')) } : {}),
+    ...(brush ? { brush } : {}),
     ...(line ? { line } : {}),
     ...(note ? { note } : {}),
     ...(fields.wished ? { wished: true } : {}),
@@ -187,6 +193,34 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
               />
             </Field>
             <p className="self-end text-mute">{hidingOf(white, black)}</p>
+            <Field label="Potency beside other inks" name="potency" errors={errors}>
+              <input
+                id="potency"
+                inputMode="decimal"
+                autoComplete="off"
+                placeholder="1; more where it overpowers"
+                className={`${FIELD} placeholder:text-mute`}
+                {...register('potency', {
+                  validate: (text) => {
+                    const times = Number(text.replace(',', '.'));
+                    const { least, most } = POTENCY_LIMITS;
+                    return (
+                      text.trim() === '' ||
+                      (times >= least && times <= most) ||
+                      `Type ${least} to ${most}, or leave it empty.`
+                    );
+                  },
+                })}
+              />
+            </Field>
+            <Field label="Written on its brush" name="brush" errors={errors}>
+              <input
+                id="brush"
+                autoComplete="off"
+                className={FIELD}
+                {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
+              />
+            </Field>
             <div className="sm:col-span-2">
               <Field label="Note" name="note" errors={errors}>
                 <textarea

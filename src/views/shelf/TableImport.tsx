@@ -1,6 +1,7 @@
+import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import type { FaultyRow, InkImport } from '../../core/formats/inksCsv';
+import type { FaultyRow, InkImport } from '../../core/formats/inkImport';
 import type { Ink } from '../../core/ink/ink';
 import { Button } from '../../ui/Button';
 import { shelfWorker } from '../workers';
@@ -11,7 +12,10 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Reading = 'nothing' | 'reading' | { readonly refused: string } | InkImport;
+type Reading = 'nothing' | { readonly part: number } | { readonly refused: string } | InkImport;
+
+const isGoingOn = (reading: Reading): reading is { readonly part: number } =>
+  typeof reading !== 'string' && 'part' in reading;
 
 /** A table of inks, from a file or pasted: first what it would do, then all of it or nothing. */
 export function TableImport({ inks, onKeep, onClose }: Props) {
@@ -20,23 +24,26 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
   const read = async (text: string) => {
     const mine = ++newest.current;
     if (text.trim() === '') return setReading('nothing');
-    setReading('reading');
-    const answer = await shelfWorker().readInks(text, [...inks]);
-    if (mine === newest.current) setReading(answer);
+    setReading({ part: 0 });
+    const report = proxy((part: number) => {
+      if (mine === newest.current) setReading((now) => (isGoingOn(now) ? { part } : now));
+    });
+    const answer = await shelfWorker().readInks(text, [...inks], report);
+    if (answer && mine === newest.current) setReading(answer);
   };
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 space-y-3 overflow-auto rounded-[3px] bg-sheet p-5">
-          <Dialog.Title className="heading text-lg">Import inks from a table</Dialog.Title>
+          <Dialog.Title className="heading text-lg">Import inks</Dialog.Title>
           <Dialog.Description className="text-mute">
-            Choose a CSV file, or paste rows from a spreadsheet, with a header that names at least name and
-            over_white.
+            Choose a CSV table or a GPL palette, or paste rows from a spreadsheet, with a header that names at
+            least name and over_white.
           </Dialog.Description>
           <input
             type="file"
-            accept=".csv,.tsv,.txt,text/csv"
+            accept=".csv,.tsv,.txt,.gpl,text/csv"
             aria-label="Table file"
             className="frame w-full p-1.5"
             onChange={async ({ target }) => {
@@ -68,7 +75,7 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
 const TOO_LARGE = 8_000_001;
 
 function KeepButton({ reading, onKeep }: { readonly reading: Reading; readonly onKeep: Props['onKeep'] }) {
-  if (typeof reading === 'string' || 'refused' in reading)
+  if (reading === 'nothing' || isGoingOn(reading) || 'refused' in reading)
     return (
       <Button look="strong" disabled>
         Keep
@@ -84,7 +91,13 @@ function KeepButton({ reading, onKeep }: { readonly reading: Reading; readonly o
 
 function Preview({ reading }: { readonly reading: Reading }) {
   if (reading === 'nothing') return null;
-  if (reading === 'reading') return <p role="status">Reading the table …</p>;
+  if (isGoingOn(reading))
+    return (
+      <p role="status" className="flex items-center gap-3">
+        Reading the table …
+        <progress aria-label="Rows read" value={reading.part} className="h-2 flex-1 accent-(--strong)" />
+      </p>
+    );
   if ('refused' in reading)
     return (
       <p role="alert" className="border-l-4 border-text pl-3">
