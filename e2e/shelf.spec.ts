@@ -72,7 +72,7 @@ test('a table goes out, and a table comes in after a look at what it would do, w
   const file = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as a table' }).click();
   expect((await file).suggestedFilename()).toBe('inks.csv');
-  await page.getByRole('button', { name: 'Import a table' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   const pasted = page.getByLabel('Pasted rows');
   await pasted.fill('price;amount\n1;2');
   await expect(page.getByRole('alert')).toContainText('lacks name and over_white');

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { setShare } from '../core/ladder/edit';
 import { ink, kitOf } from '../testing/kits';
 import { Database } from './database';
+import { dropTrio, keepTrio, listKept, restoreTrio } from './kept';
 import {
   addRecipe,
   ChangedElsewhere,
@@ -73,6 +74,18 @@ test('an ink leaves the shelf only when no recipe is made of it', async () => {
   expect(await db.inks.count()).toBe(72);
   await removeInk(db, 'haar-pale');
   expect(await db.inks.get('haar-pale')).toBeUndefined();
+});
+
+test('a kept trio is one whatever its order, and comes back as it was', async () => {
+  const db = freshDb();
+  const inks = (await db.inks.toArray()).slice(0, 3);
+  const kept = await keepTrio(db, inks, 'kraft');
+  await keepTrio(db, inks.toReversed(), 'black');
+  expect(await listKept(db)).toEqual([kept]);
+  await dropTrio(db, kept.id);
+  expect(await listKept(db)).toEqual([]);
+  await restoreTrio(db, kept);
+  expect(await listKept(db)).toEqual([kept]);
 });
 
 describe('bringing a recipe in', () => {

@@ -19,6 +19,17 @@ export const firstRecord = (recipe: Recipe, now: number): RecipeRecord => ({
   updatedAt: now,
 });
 
+/** A trio put by, to be made one day. */
+export interface KeptTrio {
+  /** The same for the same inks in any order (`trioKey`). */
+  readonly id: string;
+  /** In panel order. */
+  readonly inkIds: readonly string[];
+  readonly cardId: string;
+  /** Milliseconds since 1970. */
+  readonly keptAt: number;
+}
+
 /** One remembered choice of the interface. */
 export interface Setting {
   readonly key: string;

@@ -22,6 +22,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
     title: 'shelf of inks, cards, recipes, settings',
     stores: { inks: 'id, family', cards: 'id', recipes: 'id, updatedAt', settings: 'key' },
   },
+  { version: 2, title: 'kept trios', stores: { kept: 'id, keptAt' } },
 ];
 
 /** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */

@@ -25,6 +25,9 @@ function listOf(length: number): readonly NamedColour[] {
 /** The 1,117 named colours of a colour standard published in 1912, with their place in it. */
 export const STANDARD_1912 = listOf(1117);
 
+/** 949 colours with the names people gave them in an open survey. */
+export const SURVEY_949 = listOf(949);
+
 /** Every colour of sRGB on a lattice of `steps` levels a channel. */
 export function srgbLattice(steps: number): string[] {
   const level = (i: number) =>

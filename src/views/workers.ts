@@ -1,4 +1,5 @@
 import { type Remote, wrap } from 'comlink';
+import type { MatchDoor } from '../workers/match.worker';
 import type { PictureDoor } from '../workers/picture.worker';
 import type { SearchDoor } from '../workers/search.worker';
 import type { ShelfDoor } from '../workers/shelf.worker';
@@ -29,4 +30,21 @@ export function searcher(): Remote<SearchDoor> {
     new Worker(new URL('../workers/search.worker.ts', import.meta.url), { type: 'module' }),
   );
   return searches;
+}
+
+let matches: { worker: Worker; door: Remote<MatchDoor> } | undefined;
+
+/** The worker that reads pictures a maker opens. */
+export function matcher(): Remote<MatchDoor> {
+  if (!matches) {
+    const worker = new Worker(new URL('../workers/match.worker.ts', import.meta.url), { type: 'module' });
+    matches = { worker, door: wrap<MatchDoor>(worker) };
+  }
+  return matches.door;
+}
+
+/** Ends whatever the picture reader is at; the next call starts a new one. */
+export function stopMatcher(): void {
+  matches?.worker.terminate();
+  matches = undefined;
 }

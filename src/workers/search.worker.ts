@@ -4,6 +4,7 @@ import type { Ink } from '../core/ink/ink';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/search/bridges';
 import { emptyPairTable } from '../core/search/pairTable';
 import { type FoundTrio, tellTrio } from '../core/search/tell';
+import { topCoatsOf } from '../core/search/topCoats';
 import { foldTrios, mergeResults, type TrioQuery } from '../core/search/trios';
 import { breathe } from './breathe';
 import type { SearchHelperDoor } from './searchHelper.worker';
@@ -97,7 +98,8 @@ async function search(
   const judged = { dried: here.dried, pairs: shared.pairs };
   const { best, count, outOf } = mergeResults(theirs ? [own, theirs] : [own], query.keep);
   const folded = foldTrios(best, judged);
-  tellFrom = (from) => folded.slice(from, from + TOLD).map((trio) => tellTrio(judged, card, trio));
+  const coats = query.relation === 'lightAndDark' ? topCoatsOf(here.dried) : undefined;
+  tellFrom = (from) => folded.slice(from, from + TOLD).map((trio) => tellTrio(judged, card, trio, coats));
   return {
     found: tellFrom(0),
     left: Math.max(folded.length - TOLD, 0),

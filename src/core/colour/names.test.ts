@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { STANDARD_1912 } from '../../testing/colourSets';
+import { confusionTable, surveyNames } from '../../testing/survey';
 import { deltaE00 } from './difference';
 import { labOfHex } from './hex';
 import { ISCC_NBS_CENTROIDS } from './isccNbsCentroids';
@@ -25,4 +27,11 @@ test('a designation is split into modifiers, hue and noun', () => {
   expect(of('moderate yellowish brown')).toMatchObject({ hue: 'yellowish brown', noun: 'brown' });
   expect(of('dark greenish gray')).toMatchObject({ hue: 'greenish gray', noun: 'gray' });
   expect(of('vivid yellow green')).toMatchObject({ hue: 'yellow green', noun: 'yellow green' });
+});
+
+test('at least 80 % of the surveyed names with a basic colour word agree in family, as docs/ reports', () => {
+  const surveyed = surveyNames();
+  expect(surveyed.length).toBeGreaterThan(500);
+  expect(surveyed.filter(({ agrees }) => agrees).length / surveyed.length).toBeGreaterThanOrEqual(0.8);
+  expect(readFileSync('docs/survey-names.md', 'utf8')).toContain(confusionTable(surveyed));
 });

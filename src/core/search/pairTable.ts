@@ -22,6 +22,8 @@ export const NO_NOUN = 255;
 export interface DriedInks {
   readonly inks: readonly Ink[];
   readonly labs: readonly Lab[];
+  /** The bare card they dried on. */
+  readonly ground: Spectrum;
   readonly lightness: Float64Array;
   readonly chroma: Float64Array;
   /** Degrees. */
@@ -40,6 +42,7 @@ export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
   return {
     inks: dried.map(({ ink }) => ink),
     labs,
+    ground,
     lightness: Float64Array.from(labs, ({ l }) => l),
     chroma: Float64Array.from(labs, chroma),
     hue: Float64Array.from(labs, hueDegrees),

@@ -1,8 +1,16 @@
 import { MUDDY } from '../ladder/joint';
 import { NOUNS } from './nounLattice';
 import { type DriedInks, NO_NOUN, type PairTable, VERDICTS } from './pairTable';
+import { LIGHT_FROM, topCoatsOf } from './topCoats';
 
-export type RelationId = 'tonal' | 'neighbours' | 'bridge' | 'newColour' | 'quieted' | 'primaries';
+export type RelationId =
+  | 'tonal'
+  | 'neighbours'
+  | 'bridge'
+  | 'newColour'
+  | 'quieted'
+  | 'primaries'
+  | 'lightAndDark';
 
 /** The shelf and its joints, as relations read them. */
 export interface Judged {
@@ -213,6 +221,31 @@ const primaries: Relation = {
     },
 };
 
+const lightAndDark: Relation = {
+  id: 'lightAndDark',
+  label: 'Light three and one dark',
+  explains:
+    'Three pale inks under a clear resist and one dark over all: scored by how clearly the worst of the three reads.',
+  anyMiddle: false,
+  scorer: ({ dried, pairs }) => {
+    const { lightness, chroma } = dried;
+    const { best, darks } = topCoatsOf(dried);
+    return (first, middle, last) => {
+      const darkest = Math.min(
+        lightness[first] as number,
+        lightness[middle] as number,
+        lightness[last] as number,
+      );
+      if (darkest < LIGHT_FROM || darks.length === 0) return 0;
+      const n = pairs.count;
+      for (const at of [first * n + middle, middle * n + last])
+        if (pairs.verdict[at] === MUD || pairs.verdict[at] === ALIKE) return 0;
+      const colourful = Math.min(chroma[first] as number, chroma[middle] as number, chroma[last] as number);
+      return rise(best(first, middle, last).reads, 2, 12) * (0.4 + 0.6 * rise(colourful, 8, 40));
+    };
+  },
+};
+
 export const RELATIONS: Readonly<Record<RelationId, Relation>> = {
   tonal,
   neighbours,
@@ -220,5 +253,6 @@ export const RELATIONS: Readonly<Record<RelationId, Relation>> = {
   newColour,
   quieted,
   primaries,
+  lightAndDark,
 };
 export const RELATION_IDS = Object.keys(RELATIONS) as readonly RelationId[];

@@ -6,16 +6,18 @@ import { ink, WHITE_CARD } from '../../testing/kits';
 import { groundOfCard } from '../card/card';
 import { deltaE00 } from '../colour/difference';
 import { type Hex, labOfHex } from '../colour/hex';
-import { chroma, labOfSpectrum } from '../colour/lab';
+import { chroma, type Lab, labOfSpectrum } from '../colour/lab';
 import { nameColour } from '../colour/names';
 import type { Ink } from '../ink/ink';
 import { driedColour, laidReflectance } from '../ink/laid';
 import { judgeJoint, walkJoint } from '../ladder/joint';
+import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { brewMiddle, bridgeBetween, quietPair } from './bridges';
 import { NOUNS, nounLattice } from './nounLattice';
 import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairTable';
 import { type Judged, RELATION_IDS, RELATIONS, type RelationId } from './relations';
-import { foldTrios, NO_CONSTRAINTS, searchTrios, type TrioQuery, trioKey } from './trios';
+import { topCoatsOf } from './topCoats';
+import { foldTrios, mergeResults, NO_CONSTRAINTS, searchTrios, type TrioQuery, trioKey } from './trios';
 
 function judged(inks: readonly Ink[]): Judged {
   const dried = dryInks(inks, WHITE_CARD);
@@ -159,6 +161,52 @@ describe('constraints', () => {
     expect(best.map((trio) => trioKey(ids(trio)))).not.toContain(made);
   });
 
+  test('every ink has one of the hues asked for', () => {
+    const [yellow, blue] = [HUE_SECTORS.indexOf('yellow'), HUE_SECTORS.indexOf('blue')];
+    const { best } = search(demo, {
+      relation: 'newColour',
+      constraints: { ...NO_CONSTRAINTS, hues: [yellow, blue] },
+    });
+    expect(best.length).toBeGreaterThan(5);
+    for (const { first, middle, last } of best)
+      for (const place of [first, middle, last])
+        expect([yellow, blue]).toContain(hueSector(demo.dried.labs[place] as Lab));
+  });
+
+  test('far from what is kept: the mean difference, palest with palest, as counted by hand', () => {
+    const [kept] = search(demo, { relation: 'tonal' }).best.map(ids);
+    if (!kept) throw new Error('nothing tonal on the demo shelf');
+    const constraints = { ...NO_CONSTRAINTS, kept: [kept], farFromKept: 12 };
+    const { best } = search(demo, { relation: 'tonal', constraints, sort: 'unlikeKept' });
+    const byLightness = (trio: readonly string[]) =>
+      demo.dried.inks.flatMap(({ id }, i) => (trio.includes(id) ? [demo.dried.labs[i] as Lab] : []));
+    const from = byLightness(kept);
+    for (const trio of best) {
+      const apart = byLightness(ids(trio)).map((lab, i) => deltaE00(lab, from[i] as Lab));
+      expect(trio.rank).toBeCloseTo(apart.reduce((sum, d) => sum + d, 0) / 3, 3);
+      expect(trio.rank).toBeGreaterThanOrEqual(12);
+    }
+    expect(best.map(({ rank }) => rank)).toEqual(best.map(({ rank }) => rank).sort((p, q) => q - p));
+  });
+
+  test('two that share one shelf find between them what one finds', () => {
+    const query = {
+      relation: 'newColour',
+      constraints: NO_CONSTRAINTS,
+      sort: 'fit',
+      seed: 1,
+      keep: 50,
+    } as const;
+    let next = 0;
+    const turn = () => next++;
+    const [one, other] = [searchTrios(demo, query, turn), searchTrios(demo, query, turn)];
+    for (let going = true; going; ) {
+      const [p, q] = [one.step(), other.step()];
+      going = p || q;
+    }
+    expect(mergeResults([one.result(), other.result()], 50)).toEqual(search(demo, query));
+  });
+
   test('one family gives depths of one colour, mixed families never three of one', () => {
     const family = (trio: Parameters<typeof ids>[0]) =>
       new Set([trio.first, trio.middle, trio.last].map((i) => demo.dried.inks[i]?.family)).size;
@@ -209,6 +257,28 @@ describe('what the trade advises (common practice)', () => {
     expect(quietest?.after).toBeLessThan(quietest?.before ?? 0);
     const families = [quietest, ...others.slice(0, 9)].map((quieting) => quieting?.colour.noun);
     expect(families.some((noun) => noun === 'gray' || noun === 'brown')).toBe(true);
+  });
+
+  test('light three and one dark: pale inks under, a dark dye or hybrid over, read at the worst place', () => {
+    const { best } = search(demo, { relation: 'lightAndDark' });
+    const coats = topCoatsOf(demo.dried);
+    expect(best.length).toBeGreaterThan(20);
+    for (const { first, middle, last } of best.slice(0, 50)) {
+      const { dark, reads } = coats.best(first, middle, last);
+      expect(reads).toBeGreaterThan(3);
+      expect(['dye', 'hybrid']).toContain(demo.dried.inks[dark]?.kind);
+      for (const place of [first, middle, last])
+        expect(demo.dried.lightness[place]).toBeGreaterThan((demo.dried.lightness[dark] ?? 0) + 15);
+    }
+  });
+
+  test('a potent ink takes more of the joint', () => {
+    const ground = groundOfCard(WHITE_CARD);
+    const [pale, dark] = [ink('pale', '#f2c230'), ink('dark', '#1f4f7a')];
+    const half = (potency: number) => walkJoint(pale, { ...dark, potency }, ground)[6]?.lab.l ?? 0;
+    expect(half(2)).toBeLessThan(half(1));
+    expect(half(0.5)).toBeGreaterThan(half(1));
+    expect(driedColour({ ...dark, potency: 3 }, ground)).toEqual(driedColour(dark, ground));
   });
 
   test('three primaries give orange, green and violet in the joints', () => {

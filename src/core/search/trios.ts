@@ -1,4 +1,6 @@
+import type { Lab } from '../colour/lab';
 import type { InkKindId } from '../ink/kinds';
+import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { type PairTable, VERDICTS } from './pairTable';
 import { type Judged, RELATIONS, type RelationId } from './relations';
 
@@ -18,6 +20,11 @@ export interface Constraints {
   readonly spacingAtLeast: number;
   readonly noMud: boolean;
   readonly families: 'any' | 'same' | 'mixed';
+  /** Hues each ink must have, as places in `HUE_SECTORS`, or `GREYS`; empty for any. */
+  readonly hues: readonly number[];
+  /** Trios kept, as the ids of their inks, and how far from each of them a trio must be, mean CIEDE2000. */
+  readonly kept: readonly (readonly string[])[];
+  readonly farFromKept: number;
   /** Trios made already, as the sorted ids of their inks joined by spaces. */
   readonly notAmong: readonly string[];
 }
@@ -32,10 +39,16 @@ export const NO_CONSTRAINTS: Constraints = {
   spacingAtLeast: 0,
   noMud: false,
   families: 'any',
+  hues: [],
+  kept: [],
+  farFromKept: 0,
   notAmong: [],
 };
 
-export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast' | 'chance';
+/** Stands in `hues` for inks without a hue. */
+export const GREYS = HUE_SECTORS.length;
+
+export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast' | 'unlikeKept' | 'chance';
 
 /** How found trios are ranked; each is a figure of one trio, larger first. */
 export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly explains: string }>> = {
@@ -43,6 +56,10 @@ export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly e
   evenness: { label: 'Evenness', explains: 'smallest step in L* over the largest' },
   chroma: { label: 'Chroma', explains: 'mean chroma of the three' },
   contrast: { label: 'Contrast with detail black', explains: 'L* of the darkest ink' },
+  unlikeKept: {
+    label: 'Unlike what is kept',
+    explains: 'mean ΔE00 from the nearest kept trio, pale with pale, dark with dark',
+  },
   chance: { label: 'Chance', explains: 'drawn at random from the seed' },
 };
 
@@ -105,10 +122,14 @@ export const trioKey = (ids: readonly string[]): string => [...ids].sort().join(
  */
 export function searchTrios(judged: Judged, query: TrioQuery, turn: Turn = ownTurn()): TrioSearch {
   const { inks, lightness } = judged.dried;
-  const { ownedOnly, mustNotContain, kinds, palestAtLeast, spacingAtLeast } = query.constraints;
+  const { ownedOnly, mustNotContain, kinds, hues, palestAtLeast, spacingAtLeast } = query.constraints;
+  const { labs } = judged.dried;
   const usable = inks.map(
-    ({ id, kind, wished = false }) =>
-      !(ownedOnly && wished) && !mustNotContain.includes(id) && (kinds.length === 0 || kinds.includes(kind)),
+    ({ id, kind, wished = false }, i) =>
+      (hues.length === 0 || hues.includes(hueSector(labs[i] as Lab) ?? GREYS)) &&
+      !(ownedOnly && wished) &&
+      !mustNotContain.includes(id) &&
+      (kinds.length === 0 || kinds.includes(kind)),
   );
   const numbers = Uint16Array.from(inks.flatMap((_, i) => (usable[i] ? [i] : [])));
   const consider = considerTrios(judged, query, numbers);
@@ -160,9 +181,14 @@ function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
   const made = new Set(constraints.notAmong);
-  const { darkestAtMost, spacingAtLeast, noMud, families } = constraints;
+  const { darkestAtMost, spacingAtLeast, noMud, families, farFromKept } = constraints;
+  const fromKept = distanceFromKept(judged, constraints.kept);
   const free =
-    darkestAtMost >= 100 && spacingAtLeast <= 0 && must.length + made.size === 0 && families === 'any';
+    darkestAtMost >= 100 &&
+    spacingAtLeast <= 0 &&
+    farFromKept <= 0 &&
+    must.length + made.size === 0 &&
+    families === 'any';
   const byFit = sort === 'fit';
   const best = keepBest(keep);
   let found = 0;
@@ -175,13 +201,18 @@ function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
       const same = family[i] === family[j] && family[j] === family[k];
       if (same !== (families === 'same')) return false;
     }
+    if (farFromKept > 0 && fromKept(i, j, k) < farFromKept) return false;
     if (made.size === 0) return true;
     return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
   };
   const fitOf = (first: number, middle: number, last: number): number =>
     noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
   const keepIt = (i: number, j: number, k: number, middle: number, fit: number): void => {
-    const rank = byFit ? fit : rankBy(sort, judged, seed, i, j, k);
+    const rank = byFit
+      ? fit
+      : sort === 'unlikeKept'
+        ? fromKept(i, j, k)
+        : rankBy(sort, judged, seed, i, j, k);
     if (rank < best.least()) return;
     const [first, last] = middle === j ? [i, k] : middle === i ? [j, k] : [i, j];
     best.add({ first: first as number, middle, last: last as number, fit, rank });
@@ -222,9 +253,35 @@ function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
 const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>
   verdict[first * count + middle] === MUD || verdict[middle * count + last] === MUD;
 
+/** Distance told where nothing is kept: farther than any two trios can be. */
+const NOTHING_KEPT = 200;
+
+/**
+ * How far a trio is from the nearest kept one: the mean CIEDE2000 of their inks, the palest with the palest and the
+ * darkest with the darkest. Kept trios with an ink that is not searched are passed over.
+ */
+function distanceFromKept({ dried, pairs }: Judged, kept: Constraints['kept']) {
+  const placeOf = new Map(dried.inks.map(({ id }, place) => [id, place]));
+  const rows = kept
+    .map((ids) => ids.flatMap((id) => placeOf.get(id) ?? []).sort((p, q) => p - q))
+    .filter((places) => places.length === 3);
+  const { count, difference } = pairs;
+  return (i: number, j: number, k: number): number => {
+    let least = NOTHING_KEPT;
+    for (const [p = 0, q = 0, r = 0] of rows) {
+      const sum =
+        (difference[i * count + p] as number) +
+        (difference[j * count + q] as number) +
+        (difference[k * count + r] as number);
+      if (sum / 3 < least) least = sum / 3;
+    }
+    return least;
+  };
+}
+
 /** A trio's figure other than its fit; inks pale to dark. */
 function rankBy(
-  sort: Exclude<SortId, 'fit'>,
+  sort: Exclude<SortId, 'fit' | 'unlikeKept'>,
   { dried }: Judged,
   seed: number,
   i: number,

@@ -1,11 +1,14 @@
+import { Pipette } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { type FieldErrors, useForm } from 'react-hook-form';
 import { type Hex, labOfHex, parseColour } from '../../core/colour/hex';
 import { nameColour } from '../../core/colour/names';
 import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import { Button } from '../../ui/Button';
+
+const SwatchReader = lazy(() => import('../sampling/SwatchReader'));
 
 interface Props {
   /** The ink to change; left out for a new one. */
@@ -73,8 +76,11 @@ const FIELD = 'frame min-h-8 w-full px-2 py-1';
 
 /** A form for one ink, new or known. */
 export function InkForm({ ink, families, onSave, onClose }: Props) {
-  const { register, handleSubmit, watch, formState } = useForm<Fields>({ defaultValues: fieldsOf(ink) });
+  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
+    defaultValues: fieldsOf(ink),
+  });
   const { errors } = formState;
+  const [sampling, setSampling] = useState<'overWhite' | 'overBlack'>();
   const [white, black, kind] = [
     parseColour(watch('overWhite')),
     parseColour(watch('overBlack')),
@@ -152,7 +158,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
               </Field>
             </div>
             <Field label="Colour over white, dried" name="overWhite" errors={errors}>
-              <ColourInput colour={white}>
+              <ColourInput colour={white} onPicture={() => setSampling('overWhite')}>
                 <input
                   id="overWhite"
                   autoComplete="off"
@@ -164,7 +170,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
               </ColourInput>
             </Field>
             <Field label="Colour over black, if read" name="overBlack" errors={errors}>
-              <ColourInput colour={black}>
+              <ColourInput colour={black} onPicture={() => setSampling('overBlack')}>
                 <input
                   id="overBlack"
                   autoComplete="off"
@@ -244,6 +250,18 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
               </Button>
             </div>
           </form>
+          {sampling && (
+            <Suspense fallback={null}>
+              <SwatchReader
+                purpose="one"
+                onClose={() => setSampling(undefined)}
+                onUse={([reading]) => {
+                  if (reading) setValue(sampling, reading.hex, { shouldDirty: true, shouldValidate: true });
+                  setSampling(undefined);
+                }}
+              />
+            </Suspense>
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
@@ -283,13 +301,13 @@ function Field({ label, name, errors, children }: FieldProps) {
   );
 }
 
-function ColourInput({
-  colour,
-  children,
-}: {
+interface ColourInputProps {
   readonly colour: Hex | undefined;
+  readonly onPicture: () => void;
   readonly children: ReactNode;
-}) {
+}
+
+function ColourInput({ colour, onPicture, children }: ColourInputProps) {
   return (
     <>
       <div className="flex gap-2">
@@ -299,6 +317,9 @@ function ColourInput({
           style={colour ? { backgroundColor: colour } : undefined}
         />
         {children}
+        <Button aria-label="Read it off a picture" title="Read it off a picture" onClick={onPicture}>
+          <Pipette size={15} aria-hidden="true" />
+        </Button>
       </div>
       {colour && <p className="colour-name mt-0.5">{nameColour(labOfHex(colour)).name}</p>}
     </>

@@ -1,8 +1,9 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
+import { freeName } from '../../data/recipes';
 import { InkInUse, removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
@@ -10,6 +11,7 @@ import { Segmented } from '../../ui/Segmented';
 import { useDriedShelf } from '../bench/useDriedShelf';
 import { CardSelect } from '../CardSelect';
 import { download } from '../download';
+import type { NamedReading } from '../sampling/SwatchReader';
 import { type Shelf, useSession, useShelf } from '../session';
 import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
 import { GapsPlane } from './GapsPlane';
@@ -17,6 +19,8 @@ import { InkForm } from './InkForm';
 import { InkList } from './InkList';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
+
+const SwatchReader = lazy(() => import('../sampling/SwatchReader'));
 
 /** What the maker owns and wishes for. */
 export function ShelfView() {
@@ -34,6 +38,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const [cardId, setCardId] = useState('smooth-white');
   const [edited, setEdited] = useState<Ink | 'new'>();
   const [importing, setImporting] = useState(false);
+  const [sampling, setSampling] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
   const save = async (ink: Ink) => {
@@ -49,13 +54,35 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
     const before = await saveInks(db, inks);
     setImporting(false);
     notify({
-      text: `${inks.length} ${inks.length === 1 ? 'ink is' : 'inks are'} kept from the table.`,
+      text: `${inks.length} ${inks.length === 1 ? 'ink is' : 'inks are'} kept.`,
       undo: () => void restoreInks(db, inks, before),
     });
   };
   const exportAll = async () => {
     const { writeInksCsv } = await import('../../core/formats/inksCsv');
     download('inks.csv', 'text/csv', writeInksCsv(shelf.inks));
+  };
+  const exportPalette = async () => {
+    const { writeGpl } = await import('../../core/formats/gpl');
+    download('inks.gpl', 'text/plain', writeGpl('Tint Ladder shelf', shelf.inks));
+  };
+  /** New inks of a swatch sheet; kind and family are the maker's to set afterwards. */
+  const addRead = async (readings: readonly NamedReading[]) => {
+    const taken = new Set(shelf.inks.map(({ name }) => name));
+    const inks = readings.map(({ name, hex }): Ink => {
+      const free = freeName(name.trim(), taken);
+      taken.add(free);
+      return {
+        id: crypto.randomUUID(),
+        name: free,
+        family: free,
+        depth: 'mid',
+        kind: 'hybrid',
+        overWhite: hex,
+      };
+    });
+    setSampling(false);
+    await keepAll(inks);
   };
   const remove = async (ink: Ink) => {
     try {
@@ -88,7 +115,9 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>
         <Button onClick={exportAll}>Export as a table</Button>
-        <Button onClick={() => setImporting(true)}>Import a table</Button>
+        <Button onClick={exportPalette}>Export as a palette</Button>
+        <Button onClick={() => setImporting(true)}>Import</Button>
+        <Button onClick={() => setSampling(true)}>From a swatch sheet</Button>
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
         </Button>
@@ -101,6 +130,11 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           onSave={save}
           onClose={() => setEdited(undefined)}
         />
+      )}
+      {sampling && (
+        <Suspense fallback={null}>
+          <SwatchReader purpose="many" onUse={addRead} onClose={() => setSampling(false)} />
+        </Suspense>
       )}
       {importing && <TableImport inks={shelf.inks} onKeep={keepAll} onClose={() => setImporting(false)} />}
     </main>

@@ -3,6 +3,7 @@ import type { Ink } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
 import { RELATION_IDS, RELATIONS } from '../../core/search/relations';
 import { type Constraints, SORTS, type SortId, type TrioQuery } from '../../core/search/trios';
+import { HUE_SECTORS } from '../../core/shelf/gaps';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
@@ -135,6 +136,24 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           ))}
         </div>
       </fieldset>
+      <fieldset>
+        <legend className="mb-1 font-semibold">Hues</legend>
+        <p className="mb-1 text-mute">Every ink of one of these; none ticked is any.</p>
+        <div className="grid grid-cols-2 gap-x-3 gap-y-0.5">
+          {[...HUE_SECTORS, 'greys'].map((hue, i) => (
+            <Tick
+              key={hue}
+              label={hue}
+              on={constraints.hues.includes(i)}
+              onChange={(on) =>
+                onConstraints({
+                  hues: on ? [...constraints.hues, i] : constraints.hues.filter((other) => other !== i),
+                })
+              }
+            />
+          ))}
+        </div>
+      </fieldset>
       <div className="space-y-1">
         <Tick
           label="No mud in a joint"
@@ -147,6 +166,16 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           onChange={(ownedOnly) => onConstraints({ ownedOnly })}
         />
         <Tick label="Not made before" on={notMade} onChange={onNotMade} />
+        <div className="flex items-center justify-between gap-2">
+          <span>From kept trios at least, ΔE00</span>
+          <NumberField
+            label="From kept trios at least, ΔE00"
+            value={constraints.farFromKept}
+            least={0}
+            most={60}
+            onValue={(farFromKept) => onConstraints({ farFromKept })}
+          />
+        </div>
       </div>
     </div>
   );

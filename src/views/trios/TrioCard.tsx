@@ -15,12 +15,15 @@ interface Props {
   readonly card: Card;
   readonly wetness: Wetness;
   readonly compared: boolean;
+  readonly kept: boolean;
   readonly onOpen: (inks: readonly Ink[]) => void;
   readonly onCompare: (trio: FoundTrio) => void;
+  readonly onKeep: (inks: readonly Ink[], kept: boolean) => void;
 }
 
 /** A found trio: its panel, its inks, what becomes of its joints, and what is folded under it. */
-export const TrioCard = memo(function TrioCard({ trio, card, wetness, compared, onOpen, onCompare }: Props) {
+export const TrioCard = memo(function TrioCard(props: Props) {
+  const { trio, card, wetness, compared, kept, onOpen, onCompare, onKeep } = props;
   const { inks, readings, alike } = trio;
   const names = inks.map(({ name }) => name).join(', ');
   return (
@@ -37,6 +40,11 @@ export const TrioCard = memo(function TrioCard({ trio, card, wetness, compared, 
           <li key={i}>{joint.headline}</li>
         ))}
       </ul>
+      {trio.topCoat && (
+        <p className="mt-1 text-[12px]">
+          under {trio.topCoat.ink.name}, reads {trio.topCoat.reads.toFixed(1)} : 1 at worst
+        </p>
+      )}
       <p className="mt-1 text-[12px] text-mute">
         steps {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L* · fit{' '}
         {Math.round(trio.fit * 100)}
@@ -44,6 +52,9 @@ export const TrioCard = memo(function TrioCard({ trio, card, wetness, compared, 
       <div className="mt-auto flex flex-wrap gap-1 pt-2">
         <Button aria-label={`Open ${names} on the bench`} onClick={() => onOpen(inks)}>
           Open
+        </Button>
+        <Button aria-pressed={kept} aria-label={`Keep ${names}`} onClick={() => onKeep(inks, kept)}>
+          {kept ? 'Kept' : 'Keep'}
         </Button>
         <Button aria-pressed={compared} aria-label={`Compare ${names}`} onClick={() => onCompare(trio)}>
           {compared ? 'Compared' : 'Compare'}

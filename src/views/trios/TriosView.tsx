@@ -1,11 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import { INK_KINDS } from '../../core/ink/kinds';
 import type { FoundTrio } from '../../core/search/tell';
 import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/search/trios';
+import { listKept } from '../../data/kept';
 import { listRecipes, recipeOf } from '../../data/recipes';
+import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
@@ -14,9 +16,12 @@ import { useRecipeActions } from '../recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../session';
 import { BridgeFinder } from './BridgeFinder';
 import { CompareTray, MOST_COMPARED } from './CompareTray';
+import { KeptTrios, useKeep } from './KeptTrios';
 import { QueryPanel } from './QueryPanel';
 import { TrioCard } from './TrioCard';
 import { type TrioSearchState, useTrioSearch } from './useTrioSearch';
+
+const MatchFinder = lazy(() => import('../match/MatchFinder').then((m) => ({ default: m.MatchFinder })));
 
 /** Choosing which inks: every trio of the shelf weighed, or a middle found for two ends. */
 export function TriosView() {
@@ -25,11 +30,13 @@ export function TriosView() {
   return <Choosing shelf={shelf} />;
 }
 
-type Way = 'trios' | 'bridge';
+type Way = 'trios' | 'bridge' | 'match' | 'kept';
 
 function Choosing({ shelf }: { readonly shelf: Shelf }) {
   const [way, setWay] = useState<Way>('trios');
   const [cardId, setCardId] = useState('smooth-white');
+  const { db } = useSession();
+  const kept = useLiveQuery(() => listKept(db), [db]);
   const inks = useMemo(() => shelf.inks.filter(({ kind }) => INK_KINDS[kind].blends), [shelf.inks]);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
   const { openNew } = useRecipeActions();
@@ -52,6 +59,8 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
           options={[
             { value: 'trios', label: 'Search trios' },
             { value: 'bridge', label: 'Start from two inks' },
+            { value: 'match', label: 'Match a picture' },
+            { value: 'kept', label: `Kept, ${kept?.length ?? 0}` },
           ]}
         />
         <div className="ml-auto flex items-center gap-2">
@@ -59,11 +68,14 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>
       </header>
-      {way === 'trios' ? (
-        <TrioSearch inks={inks} card={card} onOpen={open} />
-      ) : (
-        <BridgeFinder inks={inks} card={card} onOpen={open} />
+      {way === 'trios' && <TrioSearch inks={inks} card={card} kept={kept ?? []} onOpen={open} />}
+      {way === 'bridge' && <BridgeFinder inks={inks} card={card} onOpen={open} />}
+      {way === 'match' && (
+        <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
+          <MatchFinder inks={inks} card={card} onOpen={open} />
+        </Suspense>
       )}
+      {way === 'kept' && <KeptTrios kept={kept ?? []} inks={inks} cards={shelf.cards} />}
     </main>
   );
 }
@@ -74,10 +86,11 @@ const KEEP = 400;
 interface SearchProps {
   readonly inks: readonly Ink[];
   readonly card: Card;
+  readonly kept: readonly KeptTrio[];
   readonly onOpen: (inks: readonly Ink[]) => void;
 }
 
-function TrioSearch({ inks, card, onOpen }: SearchProps) {
+function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
   const { db } = useSession();
   const wetness = useAppSelector(({ view }) => view.wetness);
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
@@ -94,8 +107,11 @@ function TrioSearch({ inks, card, onOpen }: SearchProps) {
     const made = notMade
       ? (recipes ?? []).map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId)))
       : [];
-    return { ...asked, constraints: { ...asked.constraints, notAmong: made } };
-  }, [asked, notMade, recipes]);
+    // Keeping a trio shall not move what is in sight, unless it was asked to.
+    const matters = asked.sort === 'unlikeKept' || asked.constraints.farFromKept > 0;
+    const far = matters ? kept.map(({ inkIds }) => inkIds) : [];
+    return { ...asked, constraints: { ...asked.constraints, notAmong: made, kept: far } };
+  }, [asked, notMade, recipes, kept]);
   const search = useTrioSearch(inks, card, query);
   const change = (part: Partial<TrioQuery>) => setAsked((now) => ({ ...now, ...part }));
   const constrain = (part: Partial<Constraints>) =>
@@ -109,6 +125,8 @@ function TrioSearch({ inks, card, onOpen }: SearchProps) {
     );
   }, []);
   const comparedKeys = new Set(compared.map(keyOf));
+  const keptKeys = new Set(kept.map(({ id }) => id));
+  const keep = useKeep(card);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)]">
       <section aria-label="What is wanted" className="overflow-y-auto border-line bg-pane lg:border-r">
@@ -132,6 +150,8 @@ function TrioSearch({ inks, card, onOpen }: SearchProps) {
               card={card}
               wetness={wetness}
               compared={comparedKeys.has(keyOf(trio))}
+              kept={keptKeys.has(trioKey(trio.inks.map(({ id }) => id)))}
+              onKeep={keep}
               onOpen={onOpen}
               onCompare={compare}
             />

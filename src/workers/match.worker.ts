@@ -1,0 +1,80 @@
+import { expose, transfer } from 'comlink';
+import { imageDimensionsFromData } from 'image-dimensions';
+import type { Ink } from '../core/ink/ink';
+import { type MainColour, mainColours } from '../core/match/mainColours';
+import { drawReference, REFERENCES } from '../core/match/references';
+import type { Pixels } from '../core/picture/pixels';
+import { drawSwatchSheet } from '../core/picture/swatchSheet';
+
+/** A file over this many bytes, or a picture over this many pixels, is refused. */
+const LIMITS = { bytes: 80_000_000, pixels: 50_000_000 } as const;
+/** Longest side a picture is reduced to: enough to read a swatch from, in pixels. */
+const LONGEST = 900;
+const REFERENCE_SIZE = { width: 560, height: 420 } as const;
+const FORMATS = ['png', 'jpeg', 'webp'];
+
+/** A picture made ready to look at, or why it was refused. */
+export type Opened = { readonly pixels: Pixels } | { readonly refused: string };
+
+async function decode(file: Blob): Promise<Opened> {
+  if (file.size > LIMITS.bytes)
+    return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
+  const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
+  if (!size || !FORMATS.includes(size.type))
+    return { refused: 'This is no PNG, JPEG or WebP picture. Save it as one of these, and open it again.' };
+  if (size.width * size.height > LIMITS.pixels)
+    return {
+      refused: `The picture has ${size.width} × ${size.height} pixels; at most 50 megapixels are read. Make it smaller first.`,
+    };
+  try {
+    const reduced = Math.min(size.width, size.height) > LONGEST ? { resizeWidth: LONGEST } : {};
+    const bitmap = await createImageBitmap(file, {
+      imageOrientation: 'from-image',
+      resizeQuality: 'medium',
+      ...reduced,
+    });
+    const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+    const [width, height] = [bitmap.width, bitmap.height].map((side) =>
+      Math.max(1, Math.round(side * scale)),
+    );
+    const canvas = new OffscreenCanvas(width as number, height as number);
+    const context = canvas.getContext('2d');
+    if (!context) return { refused: 'This browser gives no canvas to read pictures with.' };
+    // What is transparent lies on white card.
+    context.fillStyle = '#ffffff';
+    context.fillRect(0, 0, canvas.width, canvas.height);
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    return { pixels: context.getImageData(0, 0, canvas.width, canvas.height) };
+  } catch {
+    return { refused: 'The picture is damaged: it could not be read to its end. Export it again.' };
+  }
+}
+
+const handOver = (pixels: Pixels): { pixels: Pixels } => {
+  const { width, height, data } = pixels;
+  return transfer({ pixels: { width, height, data } }, [data.buffer as ArrayBuffer]);
+};
+
+/** Work on pictures the maker opens. */
+const door = {
+  /** Reads a picture file, upright, reduced to a size to look at. */
+  async open(file: Blob): Promise<Opened> {
+    const opened = await decode(file);
+    return 'pixels' in opened ? handOver(opened.pixels) : opened;
+  },
+
+  /** Draws one of the pictures that come with the application. */
+  reference(id: string): Opened {
+    const reference = REFERENCES.find((one) => one.id === id);
+    if (!reference) return { refused: `There is no picture "${id}".` };
+    return handOver(drawReference(reference, REFERENCE_SIZE.width, REFERENCE_SIZE.height));
+  },
+
+  swatchSheet: (inks: readonly Ink[]): Opened => handOver(drawSwatchSheet(inks)),
+
+  mainColours: (pixels: Pixels, count: number): MainColour[] => mainColours(pixels, count),
+};
+
+export type MatchDoor = typeof door;
+expose(door);
