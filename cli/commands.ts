@@ -7,16 +7,18 @@ import type { Kit } from '../src/core/ladder/recipe';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
 import { sheetText } from '../src/core/sheet/compile';
+import { Mistake } from './mistake';
+import { tellBridge, tellMatch, tellTrios } from './shelfCommands';
 
 const USAGE = `Usage:
   npm run -s tint -- readings FILE.json
   npm run -s tint -- sheet FILE.json [--inches]
   npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet]
+  npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--json]
+  npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
+  npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
 
-FILE.json is a recipe exported by Tint Ladder.`;
-
-/** Something the caller did wrong: told on standard error, exit 1. */
-export class Mistake extends Error {}
+FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
 
 const DPI_LIMITS = { least: 20, most: 1200 } as const;
 
@@ -66,10 +68,13 @@ async function writePicture(kit: Kit, out: string | undefined, dpi: number, wet:
  */
 export async function runTint(args: string[]): Promise<string> {
   const { positionals, values } = parsed(args);
-  const [command, file, out] = positionals;
+  const [command, file, out, other] = positionals;
   if (command === 'readings') return JSON.stringify(tellReadings(await readKit(file)), null, 2);
   if (command === 'sheet') return sheetText(await readKit(file), values.inches ? 'in' : 'mm');
   if (command === 'picture') return writePicture(await readKit(file), out, Number(values.dpi), values.wet);
+  if (command === 'trios') return tellTrios(file, values);
+  if (command === 'bridge') return tellBridge(file, [out, other], values);
+  if (command === 'match') return tellMatch(file, out, values);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
 
@@ -82,6 +87,12 @@ function parsed(args: string[]) {
         dpi: { type: 'string', default: '300' },
         wet: { type: 'boolean', default: false },
         inches: { type: 'boolean', default: false },
+        relation: { type: 'string', default: 'tonal' },
+        card: { type: 'string', default: 'white' },
+        top: { type: 'string', default: '20' },
+        with: { type: 'string', multiple: true, default: [] },
+        colours: { type: 'string', default: '3' },
+        json: { type: 'boolean', default: false },
       },
     });
   } catch (error) {

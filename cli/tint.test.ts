@@ -2,9 +2,12 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { decode } from 'fast-png';
+import { decode, encode } from 'fast-png';
 import { beforeAll, expect, test } from 'vitest';
+import { writeInksCsv } from '../src/core/formats/inksCsv';
 import { writeRecipeFile } from '../src/core/formats/recipeFile';
+import { drawReference, REFERENCES } from '../src/core/match/references';
+import { DEMO_INKS } from '../src/data/demo/inks';
 import { ink, kitOf } from '../src/testing/kits';
 import { runTint } from './commands';
 
@@ -33,6 +36,32 @@ test('the picture has the size its resolution asks for, and wet differs from dry
   const picture = decode(readFileSync(dry));
   expect([picture.width, picture.height]).toEqual([315, 394]);
   expect(readFileSync(wet).equals(readFileSync(dry))).toBe(false);
+});
+
+test('the shelf’s commands: trios with an ink asked for, a bridge, a picture matched', async () => {
+  const shelf = join(folder, 'inks.csv');
+  writeFileSync(shelf, writeInksCsv(DEMO_INKS));
+  const trios = await runTint(['trios', shelf, '--relation', 'bridge', '--with', 'Gorse Mid', '--top', '3']);
+  expect(trios).toMatch(/^Bridge on smooth white.* trios fit\./);
+  expect(trios.match(/^ +\d\. .*Gorse Mid/gm)).toHaveLength(3);
+  const asJson = JSON.parse(
+    await runTint(['trios', shelf, '--relation', 'lightAndDark', '--json', '--top', '1']),
+  );
+  expect(asJson.found[0].topCoat.reads).toBeGreaterThan(3);
+  const bridge = await runTint(['bridge', shelf, 'Hawberry Mid', 'Alder Mid']);
+  expect(bridge).toMatch(/Mud.*\nA middle helps:\n +1\. Gorse/);
+  expect(bridge).toMatch(/Brewed: \d+ of Hawberry Mid to \d+ of Alder Mid/);
+
+  const [reference] = REFERENCES;
+  if (!reference) throw new Error('no picture ships with the application');
+  const picture = join(folder, 'reference.png');
+  writeFileSync(picture, encode(drawReference(reference, 160, 120)));
+  expect((await runTint(['match', shelf, picture, '--colours', '4'])).split('\n')).toHaveLength(4);
+  await expect(runTint(['match', shelf, shelf])).rejects.toThrow(/not a picture/);
+  await expect(runTint(['bridge', shelf, 'Gorse Mid', 'Nobody'])).rejects.toThrow('called "Nobody"');
+  await expect(runTint(['trios', shelf, '--relation', 'friends'])).rejects.toThrow(/tonal, neighbours/);
+  writeFileSync(shelf, 'name,over_white\nGorse,yellowish\n');
+  await expect(runTint(['trios', shelf])).rejects.toThrow(/line 2: over_white "yellowish"/);
 });
 
 test('what is wrong is told with its place', async () => {

@@ -1,4 +1,5 @@
-import { Mistake, runTint } from './commands';
+import { runTint } from './commands';
+import { Mistake } from './mistake';
 
 runTint(process.argv.slice(2)).then(
   (told) => console.log(told),

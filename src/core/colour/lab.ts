@@ -55,7 +55,7 @@ export function labOfXyz({ x, y, z }: Xyz): Lab {
 export const labOfSpectrum = (reflectance: Spectrum): Lab => labOfXyz(xyzOfSpectrum(reflectance));
 
 /** Chroma C*ab, 0 for a grey. */
-export const chroma = ({ a, b }: Lab): number => Math.hypot(a, b);
+export const chroma = ({ a, b }: Lab): number => Math.sqrt(a * a + b * b);
 
 /** Hue angle h_ab in degrees, 0…360. */
 export const hueDegrees = ({ a, b }: Lab): number => ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;

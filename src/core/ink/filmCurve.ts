@@ -1,4 +1,4 @@
-const PER_UNIT = 512;
+const PER_UNIT = 256;
 const LARGEST = 64;
 
 const exact = (u: number): number => {
@@ -12,7 +12,7 @@ const TABLE = Float64Array.from({ length: LARGEST * PER_UNIT + 2 }, (_, i) => ex
  *
  *     R = (S − Rg(K + S) + Rg·q·coth q) / (K + S − Rg·S + q·coth q)
  *
- * for a film that scatters or not. It is smooth in u, so a straight line between table entries is within 3e-8, with no
+ * for a film that scatters or not. It is smooth in u, so a straight line between table entries is within 1e-7, with no
  * root and no exponential, for the millions of mixtures a shelf's joints ask for. From u = 64 on the hyperbolic
  * cotangent is 1 to within 3e-7.
  *

@@ -9,7 +9,7 @@ const NOUN_OF_NAME = Uint8Array.from(COLOUR_NAMES, ({ noun }) => NOUNS.indexOf(n
 const CENTROIDS = COLOUR_NAMES.map((_, i) => centroidOf(i));
 
 /** Distance of the lattice's points in each of L*, a* and b*. */
-const STEP = 4;
+const STEP = 2;
 const L_POINTS = Math.ceil(100 / STEP) + 2;
 const AB_FROM = -132;
 const AB_POINTS = Math.ceil((2 * -AB_FROM) / STEP) + 2;
@@ -22,13 +22,15 @@ const ACROSS = [0, 1, AB_POINTS, AB_POINTS + 1].flatMap((at) => [at, at + AB_POI
  * has that noun; elsewhere the corners' designations are compared by CIEDE2000. That is what `nameColour` says except
  * where a designation's region pokes between lattice points without reaching one, which the tests count.
  *
- * @returns a function of l, a, b; it keeps its lattice, about half a megabyte
+ * @returns a function of l, a, b; it keeps its lattice, about four megabytes
  */
 export function nounLattice(): (l: number, a: number, b: number) => number {
   const names = new Int16Array(L_POINTS * AB_POINTS * AB_POINTS).fill(-1);
   /** By a cell's first corner: its noun, or `MIXED` and more for the place of its designations in `mixed`. */
   const cells = new Int16Array(names.length).fill(-1);
   const mixed: Uint16Array[] = [];
+  // One object for all questions: there are millions of them.
+  const probe = { l: 0, a: 0, b: 0 };
 
   const nameAt = (at: number): number => {
     const known = names[at] as number;
@@ -60,7 +62,11 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
     const cell = (i * AB_POINTS + j) * AB_POINTS + k;
     const known = cells[cell] as number;
     const found = known >= 0 ? known : lookInto(cell);
-    return found < MIXED ? found : nearestOf(mixed[found - MIXED] as Uint16Array, { l, a, b });
+    if (found < MIXED) return found;
+    probe.l = l;
+    probe.a = a;
+    probe.b = b;
+    return nearestOf(mixed[found - MIXED] as Uint16Array, probe);
   };
 }
 

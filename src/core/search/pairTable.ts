@@ -87,6 +87,8 @@ export function emptyPairTable(
   };
 }
 
+/** Designations met once are remembered from shelf to shelf and card to card. */
+const nounOf = nounLattice();
 const muddy = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
 const inMiddleHalf = Uint8Array.from({ length: STATIONS }, (_, i) => {
   const mix = i / (STATIONS - 1);
@@ -106,7 +108,6 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const count = inks.length;
   const films = inks.map(evenFilm);
   const ground = weighedGround(groundOfCard(card));
-  const nounOf = nounLattice();
   const chromas = new Float64Array(STATIONS);
   const nouns = new Uint8Array(STATIONS);
 
