@@ -3,7 +3,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
+import sharp from 'sharp';
 import type { Ink } from '../src/core/ink/ink';
+import { drawReference, REFERENCES } from '../src/core/match/references';
 import { standardInks } from './inks';
 import { quantile, type Row, row } from './row';
 
@@ -50,6 +52,7 @@ export async function measure({
         row('preview-p95', quantile(drag.latencies, 0.95), 'ms', 33),
         row('preview-longest-task', drag.longestTask, 'ms', 50),
         row('preview-pixels', drag.pixels, 'px', null),
+        row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
       ];
     } finally {
@@ -66,6 +69,47 @@ async function firstView(page: Page): Promise<number> {
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.waitForSelector('canvas[data-painted]');
   return performance.now() - begun;
+}
+
+/** From choosing a picture of 12 megapixels to markers on its main colours, each time another picture. */
+async function matches(page: Page): Promise<number[]> {
+  await page.goto(`http://127.0.0.1:${PORT}/trios`);
+  await page.getByText('Match a picture').click();
+  await page.locator('button[aria-label^="Marker 1"]').waitFor();
+  const times: number[] = [];
+  for (const [i, reference] of REFERENCES.slice(0, 5).entries()) {
+    const { width, height, data } = drawReference(reference, 1000, 750);
+    const name = `photo-${i}.jpg`;
+    const buffer = await sharp(Buffer.from(data), { raw: { width, height, channels: 4 } })
+      .resize(4000, 3000)
+      .jpeg({ quality: 90 })
+      .toBuffer();
+    await page.evaluate(clockMarkers, name);
+    await page.getByLabel('Picture file').setInputFiles({ name, mimeType: 'image/jpeg', buffer });
+    const took = await page.waitForFunction(() => (window as { took?: number }).took, null, { polling: 20 });
+    times.push(Number(await took.jsonValue()));
+  }
+  return times;
+}
+
+/** Runs in the page: clocks from a file being chosen to its markers. */
+function clockMarkers(name: string) {
+  const told = window as { took?: number };
+  delete told.took;
+  document.addEventListener(
+    'change',
+    () => {
+      const begun = performance.now();
+      const look = () => {
+        const shown = document.querySelector(`canvas[aria-label="${name}"]`);
+        if (shown && document.querySelector('button[aria-label^="Marker 1"]'))
+          told.took = performance.now() - begun;
+        else setTimeout(look, 4);
+      };
+      look();
+    },
+    { capture: true, once: true },
+  );
 }
 
 /** Whole searches as a maker gets them, every joint judged, by the workers of the page. */

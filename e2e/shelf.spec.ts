@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 
@@ -83,6 +84,20 @@ test('a table goes out, and a table comes in after a look at what it would do, w
   await expect(status(page)).toHaveText('73 of 73');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(status(page)).toHaveText('72 of 72');
+});
+
+test('the palette goes out as GPL and comes in again as the same inks', async ({ page }) => {
+  await openShelf(page);
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export as a palette' }).click();
+  const path = await (await file).path();
+  const text = await readFile(path, 'utf8');
+  expect(text).toMatch(/^GIMP Palette\r?\n/);
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel('Pasted rows').fill(`${text}\n10 20 30\tHeron Night\n`);
+  await expect(page.getByRole('dialog')).toContainText('1 new, 0 changed');
+  await page.getByRole('button', { name: 'Keep 1 ink' }).click();
+  await expect(status(page)).toHaveText('73 of 73');
 });
 
 test('nothing serious for axe on the shelf, its form, twins and gaps, wide or narrow', async ({ page }) => {

@@ -62,6 +62,29 @@ test('a trio is compared wet and dried, cut to two inks, and opened on the bench
   for (const name of names) await expect(page.getByRole('region', { name: 'Readings' })).toContainText(name);
 });
 
+test('a trio is kept, told as kept, narrows the next search, and is taken off with undo', async ({
+  page,
+}) => {
+  await openTrios(page);
+  const all = await count(page);
+  const keep = found(page)
+    .getByRole('button', { name: /^Keep / })
+    .first();
+  await keep.click();
+  await expect(keep).toHaveText('Kept');
+  await page.getByLabel('From kept trios at least, ΔE00').fill('20');
+  await page.getByLabel('From kept trios at least, ΔE00').press('Enter');
+  await expect.poll(() => count(page)).toBeLessThan(all);
+  await page.getByText('Kept, 1').click();
+  const kept = page.getByRole('region', { name: 'Kept trios' });
+  await expect(kept.getByRole('listitem')).toHaveCount(1);
+  await expectAccessible(page, 'kept');
+  await kept.getByRole('button', { name: /^Take off/ }).click();
+  await expect(page.getByText('Nothing is kept yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(kept.getByRole('listitem')).toHaveCount(1);
+});
+
 test('a draw shows its seed, and the same seed draws the same again', async ({ page }) => {
   await openTrios(page);
   const first = () =>

@@ -50,7 +50,7 @@ export function tellDifference(difference: number): string {
   if (difference < 1) return 'the same to the eye';
   if (difference < 3) return 'hardly apart';
   if (difference < 6) return 'near';
-  if (difference < 12) return 'a relation';
+  if (difference < 12) return 'loosely alike';
   return 'another colour';
 }
 

@@ -88,7 +88,13 @@ export function MatchFinder({ inks, card, onOpen }: Props) {
         <PasteColours onColours={setPasted} />
       </section>
       <section aria-label="Matched inks" className="min-h-0 p-4 lg:overflow-y-auto">
-        <Matched wanted={wanted} heights={heights} inks={inks} card={card} onOpen={onOpen} />
+        {markers.failed ? (
+          <p role="alert" className="border-l-4 border-text pl-3">
+            The main colours could not be found. Open the picture again.
+          </p>
+        ) : (
+          <Matched wanted={wanted} heights={heights} inks={inks} card={card} onOpen={onOpen} />
+        )}
       </section>
     </div>
   );
@@ -97,14 +103,16 @@ export function MatchFinder({ inks, card, onOpen }: Props) {
 /** Markers on the main colours, found anew for another picture or count, and moved by hand. */
 function useMarkers(pixels: Pixels | undefined, count: number) {
   const [found, setFound] = useState<{ pixels: Pixels; count: number; places: readonly Place[] }>();
+  const [failed, setFailed] = useState(false);
   useEffect(() => {
     if (!pixels) return;
     let wanted = true;
+    setFailed(false);
     matcher()
       .mainColours(pixels, count)
       .then(
         (colours) => wanted && setFound({ pixels, count, places: colours.map(({ place }) => place) }),
-        () => {},
+        () => wanted && setFailed(true),
       );
     return () => {
       wanted = false;
@@ -115,7 +123,7 @@ function useMarkers(pixels: Pixels | undefined, count: number) {
       setFound((now) => now && { ...now, places: now.places.map((old, i) => (i === marker ? place : old)) }),
     [],
   );
-  return { places: found?.pixels === pixels ? found?.places : undefined, move };
+  return { places: found?.pixels === pixels ? found?.places : undefined, failed, move };
 }
 
 interface MatchedProps extends Props {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { type Fault, FileError } from '../../core/formats/fileError';
+import { INK_KINDS } from '../../core/ink/kinds';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { addRecipe, importKit, recipeOf, removeRecipe, restoreRecipe } from '../../data/recipes';
 import { closed } from '../../store/draft';
@@ -33,7 +34,11 @@ export function useRecipeActions() {
       /** A new recipe of the shelf's first blendable inks, pale to dark, on the first card. */
       async create(shelf: Shelf) {
         const recipe = blankRecipe(shelf);
-        if (recipe) open((await addRecipe(db, recipe)).id);
+        if (!recipe)
+          return notify({
+            text: 'A recipe needs a card and two inks that are blended. Add them on the shelf.',
+          });
+        open((await addRecipe(db, recipe)).id);
       },
       /** Keeps a recipe as a new one and opens it. */
       async openNew(recipe: Recipe) {
@@ -94,9 +99,11 @@ const fileNameOf = (name: string): string =>
 
 function blankRecipe({ inks, cards }: Shelf): Recipe | undefined {
   const card = cards.find(({ id }) => id === 'smooth-white') ?? cards[0];
-  const family = inks.find(({ kind }) => kind === 'hybrid')?.family;
-  const rungs = ['pale', 'mid', 'deep'].flatMap(
-    (depth) => inks.find((ink) => ink.family === family && ink.depth === depth) ?? [],
+  const blended = inks.filter(({ kind }) => INK_KINDS[kind].blends);
+  const family = blended.find(({ kind }) => kind === 'hybrid')?.family;
+  const depths = ['pale', 'mid', 'deep'].flatMap(
+    (depth) => blended.find((ink) => ink.family === family && ink.depth === depth) ?? [],
   );
+  const rungs = depths.length >= 2 ? depths : blended.slice(0, 3);
   return card && rungs.length >= 2 ? recipeOf('New recipe', rungs, card) : undefined;
 }

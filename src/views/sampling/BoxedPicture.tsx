@@ -113,7 +113,8 @@ function Framed({ box, text }: { readonly box: Box; readonly text: string }) {
       {text && (
         <text
           x={x + 4}
-          y={y - 5}
+          // Above the box, or under it where the picture ends.
+          y={y < 20 ? y + size.height + 15 : y - 5}
           fontSize={14}
           fontWeight={700}
           stroke="#fff"

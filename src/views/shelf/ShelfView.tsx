@@ -233,7 +233,11 @@ function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
         </p>
       </search>
       {shown.length === 0 ? (
-        <p className="px-4 py-6">No ink matches. Clear the search, or add the ink.</p>
+        <p className="px-4 py-6">
+          {inks.length === 0
+            ? 'The shelf is empty. Add an ink, import a table or a palette, or read a swatch sheet.'
+            : 'No ink matches. Clear the search, or add the ink.'}
+        </p>
       ) : (
         <InkList inks={shown} dried={driedById} onEdit={onEdit} onRemove={onRemove} />
       )}

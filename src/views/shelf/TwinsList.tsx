@@ -3,6 +3,7 @@ import type { Ink } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { TWINS_WITHIN, type Twins } from '../../core/shelf/twins';
 import { Button } from '../../ui/Button';
+import { useRaise } from '../useRaise';
 import { shelfWorker } from '../workers';
 
 interface Props {
@@ -14,15 +15,17 @@ interface Props {
 /** Pairs of inks that dry to nearly one colour on the chosen card, side by side. */
 export function TwinsList({ dried, onEdit, onRemove }: Props) {
   const [twins, setTwins] = useState<readonly Twins[]>();
+  const raise = useRaise();
   useEffect(() => {
     let wanted = true;
     shelfWorker()
       .findTwins([...dried])
-      .then((found) => wanted && setTwins(found));
+      .then((found) => wanted && setTwins(found))
+      .catch(raise);
     return () => {
       wanted = false;
     };
-  }, [dried]);
+  }, [dried, raise]);
   if (!twins) return <p className="p-4 text-mute">Comparing every pair …</p>;
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">

@@ -1,8 +1,10 @@
 import { Suspense, useEffect } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { ErrorBoundary } from 'react-error-boundary';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { type Surround, viewSet } from '../../store/view';
 import { Segmented } from '../../ui/Segmented';
+import { Failed } from './Failed';
 
 const VIEWS = [
   { to: '/bench', label: 'Bench' },
@@ -14,6 +16,7 @@ const VIEWS = [
 /** What stands around every view: the name, the ways to the views, units and surround. */
 export function Shell() {
   const dispatch = useAppDispatch();
+  const { pathname } = useLocation();
   const { unit, surround } = useAppSelector(({ view }) => view);
   useEffect(() => {
     document.documentElement.dataset.surround = surround;
@@ -56,9 +59,11 @@ export function Shell() {
           ]}
         />
       </header>
-      <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
-        <Outlet />
-      </Suspense>
+      <ErrorBoundary FallbackComponent={Failed} resetKeys={[pathname]} onError={console.error}>
+        <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
+          <Outlet />
+        </Suspense>
+      </ErrorBoundary>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import type { Ink } from '../../core/ink/ink';
 import { tellVerdict } from '../../core/ladder/joint';
 import type { Brew, Bridging, JointWalk, Middle, Quieting } from '../../core/search/bridges';
 import { Button } from '../../ui/Button';
+import { useRaise } from '../useRaise';
 import { searcher } from '../workers';
 import { InkChoice } from './InkChoice';
 
@@ -86,19 +87,19 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
 
 function useBetween(first: Ink | undefined, last: Ink | undefined, inks: readonly Ink[], card: Card) {
   const [answer, setAnswer] = useState<Answer>();
+  const raise = useRaise();
   useEffect(() => {
     setAnswer(undefined);
     if (!first || !last || first.id === last.id) return;
     let wanted = true;
     const shelf = [...inks];
-    Promise.all([
-      searcher().bridge(first, last, shelf, card),
-      searcher().quiet(first, last, shelf, card),
-    ]).then(([bridging, quieting]) => wanted && setAnswer({ bridging, quieting }));
+    Promise.all([searcher().bridge(first, last, shelf, card), searcher().quiet(first, last, shelf, card)])
+      .then(([bridging, quieting]) => wanted && setAnswer({ bridging, quieting }))
+      .catch(raise);
     return () => {
       wanted = false;
     };
-  }, [first, last, inks, card]);
+  }, [first, last, inks, card, raise]);
   return answer;
 }
 

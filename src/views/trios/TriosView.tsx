@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import { INK_KINDS } from '../../core/ink/kinds';
@@ -46,8 +47,14 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
     },
     [openNew, card],
   );
-  if (!card || inks.length < 3)
-    return <p className="p-6">Choosing needs a card and at least three inks on the shelf.</p>;
+  if (!card || inks.length < 2)
+    return (
+      <TooFew>
+        {inks.length === 0
+          ? 'There is no ink to choose from.'
+          : `${inks[0]?.name} is the only ink to choose from.`}
+      </TooFew>
+    );
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
@@ -68,7 +75,10 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>
       </header>
-      {way === 'trios' && <TrioSearch inks={inks} card={card} kept={kept ?? []} onOpen={open} />}
+      {way === 'trios' && inks.length < 3 && <TooFew>Three inks make a trio, and there are two.</TooFew>}
+      {way === 'trios' && inks.length >= 3 && (
+        <TrioSearch inks={inks} card={card} kept={kept ?? []} onOpen={open} />
+      )}
       {way === 'bridge' && <BridgeFinder inks={inks} card={card} onOpen={open} />}
       {way === 'match' && (
         <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
@@ -77,6 +87,19 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
       )}
       {way === 'kept' && <KeptTrios kept={kept ?? []} inks={inks} cards={shelf.cards} />}
     </main>
+  );
+}
+
+/** Says that there is not enough to choose from, and where more comes from. */
+function TooFew({ children }: { readonly children: ReactNode }) {
+  return (
+    <p className="p-6">
+      {children} Inks that are blended are{' '}
+      <Link to="/shelf" className="font-semibold underline underline-offset-4">
+        added on the shelf
+      </Link>
+      .
+    </p>
   );
 }
 

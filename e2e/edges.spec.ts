@@ -1,0 +1,58 @@
+import { expect, test } from '@playwright/test';
+import type { Ink } from '../src/core/ink/ink';
+import { ink } from '../src/testing/kits';
+import { replaceShelf } from './shelves';
+
+const greys = Array.from({ length: 5 }, (_, i) =>
+  ink(`Slate ${i + 1}`, `#${'3579b'[i]?.repeat(6)}` as Ink['overWhite']),
+);
+
+test('an empty shelf, one ink and two inks say what to do next in every view', async ({ page }) => {
+  await replaceShelf(page, []);
+  await page.goto('/shelf');
+  await expect(page.locator('main')).toContainText('The shelf is empty');
+  await page.getByText('Gaps', { exact: true }).click();
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.goto('/trios');
+  await expect(page.getByText('There is no ink to choose from')).toBeVisible();
+  await page.goto('/recipes');
+  await page.getByRole('button', { name: 'New recipe' }).click();
+  await expect(page.getByText('needs a card and two inks').first()).toBeVisible();
+
+  await replaceShelf(page, greys.slice(0, 1));
+  await page.goto('/trios');
+  await expect(page.getByText('Slate 1 is the only ink')).toBeVisible();
+
+  await replaceShelf(page, greys.slice(0, 2));
+  await page.goto('/trios');
+  await expect(page.getByText('Three inks make a trio, and there are two')).toBeVisible();
+  await page.getByText('Start from two inks').click();
+  await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
+  await page.getByText('Match a picture').click();
+  await expect(page.getByText('The shelf has fewer inks than the reference has colours')).toBeVisible();
+  await page.goto('/recipes');
+  await page.getByRole('button', { name: 'New recipe' }).click();
+  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Slate 2');
+});
+
+test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page }) => {
+  await replaceShelf(page, greys);
+  await page.goto('/trios');
+  await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
+  await page.getByLabel('Relation').selectOption({ label: 'Light three and one dark' });
+  await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
+});
+
+test('a thousand inks are searched and listed', async ({ page }) => {
+  const many = Array.from({ length: 1000 }, (_, i) =>
+    ink(`Ink ${i}`, `#${((i * 7_919_317) % 0xffffff).toString(16).padStart(6, '0')}` as Ink['overWhite']),
+  );
+  await replaceShelf(page, many);
+  await page.goto('/shelf');
+  await expect(page.locator('main').getByRole('status')).toHaveText('1000 of 1000');
+  await page.getByRole('searchbox').fill('ink 999');
+  await expect(page.locator('main').getByRole('status')).toHaveText('1 of 1000');
+  await page.goto('/trios');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('status').first()).toContainText('Stopped');
+});
