@@ -123,7 +123,12 @@ async function searches(page: Page): Promise<Row[]> {
   await replaceShelf(page, standard);
   const stopping = await page.evaluate(clockStop);
   const large = await searchAll(page, standard);
+  await page.goto(`http://127.0.0.1:${PORT}/shelf`);
+  await page.getByText(`${standard.length} of ${standard.length}`).waitFor();
+  const frames = await page.evaluate(scrollList);
   return [
+    row('scroll-1117-median', quantile(frames, 0.5), 'ms', 1000 / 60 + 0.2),
+    row('scroll-1117-p95', quantile(frames, 0.95), 'ms', null),
     row('search-240', quantile(times, 0.5), 'ms', 600),
     row('search-240-first', cold, 'ms', null),
     row('search-1117', large, 'ms', 12_000),
@@ -173,6 +178,21 @@ async function replaceShelf(page: Page, inks: readonly Ink[]): Promise<void> {
     });
   }, inks);
   await page.goto(`http://127.0.0.1:${PORT}/trios`);
+}
+
+/** Runs in the page: scrolls the list of inks for two seconds and times its frames. */
+async function scrollList() {
+  const list = document.querySelector('ul[aria-label="Inks"]')?.parentElement;
+  if (!list) throw new Error('the shelf is not there');
+  const frames: number[] = [];
+  let last = await new Promise<number>(requestAnimationFrame);
+  for (let i = 0; i < 120; i++) {
+    list.scrollTop += 60;
+    const now = await new Promise<number>(requestAnimationFrame);
+    frames.push(now - last);
+    last = now;
+  }
+  return frames;
 }
 
 /** Runs in the page: waits until a search is well under way, presses Stop, and times until it says so. */

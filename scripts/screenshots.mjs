@@ -9,6 +9,14 @@ const SHOTS = [
   { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
   { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
   { name: 'trios', path: '/trios', width: 1280, height: 800 },
+  {
+    name: 'match',
+    path: '/trios',
+    width: 1280,
+    height: 800,
+    press: 'Match a picture',
+    ready: 'button[aria-label^="Marker 1"]',
+  },
   { name: 'shelf', path: '/shelf', width: 1280, height: 800, ready: '[role=searchbox], input[type=search]' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800 },
   { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
@@ -30,9 +38,10 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height, ready = 'canvas[data-painted]' } of SHOTS) {
+for (const { name, path, width, height, press, ready = 'canvas[data-painted]' } of SHOTS) {
   const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
+  if (press) await page.getByText(press).click();
   await page.waitForSelector(ready);
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });

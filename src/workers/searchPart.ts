@@ -67,7 +67,7 @@ export async function benchOf(
 const SLICE = 16;
 const REPORT = 100;
 /** Joints judged before a worker looks whether to stop. */
-const BLOCK = 256;
+const BLOCK = 128;
 
 /** The joints of a shelf in blocks of one ink with some of the darker ones, the same for every worker. */
 function blocksOf(count: number): readonly (readonly [row: number, from: number])[] {
