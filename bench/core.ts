@@ -31,7 +31,7 @@ function kitOf(ids: readonly string[]): Kit {
   const rungs = ids.map((inkId) => ({ inkId, share: 1 / ids.length }));
   const joints = ids.slice(1).map(() => ({ width: 8 }));
   const recipe = shareEqually({ ...(demo as NonNullable<typeof demo>), rungs, joints });
-  return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf) };
+  return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf), overInks: [] };
 }
 
 /** Figures of the core alone, on Node. */

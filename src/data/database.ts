@@ -1,7 +1,7 @@
 import Dexie, { type Table } from 'dexie';
 import type { Card } from '../core/card/card';
 import type { Ink } from '../core/ink/ink';
-import type { KeptTrio, RecipeRecord, Setting } from './records';
+import type { KeptTrio, RecipeRecord, Setting, TimingRecord, VersionRecord } from './records';
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
 
 /** Everything the maker has saved, in this browser. */
@@ -11,6 +11,8 @@ export class Database extends Dexie {
   readonly recipes!: Table<RecipeRecord, string>;
   readonly settings!: Table<Setting, string>;
   readonly kept!: Table<KeptTrio, string>;
+  readonly versions!: Table<VersionRecord, string>;
+  readonly timings!: Table<TimingRecord, number>;
 
   constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
     super(name);

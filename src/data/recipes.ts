@@ -1,8 +1,9 @@
 import type { Card } from '../core/card/card';
-import type { Ink } from '../core/ink/ink';
+import { BARE, type Ink, isBare } from '../core/ink/ink';
 import { shareEqually } from '../core/ladder/edit';
 import type { Kit, Recipe } from '../core/ladder/recipe';
 import { USUAL_PANEL } from '../core/panel/panel';
+import { STRAIGHT } from '../core/run/run';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
 
@@ -88,8 +89,10 @@ export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe
     name: name.slice(0, LONGEST_NAME),
     cardId: card.id,
     panel: USUAL_PANEL,
-    run: 'straight',
-    school: 'paleFirst',
+    run: STRAIGHT,
+    overs: [],
+    tool: 'brush',
+    school: 'suggested',
     rungs: inks.map(({ id }) => ({ inkId: id, share: 1 / inks.length })),
     joints: inks.slice(1).map(() => ({ width: 1 })),
   });
@@ -97,8 +100,14 @@ export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe
 /** What a recipe needs, from the shelf; undefined when an ink or the card is no longer there. */
 export function kitFrom(recipe: Recipe, inks: readonly Ink[], cards: readonly Card[]): Kit | undefined {
   const card = cards.find(({ id }) => id === recipe.cardId);
-  const found = recipe.rungs.flatMap(({ inkId }) => inks.find(({ id }) => id === inkId) ?? []);
-  return card && found.length === recipe.rungs.length ? { recipe, card, inks: found } : undefined;
+  const find = ({ inkId }: { readonly inkId: string }): Ink[] => {
+    const ink = inkId === BARE.id ? BARE : inks.find(({ id }) => id === inkId);
+    return ink ? [ink] : [];
+  };
+  const found = recipe.rungs.flatMap(find);
+  const overInks = recipe.overs.flatMap(find);
+  const whole = found.length === recipe.rungs.length && overInks.length === recipe.overs.length;
+  return card && whole ? { recipe, card, inks: found, overInks } : undefined;
 }
 
 /**
@@ -108,12 +117,18 @@ export function kitFrom(recipe: Recipe, inks: readonly Ink[], cards: readonly Ca
 export const importKit = (db: Database, kit: Kit): Promise<RecipeRecord> =>
   db.transaction('rw', db.recipes, db.inks, db.cards, async () => {
     const inkIds = new Map<string, string>();
-    for (const ink of kit.inks) if (!inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
+    for (const ink of [...kit.inks, ...kit.overInks])
+      if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
+    const here = <T extends { readonly inkId: string }>(part: T): T => ({
+      ...part,
+      inkId: inkIds.get(part.inkId) ?? part.inkId,
+    });
     const cardId = await bringIn(db.cards, kit.card);
     return addRecipe(db, {
       ...kit.recipe,
       cardId,
-      rungs: kit.recipe.rungs.map((rung) => ({ ...rung, inkId: inkIds.get(rung.inkId) ?? rung.inkId })),
+      rungs: kit.recipe.rungs.map(here),
+      overs: kit.recipe.overs.map(here),
     });
   });
 

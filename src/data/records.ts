@@ -1,4 +1,5 @@
 import type { Recipe } from '../core/ladder/recipe';
+import type { TimedWork } from '../core/sheet/times';
 
 /** A recipe as it is kept: with the count of its saves, by which two tabs notice each other. */
 export interface RecipeRecord {
@@ -28,6 +29,26 @@ export interface KeptTrio {
   readonly cardId: string;
   /** Milliseconds since 1970. */
   readonly keptAt: number;
+}
+
+/** A recipe as it stood when the maker gave that state a name. */
+export interface VersionRecord {
+  readonly id: string;
+  readonly recipeId: string;
+  readonly name: string;
+  readonly recipe: Recipe;
+  /** Milliseconds since 1970. */
+  readonly savedAt: number;
+}
+
+/** How long one piece of work took this maker. */
+export interface TimingRecord {
+  readonly id?: number;
+  readonly work: TimedWork;
+  /** For a piece of usual size, minutes. */
+  readonly minutes: number;
+  /** Milliseconds since 1970. */
+  readonly at: number;
 }
 
 /** One remembered choice of the interface. */

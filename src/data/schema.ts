@@ -1,4 +1,5 @@
 import type { Transaction } from 'dexie';
+import { migrateRecipe } from '../core/formats/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';
@@ -23,6 +24,19 @@ export const SCHEMA: readonly SchemaVersion[] = [
     stores: { inks: 'id, family', cards: 'id', recipes: 'id, updatedAt', settings: 'key' },
   },
   { version: 2, title: 'kept trios', stores: { kept: 'id, keptAt' } },
+  {
+    version: 3,
+    title: 'runs with numbers, overs and a tool; named versions and timings',
+    stores: { versions: 'id, recipeId', timings: '++id, work' },
+    upgrade: async (transaction) => {
+      await transaction
+        .table('recipes')
+        .toCollection()
+        .modify((record: { recipe: Record<string, unknown> }) => {
+          if (typeof record.recipe.run === 'string') record.recipe = migrateRecipe(record.recipe, 1);
+        });
+    },
+  },
 ];
 
 /** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */

@@ -2,6 +2,8 @@ import { expose, transfer } from 'comlink';
 import type { Wetness } from '../core/ink/laid';
 import type { Kit } from '../core/ladder/recipe';
 import { type Picture, preparePicture } from '../core/panel/paint';
+import type { Progress } from '../core/panel/progress';
+import { STRAIGHT } from '../core/run/run';
 import { breathe } from './breathe';
 
 /** How long the worker paints before it looks whether a newer request has come, in ms. */
@@ -16,7 +18,9 @@ const WARMING: Kit = {
     name: 'warming',
     cardId: 'white',
     panel: { width: 8, height: 8 },
-    run: 'straight',
+    run: STRAIGHT,
+    overs: [],
+    tool: 'brush',
     school: 'paleFirst',
     rungs: [
       { inkId: 'pale', share: 0.5 },
@@ -29,6 +33,7 @@ const WARMING: Kit = {
     { id: 'pale', name: 'pale', family: 'pale', depth: 'pale', kind: 'hybrid', overWhite: '#f8d46f' },
     { id: 'dark', name: 'dark', family: 'dark', depth: 'deep', kind: 'dye', overWhite: '#005487' },
   ],
+  overInks: [],
 };
 
 /** The newest request of each place that shows a picture. */
@@ -39,6 +44,7 @@ const door = {
    * Paints a panel for one place on the screen.
    *
    * @param place  names the place; a newer request for it makes a long one give up, and skips those still waiting
+   * @param progress  how far the work has come; the finished panel where left out
    * @returns the picture, its pixels transferred; null when it was given up
    */
   async paint(
@@ -47,13 +53,14 @@ const door = {
     wetness: Wetness,
     width: number,
     height: number,
+    progress?: Progress,
   ): Promise<Picture | null> {
     const mine = (newest.get(place) ?? 0) + 1;
     newest.set(place, mine);
     // In a drag several requests may be waiting already: let them in, so that only the last is painted.
     await breathe();
     if (newest.get(place) !== mine) return null;
-    const { picture, paintRows } = preparePicture(kit, wetness, width, height);
+    const { picture, paintRows } = preparePicture(kit, wetness, width, height, progress);
     const begun = performance.now();
     let since = begun;
     for (let row = 0; row < height; row += ROWS) {

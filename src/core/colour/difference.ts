@@ -94,3 +94,9 @@ function hue(a: number, b: number): number {
   const degrees = Math.atan2(b, a) / DEG;
   return degrees < 0 ? degrees + 360 : degrees;
 }
+
+/** How far two hue angles are from each other, 0…180 degrees. */
+export const hueApart = (p: number, q: number): number => {
+  const apart = Math.abs(p - q);
+  return apart > 180 ? 360 - apart : apart;
+};

@@ -1,19 +1,23 @@
-import { array, boolean, number, type ObjectSchema, object, string, ValidationError } from 'yup';
+import { array, boolean, mixed, number, type ObjectSchema, object, string, ValidationError } from 'yup';
 import type { Card } from '../card/card';
 import { FINISH_IDS } from '../card/finishes';
 import { type Hex, isHex } from '../colour/hex';
-import { type Ink, type InkDepth, POTENCY_LIMITS } from '../ink/ink';
+import { BARE, type Ink, type InkDepth, isBare, POTENCY_LIMITS } from '../ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../ink/kinds';
 import { settle } from '../ladder/edit';
 import { type Kit, type Recipe, RUNG_LIMITS } from '../ladder/recipe';
+import { OVER_IDS, OVERS } from '../over/over';
 import { PANEL_LIMITS } from '../panel/panel';
-import { RUNS, type RunId } from '../run/run';
-import { SCHOOLS, type SchoolId } from '../sheet/schools';
+import type { ParamSpec, Params } from '../run/params';
+import { RUN_IDS, RUNS } from '../run/run';
+import { SCHOOL_IDS } from '../sheet/schools';
+import { TOOL_IDS } from '../tool/tools';
 import { type Fault, FileError } from './fileError';
+import { migrateRecipe } from './recipeMigrations';
 
-/** What stands under `format` and `version` in a recipe file. docs/formats/recipe-1.schema.json describes it. */
+/** What stands under `format` and `version` in a recipe file. docs/formats/recipe-2.schema.json describes it. */
 export const RECIPE_FORMAT = 'tint-ladder/recipe';
-export const RECIPE_VERSION = 1;
+export const RECIPE_VERSION = 2;
 
 /** A recipe file is a few kilobytes; anything over this, in bytes, is refused unread. */
 export const RECIPE_FILE_LIMIT = 1_000_000;
@@ -29,8 +33,9 @@ export interface RecipeFile {
 }
 
 /** The text of a recipe file. */
-export function writeRecipeFile({ recipe, card, inks }: Kit): string {
-  const once = [...new Map(inks.map((ink) => [ink.id, ink])).values()];
+export function writeRecipeFile({ recipe, card, inks, overInks }: Kit): string {
+  const laid = [...inks, ...overInks].filter((ink) => !isBare(ink));
+  const once = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
   const file: RecipeFile = { format: RECIPE_FORMAT, version: RECIPE_VERSION, recipe, card, inks: once };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
@@ -45,11 +50,17 @@ const SLACK = 1e-3;
  */
 export function readRecipeFile(text: string): Kit {
   const { recipe, card, inks } = shaped(parsed(text));
-  const byId = new Map(inks.map((ink) => [ink.id, ink]));
+  const byId = new Map([BARE, ...inks].map((ink) => [ink.id, ink]));
   refuseIf(consistencyFaults(recipe, card, inks));
   const sum = recipe.rungs.reduce((total, { share }) => total + share, 0);
   const exact = { ...recipe, rungs: recipe.rungs.map((rung) => ({ ...rung, share: rung.share / sum })) };
-  return { recipe: settle(exact), card, inks: recipe.rungs.map(({ inkId }) => byId.get(inkId) as Ink) };
+  const inkOf = ({ inkId }: { inkId: string }): Ink => byId.get(inkId) as Ink;
+  return {
+    recipe: settle(exact),
+    card,
+    inks: recipe.rungs.map(inkOf),
+    overInks: recipe.overs.map(inkOf),
+  };
 }
 
 function refuseIf(faults: readonly Fault[]): void {
@@ -119,13 +130,53 @@ export const cardSchema: ObjectSchema<Card> = object({
   grammage: real().min(40).max(1200),
 }).noUnknown(unknownField);
 
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Numbers by their keys; which keys, and how far they may go, the run says. */
+const numbers = () =>
+  mixed<Params>()
+    .required()
+    .test(
+      'numbers',
+      'must be numbers by their names',
+      (value) => isPlain(value) && Object.values(value).every((number) => Number.isFinite(number)),
+    );
+
+/** No run is longer than this, mm: the diagonal of the largest panel. */
+const LONGEST_RUN = 600;
+
 const recipeSchema = object({
   id: id(),
   name: label(),
   cardId: id(),
   panel: object({ width: side(), height: side() }).noUnknown(unknownField).required(),
-  run: oneOf(Object.keys(RUNS) as RunId[]),
-  school: oneOf(Object.keys(SCHOOLS) as SchoolId[]),
+  run: object({ id: oneOf(RUN_IDS), params: numbers() })
+    .noUnknown(unknownField)
+    .required(),
+  overs: array()
+    .strict()
+    .required()
+    .max(OVER_IDS.length, `must have at most ${OVER_IDS.length}, one of each kind`)
+    .of(
+      object({ id: oneOf(OVER_IDS), inkId: id(), params: numbers() })
+        .noUnknown(unknownField)
+        .required(),
+    ),
+  tool: oneOf(TOOL_IDS),
+  school: oneOf([...SCHOOL_IDS, 'suggested'] as const),
+  wanted: array().strict().max(RUNG_LIMITS.most).of(real().moreThan(0).lessThan(1)),
+  notes: mixed<Readonly<Record<string, string>>>().test(
+    'notes',
+    'must be texts of at most 1000 letters, each under the key of its step',
+    (value) =>
+      value === undefined ||
+      (isPlain(value) &&
+        Object.keys(value).length <= 100 &&
+        Object.entries(value).every(
+          ([key, note]) => key.length <= 80 && typeof note === 'string' && note.length <= 1000,
+        )),
+  ),
   rungs: array()
     .strict()
     .required()
@@ -141,7 +192,7 @@ const recipeSchema = object({
     .required()
     .max(RUNG_LIMITS.most - 1)
     .of(
-      object({ width: real().moreThan(0).max(PANEL_LIMITS.most) })
+      object({ width: real().moreThan(0).max(LONGEST_RUN) })
         .noUnknown(unknownField)
         .required(),
     ),
@@ -152,7 +203,12 @@ const fileSchema = object({
   version: real(),
   recipe: recipeSchema.required(),
   card: cardSchema.required(),
-  inks: array().strict().required().min(1).max(RUNG_LIMITS.most).of(inkSchema.required()),
+  inks: array()
+    .strict()
+    .required()
+    .min(1)
+    .max(RUNG_LIMITS.most + OVER_IDS.length)
+    .of(inkSchema.required()),
 }).noUnknown(unknownField);
 
 function unknownField({ unknown }: { unknown: string }): string {
@@ -168,19 +224,26 @@ function shaped(value: unknown): RecipeFile {
         problem: `This is JSON, but not a recipe: expected "${RECIPE_FORMAT}". Choose an exported recipe.`,
       },
     ]);
-  if (head.version !== RECIPE_VERSION)
+  if (!(typeof head.version === 'number' && head.version >= 1 && head.version <= RECIPE_VERSION))
     throw new FileError([
       {
         place: 'version',
-        problem: `Version ${JSON.stringify(head.version)} is unknown here; this program reads version ${RECIPE_VERSION}. Update it, or export again from the older one.`,
+        problem: `Version ${JSON.stringify(head.version)} is unknown here; this program reads versions 1 to ${RECIPE_VERSION}. Update it, or export again from the older one.`,
       },
     ]);
   try {
-    return fileSchema.validateSync(value, { strict: true, abortEarly: false }) as RecipeFile;
+    return fileSchema.validateSync(inTodaysShape(head), { strict: true, abortEarly: false }) as RecipeFile;
   } catch (error) {
     if (error instanceof ValidationError) throw new FileError(faultsOf(error));
     throw error;
   }
+}
+
+/** A file of an earlier version as today's program writes it. */
+function inTodaysShape(file: { recipe?: unknown; version?: unknown }): unknown {
+  const { recipe, version } = file;
+  if (!isPlain(recipe) || version === RECIPE_VERSION) return file;
+  return { ...file, version: RECIPE_VERSION, recipe: migrateRecipe(recipe, version as number) };
 }
 
 function faultsOf(error: ValidationError): Fault[] {
@@ -195,6 +258,24 @@ function faultsOf(error: ValidationError): Fault[] {
 
 const clip = (text: string): string => (text.length > 40 ? `${text.slice(0, 37)}…` : text);
 
+function paramFaults(place: string, specs: readonly ParamSpec[], params: Params): Fault[] {
+  const unknown = Object.keys(params).filter((key) => !specs.some((spec) => spec.key === key));
+  return [
+    ...unknown.map((key) => ({ place, problem: `has a number that does not belong there: ${clip(key)}` })),
+    ...specs.flatMap(({ key, least, most }) => {
+      const value = params[key];
+      return value === undefined || value < least || value > most
+        ? [
+            {
+              place: `${place}.${key}`,
+              problem: `must be a number from ${least} to ${most} (it is ${value})`,
+            },
+          ]
+        : [];
+    }),
+  ];
+}
+
 function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fault[] {
   const faults: Fault[] = [];
   const byId = new Map(inks.map((ink) => [ink.id, ink]));
@@ -204,9 +285,14 @@ function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fa
       problem: `is "${recipe.cardId}", but the card in the file is "${card.id}"`,
     });
   if (byId.size < inks.length) faults.push({ place: 'inks', problem: 'has two inks with one id' });
-  recipe.rungs.forEach(({ inkId }, i) => {
+  if (byId.has(BARE.id)) faults.push({ place: 'inks', problem: `"${BARE.id}" stands for no ink` });
+  const laid = [
+    ...recipe.rungs.map(({ inkId }, i) => ({ inkId, place: `recipe.rungs[${i}].inkId` })),
+    ...recipe.overs.map(({ inkId }, i) => ({ inkId, place: `recipe.overs[${i}].inkId` })),
+  ];
+  laid.forEach(({ inkId, place }) => {
     const ink = byId.get(inkId);
-    const place = `recipe.rungs[${i}].inkId`;
+    if (inkId === BARE.id && place.includes('rungs')) return;
     if (!ink) faults.push({ place, problem: `no ink "${inkId}" is in the file` });
     else if (!INK_KINDS[ink.kind].blends)
       faults.push({
@@ -214,6 +300,16 @@ function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fa
         problem: `${ink.name} is ${INK_KINDS[ink.kind].label}, which is stamped, not blended`,
       });
   });
+  if (recipe.rungs.every(({ inkId }) => inkId === BARE.id))
+    faults.push({ place: 'recipe.rungs', problem: 'have no ink at all' });
+  faults.push(...paramFaults('recipe.run.params', RUNS[recipe.run.id].params, recipe.run.params));
+  recipe.overs.forEach(({ id, params }, i) => {
+    faults.push(...paramFaults(`recipe.overs[${i}].params`, OVERS[id].params, params));
+  });
+  if (new Set(recipe.overs.map((over) => over.id)).size < recipe.overs.length)
+    faults.push({ place: 'recipe.overs', problem: 'has two of one kind' });
+  if (recipe.wanted && recipe.wanted.length !== recipe.rungs.length)
+    faults.push({ place: 'recipe.wanted', problem: 'must have one share a rung' });
   const sum = recipe.rungs.reduce((total, { share }) => total + share, 0);
   if (Math.abs(sum - 1) > SLACK)
     faults.push({

@@ -32,6 +32,17 @@ export interface Ink {
   readonly wished?: boolean;
 }
 
+/** The rung on which nothing is laid: a ladder that ends in it fades to bare card. */
+export const BARE: Ink = {
+  id: 'bare-card',
+  name: 'bare card',
+  family: 'bare card',
+  depth: 'pale',
+  kind: 'bare',
+  overWhite: '#ffffff',
+};
+export const isBare = ({ kind }: Ink): boolean => kind === 'bare';
+
 /** Reflectance of the black a second swatch stands on: a black chart's, from memory. */
 const BLACK_GROUND = flatSpectrum(0.02);
 
@@ -54,6 +65,7 @@ export function filmOfInk(ink: Ink): Film {
 }
 
 function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
+  if (kind === 'bare') return { absorption: flatSpectrum(0), scattering: flatSpectrum(0) };
   const onWhite = reflectanceOfHex(overWhite);
   if (!overBlack) return filmFromSwatch(onWhite, SWATCH_GROUND, INK_KINDS[kind].scattering);
   return filmFromTwoGrounds(

@@ -1,8 +1,8 @@
 /** What sort of ink it is; decides how it covers, dries and which brushes it may share. */
-export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' | 'detail';
+export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' | 'detail' | 'bare';
 
 /** Brushes are shared inside a set and never across sets. */
-export type BrushSet = 'dye and hybrid' | 'pigment' | 'fluorescent' | 'white only' | 'stamp';
+export type BrushSet = 'dye and hybrid' | 'pigment' | 'fluorescent' | 'white only' | 'stamp' | 'none';
 
 export interface InkKind {
   readonly id: InkKindId;
@@ -82,6 +82,17 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'stamp',
     blends: false,
   },
+  bare: {
+    id: 'bare',
+    label: 'bare card',
+    scattering: 0,
+    dryBack: 0,
+    openMinutes: 0,
+    airDryMinutes: 0,
+    brushSet: 'none',
+    blends: true,
+  },
 };
 
-export const INK_KIND_IDS = Object.keys(INK_KINDS) as readonly InkKindId[];
+/** The kinds an ink on a shelf can be. */
+export const INK_KIND_IDS = (Object.keys(INK_KINDS) as readonly InkKindId[]).filter((id) => id !== 'bare');

@@ -1,6 +1,9 @@
 import type { Lab } from '../colour/lab';
+import { OVERS, type OverId } from '../over/over';
 import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
+import { holdParam, initialParams, type ParamSpec, type Params } from '../run/params';
+import { RUNS, type RunId } from '../run/run';
 import {
   LEAST_JOINT,
   LEAST_SOLID,
@@ -98,10 +101,15 @@ export function addRung(recipe: Recipe, index: number, inkId: string): Recipe {
   const shrunk = recipe.rungs.map((rung) => ({ ...rung, share: rung.share * (1 - share) }));
   const width = FRESH_JOINT * share * runLength(recipe);
   return settle({
-    ...recipe,
+    ...withoutWishes(recipe),
     rungs: shrunk.toSpliced(index, 0, { inkId, share }),
     joints: recipe.joints.toSpliced(Math.min(index, recipe.joints.length), 0, { width }),
   });
+}
+
+/** Shares to see belong to the rungs there are: with another number of them, equal ones are meant again. */
+function withoutWishes({ wanted: _, ...recipe }: Recipe): Recipe {
+  return recipe;
 }
 
 /** The rung whose dried colour is nearest in L* to a lightness. */
@@ -120,7 +128,7 @@ export function removeRung(recipe: Recipe, index: number): Recipe {
   const gone = recipe.rungs[index];
   if (!gone || recipe.rungs.length <= RUNG_LIMITS.least) return recipe;
   return settle({
-    ...recipe,
+    ...withoutWishes(recipe),
     rungs: recipe.rungs
       .filter((_, i) => i !== index)
       .map((rung) => ({ ...rung, share: rung.share / (1 - gone.share) })),
@@ -135,11 +143,12 @@ export function swapRungs(recipe: Recipe, i: number, j: number): Recipe {
   return settle({ ...recipe, rungs: recipe.rungs.with(i, second).with(j, first) });
 }
 
-/** Turns the ladder end for end, joints and all. */
+/** Turns the ladder end for end, joints and wishes and all. */
 export const reverse = (recipe: Recipe): Recipe => ({
   ...recipe,
   rungs: recipe.rungs.toReversed(),
   joints: recipe.joints.toReversed(),
+  ...(recipe.wanted ? { wanted: recipe.wanted.toReversed() } : {}),
 });
 
 /**
@@ -159,10 +168,78 @@ export const paleToDark = (colours: readonly Lab[]): number[] =>
   colours.map((_, i) => i).sort((i, j) => (colours[j]?.l ?? 0) - (colours[i]?.l ?? 0));
 
 /** The recipe on a panel of another size: shares stay, joints grow or shrink with the run. */
-export function setPanel(recipe: Recipe, panel: Panel): Recipe {
-  const resized = { ...recipe, panel };
-  const scale = runLength(resized) / runLength(recipe);
-  return settle({ ...resized, joints: recipe.joints.map(({ width }) => ({ width: width * scale })) });
+export const setPanel = (recipe: Recipe, panel: Panel): Recipe => relaid(recipe, { ...recipe, panel });
+
+/** The ladder on another run, with the numbers that run starts with; shares stay, joints grow or shrink with it. */
+export const setRun = (recipe: Recipe, id: RunId): Recipe =>
+  recipe.run.id === id
+    ? recipe
+    : relaid(recipe, { ...recipe, run: { id, params: initialParams(RUNS[id].params, recipe.panel) } });
+
+/** The run with some of its numbers changed, each held inside its range. */
+export const setRunParams = (recipe: Recipe, params: Params): Recipe =>
+  relaid(recipe, {
+    ...recipe,
+    run: {
+      ...recipe.run,
+      params: heldParams(RUNS[recipe.run.id].params, { ...recipe.run.params, ...params }),
+    },
+  });
+
+const heldParams = (specs: readonly ParamSpec[], params: Params): Params =>
+  Object.fromEntries(specs.map((spec) => [spec.key, holdParam(spec, params[spec.key] ?? spec.least)]));
+
+function relaid(before: Recipe, after: Recipe): Recipe {
+  const scale = runLength(after) / runLength(before);
+  return settle({ ...after, joints: before.joints.map(({ width }) => ({ width: width * scale })) });
+}
+
+/** One ink over the ladder, with the numbers it starts with; of each kind there is one, and a newer takes its place. */
+export const addOver = (recipe: Recipe, id: OverId, inkId: string): Recipe => ({
+  ...recipe,
+  overs: [
+    ...recipe.overs.filter((over) => over.id !== id),
+    { id, inkId, params: initialParams(OVERS[id].params, recipe.panel) },
+  ],
+});
+
+export const removeOver = (recipe: Recipe, id: OverId): Recipe => ({
+  ...recipe,
+  overs: recipe.overs.filter((over) => over.id !== id),
+});
+
+/** Another ink, or other numbers, for what lies over the ladder. */
+export const setOver = (
+  recipe: Recipe,
+  id: OverId,
+  { inkId, params }: { readonly inkId?: string; readonly params?: Params },
+): Recipe => ({
+  ...recipe,
+  overs: recipe.overs.map((over) =>
+    over.id === id
+      ? {
+          ...over,
+          inkId: inkId ?? over.inkId,
+          params: heldParams(OVERS[id].params, { ...over.params, ...params }),
+        }
+      : over,
+  ),
+});
+
+/** The run, its numbers and what lies over it, as another recipe has them. */
+export const copyRun = (to: Recipe, from: Recipe): Recipe =>
+  relaid(to, { ...to, run: from.run, overs: from.overs, tool: from.tool });
+
+/** Shares, joints and wishes as another recipe of as many rungs has them; joints to the scale of the run. */
+export function copyShares(to: Recipe, from: Recipe): Recipe {
+  if (to.rungs.length !== from.rungs.length) return to;
+  const scale = runLength(to) / runLength(from);
+  return settle({
+    ...to,
+    rungs: to.rungs.map((rung, i) => ({ ...rung, share: from.rungs[i]?.share ?? rung.share })),
+    joints: from.joints.map(({ width }) => ({ width: width * scale })),
+    ...(from.wanted ? { wanted: from.wanted } : {}),
+  });
 }
 
 /** All shares equal and every joint as wide as a fresh one. */

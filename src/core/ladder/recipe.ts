@@ -1,11 +1,14 @@
 import type { Card } from '../card/card';
 import type { Ink } from '../ink/ink';
+import type { Over } from '../over/over';
 import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
-import { RUNS, type RunId } from '../run/run';
+import { type Lie, type Patches, RUNS, type RunChoice } from '../run/run';
 import type { SchoolId } from '../sheet/schools';
+import { TOOLS, type ToolId } from '../tool/tools';
+import { hardFade } from './fade';
 
-/** One ink in the recipe and its share of the run; all shares sum to 1. */
+/** One ink in the recipe and its share of the run; all shares sum to 1. On a run of patches, its share of the panel. */
 export interface Rung {
   readonly inkId: string;
   readonly share: number;
@@ -26,10 +29,18 @@ export interface Recipe {
   readonly name: string;
   readonly cardId: string;
   readonly panel: Panel;
-  readonly run: RunId;
-  readonly school: SchoolId;
+  readonly run: RunChoice;
+  /** What lies over the ladder, in the order it is laid. */
+  readonly overs: readonly Over[];
+  readonly tool: ToolId;
+  /** The order of laying; `suggested` follows from the run and the inks. */
+  readonly school: SchoolId | 'suggested';
   readonly rungs: readonly Rung[];
   readonly joints: readonly Joint[];
+  /** The parts of the panel the maker wants to see of each rung; equal ones where left out. */
+  readonly wanted?: readonly number[];
+  /** The maker's own notes, by the key of the step they belong to. */
+  readonly notes?: Readonly<Record<string, string>>;
 }
 
 /** A recipe with the card and the inks it asks for, one ink a rung: all that is needed to compute from it. */
@@ -37,6 +48,8 @@ export interface Kit {
   readonly recipe: Recipe;
   readonly card: Card;
   readonly inks: readonly Ink[];
+  /** The ink of each of `recipe.overs`. */
+  readonly overInks: readonly Ink[];
 }
 
 export const RUNG_LIMITS = { least: 2, most: 5 } as const;
@@ -45,8 +58,28 @@ export const LEAST_SOLID: Millimetres = 1;
 /** No joint is narrower than this: a brush cannot lay a harder line without a mask. */
 export const LEAST_JOINT: Millimetres = 1;
 
-/** Length of the recipe's run in mm. */
-export const runLength = (recipe: Recipe): Millimetres => RUNS[recipe.run].length(recipe.panel);
+/** The recipe's bands on its panel; undefined on a run of patches. */
+export function lieOf({ run, panel }: Pick<Recipe, 'run' | 'panel'>): Lie | undefined {
+  const definition = RUNS[run.id];
+  return definition.lies === 'bands' ? definition.on(panel, run.params) : undefined;
+}
+
+/** The recipe's places of ink on its panel; undefined on a run of bands. */
+export function patchesOf({
+  run,
+  panel,
+  rungs,
+}: Pick<Recipe, 'run' | 'panel' | 'rungs'>): Patches | undefined {
+  const definition = RUNS[run.id];
+  return definition.lies === 'patches' ? definition.on(panel, run.params, rungs.length) : undefined;
+}
+
+/**
+ * Length of the recipe's run in mm. Patches have no run; there the panel's height stands for it, so that shares and
+ * joints keep their meaning when the run is changed.
+ */
+export const runLength = (recipe: Pick<Recipe, 'run' | 'panel'>): Millimetres =>
+  lieOf(recipe)?.length ?? recipe.panel.height;
 
 /** The stretch where one rung fades and the next comes in, in mm along the run. */
 export interface Overlap {
@@ -88,14 +121,15 @@ export function stretches(recipe: Recipe): Stretch[] {
   });
 }
 
-/** The ink of a fade that is left after the part t of it, 0…1 each: lifted pressure falls off softly at both ends. */
-export const fade = (t: number): number => 1 - t * t * (3 - 2 * t);
-
 /**
- * How much of each rung's ink lies at a place along the run, in coats; the amounts sum to 1.
+ * How much of each rung's ink lies at a place along the run, as parts that sum to 1.
  * At most two neighbours are above 0.
  */
-export function coatsAt(recipe: Recipe, laps: readonly Overlap[], along: Millimetres): number[] {
+export function coatsAt(
+  recipe: Pick<Recipe, 'rungs' | 'tool'>,
+  laps: readonly Overlap[],
+  along: Millimetres,
+): number[] {
   const coats = recipe.rungs.map(() => 0);
   const joint = laps.findIndex(({ end }) => along < end);
   if (joint < 0) {
@@ -103,7 +137,8 @@ export function coatsAt(recipe: Recipe, laps: readonly Overlap[], along: Millime
     return coats;
   }
   const { start, end } = laps[joint] as Overlap;
-  const left = along <= start ? 1 : fade((along - start) / (end - start));
+  const { hardness } = TOOLS[recipe.tool];
+  const left = along <= start ? 1 : hardFade((along - start) / (end - start), hardness);
   coats[joint] = left;
   coats[joint + 1] = 1 - left;
   return coats;

@@ -52,4 +52,29 @@ function makeTile(cells: number, seed: number): Float32Array {
   return tile;
 }
 
+/**
+ * Short fibres of a mill-run card, some lighter and some darker than it: TILE × TILE values in −1…1 that repeat
+ * without a seam; remembered.
+ */
+export function fibreTile(seed: number): Float32Array {
+  const key = `fibres ${seed}`;
+  const known = tiles.get(key);
+  if (known) return known;
+  const random = seededRandom(seed);
+  const tile = new Float32Array(TILE * TILE);
+  for (let fibre = 0; fibre < 150; fibre++) {
+    const tone = random() < 0.6 ? -0.5 - 0.5 * random() : 0.4 + 0.5 * random();
+    const length = 6 + random() * 16;
+    let [x, y, heading] = [random() * TILE, random() * TILE, random() * 2 * Math.PI];
+    for (let step = 0; step < length; step++) {
+      tile[(y & (TILE - 1)) * TILE + (x & (TILE - 1))] = tone * Math.sin((Math.PI * (step + 0.5)) / length);
+      x += Math.cos(heading) + TILE;
+      y += Math.sin(heading) + TILE;
+      heading += (random() - 0.5) * 0.5;
+    }
+  }
+  tiles.set(key, tile);
+  return tile;
+}
+
 const soften = (t: number): number => t * t * (3 - 2 * t);

@@ -1,8 +1,7 @@
-import { groundOfCard } from '../card/card';
-import { linearRgbOfXyz, xyzOfSpectrum } from '../colour/lab';
-import type { Ink } from '../ink/ink';
-import { laidReflectance, type Wetness } from '../ink/laid';
+import type { Wetness } from '../ink/laid';
 import { coatsAt, type Kit, overlaps, runLength } from '../ladder/recipe';
+import { mixColour } from './mix';
+import { finished, lapsNow, type Progress } from './progress';
 
 /** Linear-light sRGB along the run, three values a sample, evenly spaced from its start to its end. */
 export interface Ramp {
@@ -14,25 +13,30 @@ export interface Ramp {
 export const RAMP_SAMPLES = 320;
 
 /**
- * The colours along a recipe's run. Blends are smooth, so spectra are computed at these samples only and a picture
- * interpolates between them; where an ink is solid the colour is computed once.
+ * The colours along a recipe's run of bands. Blends are smooth, so spectra are computed at these samples only and a
+ * picture interpolates between them; where an ink is solid the colour is computed once.
  */
-export function rampOf({ recipe, card, inks }: Kit, wetness: Wetness, samples = RAMP_SAMPLES): Ramp {
-  const ground = groundOfCard(card);
-  const laps = overlaps(recipe);
+export function rampOf(
+  kit: Kit,
+  wetness: Wetness,
+  progress: Progress = finished(kit.recipe),
+  samples = RAMP_SAMPLES,
+): Ramp {
+  const { recipe } = kit;
+  const colourOf = mixColour(kit, wetness, progress);
+  const laps = lapsNow(overlaps(recipe), progress);
   const length = runLength(recipe);
   const rgb = new Float32Array(samples * 3);
   let solid = -1;
   for (let i = 0; i < samples; i++) {
-    const coats = coatsAt(recipe, laps, (i / (samples - 1)) * length);
-    const only = coats.indexOf(1);
+    const parts = coatsAt(recipe, laps, (i / (samples - 1)) * length);
+    const only = parts.indexOf(1);
     if (only >= 0 && only === solid) {
       rgb.copyWithin(i * 3, i * 3 - 3, i * 3);
       continue;
     }
     solid = only;
-    const laid = coats.flatMap((amount, k) => (amount > 0 ? [{ ink: inks[k] as Ink, coats: amount }] : []));
-    const { r, g, b } = linearRgbOfXyz(xyzOfSpectrum(laidReflectance(laid, ground, wetness)));
+    const { r, g, b } = colourOf(parts);
     rgb[i * 3] = r;
     rgb[i * 3 + 1] = g;
     rgb[i * 3 + 2] = b;

@@ -1,14 +1,22 @@
-import type { Run } from './run';
+import type { BandRun } from './run';
 
 /** Level bands from the top of the panel (the first rung) to its foot, measured up from the foot. */
-export const straight: Run = {
+export const straight: BandRun = {
   id: 'straight',
   label: 'Straight',
-  length: (panel) => panel.height,
-  alongAt: (_panel, _x, y) => y,
-  level: true,
-  markOf: (panel, along) => panel.height - along,
-  measuredFrom: 'from the foot',
-  start: { place: 'the top edge', toward: 'up' },
-  end: { place: 'the foot', toward: 'down' },
+  explains: 'Level bands from top to foot; dark at the foot grounds a scene.',
+  params: [],
+  lies: 'bands',
+  on: ({ width, height }) => ({
+    length: height,
+    alongAt: (_x, y) => y,
+    level: true,
+    toward: { x: 0, y: 1 },
+    handleAt: (along) => ({ x: width, y: along }),
+    trace: (along) => `M0 ${along}H${width}`,
+    markOf: (along) => height - along,
+    measuredFrom: 'from the foot',
+    start: { place: 'the top edge', toward: 'up' },
+    end: { place: 'the foot', toward: 'down' },
+  }),
 };

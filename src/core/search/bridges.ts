@@ -1,10 +1,11 @@
 import { type Card, groundOfCard } from '../card/card';
 import { deltaE00 } from '../colour/difference';
-import { chroma, type Lab, labOfSpectrum } from '../colour/lab';
+import { chroma } from '../colour/lab';
 import { type ColourName, nameColour } from '../colour/names';
 import type { Spectrum } from '../colour/spectrum';
 import type { Ink } from '../ink/ink';
-import { driedColour, laidReflectance } from '../ink/laid';
+import { driedColour } from '../ink/laid';
+import { type Brew, brewMiddle } from '../ladder/brew';
 import { judgeJoint, type Station, type Verdict, walkJoint } from '../ladder/joint';
 
 /** A middle ink between two ends, and what becomes of both joints. */
@@ -57,63 +58,6 @@ export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card
     middles: middles.toSorted((p, q) => spoilt(p) - spoilt(q) || q.dullest - p.dullest),
     brewed: brewMiddle(first, last, ground),
   };
-}
-
-/** A middle mixed from the two ends, in parts of each. */
-export interface Brew {
-  /** Whole parts of the first and of the last ink, 1 to 12. */
-  readonly parts: readonly [first: number, last: number];
-  /** Part of the last ink in the mix, 0…1, before rounding to parts. */
-  readonly mix: number;
-  readonly lab: Lab;
-  readonly colour: ColourName;
-}
-
-const MOST_PARTS = 12;
-
-/**
- * The mix of two inks that is as far from the one as from the other in perceived colour (CIEDE2000, dried). The
- * stronger ink needs less of itself, so there is more of the weaker in it.
- */
-export function brewMiddle(first: Ink, last: Ink, ground: Spectrum): Brew {
-  const at = (mix: number): Lab =>
-    labOfSpectrum(
-      laidReflectance(
-        [
-          { ink: first, coats: 1 - mix },
-          { ink: last, coats: mix },
-        ],
-        ground,
-        'dry',
-      ),
-    );
-  const [start, end] = [at(0), at(1)];
-  let low = 0;
-  let high = 1;
-  for (let step = 0; step < 40; step++) {
-    const middle = (low + high) / 2;
-    const lab = at(middle);
-    if (deltaE00(lab, start) < deltaE00(lab, end)) low = middle;
-    else high = middle;
-  }
-  const mix = (low + high) / 2;
-  const lab = at(mix);
-  return { parts: inParts(mix), mix, lab, colour: nameColour(lab) };
-}
-
-/** The nearest ratio of small whole parts; fewer parts are preferred among near equals. */
-function inParts(mix: number): [number, number] {
-  let best: [number, number] = [1, 1];
-  let least = Number.POSITIVE_INFINITY;
-  for (let a = 1; a <= MOST_PARTS; a++)
-    for (let b = 1; b <= MOST_PARTS; b++) {
-      const off = Math.abs(b / (a + b) - mix) + 0.002 * (a + b);
-      if (off < least) {
-        least = off;
-        best = [a, b];
-      }
-    }
-  return best;
 }
 
 /** A third ink that quiets two loud ones. */

@@ -1,3 +1,4 @@
+import { hueApart } from '../colour/difference';
 import { MUDDY } from '../ladder/joint';
 import { NOUNS } from './nounLattice';
 import { type DriedInks, NO_NOUN, type PairTable, VERDICTS } from './pairTable';
@@ -45,11 +46,6 @@ const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
 
 /** Below this chroma a colour has no hue to compare. */
 const COLOURLESS = 8;
-
-const hueApart = (p: number, q: number): number => {
-  const apart = Math.abs(p - q);
-  return apart > 180 ? 360 - apart : apart;
-};
 
 /** How even two gaps are: the smaller over the larger, 0…1. */
 const even = (p: number, q: number): number => {

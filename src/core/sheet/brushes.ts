@@ -1,7 +1,7 @@
 import type { Ink } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
 
-/** A blending brush set out for the sitting. */
+/** A blending brush, or what stands for it, set out for the sitting. */
 export interface Brush {
   /** A, B, C … in the order they are first used. */
   readonly letter: string;
@@ -9,13 +9,20 @@ export interface Brush {
   readonly label: string;
 }
 
+/** The brush an ink is laid with. */
+export interface BrushUse {
+  readonly brush: Brush;
+  /** The ink of its family that the brush worked with before, if any: it is wiped between the two. */
+  readonly usedBefore?: Ink;
+}
+
 /**
  * The fewest brushes for inks laid in this order: one a colour family, and never one for two brush sets (pigment
  * stays apart, white has its own). Common practice.
  *
- * @returns for each ink its brush, and the ink that used the same brush before it, if any
+ * @returns for each ink its brush
  */
-export function brushesFor(laid: readonly Ink[]): { brush: Brush; usedBefore?: Ink }[] {
+export function brushesFor(laid: readonly Ink[]): BrushUse[] {
   const brushes = new Map<string, { brush: Brush; last: Ink }>();
   return laid.map((ink) => {
     const set = INK_KINDS[ink.kind].brushSet;

@@ -1,7 +1,9 @@
 import { expect, test } from 'vitest';
 import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { USUAL_PANEL } from '../panel/panel';
 import { brushesFor } from './brushes';
-import { compileSheet, layingOrder, sheetText } from './compile';
+import { compileSheet, sheetText } from './compile';
+import { layingOrder } from './school';
 import { tellMinutes } from './times';
 
 const yellow = ink('Gorse', '#e3b20f');
@@ -51,7 +53,8 @@ test('marks are measured from the foot and come from the geometry', () => {
 });
 
 test('the mat is wiped before every ink but the first, and times add up', () => {
-  const { steps, workMinutes, dryMinutes } = compileSheet(kitOf([yellow, teal, blue]), 'mm');
+  const kit = kitOf([yellow, teal, blue], WHITE_CARD, { panel: USUAL_PANEL });
+  const { steps, workMinutes, dryMinutes } = compileSheet(kit, 'mm');
   const wiped = steps.filter(({ care }) => care.some((line) => line.startsWith('Wipe and dry the mat')));
   expect(wiped.map(({ title }) => title)).toEqual(['Weir', 'Skerry']);
   expect(workMinutes).toBeCloseTo(3 * 2 + 2 * 0.5 + 2 * 0.75, 9);

@@ -1,6 +1,9 @@
 import { shareEqually } from '../../core/ladder/edit';
 import type { Recipe } from '../../core/ladder/recipe';
 import { USUAL_PANEL } from '../../core/panel/panel';
+import { STRAIGHT } from '../../core/run/run';
+
+const PLAIN = { run: STRAIGHT, overs: [], tool: 'brush', school: 'suggested' } as const;
 
 /** Three recipes of the kiln-opening weekend; the first is the one a first visit opens. */
 export const DEMO_RECIPES: readonly Recipe[] = [
@@ -9,8 +12,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
     name: 'Kiln-opening invitation, run 2',
     cardId: 'smooth-white',
     panel: USUAL_PANEL,
-    run: 'straight',
-    school: 'paleFirst',
+    ...PLAIN,
     rungs: [
       { inkId: 'gorse-pale', share: 0.36 },
       { inkId: 'leat-mid', share: 0.3 },
@@ -23,8 +25,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
     name: 'Kiln mouth',
     cardId: 'watercolour',
     panel: { width: 105, height: 148 },
-    run: 'straight',
-    school: 'paleFirst',
+    ...PLAIN,
     rungs: [
       { inkId: 'hawberry-deep', share: 0.3 },
       { inkId: 'kilnfire-mid', share: 0.34 },
@@ -37,8 +38,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
     name: 'Raku dusk, tonal',
     cardId: 'smooth-white',
     panel: { width: 101.6, height: 133.35 },
-    run: 'straight',
-    school: 'paleFirst',
+    ...PLAIN,
     rungs: [
       { inkId: 'thrift-pale', share: 1 / 3 },
       { inkId: 'betony-mid', share: 1 / 3 },

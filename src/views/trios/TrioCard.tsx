@@ -95,7 +95,10 @@ interface PictureProps {
 /** A panel of these inks from the top down, equally shared. */
 export function TrioPicture({ inks, card, wetness, width, height }: PictureProps) {
   const names = inks.map(({ name }) => name).join(', ');
-  const kit = useMemo(() => ({ recipe: recipeOf(names, inks, card), card, inks }), [names, inks, card]);
+  const kit = useMemo(
+    () => ({ recipe: recipeOf(names, inks, card), card, inks, overInks: [] }),
+    [names, inks, card],
+  );
   return (
     <div className="shadow-[0_1px_3px_#0006]" style={{ width, height }}>
       <PanelPicture kit={kit} wetness={wetness} width={width} height={height} label={`Panel of ${names}`} />

@@ -1,0 +1,144 @@
+import type { Millimetres } from '../panel/measure';
+import type { Panel } from '../panel/panel';
+import type { Patches } from '../run/run';
+import { TOOLS } from '../tool/tools';
+import { fade } from './fade';
+import { coatsAt, lieOf, overlaps, patchesOf, type Recipe } from './recipe';
+
+/**
+ * How much of each rung's ink lies at a point of the panel, as parts that sum to 1.
+ *
+ * @param into  one place a rung; what stands there is written over
+ */
+export type Coverage = (x: Millimetres, y: Millimetres, into: Float64Array) => void;
+
+/** The coverage of a recipe's ladder, whatever run it lies on; continuous over the panel. */
+export function coverageOf(recipe: Recipe): Coverage {
+  const lie = lieOf(recipe);
+  if (!lie) return patchCoverage(recipe, reachesOf(recipe));
+  const laps = overlaps(recipe);
+  return (x, y, into) => {
+    into.set(coatsAt(recipe, laps, lie.alongAt(x, y)));
+  };
+}
+
+/**
+ * What is left of an ink that is `t` of the joint farther off than the nearest one, relative to that one, 0…1. Of two
+ * inks this makes the same soft step a band has.
+ */
+function behind(t: number): number {
+  if (t >= 1) return 0;
+  const nearer = 1 - fade((1 + t) / 2);
+  return (1 - nearer) / nearer;
+}
+
+/** Each ink reaches from its places as far as its reach says before the next one; where they meet they share. */
+function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
+  const { places, soft } = patchesOf(recipe) as Patches;
+  const width = soft / TOOLS[recipe.tool].hardness;
+  return (x, y, into) => {
+    into.fill(Number.POSITIVE_INFINITY);
+    for (const place of places) {
+      const [across, down] = [x - place.x, y - place.y];
+      const far = Math.sqrt(across * across + down * down) - (reaches[place.rung] as number);
+      if (far < (into[place.rung] as number)) into[place.rung] = far;
+    }
+    share(into, width);
+  };
+}
+
+/** Turns distances, each less its ink's reach, into parts that sum to 1. */
+function share(into: Float64Array, width: Millimetres): void {
+  let nearest = Number.POSITIVE_INFINITY;
+  for (const far of into) if (far < nearest) nearest = far;
+  let whole = 0;
+  for (let rung = 0; rung < into.length; rung++) {
+    const part = behind(((into[rung] as number) - nearest) / width);
+    into[rung] = part;
+    whole += part;
+  }
+  for (let rung = 0; rung < into.length; rung++) into[rung] = (into[rung] as number) / whole;
+}
+
+const solved = new Map<string, Float64Array>();
+const MOST_SOLVED = 64;
+/** Points along the longer side at which areas are counted. */
+const GRID = 44;
+
+/**
+ * How much farther each ink reaches from its places than from the others', in mm, so that each covers its share of the
+ * panel. Found by stepping each reach with what its area lacks; remembered for the last few recipes.
+ */
+function reachesOf(recipe: Recipe): Float64Array {
+  const { panel, run, rungs, tool } = recipe;
+  const key = JSON.stringify([panel, run, rungs.map(({ share: part }) => part), tool]);
+  const known = solved.get(key);
+  if (known) return known;
+  const reaches = solveReaches(recipe);
+  if (solved.size >= MOST_SOLVED) solved.delete(solved.keys().next().value as string);
+  solved.set(key, reaches);
+  return reaches;
+}
+
+function solveReaches(recipe: Recipe): Float64Array {
+  const { panel, rungs, tool } = recipe;
+  const count = rungs.length;
+  const { places, soft } = patchesOf(recipe) as Patches;
+  const width = soft / TOOLS[tool].hardness;
+  // How far every point is from the nearest place of every ink stays; only the reaches are tried.
+  const points = gridOf(panel);
+  const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
+  points.forEach(([x, y], i) => {
+    for (const place of places) {
+      const at = i * count + place.rung;
+      far[at] = Math.min(far[at] as number, Math.hypot(x - place.x, y - place.y));
+    }
+  });
+  const reaches = new Float64Array(count);
+  const parts = new Float64Array(count);
+  let gain = 0.6 * Math.sqrt(panel.width * panel.height);
+  let before = Number.POSITIVE_INFINITY;
+  for (let step = 0; step < 80; step++) {
+    const covered = new Float64Array(count);
+    for (let i = 0; i < far.length; i += count) {
+      for (let rung = 0; rung < count; rung++)
+        parts[rung] = (far[i + rung] as number) - (reaches[rung] as number);
+      share(parts, width);
+      for (let rung = 0; rung < count; rung++)
+        covered[rung] = (covered[rung] as number) + (parts[rung] as number);
+    }
+    const lacks = rungs.map(({ share: part }, i) => part - (covered[i] as number) / points.length);
+    const worst = Math.max(...lacks.map(Math.abs));
+    if (worst < 5e-4) break;
+    if (worst > before) gain *= 0.7;
+    before = worst;
+    lacks.forEach((lack, i) => {
+      reaches[i] = (reaches[i] as number) + gain * lack;
+    });
+  }
+  return reaches;
+}
+
+/** The middles of an even grid of cells over the panel. */
+export function gridOf({ width, height }: Panel, most = GRID): (readonly [x: Millimetres, y: Millimetres])[] {
+  const cells = (side: Millimetres) => Math.max(Math.round((most * side) / Math.max(width, height)), 8);
+  const [columns, rows] = [cells(width), cells(height)];
+  return Array.from({ length: columns * rows }, (_, i) => [
+    (((i % columns) + 0.5) / columns) * width,
+    ((Math.floor(i / columns) + 0.5) / rows) * height,
+  ]);
+}
+
+/** The part of the panel each rung covers, summing to 1, over a grid of points. */
+export function areasOf(recipe: Recipe): Float64Array {
+  const coverage = coverageOf(recipe);
+  const points = gridOf(recipe.panel);
+  const sums = new Float64Array(recipe.rungs.length);
+  const parts = new Float64Array(recipe.rungs.length);
+  for (const [x, y] of points) {
+    coverage(x, y, parts);
+    for (let rung = 0; rung < sums.length; rung++)
+      sums[rung] = (sums[rung] as number) + (parts[rung] as number);
+  }
+  return sums.map((sum) => sum / points.length);
+}

@@ -1,0 +1,37 @@
+import type { Overlap, Recipe } from '../ladder/recipe';
+
+/** How far the work on a panel has come, for the picture of it after a step. */
+export interface Progress {
+  /** Which rungs are down. */
+  readonly laid: readonly boolean[];
+  /** Which joints have been gone back over; the others still show where the brush began. */
+  readonly blended: readonly boolean[];
+  /** How many of what lies over the ladder are down. */
+  readonly overs: number;
+}
+
+/** A panel on which nothing is laid yet. */
+export const untouched = ({ rungs, joints }: Recipe): Progress => ({
+  laid: rungs.map(() => false),
+  blended: joints.map(() => false),
+  overs: 0,
+});
+
+/** A finished panel. */
+export const finished = ({ rungs, joints, overs }: Recipe): Progress => ({
+  laid: rungs.map(() => true),
+  blended: joints.map(() => true),
+  overs: overs.length,
+});
+
+/** How wide the visible step of a joint is before it has been gone back over, as a part of the joint; by eye. */
+const UNBLENDED = 0.4;
+
+/** The joints as they stand: those not gone back over yet are still narrow. */
+export const lapsNow = (laps: readonly Overlap[], { laid, blended }: Progress): Overlap[] =>
+  laps.map((lap, joint) => {
+    const met = laid[joint] && laid[joint + 1];
+    if (!met || blended[joint]) return lap;
+    const [middle, half] = [(lap.start + lap.end) / 2, (UNBLENDED * (lap.end - lap.start)) / 2];
+    return { start: middle - half, end: middle + half };
+  });
