@@ -20,6 +20,7 @@ const RecipesView = lazy(() =>
 );
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
+const DeskView = lazy(() => import('./views/desk/DeskView').then((m) => ({ default: m.DeskView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
 
 function Views() {
@@ -33,6 +34,7 @@ function Views() {
           <Route path="shelf" element={<ShelfView />} />
           <Route path="recipes" element={<RecipesView />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
+          <Route path="desk/:recipeId" element={<DeskView />} />
           <Route path="*" element={<Navigate to="/bench" replace />} />
         </Route>
       </Routes>

@@ -6,12 +6,14 @@ interface Props {
   readonly shown: string;
   /** Takes what was typed; returns what is wrong with it, if anything. */
   readonly onCommit: (text: string) => string | undefined;
+  /** What arrow up and down do to it, ten times with Shift; left out, nothing. */
+  readonly onStep?: (steps: number) => void;
   readonly className?: string;
   readonly suffix?: string;
 }
 
 /** A number or name that is typed in place: Enter or leaving commits, Escape takes it back. */
-export function TypedField({ label, shown, onCommit, className = '', suffix }: Props) {
+export function TypedField({ label, shown, onCommit, onStep, className = '', suffix }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
   const problemId = useId();
@@ -45,6 +47,11 @@ export function TypedField({ label, shown, onCommit, className = '', suffix }: P
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
           if (event.key === 'Escape') giveUp();
+          if (onStep && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+            event.preventDefault();
+            giveUp();
+            onStep((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+          }
         }}
         className={`frame min-h-6 px-1.5 font-semibold ${className}`}
       />

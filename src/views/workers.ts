@@ -1,5 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 import type { MatchDoor } from '../workers/match.worker';
+import type { PaperDoor } from '../workers/paper.worker';
 import type { PictureDoor } from '../workers/picture.worker';
 import type { SearchDoor } from '../workers/search.worker';
 import type { ShelfDoor } from '../workers/shelf.worker';
@@ -47,4 +48,14 @@ export function matcher(): Remote<MatchDoor> {
 export function stopMatcher(): void {
   matches?.worker.terminate();
   matches = undefined;
+}
+
+let papers: Remote<PaperDoor> | undefined;
+
+/** The worker that makes pictures and pages for paper. */
+export function paperWorker(): Remote<PaperDoor> {
+  papers ??= wrap<PaperDoor>(
+    new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return papers;
 }

@@ -16,16 +16,6 @@ const yellow = ink('yellow', '#f2c230');
 const blue = ink('blue', '#1f4f7a');
 const pink = ink('pink', '#e2568f');
 const red = ink('red', '#b3262f');
-/** An evenly laid pair: the whole panel is one joint. */
-const evenly = (first: Ink, second: Ink, kind: Ink['kind']) =>
-  kitOf(
-    [
-      { ...first, kind },
-      { ...second, kind },
-    ],
-    WHITE_CARD,
-    { joints: [{ width: 98 }] },
-  );
 const onRun = (kit: Kit, id: RunId): Kit => ({ ...kit, recipe: setRun(kit.recipe, id) });
 
 describe('what the trade says of shares falls out of the inks (common practice)', () => {

@@ -4,7 +4,7 @@ import { type Hex, hexOfLab } from '../colour/hex';
 import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../colour/lab';
 import { type ColourName, nameColour } from '../colour/names';
 import type { Spectrum } from '../colour/spectrum';
-import type { Ink } from '../ink/ink';
+import { type Ink, isBare } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import {
   judgeJoint,
@@ -82,7 +82,7 @@ function readRung(ink: Ink, bare: Spectrum, ground: Lab): RungReading {
     hex: hexOfLab(lab),
     colour: nameColour(lab),
     fromCard,
-    presence: presenceOf(fromCard),
+    presence: isBare(ink) ? 'shows' : presenceOf(fromCard),
   };
 }
 

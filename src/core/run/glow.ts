@@ -13,11 +13,11 @@ export const glow: BandRun = {
   label: 'Glow',
   explains: 'Rings round a centre, pale inside and darker toward the edges; off-centre where a sun is meant.',
   params: [
-    { key: 'x', label: 'Centre from the left', unit: '%', least: 0, most: 100, step: 2, initial: () => 50 },
-    { key: 'y', label: 'Centre from the foot', unit: '%', least: 0, most: 100, step: 2, initial: () => 55 },
+    { key: 'x', label: 'Centre, left', unit: '%', least: 0, most: 100, step: 2, initial: () => 50 },
+    { key: 'y', label: 'up', unit: '%', least: 0, most: 100, step: 2, initial: () => 55 },
     {
       key: 'oval',
-      label: 'Height to width of a ring',
+      label: 'Oval',
       unit: '%',
       least: 50,
       most: 200,

@@ -1,7 +1,8 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { memo } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import type { Card } from '../../core/card/card';
-import { reverse, setPanel, shareEqually } from '../../core/ladder/edit';
+import { setPanel } from '../../core/ladder/edit';
+import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { formatBare, parseLength } from '../../core/panel/measure';
 import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/panel/panel';
 import type { Readings } from '../../core/readings/readings';
@@ -12,21 +13,31 @@ import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
 import { CardSelect } from '../CardSelect';
-import { RecipeMenu } from '../recipes/RecipeMenu';
 import type { Shelf } from '../session';
-import { type Edit, orderedBy } from './useBench';
+import type { Edit } from './useBench';
+
+const RecipeMenu = lazy(() => import('../recipes/RecipeMenu').then((m) => ({ default: m.RecipeMenu })));
+const RunBar = lazy(() => import('./RunBar').then((m) => ({ default: m.RunBar })));
+const VersionsDialog = lazy(() => import('../versions/VersionsDialog'));
 
 interface Props {
   readonly name: string;
   readonly panel: Panel;
+  readonly run: Recipe['run'];
+  readonly overs: Recipe['overs'];
+  readonly tool: Recipe['tool'];
   readonly card: Card;
   readonly shelf: Shelf;
   readonly readings: Readings;
   readonly edit: Edit;
+  /** A moment behind while the hand moves, so that a drag does not redraw all this. */
+  readonly kit: Kit;
 }
 
 /** What the recipe is called and lies on, and what can be done to the whole of it. */
-export const BenchHeader = memo(function BenchHeader({ name, panel, card, shelf, readings, edit }: Props) {
+export const BenchHeader = memo(function BenchHeader(props: Props) {
+  const { name, panel, run, overs, tool, card, shelf, readings, edit, kit } = props;
+  const [versions, setVersions] = useState(false);
   const dispatch = useAppDispatch();
   const canUndo = useAppSelector(({ draft }) => draft.past.length > 0);
   const canRedo = useAppSelector(({ draft }) => draft.future.length > 0);
@@ -66,7 +77,9 @@ export const BenchHeader = memo(function BenchHeader({ name, panel, card, shelf,
         >
           <Redo2 size={17} aria-hidden="true" />
         </Button>
-        <RecipeMenu />
+        <Suspense fallback={<span className="w-16" />}>
+          <RecipeMenu onVersions={() => setVersions(true)} />
+        </Suspense>
       </div>
       <div className="flex flex-wrap items-center gap-2">
         <Segmented
@@ -86,13 +99,14 @@ export const BenchHeader = memo(function BenchHeader({ name, panel, card, shelf,
         />
         <PanelChoice panel={panel} edit={edit} />
       </div>
-      <div className="flex flex-wrap items-center gap-2">
-        <span className="text-mute">Order light to dark,</span>
-        <Button onClick={() => edit(orderedBy(readings, 'top'))}>pale at the top</Button>
-        <Button onClick={() => edit(orderedBy(readings, 'foot'))}>pale at the foot</Button>
-        <Button onClick={() => edit(reverse)}>Reverse</Button>
-        <Button onClick={() => edit(shareEqually)}>Equal shares</Button>
-      </div>
+      {versions && (
+        <Suspense fallback={null}>
+          <VersionsDialog kit={kit} shelf={shelf} onClose={() => setVersions(false)} />
+        </Suspense>
+      )}
+      <Suspense fallback={<div className="min-h-7" />}>
+        <RunBar {...{ run, overs, tool, shelf, readings, edit }} />
+      </Suspense>
     </header>
   );
 });

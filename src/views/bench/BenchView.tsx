@@ -1,25 +1,28 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { BARE } from '../../core/ink/ink';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { latestRecipe } from '../../data/recipes';
-import { opened, redone, undone } from '../../store/draft';
+import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
-import { isTyping } from '../../ui/TypedField';
 import { useOpenRecipe } from '../recipes/useOpenRecipe';
 import { type Shelf, useSession, useShelf } from '../session';
+import { Invitation } from '../tour/Invitation';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
 import { PanelBoard } from './PanelBoard';
 import { ReadingsColumn } from './ReadingsColumn';
-import { StepsStrip } from './StepsStrip';
 import { useEdit, useKit, useReadings } from './useBench';
+import { useBenchCommands } from './useBenchCommands';
 import { useCalm } from './useCalm';
 import { useDriedShelf } from './useDriedShelf';
+import { useDroppedRecipe } from './useDroppedRecipe';
 
-/** Loaded beside the rest, with the scales it stands on; the panel does not wait for it. */
+/** Loaded beside the rest, with what they compute by; the panel does not wait for them. */
+const StepsStrip = lazy(() => import('./StepsStrip').then((m) => ({ default: m.StepsStrip })));
 const ValueRail = lazy(() => import('./ValueRail').then((m) => ({ default: m.ValueRail })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
@@ -33,7 +36,6 @@ export function BenchView() {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
   const dispatch = useAppDispatch();
   const store = useAppStore();
-  useUndoKeys();
 
   useEffect(() => {
     if (recipeId) return;
@@ -75,7 +77,12 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const [target, setTarget] = useState<Target>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(kit);
-  const dried = useDriedShelf(shelf.inks, kit.card);
+  useBenchCommands(readings, edit);
+  const drop = useDroppedRecipe();
+  const dried = useDriedShelf(
+    useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
+    kit.card,
+  );
   const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
@@ -98,9 +105,13 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   );
 
   return (
-    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]">
+    <main
+      {...drop.target}
+      className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]"
+    >
       <section
         aria-label="Value rail"
+        data-tour="rail"
         className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-0 lg:border-r"
       >
         <header className="space-y-2 px-4 pt-3 pb-1">
@@ -137,23 +148,27 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
             }
           />
         </Suspense>
+        <Invitation />
       </section>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
           name={kit.recipe.name}
           panel={kit.recipe.panel}
+          run={kit.recipe.run}
+          overs={kit.recipe.overs}
+          tool={kit.recipe.tool}
           card={kit.card}
           shelf={shelf}
           readings={readings}
           edit={edit}
+          kit={calm.kit}
         />
         <Conflict />
         <PanelBoard kit={kit} unit={unit} wetness={wetness} edit={edit} onDone={endGesture} />
       </section>
       <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
         <ReadingsColumn
-          recipe={calm.kit.recipe}
-          card={calm.kit.card}
+          kit={calm.kit}
           readings={calm.readings}
           unit={unit}
           edit={edit}
@@ -162,25 +177,11 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         />
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
-        <StepsStrip kit={calm.kit} unit={unit} />
+        <Suspense fallback={<div className="h-36 border-t border-line bg-sheet" />}>
+          <StepsStrip kit={calm.kit} unit={unit} edit={edit} />
+        </Suspense>
       </div>
+      {drop.refusal}
     </main>
   );
-}
-
-/** Ctrl+Z takes the last change back, Ctrl+Shift+Z or Ctrl+Y does it again; a field being typed in keeps its own. */
-function useUndoKeys() {
-  const dispatch = useAppDispatch();
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event.target)) return;
-      const key = event.key.toLowerCase();
-      const step = key === 'z' ? (event.shiftKey ? redone : undone) : key === 'y' ? redone : undefined;
-      if (!step) return;
-      event.preventDefault();
-      dispatch(step());
-    };
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, [dispatch]);
 }

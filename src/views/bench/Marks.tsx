@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, type RefObject, useRef } from 'react';
 import { type MarkEnd, markRange, moveMark } from '../../core/ladder/edit';
-import { type Kit, overlaps, runLength } from '../../core/ladder/recipe';
+import { type Kit, overlaps } from '../../core/ladder/recipe';
 import {
   formatBare,
   formatLength,
@@ -9,15 +9,18 @@ import {
   parseLength,
   type Unit,
 } from '../../core/panel/measure';
-import { RUNS } from '../../core/run/run';
+import type { Lie } from '../../core/run/run';
 import { TypedField } from '../../ui/TypedField';
+import { pointOn } from './pointOn';
 import { spread } from './spread';
 import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;
+  readonly lie: Lie;
   readonly unit: Unit;
-  /** Height of the panel on the screen, px. */
+  /** Size of the panel on the screen, px. */
+  readonly width: number;
   readonly height: number;
   /** Little room: labels stand under their figures and say only what is solid. */
   readonly narrow: boolean;
@@ -41,36 +44,44 @@ const NARROW_LABEL_APART = 62;
 const LEADER = 26;
 
 /** The solid and fade marks of every rung: dragged on the panel, moved by arrow keys, or typed. */
-export function Marks({ kit, unit, height, narrow, board, edit, onDone }: Props) {
-  const { recipe } = kit;
-  const marks = marksOf(kit);
-  const scale = height / runLength(recipe);
+export function Marks(props: Props) {
+  const { kit, lie, unit, width, height, narrow, board, edit, onDone } = props;
+  const { panel } = kit.recipe;
+  const scale = height / panel.height;
+  const level = lie.level && lie.toward.x === 0;
+  const marks = marksOf(kit)
+    .map((mark) => {
+      const { x, y } = lie.handleAt(mark.along);
+      return { mark, left: x * scale - width, top: y * scale };
+    })
+    .sort((p, q) => p.top - q.top);
   const apart = narrow ? NARROW_LABEL_APART : LABEL_APART;
   const places = spread(
-    marks.map(({ along }) => along * scale),
+    marks.map(({ top }) => top),
     apart,
     [apart / 2, Math.max(height - apart / 2, marks.length * apart)],
   );
   return (
-    <div className="relative min-w-0 flex-1" style={{ height }}>
+    <div className="group/marks relative min-w-0 flex-1" style={{ height }}>
       <svg
         aria-hidden="true"
         width={LEADER}
         height={height}
-        className="absolute top-0 left-0 overflow-visible"
+        className="pointer-events-none absolute top-0 left-0 overflow-visible"
       >
-        {marks.map(({ joint, end, along }, i) => (
+        {marks.map(({ mark: { joint, end }, left, top }, i) => (
           <polyline
             key={`${joint}${end}`}
-            points={`0,${along * scale} 10,${along * scale} ${LEADER},${places[i]}`}
-            className="fill-none stroke-text"
+            points={`${left},${top} ${level ? `10,${top} ` : ''}${LEADER},${places[i]}`}
+            className={`fill-none stroke-text ${level ? '' : 'opacity-60'}`}
+            strokeDasharray={level ? undefined : '2 3'}
           />
         ))}
       </svg>
-      {marks.map((mark, i) => (
+      {marks.map(({ mark, left, top }, i) => (
         <div key={`${mark.joint}${mark.end}`}>
-          <Handle {...{ mark, kit, unit, board, edit, onDone }} top={mark.along * scale} />
-          <MarkLabel {...{ mark, kit, unit, narrow, edit, onDone }} top={places[i] as number} />
+          <Handle {...{ mark, kit, lie, unit, board, edit, onDone, left, top, level }} />
+          <MarkLabel {...{ mark, kit, lie, unit, narrow, edit, onDone }} top={places[i] as number} />
         </div>
       ))}
     </div>
@@ -87,28 +98,35 @@ function marksOf({ recipe, inks }: Kit): Mark[] {
 
 const gestureOf = ({ joint, end }: Mark) => `mark ${joint} ${end}`;
 
-type HandleProps = Omit<Props, 'height' | 'narrow'> & { readonly mark: Mark; readonly top: number };
+interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
+  readonly mark: Mark;
+  /** Where it stands beside the panel's right edge and below its top, px. */
+  readonly left: number;
+  readonly top: number;
+  /** Bands are level: the grip reaches in from the panel's edge. */
+  readonly level: boolean;
+}
 
-/** The grip of a mark on the panel's edge. */
-function Handle({ mark, kit, unit, board, edit, onDone, top }: HandleProps) {
+/** The grip of a mark. */
+function Handle({ mark, kit, lie, unit, board, edit, onDone, left, top, level }: HandleProps) {
   const { recipe } = kit;
-  const { markOf, measuredFrom } = RUNS[recipe.run];
+  const { markOf, measuredFrom } = lie;
   const grabbedAt = useRef<number | null>(null);
-  const fromFoot = markOf(recipe.panel, mark.along);
-  const range = markRange(recipe, mark.joint, mark.end).map((along) => markOf(recipe.panel, along));
+  const measured = markOf(mark.along);
+  const range = markRange(recipe, mark.joint, mark.end).map(markOf);
   const moveTo = (along: Millimetres) =>
     edit((current) => moveMark(current, mark.joint, mark.end, along), gestureOf(mark));
 
   const alongOf = (event: PointerEvent): Millimetres => {
-    const box = board.current?.getBoundingClientRect();
-    return box ? ((event.clientY - box.top) / box.height) * runLength(recipe) : mark.along;
+    const { x, y } = pointOn(board, recipe.panel, event);
+    return lie.alongAt(x, y);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const up = event.key === 'ArrowUp' || event.key === 'ArrowRight';
     if (!up && event.key !== 'ArrowDown' && event.key !== 'ArrowLeft') return;
     event.preventDefault();
     const step = (unit === 'mm' ? 0.5 : MM_AN_INCH / 16) * (event.shiftKey ? 10 : 1);
-    moveTo(markOf(recipe.panel, fromFoot + (up ? step : -step)));
+    moveTo(markOf(measured + (up ? step : -step)));
   };
   return (
     <div
@@ -118,14 +136,13 @@ function Handle({ mark, kit, unit, board, edit, onDone, top }: HandleProps) {
       aria-label={`${mark.solid}, ${mark.faded} faded out`}
       aria-valuemin={Math.round(Math.min(...range) * 10) / 10}
       aria-valuemax={Math.round(Math.max(...range) * 10) / 10}
-      aria-valuenow={Math.round(fromFoot * 10) / 10}
-      aria-valuetext={`${formatLength(fromFoot, unit)} ${measuredFrom}`}
+      aria-valuenow={Math.round(measured * 10) / 10}
+      aria-valuetext={`${formatLength(measured, unit)} ${measuredFrom}`}
       onKeyDown={onKeyDown}
-      onKeyUp={onDone}
       onBlur={onDone}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        // The hand keeps the distance it grabbed the grip at, so that the mark does not jump.
+        event.currentTarget.focus();
         grabbedAt.current = alongOf(event) - mark.along;
       }}
       onPointerMove={(event) => {
@@ -139,29 +156,30 @@ function Handle({ mark, kit, unit, board, edit, onDone, top }: HandleProps) {
         grabbedAt.current = null;
         onDone();
       }}
-      className="group absolute -left-11 z-10 flex h-6 w-13 -translate-y-1/2 cursor-ns-resize touch-none items-center justify-end focus-visible:outline-offset-0"
-      style={{ top }}
+      className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
+      style={level ? { top } : { top, left }}
     >
-      <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />
-      <span className="h-3.5 w-2.5 rounded-[2px] border border-black bg-white shadow-sm group-hover:bg-black group-focus-visible:bg-black" />
+      {level && <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />}
+      <span
+        className={`border border-black bg-white shadow-sm group-hover:bg-black group-focus-visible:bg-black ${level ? 'h-3.5 w-2.5 rounded-[2px]' : 'size-3.5 rounded-full'}`}
+      />
     </div>
   );
 }
 
-type LabelProps = Pick<Props, 'kit' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
+type LabelProps = Pick<Props, 'kit' | 'lie' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
   readonly mark: Mark;
   readonly top: number;
 };
 
 /** What a mark means, with its measure to be typed. */
-function MarkLabel({ mark, kit, unit, narrow, edit, onDone, top }: LabelProps) {
-  const { recipe } = kit;
-  const { markOf, measuredFrom } = RUNS[recipe.run];
+function MarkLabel({ mark, lie, unit, narrow, edit, onDone, top }: LabelProps) {
+  const { markOf, measuredFrom } = lie;
   const commit = (text: string): string | undefined => {
     const typed = parseLength(text, unit);
     if (typed === undefined)
       return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${measuredFrom}.`;
-    edit((current) => moveMark(current, mark.joint, mark.end, markOf(recipe.panel, typed)));
+    edit((current) => moveMark(current, mark.joint, mark.end, markOf(typed)));
     onDone();
     return undefined;
   };
@@ -172,7 +190,7 @@ function MarkLabel({ mark, kit, unit, narrow, edit, onDone, top }: LabelProps) {
     >
       <TypedField
         label={`${mark.solid}, ${unit} ${measuredFrom}`}
-        shown={formatBare(markOf(recipe.panel, mark.along), unit)}
+        shown={formatBare(markOf(mark.along), unit)}
         onCommit={commit}
         className={unit === 'mm' ? 'w-14 text-right' : 'w-16 text-right'}
       />

@@ -1,12 +1,21 @@
-import { useRef } from 'react';
+import { Minus, Plus, Search } from 'lucide-react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Wetness } from '../../core/ink/laid';
-import type { Kit } from '../../core/ladder/recipe';
+import { type Kit, lieOf } from '../../core/ladder/recipe';
 import { formatBare, type Unit } from '../../core/panel/measure';
+import { RUNS } from '../../core/run/run';
+import { Button } from '../../ui/Button';
+import { type Command, useCommands } from '../palette/commands';
 import { PanelPicture } from '../panel/PanelPicture';
 import { Marks } from './Marks';
+import { PanelHandles } from './PanelHandles';
 import { Rule } from './Rule';
+import { Traces } from './Traces';
 import type { Edit } from './useBench';
 import { useSize } from './useSize';
+
+const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
+const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
 interface Props {
   readonly kit: Kit;
@@ -22,55 +31,126 @@ const RULE_SIDE = 52;
 const marksSide = (room: number): number => (room < NARROW ? 124 : room < 820 ? 250 : 320);
 /** Below this width, px, the panel takes the width it gets and is as high as it must be. */
 const NARROW = 560;
+const ZOOMS = [1, 1.5, 2, 3, 4] as const;
 
-/** The panel on the mat at its true proportions, with a rule and its marks. */
+/** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
 export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
+  const [zoom, setZoom] = useState(0);
+  const [loupe, setLoupe] = useState(false);
   const { panel } = kit.recipe;
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
-  const scale = narrow ? byWidth : Math.min(byWidth, (room.height - 34) / panel.height);
+  const fitting = narrow ? byWidth : Math.min(byWidth, (room.height - 14) / panel.height);
+  const scale = fitting * (ZOOMS[zoom] ?? 1);
   const [width, height] = [panel.width, panel.height].map((mm) => Math.max(Math.round(mm * scale), 0)) as [
     number,
     number,
   ];
+  const lie = useMemo(() => lieOf(kit.recipe), [kit.recipe]);
   const inkNames = kit.inks.map(({ name }) => name).join(', ');
+  useCommands(
+    useMemo<readonly Command[]>(
+      () => [
+        { id: 'loupe', label: 'Loupe on or off', group: 'Panel', key: 'l', run: () => setLoupe((on) => !on) },
+        {
+          id: 'zoom-in',
+          label: 'Zoom in',
+          group: 'Panel',
+          key: '+',
+          run: () => setZoom((at) => Math.min(at + 1, ZOOMS.length - 1)),
+        },
+        {
+          id: 'zoom-out',
+          label: 'Zoom out',
+          group: 'Panel',
+          key: '-',
+          run: () => setZoom((at) => Math.max(at - 1, 0)),
+        },
+      ],
+      [],
+    ),
+  );
   return (
     <div
-      ref={box}
-      className="relative min-h-96 min-w-0 flex-1 overflow-hidden"
+      className="relative flex min-h-96 min-w-0 flex-1 flex-col"
       style={narrow ? { minHeight: height + 40, flex: 'none' } : undefined}
     >
-      {width > 0 && (
-        <div className="flex justify-center pt-1">
-          <div className="flex" style={{ width: RULE_SIDE + width + side }}>
-            <div className="pr-2" style={{ width: RULE_SIDE }}>
-              <Rule length={panel.height} unit={unit} height={height} />
+      <div
+        ref={box}
+        data-tour="panel"
+        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'}`}
+      >
+        {width > 0 && (
+          <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>
+            <div className="flex shrink-0" style={{ width: RULE_SIDE + width + side }}>
+              <div className="pr-2" style={{ width: RULE_SIDE }}>
+                <Rule length={panel.height} unit={unit} height={height} />
+              </div>
+              <div
+                ref={board}
+                className="group/board relative shrink-0 shadow-[0_1px_3px_#0006,0_8px_18px_-8px_#0006]"
+                style={{ width, height }}
+              >
+                <PanelPicture
+                  kit={kit}
+                  wetness={wetness}
+                  width={width}
+                  height={height}
+                  label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, ${RUNS[kit.recipe.run.id].label.toLowerCase()}: ${inkNames}`}
+                />
+                <Traces kit={kit} lie={lie} unit={unit} />
+                <PanelHandles {...{ kit, unit, board, edit, onDone }} />
+                {loupe && (
+                  <Suspense fallback={null}>
+                    <Loupe {...{ kit, unit, board }} />
+                  </Suspense>
+                )}
+              </div>
+              {lie ? (
+                <Marks {...{ kit, lie, unit, width, height, narrow, board, edit, onDone }} />
+              ) : (
+                <Suspense fallback={null}>
+                  <PatchLabels kit={kit} unit={unit} height={height} />
+                </Suspense>
+              )}
             </div>
-            <div
-              ref={board}
-              className="relative shrink-0 shadow-[0_1px_3px_#0006,0_8px_18px_-8px_#0006]"
-              style={{ width, height }}
-            >
-              <PanelPicture
-                kit={kit}
-                wetness={wetness}
-                width={width}
-                height={height}
-                label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, from the top: ${inkNames}`}
-              />
-            </div>
-            <Marks {...{ kit, unit, height, narrow, board, edit, onDone }} />
           </div>
-        </div>
-      )}
-      <p className="absolute bottom-1 w-full text-center text-mute">
-        {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {kit.card.name} ·{' '}
-        {wetness === 'wet' ? 'wet, as under the brush' : 'dried'}
-      </p>
+        )}
+      </div>
+      <footer className="flex items-center gap-1 px-3 pb-1">
+        <p className="mr-auto text-mute">
+          {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {kit.card.name} ·{' '}
+          {wetness === 'wet' ? 'wet, as under the brush' : 'dried'}
+        </p>
+        <Button
+          aria-pressed={loupe}
+          className={loupe ? 'outline-2 outline-text' : ''}
+          onClick={() => setLoupe(!loupe)}
+        >
+          <Search size={14} aria-hidden="true" /> Loupe
+        </Button>
+        <Button
+          look="bare"
+          aria-label="Zoom out"
+          disabled={zoom === 0}
+          onClick={() => setZoom(Math.max(zoom - 1, 0))}
+        >
+          <Minus size={16} aria-hidden="true" />
+        </Button>
+        <span className="w-9 text-center">{(ZOOMS[zoom] ?? 1) * 100}%</span>
+        <Button
+          look="bare"
+          aria-label="Zoom in"
+          disabled={zoom === ZOOMS.length - 1}
+          onClick={() => setZoom(Math.min(zoom + 1, ZOOMS.length - 1))}
+        >
+          <Plus size={16} aria-hidden="true" />
+        </Button>
+      </footer>
     </div>
   );
 }

@@ -1,17 +1,21 @@
 import { Ellipsis } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
-import { Fragment, memo } from 'react';
-import type { Card } from '../../core/card/card';
-import { removeRung, setShare, swapRungs } from '../../core/ladder/edit';
-import { type Recipe, RUNG_LIMITS } from '../../core/ladder/recipe';
-import { formatLength, type Millimetres, type Unit } from '../../core/panel/measure';
+import { Fragment, lazy, memo, Suspense } from 'react';
+import { BARE } from '../../core/ink/ink';
+import { removeRung, setInk, setShare, swapRungs } from '../../core/ladder/edit';
+import { newColourWidth, setNewColourWidth } from '../../core/ladder/newColour';
+import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
+import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/panel/measure';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { TypedField } from '../../ui/TypedField';
 import type { Edit } from './useBench';
+import { VerdictSign } from './VerdictSign';
+
+const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
+const TrueShares = lazy(() => import('./TrueShares').then((m) => ({ default: m.TrueShares })));
+const Meetings = lazy(() => import('./Meetings').then((m) => ({ default: m.Meetings })));
 
 interface Props {
-  readonly recipe: Recipe;
-  readonly card: Card;
+  readonly kit: Kit;
   readonly readings: Readings;
   readonly unit: Unit;
   readonly edit: Edit;
@@ -21,7 +25,8 @@ interface Props {
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
-  const { recipe, card, readings, unit, edit, target, onTarget } = props;
+  const { kit, readings, unit, edit, target, onTarget } = props;
+  const { recipe, card } = kit;
   const lost = readings.rungs.filter(({ presence }) => presence === 'vanishes');
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
@@ -50,7 +55,14 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
               onTarget={onTarget}
             />
             {readings.joints[i] && (
-              <Joint joint={readings.joints[i]} width={recipe.joints[i]?.width ?? 0} unit={unit} />
+              <Joint
+                joint={readings.joints[i]}
+                index={i}
+                width={recipe.joints[i]?.width ?? 0}
+                newWidth={newColourWidth(recipe, i, readings.joints[i].stations)}
+                unit={unit}
+                edit={edit}
+              />
             )}
           </Fragment>
         ))}
@@ -63,6 +75,10 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
           {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L*
         </dd>
       </dl>
+      <Suspense fallback={null}>
+        <TrueShares kit={kit} edit={edit} />
+        <Meetings kit={kit} />
+      </Suspense>
     </section>
   );
 });
@@ -125,52 +141,57 @@ const Rung = memo(function Rung({ rung, share, index, count, edit, isTarget, onT
 type RungMenuProps = Pick<RungProps, 'index' | 'count' | 'edit'> & { readonly name: string };
 
 const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuProps) {
-  const item =
-    'cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[disabled]:opacity-45 data-[highlighted]:bg-strong data-[highlighted]:text-on-strong';
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger
-        aria-label={`More for ${name}`}
-        className="min-h-6 rounded-[3px] px-1 hover:bg-field"
+    <Suspense fallback={<span className="w-6" />}>
+      <Menu
+        label={`More for ${name}`}
+        look="bare"
+        items={[
+          {
+            label: 'Swap with the rung above',
+            disabled: index === 0,
+            onSelect: () => edit((recipe) => swapRungs(recipe, index, index - 1)),
+          },
+          {
+            label: 'Swap with the rung below',
+            disabled: index === count - 1,
+            onSelect: () => edit((recipe) => swapRungs(recipe, index, index + 1)),
+          },
+          {
+            label: 'Fade to bare card here',
+            disabled: index !== 0 && index !== count - 1,
+            onSelect: () => edit((recipe) => setInk(recipe, index, BARE.id)),
+          },
+          {
+            label: 'Take this rung off',
+            disabled: count <= RUNG_LIMITS.least,
+            onSelect: () => edit((recipe) => removeRung(recipe, index)),
+          },
+        ]}
       >
         <Ellipsis size={16} aria-hidden="true" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="frame z-30 min-w-44 p-1 shadow-lg">
-          <DropdownMenu.Item
-            className={item}
-            disabled={index === 0}
-            onSelect={() => edit((recipe) => swapRungs(recipe, index, index - 1))}
-          >
-            Swap with the rung above
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            disabled={index === count - 1}
-            onSelect={() => edit((recipe) => swapRungs(recipe, index, index + 1))}
-          >
-            Swap with the rung below
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            disabled={count <= RUNG_LIMITS.least}
-            onSelect={() => edit((recipe) => removeRung(recipe, index))}
-          >
-            Take this rung off
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+      </Menu>
+    </Suspense>
   );
 });
 
 interface JointProps {
   readonly joint: JointReading;
+  readonly index: number;
   readonly width: Millimetres;
+  /** How wide its new colour lies; 0 where it has none. */
+  readonly newWidth: Millimetres;
   readonly unit: Unit;
+  readonly edit: Edit;
 }
 
-const Joint = memo(function Joint({ joint, width, unit }: JointProps) {
+const Joint = memo(function Joint({ joint, index, width, newWidth, unit, edit }: JointProps) {
+  const commitNew = (text: string): string | undefined => {
+    const wanted = parseLength(text, unit);
+    if (wanted === undefined || wanted <= 0) return `“${text}” is not a length.`;
+    edit((recipe) => setNewColourWidth(recipe, index, joint.stations, wanted));
+    return undefined;
+  };
   return (
     <>
       <div aria-hidden="true" className="flex min-h-22 flex-col border-x-2 border-text/60">
@@ -185,6 +206,17 @@ const Joint = memo(function Joint({ joint, width, unit }: JointProps) {
           <span className="float-right font-normal text-mute">{formatLength(width, unit)}</span>
         </p>
         <p className="text-[12px] leading-snug">{joint.reason}</p>
+        {newWidth > 0 && (
+          <p className="mt-1 text-[12px]">
+            <TypedField
+              label={`Width of the new colour in joint ${index + 1}, ${unit}`}
+              shown={formatBare(newWidth, unit)}
+              onCommit={commitNew}
+              className="w-13 text-right"
+              suffix={`${unit} of it`}
+            />
+          </p>
+        )}
         {joint.onTheWay.length > 0 && (
           <p className="colour-name mt-1 text-[12px] leading-snug text-mute">{joint.onTheWay.join(' → ')}</p>
         )}
@@ -192,19 +224,3 @@ const Joint = memo(function Joint({ joint, width, unit }: JointProps) {
     </>
   );
 });
-
-const SIGNS = {
-  'clean run': 'M2 6h8',
-  'new colour': 'M6 1v10M1 6h10',
-  mud: 'M1 3q2.5 3 5 0t5 0M1 8q2.5 3 5 0t5 0',
-  'too alike': 'M2 4h8M2 8h8',
-} as const;
-
-/** A verdict's shape: a line goes over, a cross is something new, waves are mud, an equals sign is too alike. */
-function VerdictSign({ kind }: { readonly kind: keyof typeof SIGNS }) {
-  return (
-    <svg aria-hidden="true" viewBox="0 0 12 12" className="mr-0.5 inline size-3 -translate-y-px">
-      <path d={SIGNS[kind]} className="fill-none stroke-text" strokeWidth={1.8} strokeLinecap="round" />
-    </svg>
-  );
-}

@@ -4,44 +4,70 @@ import type { Kit } from '../../core/ladder/recipe';
 import type { Unit } from '../../core/panel/measure';
 import { compileSheet } from '../../core/sheet/compile';
 import { tellMinutes } from '../../core/sheet/times';
+import { TOOLS } from '../../core/tool/tools';
+import { usePace } from '../sheet/usePace';
+import { SchoolSelect } from './SchoolSelect';
+import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;
   readonly unit: Unit;
+  readonly edit: Edit;
 }
 
 /** The order of work along the foot of the bench. */
-export const StepsStrip = memo(function StepsStrip({ kit, unit }: Props) {
-  const sheet = useMemo(() => compileSheet(kit, unit), [kit, unit]);
+export const StepsStrip = memo(function StepsStrip({ kit, unit, edit }: Props) {
+  const pace = usePace();
+  const sheet = useMemo(() => compileSheet(kit, unit, pace), [kit, unit, pace]);
   return (
-    <section aria-label="Order of work" className="flex min-w-0 border-t border-line bg-sheet">
-      <div className="flex w-36 shrink-0 flex-col justify-between border-r border-line p-3">
+    <section
+      aria-label="Order of work"
+      data-tour="steps"
+      className="flex min-w-0 flex-col border-t border-line bg-sheet sm:flex-row"
+    >
+      <div className="flex shrink-0 flex-col justify-between gap-1 border-r border-line p-3 sm:w-46">
         <div>
           <h2 className="heading text-[15px]">Order of work</h2>
           <p className="text-mute">
             {tellMinutes(sheet.workMinutes)}, then dry {tellMinutes(sheet.dryMinutes)}
           </p>
+          <SchoolSelect kit={kit} edit={edit} />
         </div>
-        <Link to={`/sheet/${kit.recipe.id}`} className="font-semibold underline underline-offset-4">
-          Full sheet
-        </Link>
+        <p className="flex gap-3">
+          <Link to={`/sheet/${kit.recipe.id}`} className="font-semibold underline underline-offset-4">
+            Full sheet
+          </Link>
+          <Link to={`/desk/${kit.recipe.id}`} className="font-semibold underline underline-offset-4">
+            Step by step
+          </Link>
+        </p>
       </div>
       <ol
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
         tabIndex={0}
         aria-label="Steps"
-        className="flex min-w-0 flex-1 overflow-x-auto focus-visible:outline-offset-[-3px]"
+        className="flex max-h-42 min-w-0 flex-1 overflow-auto focus-visible:outline-offset-[-3px]"
       >
+        {sheet.warnings.length > 0 && (
+          <li className="w-52 shrink-0 border-r-4 border-double border-text p-3">
+            <p className="font-semibold">Mind</p>
+            {sheet.warnings.map(({ told }) => (
+              <p key={told} className="text-[12px] leading-snug">
+                {told}
+              </p>
+            ))}
+          </li>
+        )}
         {sheet.steps.map((step, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a step's number is its identity
-          <li key={i} className="w-35 shrink-0 grow border-r border-line p-3 last:border-r-0">
+          <li key={step.key} className="w-35 shrink-0 grow border-r border-line p-3 last:border-r-0">
             <p className="flex items-baseline gap-1.5 font-semibold">
               <span className="text-mute">{i + 1}</span>
               <span className="leading-snug">{step.title}</span>
             </p>
             <p className="text-[12px] leading-snug">{step.work}</p>
+            {step.note && <p className="text-[12px] leading-snug italic">{step.note}</p>}
             <p className="text-[12px] text-mute">
-              {step.brush && `brush ${step.brush.letter}`}
+              {step.brush && `${TOOLS[kit.recipe.tool].noun} ${step.brush.letter}`}
               {step.brush && step.minutes && ' · '}
               {step.minutes && tellMinutes(step.minutes)}
             </p>

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
+import { isBare } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { layRail, neighbourDot, type RailDot, railScale } from './railLayout';
 import { useSize } from './useSize';
@@ -97,7 +98,7 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo 
             <span className="font-semibold">{told.ink.name}</span>
             <span className="text-mute">
               {' '}
-              · L* {Math.round(told.lab.l)} · {told.ink.kind}
+              · L* {Math.round(told.lab.l)} · {isBare(told.ink) ? 'nothing laid' : told.ink.kind}
             </span>
             <br />
             <span className="colour-name">{told.colour.name}</span>
@@ -130,7 +131,7 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
       aria-label={`${ink.name}, ${colour.name}, L* ${Math.round(lab.l)}`}
       tabIndex={focusable ? 0 : -1}
       data-ink={ink.id}
-      className={`absolute -translate-1/2 cursor-pointer rounded-full border hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}
+      className={`absolute -translate-1/2 cursor-pointer border ${isBare(ink) ? 'rounded-none' : 'rounded-full'} hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}
       style={{ left: dot.x, top: dot.y, width: size, height: size, backgroundColor: hex }}
       onClick={onPick}
       onKeyDown={onKeyDown}

@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useRef } from 'react';
+import type { Ink } from '../../core/ink/ink';
 import { orderLightToDark, type PaleEnd } from '../../core/ladder/edit';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { type Readings, readingsOf } from '../../core/readings/readings';
@@ -15,18 +16,21 @@ export function useKit(shelf: Shelf | undefined): Kit | undefined {
     [recipe, shelf],
   );
   // Card and inks stay the same objects while marks are moved, so that what depends on them alone stays too.
-  const ladder = useRef<Pick<Kit, 'card' | 'inks'>>(undefined);
+  const ladder = useRef<Omit<Kit, 'recipe'>>(undefined);
   return useMemo(() => {
     if (!found) return undefined;
     const known = ladder.current;
     const same =
       known?.card === found.card &&
-      known.inks.length === found.inks.length &&
-      found.inks.every((ink, i) => ink === known.inks[i]);
-    if (!same) ladder.current = { card: found.card, inks: found.inks };
+      sameInks(known.inks, found.inks) &&
+      sameInks(known.overInks, found.overInks);
+    if (!same) ladder.current = { card: found.card, inks: found.inks, overInks: found.overInks };
     return { ...found, ...ladder.current };
   }, [found]);
 }
+
+const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
+  p.length === q.length && p.every((ink, i) => ink === q[i]);
 
 export const useReadings = ({ card, inks }: Kit): Readings =>
   useMemo(() => readingsOf({ card, inks }), [card, inks]);

@@ -1,6 +1,7 @@
 import { useId, useLayoutEffect, useRef, useState } from 'react';
 import type { Wetness } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
+import type { Progress } from '../../core/panel/progress';
 import { painter } from '../workers';
 
 interface Props {
@@ -10,10 +11,12 @@ interface Props {
   readonly width: number;
   readonly height: number;
   readonly label: string;
+  /** How far the work has come; the finished panel where left out. */
+  readonly progress?: Progress;
 }
 
 /** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
-export function PanelPicture({ kit, wetness, width, height, label }: Props) {
+export function PanelPicture({ kit, wetness, width, height, label, progress }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const place = useId();
   const asked = useRef(0);
@@ -27,7 +30,7 @@ export function PanelPicture({ kit, wetness, width, height, label }: Props) {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
     painter()
-      .paint(place, kit, wetness, columns, rows)
+      .paint(place, kit, wetness, columns, rows, progress)
       .then((picture) => {
         const target = canvas.current;
         if (!picture || !target || mine < shown.current) return;
@@ -41,7 +44,7 @@ export function PanelPicture({ kit, wetness, width, height, label }: Props) {
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [place, kit, wetness, columns, rows]);
+  }, [place, kit, wetness, columns, rows, progress]);
 
   return (
     <>

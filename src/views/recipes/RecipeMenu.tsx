@@ -1,18 +1,15 @@
-import { DropdownMenu } from 'radix-ui';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
 import { kitFrom } from '../../data/recipes';
 import { useAppStore } from '../../store/hooks';
+import { Menu } from '../../ui/Menu';
 import { useShelf } from '../session';
 import { type Refusal, useRecipeActions } from './recipeActions';
-
-const ITEM =
-  'cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[highlighted]:bg-strong data-[highlighted]:text-on-strong';
 
 const Faults = lazy(() => import('../../ui/Faults'));
 
 /** What can be done with the recipe on the bench as a whole. */
-export function RecipeMenu() {
+export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) {
   const store = useAppStore();
   const actions = useRecipeActions();
   const shelf = useShelf();
@@ -30,36 +27,26 @@ export function RecipeMenu() {
     });
   return (
     <>
-      <DropdownMenu.Root modal={false}>
-        <DropdownMenu.Trigger className="frame min-h-7 px-2.5 py-1 hover:border-text">
-          Recipe
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" className="frame z-30 min-w-48 p-1 shadow-lg">
-            <DropdownMenu.Item className={ITEM} onSelect={() => shelf && actions.create(shelf)}>
-              New recipe
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={withRecipe(actions.duplicate)}>
-              Duplicate
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={withKit(actions.download)}>
-              Export as a file
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => picker.current?.click()}>
-              Import from a file
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={withRecipe(actions.remove)}>
-              Delete
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <Menu
+        items={[
+          { label: 'New recipe', onSelect: () => shelf && void actions.create(shelf) },
+          { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
+          'line',
+          { label: 'Export as a file', onSelect: withKit(actions.download) },
+          { label: 'Export as a picture, 300 dpi', onSelect: withKit(actions.exportPicture) },
+          { label: 'Import from a file', onSelect: () => picker.current?.click() },
+          'line',
+          { label: 'Versions', onSelect: onVersions },
+          'line',
+          { label: 'Delete', onSelect: withRecipe(actions.remove) },
+        ]}
+      >
+        Recipe
+      </Menu>
       <input
         ref={picker}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.png,.txt,application/json,image/png,text/plain"
         aria-label="Recipe file to import"
         className="hidden"
         onChange={async ({ target }) => {

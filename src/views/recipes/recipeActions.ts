@@ -9,6 +9,7 @@ import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
 import { type Shelf, useSession } from '../session';
+import { paperWorker } from '../workers';
 
 /** Reading and checking files is loaded when a file is first read or written. */
 const recipeFiles = () => import('../../core/formats/recipeFile');
@@ -63,11 +64,14 @@ export function useRecipeActions() {
         const { writeRecipeFile } = await recipeFiles();
         download(`${fileNameOf(kit.recipe.name)}.json`, 'application/json', writeRecipeFile(kit));
       },
-      /** Brings a recipe in and opens it; returns what is wrong when it cannot. */
+      /** Hands the panel to the browser as a picture that carries its recipe. */
+      async exportPicture(kit: Kit) {
+        download(`${fileNameOf(kit.recipe.name)}.png`, 'image/png', await paperWorker().picture(kit));
+      },
+      /** Brings a recipe in, from its file, its picture or its code, and opens it; returns what is wrong when it cannot. */
       async bringIn(file: File): Promise<Refusal | undefined> {
         try {
-          const { readRecipeFile, RECIPE_FILE_LIMIT } = await recipeFiles();
-          const kit = readRecipeFile(await textOf(file, RECIPE_FILE_LIMIT));
+          const kit = await readKit(file);
           const record = await importKit(db, kit);
           notify({ text: `“${record.recipe.name}” is brought in.` });
           open(record.id);
@@ -82,6 +86,22 @@ export function useRecipeActions() {
   }, [db, autosave, navigate, notify, dispatch, store]);
 }
 
+/** The recipe of a file: JSON, a picture that carries it, or its code as text. */
+async function readKit(file: File): Promise<Kit> {
+  const head = new Uint8Array(await file.slice(0, 8).arrayBuffer());
+  const { looksLikePng, readRecipePicture, RECIPE_PICTURE_LIMIT } = await import(
+    '../../core/formats/recipePicture'
+  );
+  if (looksLikePng(head)) {
+    if (file.size > RECIPE_PICTURE_LIMIT) await textOf(file, RECIPE_PICTURE_LIMIT);
+    return readRecipePicture(new Uint8Array(await file.arrayBuffer()));
+  }
+  const { readRecipeFile, RECIPE_FILE_LIMIT } = await recipeFiles();
+  const text = await textOf(file, RECIPE_FILE_LIMIT);
+  const { looksLikeCode, readRecipeCode } = await import('../../core/formats/recipeCode');
+  return looksLikeCode(text) ? readRecipeCode(text) : readRecipeFile(text);
+}
+
 /** The text of a file, unless it is far too large to be a recipe; it is not read then. */
 async function textOf(file: File, limit: number): Promise<string> {
   if (file.size > limit) {
@@ -91,7 +111,7 @@ async function textOf(file: File, limit: number): Promise<string> {
   return file.text();
 }
 
-const fileNameOf = (name: string): string =>
+export const fileNameOf = (name: string): string =>
   name
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '-')

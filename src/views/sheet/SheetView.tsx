@@ -1,43 +1,40 @@
-import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
-import type { Kit } from '../../core/ladder/recipe';
-import { overlaps } from '../../core/ladder/recipe';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { type Kit, lieOf, overlaps } from '../../core/ladder/recipe';
 import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
-import { RUNS } from '../../core/run/run';
-import { compileSheet, type Step } from '../../core/sheet/compile';
-import { SCHOOLS } from '../../core/sheet/schools';
+import { compileSheet } from '../../core/sheet/compile';
+import { schoolOf } from '../../core/sheet/school';
 import { tellMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import { useKit } from '../bench/useBench';
+import { Menu } from '../../ui/Menu';
+import { useNotify } from '../../ui/Notices';
+import { useEdit } from '../bench/useBench';
+import { download } from '../download';
 import { PanelPicture } from '../panel/PanelPicture';
-import { useOpenRecipe } from '../recipes/useOpenRecipe';
-import { useShelf } from '../session';
+import { fileNameOf } from '../recipes/recipeActions';
+import { WithKit } from '../recipes/WithKit';
+import { paperWorker } from '../workers';
+import { StepRow } from './StepRow';
+import { usePace } from './usePace';
 
 /** The whole order of work, for the desk and for the printer. */
 export function SheetView() {
-  const { recipeId } = useParams();
-  const shelf = useShelf();
-  const missing = useOpenRecipe(recipeId);
-  const kit = useKit(shelf);
   const unit = useAppSelector(({ view }) => view.unit);
-  if (missing)
-    return (
-      <main className="p-8">
-        <h1 className="heading text-xl">This recipe is not here</h1>
-        <Link to="/recipes" className="font-semibold underline underline-offset-4">
-          Go to all recipes
-        </Link>
-      </main>
-    );
-  if (kit?.recipe.id !== recipeId || !kit) return <p className="p-6 text-mute">Compiling the sheet …</p>;
-  return <SheetPage kit={kit} unit={unit} />;
+  return <WithKit waiting="Compiling the sheet …">{(kit) => <SheetPage kit={kit} unit={unit} />}</WithKit>;
 }
 
 function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
-  const sheet = useMemo(() => compileSheet(kit, unit), [kit, unit]);
+  const pace = usePace();
+  const sheet = useMemo(() => compileSheet(kit, unit, pace), [kit, unit, pace]);
+  const { edit } = useEdit();
   const { recipe, card } = kit;
-  const school = SCHOOLS[recipe.school];
+  const school = schoolOf(kit);
+  const setNote = (key: string, note: string) =>
+    edit((current) => {
+      const { [key]: _, ...others } = current.notes ?? {};
+      return { ...current, notes: note ? { ...others, [key]: note } : others };
+    });
   return (
     <main className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">
       <article className="mx-auto max-w-4xl bg-sheet px-8 py-7 print:max-w-none print:p-0">
@@ -56,20 +53,34 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
             <span className="block text-lg font-semibold">{tellMinutes(sheet.workMinutes)} at the desk</span>
             <span className="text-mute">then dry {tellMinutes(sheet.dryMinutes)} in air</span>
           </p>
-          <div className="flex gap-2 print:hidden">
+          <div className="flex flex-wrap gap-2 print:hidden">
             <Link to={`/bench/${recipe.id}`} className="frame px-2.5 py-1">
               Back to the bench
             </Link>
+            <Link to={`/desk/${recipe.id}`} className="frame px-2.5 py-1">
+              Step by step
+            </Link>
+            <PdfMenu kit={kit} unit={unit} />
             <Button look="strong" onClick={() => window.print()}>
               Print
             </Button>
           </div>
         </header>
+        {sheet.warnings.map(({ told }) => (
+          <p key={told} className="mb-4 border-l-4 border-text pl-3">
+            <strong>Mind.</strong> {told}
+          </p>
+        ))}
         <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:gap-4 print:text-[12px] print:grid-cols-[1fr_auto]">
           <ol className="space-y-4 print:space-y-2">
             {sheet.steps.map((step, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a step's number is its identity
-              <StepRow key={i} step={step} number={i + 1} />
+              <StepRow
+                key={step.key}
+                step={step}
+                tool={recipe.tool}
+                number={i + 1}
+                onNote={(note) => setNote(step.key, note)}
+              />
             ))}
           </ol>
           <MarkedPanel kit={kit} unit={unit} />
@@ -86,35 +97,37 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   );
 }
 
-function StepRow({ step, number }: { readonly step: Step; readonly number: number }) {
-  return (
-    <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
-      <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
-      <div>
-        <h2 className="flex items-center gap-2 text-[15px] leading-6 font-semibold">
-          {step.ink && (
-            <span
-              aria-hidden="true"
-              className="size-4 rounded-full border border-black/40 [print-color-adjust:exact]"
-              style={{ backgroundColor: step.ink.overWhite }}
-            />
-          )}
-          {step.title}
-          {step.brush && (
-            <span className="font-normal text-mute">
-              brush {step.brush.letter}, {step.brush.label}
-            </span>
-          )}
-        </h2>
-        <p className="text-[14px]">{step.work}</p>
-        {step.care.map((line) => (
-          <p key={line} className="text-mute">
-            {line}
-          </p>
-        ))}
-      </div>
-      <span className="whitespace-nowrap text-mute">{step.minutes ? tellMinutes(step.minutes) : ''}</span>
-    </li>
+/** The sheet as a PDF with the panel at true size. */
+function PdfMenu({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+  const pace = usePace();
+  const notify = useNotify();
+  const [busy, setBusy] = useState(false);
+  const make = async (paper: 'A4' | 'Letter') => {
+    setBusy(true);
+    try {
+      download(
+        `${fileNameOf(kit.recipe.name)}.pdf`,
+        'application/pdf',
+        await paperWorker().pdf(kit, unit, pace, paper),
+      );
+    } catch {
+      notify({ text: 'The PDF could not be made. Reload the page and try again; the recipe is saved.' });
+    }
+    setBusy(false);
+  };
+  return busy ? (
+    <p role="status" className="flex items-center gap-2">
+      Making the PDF … <progress aria-label="Making the PDF" className="h-2 w-16 accent-(--strong)" />
+    </p>
+  ) : (
+    <Menu
+      items={[
+        { label: 'A4', onSelect: () => void make('A4') },
+        { label: 'US Letter', onSelect: () => void make('Letter') },
+      ]}
+    >
+      PDF, true size
+    </Menu>
   );
 }
 
@@ -123,26 +136,51 @@ const PICTURE_WIDTH = 190;
 /** The dried panel with its marks written beside it. */
 function MarkedPanel({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   const { recipe } = kit;
-  const run = RUNS[recipe.run];
+  const lie = lieOf(recipe);
   const height = Math.round((PICTURE_WIDTH * recipe.panel.height) / recipe.panel.width);
-  const marks = overlaps(recipe).flatMap(({ start, end }) => [start, end]);
+  const scale = PICTURE_WIDTH / recipe.panel.width;
+  const level = lie?.level && lie.toward.x === 0;
+  const marks = lie ? overlaps(recipe).flatMap(({ start, end }) => [start, end]) : [];
   return (
     <figure className="pr-14 [print-color-adjust:exact]">
       <div className="relative" style={{ width: PICTURE_WIDTH, height }}>
         <PanelPicture kit={kit} wetness="dry" width={PICTURE_WIDTH} height={height} label="The dried panel" />
-        {marks.map((along) => (
-          <span
-            key={along}
-            className="absolute left-full ml-1 flex -translate-y-1/2 items-center gap-1 whitespace-nowrap"
-            style={{ top: (along / recipe.panel.height) * height }}
+        {lie && !level && (
+          <svg
+            aria-hidden="true"
+            viewBox={`0 0 ${recipe.panel.width} ${recipe.panel.height}`}
+            className="absolute inset-0 size-full overflow-hidden"
           >
-            <span className="h-px w-3 bg-text" />
-            {formatBare(run.markOf(recipe.panel, along), unit)}
-          </span>
-        ))}
+            {marks.map((along) => (
+              <path
+                key={along}
+                d={lie.trace(along)}
+                className="fill-none"
+                stroke="#000"
+                strokeWidth={0.4}
+                strokeDasharray="1.5 1.5"
+              />
+            ))}
+          </svg>
+        )}
+        {lie &&
+          marks.map((along) => (
+            <span
+              key={along}
+              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-[11px] text-black'}`}
+              style={
+                level
+                  ? { top: along * scale }
+                  : { top: lie.handleAt(along).y * scale, left: lie.handleAt(along).x * scale }
+              }
+            >
+              {level && <span className="h-px w-3 bg-text" />}
+              {formatBare(lie.markOf(along), unit)}
+            </span>
+          ))}
       </div>
-      <figcaption className="mt-2 text-mute">
-        Dried; marks in {unit} {run.measuredFrom}
+      <figcaption className="mt-2 max-w-48 text-mute">
+        Dried{lie ? `; marks in ${unit} ${lie.measuredFrom}` : ''}
       </figcaption>
     </figure>
   );

@@ -1,0 +1,60 @@
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** One thing a menu offers; a line stands between groups of them. */
+export type MenuItem =
+  | {
+      readonly label: string;
+      readonly onSelect: () => void;
+      readonly disabled?: boolean;
+      readonly hint?: string;
+    }
+  | 'line';
+
+interface Props {
+  /** What the menu is for, where what it shows does not say so. */
+  readonly label?: string;
+  /** What stands on its button. */
+  readonly children: ReactNode;
+  readonly items: readonly MenuItem[];
+  readonly look?: 'plain' | 'bare';
+}
+
+const LOOK = {
+  plain: 'frame min-h-7 px-2.5 py-1 hover:border-text',
+  bare: 'min-h-6 rounded-[3px] px-1 hover:bg-field',
+} as const;
+
+/** A few things to do, behind one button. */
+export function Menu({ label, children, items, look = 'plain' }: Props) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger aria-label={label} className={LOOK[look]}>
+        {children}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          className="frame z-30 max-h-[70vh] min-w-44 overflow-y-auto p-1 shadow-lg"
+        >
+          {items.map((item, i) =>
+            item === 'line' ? (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a line has no identity but its place
+              <DropdownMenu.Separator key={i} className="my-1 h-px bg-line" />
+            ) : (
+              <DropdownMenu.Item
+                key={item.label}
+                disabled={item.disabled ?? false}
+                title={item.hint}
+                onSelect={item.onSelect}
+                className="cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[disabled]:opacity-45 data-[highlighted]:bg-strong data-[highlighted]:text-on-strong"
+              >
+                {item.label}
+              </DropdownMenu.Item>
+            ),
+          )}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

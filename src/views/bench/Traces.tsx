@@ -1,0 +1,80 @@
+import { type Kit, type lieOf, overlaps } from '../../core/ladder/recipe';
+import { OVERS } from '../../core/over/over';
+import { formatBare, MM_AN_INCH, type Unit } from '../../core/panel/measure';
+import type { Lie } from '../../core/run/run';
+
+interface Props {
+  readonly kit: Kit;
+  readonly lie: ReturnType<typeof lieOf>;
+  readonly unit: Unit;
+}
+
+/** The borders of bands and of what lies over them, and a rule along the run; shown while the panel is pointed at. */
+export function Traces({ kit, lie, unit }: Props) {
+  const { panel, overs } = kit.recipe;
+  const paths = [
+    ...(lie ? overlaps(kit.recipe).flatMap(({ start, end }) => [lie.trace(start), lie.trace(end)]) : []),
+    ...overs.flatMap(({ id, params }) => OVERS[id].on(panel, params).traces),
+  ];
+  const thin = panel.height / 520;
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox={`0 0 ${panel.width} ${panel.height}`}
+      className="pointer-events-none absolute inset-0 size-full overflow-hidden opacity-0 transition-opacity group-focus-within/board:opacity-100 group-hover/board:opacity-100"
+    >
+      {paths.map((path, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a border has no identity but its place
+        <g key={i} className="fill-none">
+          <path d={path} stroke="#fff" strokeWidth={thin * 2} strokeOpacity={0.7} />
+          <path d={path} stroke="#000" strokeWidth={thin} strokeDasharray={`${thin * 5} ${thin * 4}`} />
+        </g>
+      ))}
+      {lie && !(lie.level && lie.toward.x === 0) && <RunRule lie={lie} unit={unit} thin={thin} />}
+    </svg>
+  );
+}
+
+/** Ticks along the run from where it is measured, a figure at every other one. */
+function RunRule({ lie, unit, thin }: { readonly lie: Lie; readonly unit: Unit; readonly thin: number }) {
+  const every = unit === 'mm' ? 10 : MM_AN_INCH / 2;
+  const ticks = Array.from({ length: Math.floor(lie.length / every) + 1 }, (_, i) => i * every);
+  const [from, to] = [lie.handleAt(0), lie.handleAt(lie.length)];
+  const size = thin * 11;
+  return (
+    <g stroke="#000" strokeWidth={thin}>
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke="#fff"
+        strokeWidth={thin * 3}
+        strokeOpacity={0.7}
+      />
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+      {ticks.map((along, i) => {
+        const { x, y } = lie.handleAt(along);
+        return (
+          <g key={along}>
+            <circle cx={x} cy={y} r={thin * 2} fill="#fff" />
+            {i % 2 === 0 && i > 0 && (
+              <text
+                x={x + size}
+                y={y}
+                dy="0.32em"
+                fontSize={size}
+                fill="#000"
+                stroke="#fff"
+                strokeWidth={thin * 3}
+                paintOrder="stroke"
+              >
+                {formatBare(along, unit)}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

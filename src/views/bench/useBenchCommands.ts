@@ -1,0 +1,61 @@
+import { useMemo } from 'react';
+import { addOver, reverse, setRun, shareEqually } from '../../core/ladder/edit';
+import { OVER_IDS, OVERS } from '../../core/over/over';
+import type { Readings } from '../../core/readings/readings';
+import { RUN_IDS, RUNS } from '../../core/run/run';
+import { redone, undone } from '../../store/draft';
+import { useAppDispatch, useAppStore } from '../../store/hooks';
+import { viewSet } from '../../store/view';
+import { type Command, useCommands } from '../palette/commands';
+import { type Edit, orderedBy } from './useBench';
+
+/** What can be done to the recipe on the bench, by name and by key. */
+export function useBenchCommands(readings: Readings, edit: Edit): void {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  useCommands(
+    useMemo<readonly Command[]>(() => {
+      const darkest = readings.rungs.reduce((dark, rung) => (rung.lab.l < dark.lab.l ? rung : dark)).ink.id;
+      const turn = () =>
+        dispatch(viewSet({ wetness: store.getState().view.wetness === 'wet' ? 'dry' : 'wet' }));
+      return [
+        { id: 'undo', label: 'Undo', group: 'Change', key: 'Ctrl+z', run: () => dispatch(undone()) },
+        { id: 'redo', label: 'Redo', group: 'Change', key: 'Ctrl+Shift+z', run: () => dispatch(redone()) },
+        {
+          id: 'redo-y',
+          label: 'Redo, the other key',
+          group: 'Change',
+          key: 'Ctrl+y',
+          run: () => dispatch(redone()),
+        },
+        { id: 'wet', label: 'Wet or dried', group: 'Panel', key: 'w', run: turn },
+        ...RUN_IDS.map((id) => ({
+          id: `run-${id}`,
+          label: `Run: ${RUNS[id].label.toLowerCase()}`,
+          group: 'Ladder',
+          run: () => edit((recipe) => setRun(recipe, id)),
+        })),
+        ...OVER_IDS.map((id) => ({
+          id: `over-${id}`,
+          label: `Lay over it: ${OVERS[id].label.toLowerCase()}`,
+          group: 'Ladder',
+          run: () => edit((recipe) => addOver(recipe, id, darkest)),
+        })),
+        {
+          id: 'top',
+          label: 'Light to dark, pale at the top',
+          group: 'Ladder',
+          run: () => edit(orderedBy(readings, 'top')),
+        },
+        {
+          id: 'foot',
+          label: 'Light to dark, pale at the foot',
+          group: 'Ladder',
+          run: () => edit(orderedBy(readings, 'foot')),
+        },
+        { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
+        { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
+      ];
+    }, [readings, edit, dispatch, store]),
+  );
+}

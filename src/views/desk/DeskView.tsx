@@ -1,0 +1,221 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import type { Kit } from '../../core/ladder/recipe';
+import type { Unit } from '../../core/panel/measure';
+import { compileSheet, type Step, type StepKind } from '../../core/sheet/compile';
+import type { Pace, TimedWork } from '../../core/sheet/times';
+import { TOOLS } from '../../core/tool/tools';
+import { addTiming, clearTimings } from '../../data/timings';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { PanelPicture } from '../panel/PanelPicture';
+import { WithKit } from '../recipes/WithKit';
+import { useSession } from '../session';
+import { usePace } from '../sheet/usePace';
+import { chime } from './chime';
+import { useAwake } from './useAwake';
+import { useStepClock } from './useStepClock';
+
+/** One step of the sheet at a time, large, for inky fingers. */
+export function DeskView() {
+  const unit = useAppSelector(({ view }) => view.unit);
+  return <WithKit waiting="Compiling the sheet …">{(kit) => <Desk kit={kit} unit={unit} />}</WithKit>;
+}
+
+/** Work whose time is worth remembering, by the kind of step. */
+const TIMED: Partial<Record<StepKind, TimedWork>> = { lay: 'layBand', 'go back': 'goBack', brew: 'brew' };
+/** A time this far from what was expected, either way, was no work: somebody leafed through, or had tea. */
+const BELIEVABLE = 4;
+
+/** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
+const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
+const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
+
+function Desk({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+  const pace = usePace();
+  // The pace is the one the work began with: timing a step does not move the others while one is at it.
+  const begun = useRef<Pace>(undefined);
+  begun.current ??= pace;
+  const { steps } = useMemo(() => compileSheet(kit, unit, begun.current), [kit, unit]);
+  const [at, setAt] = useState(0);
+  const [sounds, setSounds] = useState(true);
+  const { db } = useSession();
+  const clock = useStepClock();
+  const awake = useAwake();
+  const step = steps[Math.min(at, steps.length - 1)] as Step;
+  const done = at >= steps.length;
+  useChime(step, done ? 0 : clock.seconds, sounds);
+
+  const remember = () => {
+    const work = TIMED[step.kind];
+    const expected = step.minutes;
+    if (!work || !expected) return;
+    const minutes = clock.seconds / 60;
+    if (minutes < expected / BELIEVABLE || minutes > expected * BELIEVABLE) return;
+    void addTiming(db, work, (minutes / expected) * (begun.current as Pace)[work]);
+  };
+  const go = (by: 1 | -1) => {
+    if (by === 1 && !done) remember();
+    const next = Math.min(Math.max(at + by, 0), steps.length);
+    if (next === at) return;
+    setAt(next);
+    clock.restart();
+    if (next === steps.length) clock.pause();
+    else clock.resume();
+  };
+  const latest = useRef(go);
+  latest.current = go;
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const onControl =
+        event.target instanceof HTMLElement && event.target.closest('button, a, input, select');
+      if (event.key === ' ' && onControl) return;
+      const by = FORWARD.has(event.key) ? 1 : BACK.has(event.key) ? -1 : undefined;
+      if (!by) return;
+      event.preventDefault();
+      latest.current(by);
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, []);
+
+  return (
+    <main className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-[15px]">
+        <h1 className="heading mr-auto min-w-0 truncate">{kit.recipe.name}</h1>
+        <span>
+          {done ? 'Done' : `${at + 1} of ${steps.length}`} · {tellClock(clock.whole)} so far
+        </span>
+        <Button aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
+          Sound {sounds ? 'on' : 'off'}
+        </Button>
+        <span className="text-mute">{awake ? 'Screen stays awake' : 'The screen may sleep here'}</span>
+        <Link to={`/sheet/${kit.recipe.id}`} className="underline underline-offset-4">
+          Whole sheet
+        </Link>
+      </header>
+      {done ? (
+        <Done whole={clock.whole} onForget={() => void clearTimings(db)} />
+      ) : (
+        <OneStep {...{ kit, step, clock }} />
+      )}
+      <nav aria-label="Steps" className="grid grid-cols-[1fr_2fr] border-t-2 border-text">
+        <button
+          type="button"
+          disabled={at === 0}
+          onClick={() => go(-1)}
+          className="min-h-20 border-r-2 border-text text-xl font-semibold focus-visible:outline-offset-[-4px] disabled:opacity-40"
+        >
+          Back
+        </button>
+        <button
+          type="button"
+          disabled={done}
+          onClick={() => go(1)}
+          className="min-h-20 bg-strong text-2xl font-semibold text-on-strong focus-visible:outline-on-strong focus-visible:outline-offset-[-6px] disabled:opacity-40"
+        >
+          {at === steps.length - 1 ? 'Finish' : 'Next'}
+        </button>
+      </nav>
+    </main>
+  );
+}
+
+/** Sounds once when a step has taken its time. */
+function useChime({ key, minutes }: Step, seconds: number, sounds: boolean): void {
+  const sounded = useRef('');
+  useEffect(() => {
+    if (!sounds || !minutes || seconds < minutes * 60 || sounded.current === key) return;
+    sounded.current = key;
+    chime();
+  }, [key, minutes, seconds, sounds]);
+}
+
+interface StepProps {
+  readonly kit: Kit;
+  readonly step: Step;
+  readonly clock: ReturnType<typeof useStepClock>;
+}
+
+const HEIGHT = 360;
+
+function OneStep({ kit, step, clock }: StepProps) {
+  const { panel, tool } = kit.recipe;
+  const height = Math.min(HEIGHT, (HEIGHT * 0.85 * panel.height) / panel.width);
+  const over = step.minutes !== undefined && clock.seconds >= step.minutes * 60;
+  return (
+    <div className="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 overflow-y-auto p-5 md:grid-cols-[1fr_auto] md:p-8">
+      <section aria-label="Step" aria-live="polite">
+        <h2 className="heading flex flex-wrap items-center gap-3 text-3xl md:text-5xl">
+          {step.ink && (
+            <span
+              aria-hidden="true"
+              className="size-9 rounded-full border border-black/40 md:size-12"
+              style={{ backgroundColor: step.ink.overWhite }}
+            />
+          )}
+          {step.title}
+        </h2>
+        {step.brush && (
+          <p className="mt-1 text-xl md:text-2xl">
+            {TOOLS[tool].noun} <strong>{step.brush.letter}</strong>, {step.brush.label}
+          </p>
+        )}
+        <p className="mt-4 text-2xl leading-snug md:text-4xl">{step.work}</p>
+        {step.care.map((line) => (
+          <p key={line} className="mt-3 text-lg leading-snug md:text-xl">
+            {line}
+          </p>
+        ))}
+        {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
+      </section>
+      <figure className="justify-self-center">
+        <div
+          className="relative shadow-[0_1px_3px_#0006]"
+          style={{ height, width: (height * panel.width) / panel.height }}
+        >
+          <PanelPicture
+            kit={kit}
+            wetness={step.kind === 'dry' || step.kind === 'check' ? 'dry' : 'wet'}
+            progress={step.after}
+            width={(height * panel.width) / panel.height}
+            height={height}
+            label="The panel after this step"
+          />
+        </div>
+        <figcaption className="mt-1 text-center text-[15px] text-mute">after this step</figcaption>
+        <p className="mt-3 flex items-center justify-center gap-3">
+          <span
+            role="timer"
+            aria-label="Time on this step"
+            className={`text-4xl tabular-nums ${over ? 'font-bold' : ''}`}
+          >
+            {tellClock(clock.seconds)}
+          </span>
+          {step.minutes && <span className="text-xl text-mute">of {tellClock(step.minutes * 60)}</span>}
+          <Button className="min-h-11 px-4 text-base" onClick={clock.running ? clock.pause : clock.resume}>
+            {clock.running ? 'Pause' : 'Go on'}
+          </Button>
+        </p>
+      </figure>
+    </div>
+  );
+}
+
+function Done({ whole, onForget }: { readonly whole: number; readonly onForget: () => void }) {
+  return (
+    <section aria-label="Step" className="min-h-0 flex-1 overflow-y-auto p-8 text-2xl">
+      <h2 className="heading text-4xl">Done in {tellClock(whole)}</h2>
+      <p className="mt-4 max-w-2xl">
+        What you laid and went back over was timed; the sheet reckons with your own times from now on.
+      </p>
+      <Button className="mt-4 min-h-11 px-4 text-base" onClick={onForget}>
+        Forget my times
+      </Button>
+    </section>
+  );
+}
+
+/** Seconds as a clock shows them: `1:05`. */
+const tellClock = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

@@ -1,0 +1,60 @@
+import { Dialog } from 'radix-ui';
+import { Button } from '../../ui/Button';
+import { useAllCommands } from './commands';
+
+/** Keys that belong to a control rather than to a command. */
+const AT_A_CONTROL = [
+  ['Arrow keys', 'on a mark, a handle, a number or the rail: move it; with Shift ten times as far'],
+  ['Enter', 'on the rail: put the ink on the ladder'],
+  ['Space, Page down', 'step by step: the next step; Page up: the one before'],
+  ['Esc', 'close what is open, take back what is being typed'],
+] as const;
+
+/** Every key there is, at this place. */
+export default function Shortcuts({
+  onTour,
+  onClose,
+}: {
+  readonly onTour: () => void;
+  readonly onClose: () => void;
+}) {
+  const withKeys = useAllCommands().filter(({ key }) => key);
+  const row = 'grid grid-cols-[9rem_1fr] gap-3 border-b border-line py-1';
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[86vh] w-[min(36rem,94vw)] -translate-1/2 overflow-y-auto rounded-[3px] bg-sheet p-5"
+        >
+          <Dialog.Title className="heading mb-3 text-lg">Keys</Dialog.Title>
+          <dl>
+            {withKeys.map(({ id, label, key }) => (
+              <div key={id} className={row}>
+                <dt>
+                  <kbd className="font-sans font-semibold">{key}</kbd>
+                </dt>
+                <dd>{label}</dd>
+              </div>
+            ))}
+            {AT_A_CONTROL.map(([key, label]) => (
+              <div key={key} className={row}>
+                <dt>
+                  <kbd className="font-sans font-semibold">{key}</kbd>
+                </dt>
+                <dd>{label}</dd>
+              </div>
+            ))}
+          </dl>
+          <div className="mt-4 flex justify-end gap-2">
+            <Button onClick={onTour}>Show me round the bench</Button>
+            <Dialog.Close asChild>
+              <Button look="strong">Close</Button>
+            </Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import type { Step } from '../../core/sheet/compile';
+import { tellMinutes } from '../../core/sheet/times';
+import { TOOLS, type ToolId } from '../../core/tool/tools';
+import { Button } from '../../ui/Button';
+
+interface Props {
+  readonly step: Step;
+  readonly tool: ToolId;
+  readonly number: number;
+  readonly onNote: (note: string) => void;
+}
+
+/** One step of the sheet, with a note of the maker's own. */
+export function StepRow({ step, tool, number, onNote }: Props) {
+  return (
+    <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
+      <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
+      <div>
+        <h2 className="flex flex-wrap items-center gap-2 text-[15px] leading-6 font-semibold">
+          {step.ink && (
+            <span
+              aria-hidden="true"
+              className="size-4 rounded-full border border-black/40 [print-color-adjust:exact]"
+              style={{ backgroundColor: step.ink.overWhite }}
+            />
+          )}
+          {step.title}
+          {step.brush && (
+            <span className="font-normal text-mute">
+              {TOOLS[tool].noun} {step.brush.letter}, {step.brush.label}
+            </span>
+          )}
+        </h2>
+        <p className="text-[14px]">{step.work}</p>
+        {step.care.map((line) => (
+          <p key={line} className="text-mute">
+            {line}
+          </p>
+        ))}
+        <Note title={step.title} note={step.note ?? ''} onNote={onNote} />
+      </div>
+      <span className="whitespace-nowrap text-mute">{step.minutes ? tellMinutes(step.minutes) : ''}</span>
+    </li>
+  );
+}
+
+const LONGEST_NOTE = 1000;
+
+function Note({
+  title,
+  note,
+  onNote,
+}: {
+  readonly title: string;
+  readonly note: string;
+  readonly onNote: (note: string) => void;
+}) {
+  const [writing, setWriting] = useState(false);
+  const keep = (text: string) => {
+    setWriting(false);
+    if (text.trim() !== note) onNote(text.trim());
+  };
+  if (writing)
+    return (
+      <textarea
+        aria-label={`Note to ${title}`}
+        // biome-ignore lint/a11y/noAutofocus: it was asked for by the press before
+        autoFocus
+        rows={2}
+        maxLength={LONGEST_NOTE}
+        defaultValue={note}
+        onBlur={({ target }) => keep(target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setWriting(false);
+          if (event.key === 'Enter' && !event.shiftKey) keep(event.currentTarget.value);
+        }}
+        className="frame mt-1 w-full px-2 py-1"
+      />
+    );
+  return (
+    <p className="mt-0.5 flex items-baseline gap-2">
+      {note && <em>{note}</em>}
+      <Button
+        look="bare"
+        className="text-mute underline underline-offset-4 print:hidden"
+        aria-label={note ? `Change the note to ${title}` : `Add a note to ${title}`}
+        onClick={() => setWriting(true)}
+      >
+        {note ? 'Change' : 'Add a note'}
+      </Button>
+    </p>
+  );
+}

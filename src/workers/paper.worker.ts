@@ -1,0 +1,35 @@
+import { expose, transfer } from 'comlink';
+import plain from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
+import bold from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf?url';
+import { writeRecipePicture } from '../core/formats/recipePicture';
+import { type Paper, writeSheetPdf } from '../core/formats/sheetPdf';
+import type { Kit } from '../core/ladder/recipe';
+import type { Unit } from '../core/panel/measure';
+import { paintPanel, pixelsAt } from '../core/panel/paint';
+import type { Pace } from '../core/sheet/times';
+
+/** Resolution of pictures for paper, dots an inch. */
+const DPI = 300;
+
+function panelPng(kit: Kit): Uint8Array {
+  const { width, height } = pixelsAt(kit.recipe.panel, DPI);
+  return writeRecipePicture(kit, paintPanel(kit, 'dry', width, height), DPI);
+}
+
+const fontAt = async (url: string): Promise<Uint8Array> =>
+  new Uint8Array(await (await fetch(url)).arrayBuffer());
+
+const handOver = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffer as ArrayBuffer]);
+
+/** Work for paper: the panel as a picture, the sheet as a PDF. */
+const door = {
+  picture: (kit: Kit): Uint8Array => handOver(panelPng(kit)),
+
+  async pdf(kit: Kit, unit: Unit, pace: Pace, paper: Paper): Promise<Uint8Array> {
+    const fonts = { plain: await fontAt(plain), bold: await fontAt(bold) };
+    return handOver(await writeSheetPdf({ kit, unit, pace, paper, png: panelPng(kit), fonts }));
+  },
+};
+
+export type PaperDoor = typeof door;
+expose(door);
