@@ -1,19 +1,25 @@
 import { readFile, stat, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { encode } from 'fast-png';
 import { FileError } from '../src/core/formats/fileError';
 import { RECIPE_FILE_LIMIT, readRecipeFile } from '../src/core/formats/recipeFile';
+import { writeRecipePicture } from '../src/core/formats/recipePicture';
+import { PAPERS, type Paper, writeSheetPdf } from '../src/core/formats/sheetPdf';
+import { setRun } from '../src/core/ladder/edit';
 import type { Kit } from '../src/core/ladder/recipe';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
+import { RUN_IDS } from '../src/core/run/run';
 import { sheetText } from '../src/core/sheet/compile';
+import { SCHOOL_IDS } from '../src/core/sheet/schools';
+import { USUAL_PACE } from '../src/core/sheet/times';
 import { Mistake } from './mistake';
 import { tellBridge, tellMatch, tellTrios } from './shelfCommands';
 
 const USAGE = `Usage:
   npm run -s tint -- readings FILE.json
-  npm run -s tint -- sheet FILE.json [--inches]
-  npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet]
+  npm run -s tint -- sheet FILE.json [--inches] [--school pale-first]
+  npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet] [--run glow]
+  npm run -s tint -- pdf FILE.json OUT.pdf [--paper A4] [--inches] [--school …] [--run …]
   npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--json]
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
@@ -55,9 +61,46 @@ async function writePicture(kit: Kit, out: string | undefined, dpi: number, wet:
   if (!(dpi >= DPI_LIMITS.least && dpi <= DPI_LIMITS.most))
     throw new Mistake(`--dpi must be a number from ${DPI_LIMITS.least} to ${DPI_LIMITS.most}`);
   const { width, height } = pixelsAt(kit.recipe.panel, dpi);
-  const { pixels } = paintPanel(kit, wet ? 'wet' : 'dry', width, height);
-  await writeFile(out, encode({ width, height, data: pixels, channels: 4, depth: 8 }));
+  await writeFile(out, writeRecipePicture(kit, paintPanel(kit, wet ? 'wet' : 'dry', width, height), dpi));
   return `${out}: ${width} × ${height} pixels, ${dpi} dpi`;
+}
+
+/** `darkFirst` for `dark-first`, whatever the case; a mistake where there is none such. */
+function named<T extends string>(option: string, given: string, ids: readonly T[]): T {
+  const plain = (text: string) => text.replaceAll('-', '').toLowerCase();
+  const dashed = (id: string) => id.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+  const found = ids.find((id) => plain(id) === plain(given));
+  if (!found) throw new Mistake(`--${option} "${given}" is not one of ${ids.map(dashed).join(', ')}`);
+  return found;
+}
+
+/** The recipe on another run or by another school, where that is asked for. */
+function asAsked(kit: Kit, { run, school }: { run?: string | undefined; school?: string | undefined }): Kit {
+  const { recipe } = kit;
+  const laid = run ? setRun(recipe, named('run', run, RUN_IDS)) : recipe;
+  return { ...kit, recipe: school ? { ...laid, school: named('school', school, SCHOOL_IDS) } : laid };
+}
+
+const FONTS = 'node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed';
+/** Resolution of the panel on paper, dots an inch. */
+const PAPER_DPI = 300;
+
+async function writePdf(
+  kit: Kit,
+  out: string | undefined,
+  unit: 'mm' | 'in',
+  paper: string,
+): Promise<string> {
+  if (!out?.toLowerCase().endsWith('.pdf'))
+    throw new Mistake(`Name the PDF to write, ending in .pdf.\n${USAGE}`);
+  const size = named('paper', paper, Object.keys(PAPERS) as Paper[]);
+  const { width, height } = pixelsAt(kit.recipe.panel, PAPER_DPI);
+  const png = writeRecipePicture(kit, paintPanel(kit, 'dry', width, height), PAPER_DPI);
+  const font = async (weight: string) =>
+    new Uint8Array(await readFile(new URL(`../${FONTS}${weight}.ttf`, import.meta.url)));
+  const fonts = { plain: await font(''), bold: await font('-Bold') };
+  await writeFile(out, await writeSheetPdf({ kit, unit, pace: USUAL_PACE, paper: size, png, fonts }));
+  return `${out}: ${size}, the panel at true size`;
 }
 
 /**
@@ -69,9 +112,12 @@ async function writePicture(kit: Kit, out: string | undefined, dpi: number, wet:
 export async function runTint(args: string[]): Promise<string> {
   const { positionals, values } = parsed(args);
   const [command, file, out, other] = positionals;
-  if (command === 'readings') return JSON.stringify(tellReadings(await readKit(file)), null, 2);
-  if (command === 'sheet') return sheetText(await readKit(file), values.inches ? 'in' : 'mm');
-  if (command === 'picture') return writePicture(await readKit(file), out, Number(values.dpi), values.wet);
+  const kitAsked = async () => asAsked(await readKit(file), values);
+  const unit = values.inches ? 'in' : 'mm';
+  if (command === 'readings') return JSON.stringify(tellReadings(await kitAsked()), null, 2);
+  if (command === 'sheet') return sheetText(await kitAsked(), unit);
+  if (command === 'picture') return writePicture(await kitAsked(), out, Number(values.dpi), values.wet);
+  if (command === 'pdf') return writePdf(await kitAsked(), out, unit, values.paper);
   if (command === 'trios') return tellTrios(file, values);
   if (command === 'bridge') return tellBridge(file, [out, other], values);
   if (command === 'match') return tellMatch(file, out, values);
@@ -87,6 +133,9 @@ function parsed(args: string[]) {
         dpi: { type: 'string', default: '300' },
         wet: { type: 'boolean', default: false },
         inches: { type: 'boolean', default: false },
+        paper: { type: 'string', default: 'A4' },
+        school: { type: 'string' },
+        run: { type: 'string' },
         relation: { type: 'string', default: 'tonal' },
         card: { type: 'string', default: 'white' },
         top: { type: 'string', default: '20' },

@@ -64,6 +64,24 @@ test('the shelf’s commands: trios with an ink asked for, a bridge, a picture m
   await expect(runTint(['trios', shelf])).rejects.toThrow(/line 2: over_white "yellowish"/);
 });
 
+test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', async () => {
+  const order = async (school: string) =>
+    [...(await runTint(['sheet', file, '--school', school])).matchAll(/^\d+\. (Gorse|Sloe)/gm)].map(
+      ([, ink]) => ink,
+    );
+  expect(await order('pale-first')).toEqual(['Gorse', 'Sloe']);
+  expect(await order('dark-first')).toEqual(['Sloe', 'Gorse']);
+  const [straight, glow] = [join(folder, 'straight.png'), join(folder, 'glow.png')];
+  await runTint(['picture', file, straight, '--dpi', '50']);
+  await runTint(['picture', file, glow, '--dpi', '50', '--run', 'glow']);
+  expect(readFileSync(glow).equals(readFileSync(straight))).toBe(false);
+  const pdf = join(folder, 'sheet.pdf');
+  expect(await runTint(['pdf', file, pdf, '--paper', 'letter'])).toContain('Letter');
+  expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-');
+  await expect(runTint(['sheet', file, '--school', 'sideways'])).rejects.toThrow(/pale-first, dark-first/);
+  await expect(runTint(['pdf', file, join(folder, 'sheet.txt')])).rejects.toThrow(/ending in \.pdf/);
+});
+
 test('what is wrong is told with its place', async () => {
   const bad = join(folder, 'bad.json');
   writeFileSync(bad, readFileSync(file, 'utf8').replace(/"share": [\d.]+/, '"share": -3'));

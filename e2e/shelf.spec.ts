@@ -60,7 +60,7 @@ test('the shelf is searched by colour, filtered and sorted; twins and gaps are t
   );
   await page.getByText('Twins', { exact: true }).click();
   await expect(page.locator('main')).toContainText('nothing here is owned twice');
-  await page.getByLabel('Card').selectOption({ label: 'black 300 g/m²' });
+  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
   await expect(page.locator('main')).toContainText('nearly one colour on this card');
   await page.getByText('Gaps', { exact: true }).click();
   await expect(page.getByRole('table')).toContainText('empty');

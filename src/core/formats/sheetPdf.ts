@@ -124,7 +124,7 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
   const code = QRCode.create(writeRecipeCode(kit), { errorCorrectionLevel: 'L' });
   if (size !== undefined) {
     flow(pen, lines, columns, size, true);
-    drawCode(page, code, width - MARGIN - QR_SIZE, MARGIN);
+    drawCode(pen, code, width - MARGIN - QR_SIZE, MARGIN);
     return document.save();
   }
   const second = penOn(document.addPage([width, height]), plain, bold);
@@ -139,7 +139,7 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
     8,
     true,
   );
-  drawCode(second.page, code, width - MARGIN - QR_SIZE, MARGIN);
+  drawCode(second, code, width - MARGIN - QR_SIZE, MARGIN);
   return document.save();
 }
 
@@ -210,7 +210,17 @@ function drawMarks(
     if (level)
       page.drawLine({ start: { x: right, y }, end: { x: right + 7, y }, thickness: 0.6, color: INK });
     else page.drawCircle({ x, y, size: 1.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
-    pen.text(formatBare(lie.markOf(along), unit), level ? right + 9 : x + 3, y - 2.5, 7);
+    const figure = formatBare(lie.markOf(along), unit);
+    // On the ink a figure needs paper under it.
+    if (!level)
+      page.drawRectangle({
+        x: x + 2.5,
+        y: y - 3.5,
+        width: pen.width(figure, 7) + 2,
+        height: 8,
+        color: rgb(1, 1, 1),
+      });
+    pen.text(figure, level ? right + 9 : x + 3.5, y - 2.5, 7);
   }
 }
 
@@ -302,8 +312,10 @@ function wrapped(pen: Pen, text: string, font: PDFFont, size: number, width: num
   return [...rows, row];
 }
 
-function drawCode(page: PDFPage, { modules }: ReturnType<typeof QRCode.create>, x: number, y: number): void {
+function drawCode(pen: Pen, { modules }: ReturnType<typeof QRCode.create>, x: number, y: number): void {
+  const { page } = pen;
   const cell = QR_SIZE / modules.size;
+  pen.text('This recipe: scan it, paste it under Recipes', x, y - 7, 5, pen.plain, MUTE);
   for (let row = 0; row < modules.size; row++)
     for (let column = 0; column < modules.size; column++)
       if (modules.get(row, column))

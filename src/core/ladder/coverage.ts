@@ -34,12 +34,13 @@ function behind(t: number): number {
 
 /** Each ink reaches from its places as far as its reach says before the next one; where they meet they share. */
 function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
-  const { places, soft } = patchesOf(recipe) as Patches;
+  const { places, soft, wander } = patchesOf(recipe) as Patches;
   const width = soft / TOOLS[recipe.tool].hardness;
   return (x, y, into) => {
+    const at = wander?.(x, y) ?? { x, y };
     into.fill(Number.POSITIVE_INFINITY);
     for (const place of places) {
-      const [across, down] = [x - place.x, y - place.y];
+      const [across, down] = [at.x - place.x, at.y - place.y];
       const far = Math.sqrt(across * across + down * down) - (reaches[place.rung] as number);
       if (far < (into[place.rung] as number)) into[place.rung] = far;
     }
@@ -83,15 +84,16 @@ function reachesOf(recipe: Recipe): Float64Array {
 function solveReaches(recipe: Recipe): Float64Array {
   const { panel, rungs, tool } = recipe;
   const count = rungs.length;
-  const { places, soft } = patchesOf(recipe) as Patches;
+  const { places, soft, wander } = patchesOf(recipe) as Patches;
   const width = soft / TOOLS[tool].hardness;
   // How far every point is from the nearest place of every ink stays; only the reaches are tried.
   const points = gridOf(panel);
   const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
   points.forEach(([x, y], i) => {
+    const here = wander?.(x, y) ?? { x, y };
     for (const place of places) {
       const at = i * count + place.rung;
-      far[at] = Math.min(far[at] as number, Math.hypot(x - place.x, y - place.y));
+      far[at] = Math.min(far[at] as number, Math.hypot(here.x - place.x, here.y - place.y));
     }
   });
   const reaches = new Float64Array(count);

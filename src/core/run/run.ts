@@ -94,6 +94,8 @@ export interface Patches {
   readonly places: readonly (Point & { readonly rung: number; readonly name: string })[];
   /** Over how many mm two neighbouring inks fade into each other. */
   readonly soft: Millimetres;
+  /** How an unsteady hand moves the borders: the point whose ink lies here instead. Left out where it is steady. */
+  readonly wander?: (x: Millimetres, y: Millimetres) => Point;
 }
 
 export const RUNS: Readonly<Record<RunId, Run>> = { straight, slant, glow, corners, scatter };

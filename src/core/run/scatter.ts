@@ -5,6 +5,9 @@ import type { PatchRun } from './run';
 /** No more patches than this, however small they are asked for. */
 const MOST_PATCHES = 120;
 
+/** How far borders wander, as a part of a patch; by eye. */
+const WANDER = 0.07;
+
 /** Patches of each ink at random, told by a seed, so that the same can be laid again. */
 export const scatter: PatchRun = {
   id: 'scatter',
@@ -35,6 +38,21 @@ export const scatter: PatchRun = {
       rung,
       name: `patch ${i + 1}`,
     }));
-    return { places, soft: param(params, 'soft', 12) };
+    // Borders between patches laid by hand are never straight.
+    const [a, b, c, d] = [random(), random(), random(), random()].map((part) => part * 2 * Math.PI) as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    const [far, turns] = [patch * WANDER, (2 * Math.PI) / patch];
+    return {
+      places,
+      soft: param(params, 'soft', 12),
+      wander: (x, y) => ({
+        x: x + far * (Math.sin(0.9 * turns * y + a) + 0.6 * Math.sin(1.7 * turns * (x + y) + b)),
+        y: y + far * (Math.sin(0.8 * turns * x + c) + 0.6 * Math.sin(1.6 * turns * (x - y) + d)),
+      }),
+    };
   },
 };

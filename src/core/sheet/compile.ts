@@ -77,7 +77,7 @@ export function compileSheet(kit: Kit, unit: Unit, pace: Pace = USUAL_PACE): She
 
   work.prepare();
   order.forEach((rung, turn) => {
-    work.lay(rung, useOf(rung), turn === 0, school.care);
+    work.lay(rung, useOf(rung), turn === 0, school.care, !brews);
     if (brews) return;
     for (const neighbour of neighboursOf(rung, measures.meetings, order.slice(0, turn)))
       work.goBack(neighbour, rung, useOf(neighbour).brush);
@@ -149,7 +149,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
         ],
       }),
 
-    lay: (rung: number, use: BrushUse, first: boolean, care: string): void => {
+    lay: (rung: number, use: BrushUse, first: boolean, care: string, fades: boolean): void => {
       const ink = inks[rung] as Ink;
       progress = { ...progress, laid: progress.laid.with(rung, true) };
       const minutes = layMinutes(measures.areas[rung] as number);
@@ -158,7 +158,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
         key: `lay ${rung}`,
         kind: 'lay',
         title: ink.name,
-        work: measures.lay(rung),
+        work: measures.lay(rung, fades),
         care: [
           ...clean(first, use),
           `Tap off, land in the solid part, ${stroke}. ${care}`,

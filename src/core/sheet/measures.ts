@@ -7,8 +7,8 @@ import type { Lie, Patches, Point } from '../run/run';
 export interface Measures {
   /** What to mark on the panel before any ink, with where from. */
   readonly marks: string;
-  /** Where one rung's ink lies solid and how far it fades. */
-  readonly lay: (rung: number) => string;
+  /** Where one rung's ink lies solid and, unless it stops there, how far it fades. */
+  readonly lay: (rung: number, fades?: boolean) => string;
   /** Where two rungs meet. */
   readonly join: (one: number, other: number) => string;
   /** Which rungs meet, the lower number first. */
@@ -38,7 +38,10 @@ function bandMeasures(recipe: Recipe, lie: Lie, unit: Unit): Measures {
     .map((along) => bare(along) + crossed(along));
   return {
     marks: `Mark ${lie.measuredFrom}: ${places.join(', ')} ${unit}.`,
-    lay: (rung) => tellStretch(lie, extents[rung] as Stretch, rung, recipe.rungs.length, unit),
+    lay: (rung, fades = true) => {
+      const [solid, fading] = tellStretch(lie, extents[rung] as Stretch, rung, recipe.rungs.length, unit);
+      return fades ? `${solid}; fade ${fading}.` : `${solid}.`;
+    },
     join: (one, other) => {
       const lap = laps[Math.min(one, other)];
       const [from = 0, to = 0] = [lap?.start ?? 0, lap?.end ?? 0].map(lie.markOf).sort((p, q) => p - q);
@@ -49,8 +52,14 @@ function bandMeasures(recipe: Recipe, lie: Lie, unit: Unit): Measures {
   };
 }
 
-/** "Solid 63 to 77 mm; fade up to nothing by 107, down to nothing by 37." */
-function tellStretch(lie: Lie, extent: Stretch, rung: number, rungs: number, unit: Unit): string {
+/** "Solid 63 to 77 mm" and "up to nothing by 107, down to nothing by 37". */
+function tellStretch(
+  lie: Lie,
+  extent: Stretch,
+  rung: number,
+  rungs: number,
+  unit: Unit,
+): [solid: string, fades: string] {
   const mark = (along: Millimetres) => formatBare(lie.markOf(along), unit);
   const [isFirst, isLast] = [rung === 0, rung === rungs - 1];
   const [low, high] = [extent.solidFrom, extent.solidTo].sort((p, q) => lie.markOf(p) - lie.markOf(q)) as [
@@ -66,7 +75,7 @@ function tellStretch(lie: Lie, extent: Stretch, rung: number, rungs: number, uni
     ...(isFirst ? [] : [`${lie.start.toward} to nothing by ${mark(extent.from)}`]),
     ...(isLast ? [] : [`${lie.end.toward} to nothing by ${mark(extent.to)}`]),
   ];
-  return `${solid}; fade ${fades.join(', ')}.`;
+  return [solid, fades.join(', ')];
 }
 
 /** Parts below and above which an ink counts as faded out and as solid. */

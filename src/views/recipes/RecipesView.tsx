@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link } from 'react-router';
 import type { Kit } from '../../core/ladder/recipe';
@@ -26,6 +26,7 @@ export function RecipesView() {
     multiple: false,
     onDrop: async ([file]) => file && setRefusal(await actions.bringIn(file)),
   });
+  usePastedCode(async (text) => setRefusal(await actions.bringIn(new File([text], 'Pasted code'))));
   if (!records || !shelf) return <p className="p-6 text-mute">Reading your recipes …</p>;
   return (
     <main {...drop.getRootProps({ role: 'main' })} className="min-h-0 flex-1 overflow-y-auto p-6">
@@ -42,7 +43,8 @@ export function RecipesView() {
       )}
       {records.length === 0 && (
         <p className="max-w-md">
-          No recipe yet. Start a new one, or drop an exported recipe file anywhere on this page.
+          No recipe yet. Start a new one, drop an exported recipe or a picture of one on this page, or paste
+          the code of a printed sheet.
         </p>
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-6">
@@ -53,6 +55,20 @@ export function RecipesView() {
       {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}
     </main>
   );
+}
+
+/** A recipe's code pasted anywhere on the page is opened. */
+function usePastedCode(onCode: (text: string) => void): void {
+  const latest = useRef(onCode);
+  latest.current = onCode;
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const text = event.clipboardData?.getData('text') ?? '';
+      if (text.trimStart().startsWith('TINT-LADDER:')) latest.current(text);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  }, []);
 }
 
 const PICTURE_HEIGHT = 236;
