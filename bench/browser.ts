@@ -44,7 +44,7 @@ export async function measure({
       // A window in which the preview has about 400 × 520 device pixels.
       const page = await browser.newPage({ viewport: { width: 1440, height: 880 } });
       await firstView(page);
-      const drag = await page.evaluate(dragMark, STEPS);
+      const drag = await page.evaluate(stepControl, { selector: '[role=slider]', steps: STEPS });
       return [
         row('first-view', quantile(colds, 0.5), 'ms', 1000),
         row('first-script', firstScriptKilobytes(root), 'kB', 200),
@@ -52,6 +52,8 @@ export async function measure({
         row('preview-p95', quantile(drag.latencies, 0.95), 'ms', 33),
         row('preview-longest-task', drag.longestTask, 'ms', 50),
         row('preview-pixels', drag.pixels, 'px', null),
+        row('drag-longtask', await longestTaskOfDrag(page), 'ms', 50),
+        ...(await previews(page)),
         row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
       ];
@@ -69,6 +71,59 @@ async function firstView(page: Page): Promise<number> {
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.waitForSelector('canvas[data-painted]');
   return performance.now() - begun;
+}
+
+/** What is moved on each run, and what lies over it. */
+const PREVIEWED = [
+  { name: 'straight', run: 'Straight', moves: '[role=slider]' },
+  { name: 'slant', run: 'Slant', moves: '[role=slider]' },
+  { name: 'glow', run: 'Glow', moves: '[role=slider]' },
+  { name: 'corners', run: 'Corners', moves: 'button[aria-label*=" corner:"]' },
+  { name: 'scatter', run: 'Scatter', moves: 'input[aria-label="Scatter: Joints, mm"]' },
+  { name: 'edge', run: 'Straight', over: 'Edge', moves: 'button[aria-label^="Edge:"]' },
+  { name: 'horizon', run: 'Straight', over: 'Horizon', moves: 'button[aria-label^="Horizon:"]' },
+  { name: 'coat', run: 'Straight', over: 'Top coat', moves: '[role=slider]' },
+] as const;
+
+/** How soon the picture follows on every run, three inks. */
+async function previews(page: Page): Promise<Row[]> {
+  const rows: Row[] = [];
+  for (const { name, run, moves, ...more } of PREVIEWED) {
+    await page.getByRole('radio', { name: run }).click();
+    if ('over' in more) {
+      await page.getByRole('button', { name: 'Lay over it' }).click();
+      await page.getByRole('menuitem', { name: more.over }).click();
+    }
+    await page.waitForSelector(moves);
+    await page.waitForTimeout(600);
+    const { latencies } = await page.evaluate(stepControl, { selector: moves, steps: STEPS });
+    rows.push(
+      row(`preview-${name}`, quantile(latencies, 0.5), 'ms', 1000 / 60),
+      row(`preview-${name}-p95`, quantile(latencies, 0.95), 'ms', 33),
+    );
+    if ('over' in more) await page.getByRole('button', { name: /^Take the .* off$/ }).click();
+  }
+  return rows;
+}
+
+/** The longest task on the page while a mark is dragged by the mouse for two seconds, ms. */
+async function longestTaskOfDrag(page: Page): Promise<number> {
+  const grip = await page.locator('[role=slider]').first().boundingBox();
+  if (!grip) throw new Error('no mark is on the screen');
+  await page.evaluate(() => {
+    const told = window as { longest?: number };
+    told.longest = 0;
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) told.longest = Math.max(told.longest ?? 0, duration);
+    }).observe({ entryTypes: ['longtask'] });
+  });
+  const [x, y] = [grip.x + grip.width - 4, grip.y + grip.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const begun = performance.now();
+  for (let i = 0; performance.now() - begun < 2000; i++) await page.mouse.move(x, y + 30 * Math.sin(i / 12));
+  await page.mouse.up();
+  return page.evaluate(() => (window as { longest?: number }).longest ?? 0);
 }
 
 /** From choosing a picture of 12 megapixels to markers on its main colours, each time another picture. */
@@ -210,8 +265,8 @@ async function clockStop(): Promise<number> {
   return performance.now() - begun;
 }
 
-/** Runs in the page: moves a mark step by step and times each step until its picture is on the screen. */
-async function dragMark(steps: number) {
+/** Runs in the page: moves a control of the bench step by step and times each step until its picture is on the screen. */
+async function stepControl({ selector, steps }: { selector: string; steps: number }) {
   const tasks: number[] = [0];
   new PerformanceObserver((list) => tasks.push(...list.getEntries().map(({ duration }) => duration))).observe(
     {
@@ -219,7 +274,7 @@ async function dragMark(steps: number) {
     },
   );
   const canvas = document.querySelector('canvas');
-  const grip = document.querySelector('[role=slider]');
+  const grip = document.querySelector(selector);
   if (!canvas || !grip) throw new Error('the bench is not there');
   const latencies: number[] = [];
   for (let i = 0; i < steps; i++) {

@@ -8,14 +8,18 @@ import { xyzOfSpectrum } from '../src/core/colour/lab';
 import { flatSpectrum } from '../src/core/colour/spectrum';
 import type { Ink } from '../src/core/ink/ink';
 import { laidReflectance } from '../src/core/ink/laid';
-import { shareEqually } from '../src/core/ladder/edit';
+import { addOver, setRun, shareEqually } from '../src/core/ladder/edit';
 import { STATIONS } from '../src/core/ladder/joint';
 import type { Kit } from '../src/core/ladder/recipe';
+import { solveShares } from '../src/core/ladder/solveShares';
+import { OVER_IDS } from '../src/core/over/over';
 import { seededRandom } from '../src/core/panel/grain';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
+import { RUN_IDS } from '../src/core/run/run';
 import { dryInks, emptyPairTable, pairJudge } from '../src/core/search/pairTable';
 import type { Judged } from '../src/core/search/relations';
+import { compileSheet } from '../src/core/sheet/compile';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { DEMO_RECIPES } from '../src/data/demo/recipes';
@@ -49,6 +53,40 @@ function pictures(): Row[] {
       medianTime(() => paintPanel(three, 'dry', width, height)),
       'ms',
       250,
+    ),
+    ...RUN_IDS.map((id) => {
+      const kit = { ...three, recipe: setRun(three.recipe, id) };
+      return row(
+        `picture-${id}`,
+        medianTime(() => paintPanel(kit, 'dry', width, height), 7),
+        'ms',
+        400,
+      );
+    }),
+    ...OVER_IDS.map((id) => {
+      const kit = {
+        ...three,
+        recipe: addOver(three.recipe, id, 'tarn-deep'),
+        overInks: [inkOf('tarn-deep')],
+      };
+      return row(
+        `picture-${id}`,
+        medianTime(() => paintPanel(kit, 'dry', width, height), 7),
+        'ms',
+        400,
+      );
+    }),
+    row(
+      'solve-shares',
+      medianTime(() => solveShares(three, [0.3, 0.4, 0.3])),
+      'ms',
+      150,
+    ),
+    row(
+      'sheet',
+      medianTime(() => compileSheet(five, 'mm'), 60),
+      'ms',
+      5,
     ),
     row(
       'readings-5',

@@ -16,7 +16,7 @@ export type Wetness = 'dry' | 'wet';
  * How strongly a fully wet surface traps light inside: the part reflected back into the film.
  * Source of the form ρ(1−p)/(1−pρ): J. Lekner, M. C. Dorf, Appl. Opt. 27 (1988) 1278; the size is from memory.
  */
-const WET_TRAPPING = 0.6;
+export const WET_TRAPPING = 0.6;
 
 /**
  * Reflectance of inks laid wet into each other over a ground.

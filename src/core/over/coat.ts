@@ -14,6 +14,7 @@ export const coat: OverRun = {
   on: (_panel, params) => {
     const strength = param(params, 'strength', 60);
     return {
+      level: true,
       coverAt: () => strength / 100,
       traces: [],
       work: () =>

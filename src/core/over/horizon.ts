@@ -23,6 +23,7 @@ export const horizon: OverRun = {
   on: ({ width, height }, params) => {
     const line = height - Math.min(param(params, 'height', 30), height);
     return {
+      level: true,
       coverAt: (_x, y) => (y >= line ? 1 : 0),
       traces: [`M0 ${line}H${width}`],
       handle: { param: 'height', at: { x: width / 2, y: line }, valueAt: ({ y }) => height - y },

@@ -16,7 +16,11 @@ export interface Field {
 /** What is laid over the ladder with a sharp border, and the panel's colours where it lies and where it does not. */
 export interface Fields {
   readonly without: Field;
-  readonly sharp?: { readonly field: Field; readonly isUnder: (x: number, y: number) => boolean };
+  readonly sharp?: {
+    readonly field: Field;
+    readonly isUnder: (x: number, y: number) => boolean;
+    readonly level: boolean;
+  };
 }
 
 /**
@@ -44,6 +48,7 @@ export function fieldsOf(
     sharp: {
       field: fieldWith(true),
       isUnder: (x, y) => masks.some(({ coverAt }) => coverAt(x, y) >= 0.5),
+      level: masks.every(({ level }) => level),
     },
   };
 }
@@ -62,8 +67,9 @@ function fieldOf(
   const parts = new Float64Array(rungs.length);
   const covers = new Float64Array(overs.length);
   const signal = new Float32Array(columns * rows * 3);
-  /** Places where one ink lies solid look alike, and there are many. */
+  /** Places where one ink lies solid look alike, and there are many; neighbours on a level run do too. */
   const solids = new Map<number, readonly [number, number, number]>();
+  const before = { parts: new Float64Array(rungs.length), covers: new Float64Array(overs.length), at: -1 };
   for (let row = 0, at = 0; row < rows; row++) {
     const y = (row / (rows - 1)) * panel.height;
     for (let column = 0; column < columns; column++, at += 3) {
@@ -81,11 +87,23 @@ function fieldOf(
         signal.set(known, at);
         continue;
       }
+      if (before.at >= 0 && same(parts, before.parts) && same(covers, before.covers)) {
+        signal.copyWithin(at, before.at, before.at + 3);
+        continue;
+      }
       const { r, g, b } = colourOf(parts, covers);
       const found = [fineSignalOf(r), fineSignalOf(g), fineSignalOf(b)] as const;
       if (solid >= 0) solids.set(solid, found);
       signal.set(found, at);
+      before.parts.set(parts);
+      before.covers.set(covers);
+      before.at = at;
     }
   }
   return { columns, rows, signal };
+}
+
+function same(p: Float64Array, q: Float64Array): boolean {
+  for (let i = 0; i < p.length; i++) if (p[i] !== q[i]) return false;
+  return true;
 }

@@ -1,8 +1,8 @@
-import { FINISHES } from '../card/finishes';
+import { FINISHES, type FinishId } from '../card/finishes';
 import type { Wetness } from '../ink/laid';
 import { type Kit, lieOf } from '../ladder/recipe';
 import type { Lie } from '../run/run';
-import { TOOLS } from '../tool/tools';
+import { TOOLS, type ToolId } from '../tool/tools';
 import { type Field, fieldsOf } from './field';
 import { fibreTile, grainTile, TILE } from './grain';
 import { MM_AN_INCH } from './measure';
@@ -28,13 +28,23 @@ export const pixelsAt = ({ width, height }: Panel, dpi: number): { width: number
 /** Paints rows [from, to) of the picture; called with ever later rows until `to` is the height. */
 export type RowPainter = (from: number, to: number) => void;
 
-/** Writes the colours of one row, 8-bit signal not yet rounded, three values a pixel. */
-type RowColours = (row: number, into: Float32Array) => void;
+/**
+ * Writes the colours of one row, three values a pixel: 8-bit signal in whole 256ths. Whole numbers all the way to the
+ * pixel are several times as fast as fractions, and finer than the dither.
+ */
+type RowColours = (row: number, into: Int32Array) => void;
+const PART = 256;
+/** One as a factor of light, in whole numbers. */
+const ONE = 4096;
+/** A colour times a light stands so many bits higher than a pixel. */
+const BITS = 20;
 
 /** Steps between neighbouring samples of the ramp, so that a pixel takes the nearest and need not interpolate. */
 const FINE = 8;
+/** Pixels between two places of a row at which a run is asked how far along they lie. */
+const ASKED = 4;
 /** Pixels between two nodes of a field, and the most nodes along the panel's sides. */
-const CELL = 8;
+const CELL = 10;
 const MOST_NODES = { columns: 128, rows: 160, least: 20 } as const;
 
 /**
@@ -55,30 +65,47 @@ export function preparePicture(
     lie && progress.overs === 0
       ? bandColours(kit, lie, rampOf(kit, wetness, progress), width, height)
       : fieldColours(kit, wetness, progress, width, height);
-  const rowLight = texture(kit, lie, width);
-  const colours = new Float32Array(width * 3);
-  const light = new Float32Array(width);
-  const dither = grainTile(1, DITHER_SEED);
+  const { tile, streak } = texture(kit, lie, width);
+  const colours = new Int32Array(width * 3);
+  const dither = ditherTile();
+  // Red first, as pixels lie in memory on every machine a browser runs on.
+  const packed = new Uint32Array(pixels.buffer);
   const paintRows: RowPainter = (from, to) => {
-    let at = from * width * 4;
     for (let row = from; row < to; row++) {
       rowColours(row, colours);
-      rowLight(row, light);
-      const tileRow = (row & (TILE - 1)) * TILE;
-      for (let column = 0, source = 0; column < width; column++, source += 3) {
-        const bright = light[column] as number;
-        const noise = 0.5 * (dither[tileRow + (column & (TILE - 1))] as number);
-        // Uint8ClampedArray rounds and keeps inside 0…255.
-        pixels[at] = (colours[source] as number) * bright + noise;
-        pixels[at + 1] = (colours[source + 1] as number) * bright + noise;
-        pixels[at + 2] = (colours[source + 2] as number) * bright + noise;
-        pixels[at + 3] = 255;
-        at += 4;
-      }
+      shadeRow(packed.subarray(row * width, (row + 1) * width), row, colours, tile, dither, streak);
     }
   };
   return { picture: { width, height, pixels }, paintRows };
 }
+
+/** One row of pixels from its colours, its light and the dither. On its own, so that it is compiled as one loop. */
+function shadeRow(
+  pixels: Uint32Array,
+  row: number,
+  colours: Int32Array,
+  tile: Int32Array,
+  dither: Int32Array,
+  streak: Texture['streak'],
+): void {
+  const from = (row & (TILE - 1)) * TILE;
+  for (let column = 0, source = 0; column < pixels.length; column++, source += 3) {
+    const place = from + (column & (TILE - 1));
+    let light = tile[place] as number;
+    if (streak) light += streak(column, row);
+    const noise = dither[place] as number;
+    let r = (Math.imul(colours[source] as number, light) + noise) >> BITS;
+    let g = (Math.imul(colours[source + 1] as number, light) + noise) >> BITS;
+    let b = (Math.imul(colours[source + 2] as number, light) + noise) >> BITS;
+    if ((r | g | b) & ~0xff) {
+      r = r < 0 ? 0 : r > 255 ? 255 : r;
+      g = g < 0 ? 0 : g > 255 ? 255 : g;
+      b = b < 0 ? 0 : b > 255 ? 255 : b;
+    }
+    pixels[column] = OPAQUE | (b << 16) | (g << 8) | r;
+  }
+}
+const OPAQUE = 0xff << 24;
 
 /** Bands alone: every pixel takes the colour of its place along the run. */
 function bandColours(kit: Kit, lie: Lie, ramp: Ramp, width: number, height: number): RowColours {
@@ -88,18 +115,22 @@ function bandColours(kit: Kit, lie: Lie, ramp: Ramp, width: number, height: numb
   const perMillimetre = last / lie.length;
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   const { alongAt, level } = lie;
-  const sampleAt = (x: number, y: number): number => {
-    const along = alongAt(x, y) * perMillimetre;
-    return 3 * (along <= 0 ? 0 : along >= last ? last : (along + 0.5) | 0);
-  };
+  const hold = (place: number): number => 3 * (place <= 0 ? 0 : place >= last ? last : (place + 0.5) | 0);
   return (row, into) => {
     const y = (row + 0.5) * downPixel;
-    let sample = level ? sampleAt(0, y) : 0;
-    for (let column = 0, at = 0; column < width; column++, at += 3) {
-      if (!level) sample = sampleAt((column + 0.5) * acrossPixel, y);
-      into[at] = signal[sample] as number;
-      into[at + 1] = signal[sample + 1] as number;
-      into[at + 2] = signal[sample + 2] as number;
+    let here = alongAt(0.5 * acrossPixel, y) * perMillimetre;
+    for (let column = 0, at = 0; column < width; column += ASKED) {
+      // Asked every few pixels; between them the run is all but straight.
+      const next = level ? here : alongAt((column + ASKED + 0.5) * acrossPixel, y) * perMillimetre;
+      const step = (next - here) / ASKED;
+      const until = Math.min(column + ASKED, width);
+      for (let pixel = column; pixel < until; pixel++, at += 3) {
+        const sample = hold(here + (pixel - column) * step);
+        into[at] = signal[sample] as number;
+        into[at + 1] = signal[sample + 1] as number;
+        into[at + 2] = signal[sample + 2] as number;
+      }
+      here = next;
     }
   };
 }
@@ -121,17 +152,14 @@ function fieldColours(
   const plain = betweenNodes(without, width, height);
   if (!sharp) return plain;
   const under = betweenNodes(sharp.field, width, height);
-  const masked = new Float32Array(width * 3);
+  const masked = new Int32Array(width * 3);
   return (row, into) => {
+    const y = (row + 0.5) * downPixel;
+    if (sharp.level) return sharp.isUnder(0, y) ? under(row, into) : plain(row, into);
     plain(row, into);
     under(row, masked);
-    const y = (row + 0.5) * downPixel;
     for (let column = 0, at = 0; column < width; column++, at += 3)
-      if (sharp.isUnder((column + 0.5) * acrossPixel, y)) {
-        into[at] = masked[at] as number;
-        into[at + 1] = masked[at + 1] as number;
-        into[at + 2] = masked[at + 2] as number;
-      }
+      if (sharp.isUnder((column + 0.5) * acrossPixel, y)) into.set(masked.subarray(at, at + 3), at);
   };
 }
 
@@ -147,17 +175,19 @@ function betweenNodes({ columns, rows, signal }: Field, width: number, height: n
     const next = from + columns * 3;
     for (let i = 0; i < blended.length; i++) {
       const a = signal[from + i] as number;
-      blended[i] = a + down * ((signal[next + i] as number) - a);
+      blended[i] = PART * (a + down * ((signal[next + i] as number) - a));
     }
     for (let column = 0, at = 0; column < width; column++, at += 3) {
       const u = (column + 0.5) * perPixel;
       const left = u | 0;
       const across = u - left;
       const node = left * 3;
-      for (let channel = 0; channel < 3; channel++) {
-        const a = blended[node + channel] as number;
-        into[at + channel] = a + across * ((blended[node + channel + 3] as number) - a);
-      }
+      const r = blended[node] as number;
+      const g = blended[node + 1] as number;
+      const b = blended[node + 2] as number;
+      into[at] = r + across * ((blended[node + 3] as number) - r);
+      into[at + 1] = g + across * ((blended[node + 4] as number) - g);
+      into[at + 2] = b + across * ((blended[node + 5] as number) - b);
     }
   };
 }
@@ -168,51 +198,76 @@ const MOTTLE_SEED = 77;
 const STREAK_SEED = 1931;
 const FIBRE_SEED = 405;
 
-/** How much lighter or darker each pixel is than its colour: the card's tooth and fibres, the tool's unevenness. */
-function texture(
-  { recipe, card }: Kit,
-  lie: Lie | undefined,
-  width: number,
-): (row: number, into: Float32Array) => void {
-  const finish = FINISHES[card.finish];
-  const { mottle, streaks } = TOOLS[recipe.tool];
+/** How much lighter or darker each pixel is than its colour. */
+interface Texture {
+  /** The card's tooth and fibres and the tool's unevenness: TILE × TILE factors that repeat without a seam. */
+  readonly tile: Int32Array;
+  /** What streaks along the run add to the factor. */
+  readonly streak?: (column: number, row: number) => number;
+}
+
+const tiles = new Map<string, Int32Array>();
+
+function texture({ recipe, card }: Kit, lie: Lie | undefined, width: number): Texture {
   const perMm = width / recipe.panel.width;
-  const tooth = grainTile(finish.grain * perMm, GRAIN_SEED);
-  const cloud = grainTile(mottle.size * perMm, MOTTLE_SEED);
-  const streak = grainTile(streaks.size * perMm, STREAK_SEED);
-  const fibre = finish.fibres > 0 ? fibreTile(FIBRE_SEED) : tooth;
-  const depth = finish.tooth * SIGNAL_SLOPE;
-  const mottled = mottle.depth * SIGNAL_SLOPE;
-  const streaked = streaks.depth * SIGNAL_SLOPE;
-  const fibrous = finish.fibres * SIGNAL_SLOPE;
+  const { streaks } = TOOLS[recipe.tool];
+  const tile = tileFor(card.finish, recipe.tool, perMm);
+  if (streaks.depth === 0) return { tile };
+  const noise = grainTile(streaks.size * perMm, STREAK_SEED);
+  const depth = ONE * streaks.depth * SIGNAL_SLOPE;
   const toward = lie?.toward ?? { x: 0, y: 1 };
   const mask = TILE - 1;
-  return (row, into) => {
-    const tileRow = (row & mask) * TILE;
-    for (let column = 0; column < width; column++) {
-      const tile = tileRow + (column & mask);
-      let light = 1 + depth * (tooth[tile] as number) + mottled * (cloud[tile] as number);
-      if (fibrous > 0) light += fibrous * (fibre[tile] as number);
-      if (streaked > 0) {
-        // Across the run the noise changes fast, along it slowly.
-        const across = (column * toward.y - row * toward.x) & mask;
-        const along = ((column * toward.x + row * toward.y) / 24) & mask;
-        light += streaked * (0.4 + (streak[along * TILE + across] as number));
-      }
-      into[column] = light;
-    }
+  return {
+    tile,
+    // Across the run the noise changes fast, along it slowly.
+    streak: (column, row) => {
+      const across = (column * toward.y - row * toward.x) & mask;
+      const along = ((column * toward.x + row * toward.y) / 24) & mask;
+      return (depth * (0.4 + (noise[along * TILE + across] as number))) | 0;
+    },
   };
 }
 
-/** The ramp as 8-bit signal in finer steps, interpolated in linear light. */
-function fineSignal({ rgb, samples }: Ramp): Float32Array {
-  const fine = new Float32Array(((samples - 1) * FINE + 1) * 3);
+/** One tile of all that repeats; remembered by what it depends on. */
+function tileFor(finishId: FinishId, toolId: ToolId, perMm: number): Int32Array {
+  const key = `${finishId} ${toolId} ${perMm.toFixed(2)}`;
+  const known = tiles.get(key);
+  if (known) return known;
+  const finish = FINISHES[finishId];
+  const { mottle } = TOOLS[toolId];
+  const tooth = grainTile(finish.grain * perMm, GRAIN_SEED);
+  const cloud = grainTile(mottle.size * perMm, MOTTLE_SEED);
+  const fibre = fibreTile(FIBRE_SEED);
+  const made = Int32Array.from(tooth, (bump, i) => {
+    const uneven =
+      finish.tooth * bump + mottle.depth * (cloud[i] as number) + finish.fibres * (fibre[i] as number);
+    return Math.round(ONE * (1 + SIGNAL_SLOPE * uneven));
+  });
+  if (tiles.size >= MOST_TILES) tiles.clear();
+  tiles.set(key, made);
+  return made;
+}
+const MOST_TILES = 24;
+
+let dithers: Int32Array | undefined;
+
+/** Half a pixel's step of noise and the half that rounding adds, as high as a colour times a light. */
+function ditherTile(): Int32Array {
+  dithers ??= Int32Array.from(grainTile(1, DITHER_SEED), (noise) =>
+    Math.round(2 ** BITS * (0.5 + 0.5 * noise)),
+  );
+  return dithers;
+}
+
+/** The ramp as signal in 256ths, in finer steps, interpolated in linear light. */
+function fineSignal({ rgb, samples }: Ramp): Int32Array {
+  const fine = new Int32Array(((samples - 1) * FINE + 1) * 3);
   for (let i = 0; i < fine.length / 3; i++) {
     const low = Math.min(Math.floor(i / FINE), samples - 2);
     const part = i / FINE - low;
     for (let channel = 0; channel < 3; channel++) {
       const a = rgb[low * 3 + channel] as number;
-      fine[i * 3 + channel] = fineSignalOf(a + part * ((rgb[low * 3 + 3 + channel] as number) - a));
+      fine[i * 3 + channel] = PART * fineSignalOf(a + part * ((rgb[low * 3 + 3 + channel] as number) - a));
     }
   }
   return fine;

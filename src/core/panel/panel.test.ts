@@ -1,9 +1,15 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { ink, kitOf } from '../../testing/kits';
+import { BLACK_CARD, ink, kitOf } from '../../testing/kits';
+import { groundOfCard } from '../card/card';
 import { grammageOfPounds, isoASize } from '../card/paper';
+import { linearRgbOfXyz, xyzOfSpectrum } from '../colour/lab';
+import { laidReflectance } from '../ink/laid';
+import { addOver } from '../ladder/edit';
 import { formatBare, formatLength, parseLength } from './measure';
+import { mixColour } from './mix';
 import { paintPanel, pixelsAt } from './paint';
+import { finished } from './progress';
 import { rampOf } from './ramp';
 
 test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
@@ -73,4 +79,22 @@ test('the picture has the panel’s proportions, and its top and foot show the f
   const far = (p: number[], q: number[]) => Math.max(...p.map((v, i) => Math.abs(v - (q[i] ?? 0))));
   expect(far(at(5), [0xf8, 0xd4, 0x6f])).toBeLessThan(10);
   expect(far(at(195), [0x00, 0x54, 0x87])).toBeLessThan(10);
+});
+
+test('the picture’s mixing in one pass says what the films say, wet and dried, under and over', () => {
+  const over = ink('over', '#7a2450', 'dye');
+  const inks = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment')];
+  for (const wetness of ['dry', 'wet'] as const) {
+    const base = kitOf(inks, BLACK_CARD);
+    const kit = {
+      ...base,
+      recipe: addOver(addOver(base.recipe, 'edge', 'over'), 'coat', 'over'),
+      overInks: [over, over],
+    };
+    const { r, g, b } = mixColour(kit, wetness, finished(kit.recipe))([0.2, 0.5, 0.3], [0.4, 0.7]);
+    const wet = inks.map((one, i) => ({ ink: one, coats: [0.2, 0.5, 0.3][i] ?? 0 }));
+    const under = laidReflectance([...wet, { ink: over, coats: 0.4 }], groundOfCard(BLACK_CARD), wetness);
+    const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under, wetness)));
+    expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
+  }
 });

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Kit } from '../../core/ladder/recipe';
 import type { Unit } from '../../core/panel/measure';
 import { measuresOf } from '../../core/sheet/measures';
+import { useCalm } from './useCalm';
 
 interface Props {
   readonly kit: Kit;
@@ -11,7 +12,7 @@ interface Props {
 
 /** Where each ink of a run of patches lies and how far it reaches, in words beside the panel. */
 export function PatchLabels({ kit, unit, height }: Props) {
-  const { recipe, inks } = kit;
+  const { recipe, inks } = useCalm(kit);
   const measures = useMemo(() => measuresOf(recipe, unit), [recipe, unit]);
   return (
     <ul
