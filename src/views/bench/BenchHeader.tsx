@@ -13,11 +13,14 @@ import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
 import { CardSelect } from '../CardSelect';
+import { afterFirstPicture } from '../panel/firstPicture';
 import type { Shelf } from '../session';
 import type { Edit } from './useBench';
 
-const RecipeMenu = lazy(() => import('../recipes/RecipeMenu').then((m) => ({ default: m.RecipeMenu })));
-const RunBar = lazy(() => import('./RunBar').then((m) => ({ default: m.RunBar })));
+const RecipeMenu = lazy(
+  afterFirstPicture(() => import('../recipes/RecipeMenu').then((m) => ({ default: m.RecipeMenu }))),
+);
+const RunBar = lazy(afterFirstPicture(() => import('./RunBar').then((m) => ({ default: m.RunBar }))));
 const VersionsDialog = lazy(() => import('../versions/VersionsDialog'));
 
 interface Props {

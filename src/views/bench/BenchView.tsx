@@ -8,6 +8,7 @@ import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
+import { afterFirstPicture } from '../panel/firstPicture';
 import { useOpenRecipe } from '../recipes/useOpenRecipe';
 import { type Shelf, useSession, useShelf } from '../session';
 import { Invitation } from '../tour/Invitation';
@@ -22,8 +23,12 @@ import { useDriedShelf } from './useDriedShelf';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
 /** Loaded beside the rest, with what they compute by; the panel does not wait for them. */
-const StepsStrip = lazy(() => import('./StepsStrip').then((m) => ({ default: m.StepsStrip })));
-const ValueRail = lazy(() => import('./ValueRail').then((m) => ({ default: m.ValueRail })));
+const StepsStrip = lazy(
+  afterFirstPicture(() => import('./StepsStrip').then((m) => ({ default: m.StepsStrip }))),
+);
+const ValueRail = lazy(
+  afterFirstPicture(() => import('./ValueRail').then((m) => ({ default: m.ValueRail }))),
+);
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
 export function BenchView() {

@@ -9,8 +9,9 @@ import {
   parseLength,
   type Unit,
 } from '../../core/panel/measure';
-import type { Lie } from '../../core/run/run';
+import type { Lie, Point } from '../../core/run/run';
 import { TypedField } from '../../ui/TypedField';
+import { apartAlongBands } from './apart';
 import { pointOn } from './pointOn';
 import { spread } from './spread';
 import type { Edit } from './useBench';
@@ -42,6 +43,8 @@ interface Mark {
 const LABEL_APART = 40;
 const NARROW_LABEL_APART = 62;
 const LEADER = 26;
+/** Handles nearer than this on the screen, px, could not be told apart by a finger. */
+const APART = 28;
 
 /** The solid and fade marks of every rung: dragged on the panel, moved by arrow keys, or typed. */
 export function Marks(props: Props) {
@@ -49,9 +52,18 @@ export function Marks(props: Props) {
   const { panel } = kit.recipe;
   const scale = height / panel.height;
   const level = lie.level && lie.toward.x === 0;
-  const marks = marksOf(kit)
-    .map((mark) => {
-      const { x, y } = lie.handleAt(mark.along);
+  const all = marksOf(kit);
+  const points = level
+    ? all.map(({ along }) => lie.handleAt(along))
+    : apartAlongBands(
+        lie,
+        all.map(({ along }) => along),
+        panel,
+        APART / scale,
+      );
+  const marks = all
+    .map((mark, i) => {
+      const { x, y } = points[i] as Point;
       return { mark, left: x * scale - width, top: y * scale };
     })
     .sort((p, q) => p.top - q.top);

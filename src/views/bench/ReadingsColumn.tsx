@@ -7,12 +7,15 @@ import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
 import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/panel/measure';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { TypedField } from '../../ui/TypedField';
+import { afterFirstPicture } from '../panel/firstPicture';
 import type { Edit } from './useBench';
 import { VerdictSign } from './VerdictSign';
 
-const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
-const TrueShares = lazy(() => import('./TrueShares').then((m) => ({ default: m.TrueShares })));
-const Meetings = lazy(() => import('./Meetings').then((m) => ({ default: m.Meetings })));
+const Menu = lazy(afterFirstPicture(() => import('../../ui/Menu').then((m) => ({ default: m.Menu }))));
+const TrueShares = lazy(
+  afterFirstPicture(() => import('./TrueShares').then((m) => ({ default: m.TrueShares }))),
+);
+const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => ({ default: m.Meetings }))));
 
 interface Props {
   readonly kit: Kit;

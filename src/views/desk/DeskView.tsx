@@ -99,7 +99,10 @@ function Desk({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
       ) : (
         <OneStep {...{ kit, step, clock }} />
       )}
-      <nav aria-label="Steps" className="grid grid-cols-[1fr_2fr] border-t-2 border-text">
+      <nav
+        aria-label="Steps"
+        className="sticky bottom-0 grid grid-cols-[1fr_2fr] border-t-2 border-text bg-sheet"
+      >
         <button
           type="button"
           disabled={at === 0}

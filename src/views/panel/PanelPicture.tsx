@@ -3,6 +3,7 @@ import type { Wetness } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
 import type { Progress } from '../../core/panel/progress';
 import { painter } from '../workers';
+import { pictureIsPainted } from './firstPicture';
 
 interface Props {
   readonly kit: Kit;
@@ -41,6 +42,7 @@ export function PanelPicture({ kit, wetness, width, height, label, progress }: P
         }
         target.getContext('2d')?.putImageData(new ImageData(picture.pixels, columns, rows), 0, 0);
         target.dataset.painted = String(mine);
+        pictureIsPainted();
         setFailed(false);
       })
       .catch(() => setFailed(true));

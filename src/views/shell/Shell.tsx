@@ -84,7 +84,9 @@ function Frame() {
   return (
     <TourContext value={startTour}>
       <div className="flex min-h-full flex-col lg:h-full">
-        <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sheet px-4 py-2 print:hidden">
+        <header
+          className={`flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sheet px-4 py-2 print:hidden ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
+        >
           <span className="heading flex items-center gap-2 text-[17px]">
             <LadderSign />
             Tint Ladder

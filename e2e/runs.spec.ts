@@ -1,0 +1,342 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+
+async function openBench(page: Page) {
+  await page.goto('/bench/kiln-opening-2');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Straight' })).toBeVisible();
+}
+const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
+const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
+const lay = async (page: Page, name: string) => {
+  await page.getByRole('button', { name: 'Lay over it' }).click();
+  await page.getByRole('menuitem', { name }).click();
+};
+/** Mean light of the panel round a point, 0…255; x and y are parts of its sides. */
+const lightAt = (page: Page, x: number, y: number) =>
+  page
+    .locator('main canvas')
+    .first()
+    .evaluate(
+      (canvas, at) => {
+        const { width, height } = canvas as HTMLCanvasElement;
+        const data = (canvas as HTMLCanvasElement)
+          .getContext('2d')
+          ?.getImageData(Math.floor(at.x * (width - 5)), Math.floor(at.y * (height - 5)), 5, 5).data;
+        return [...(data ?? [])].filter((_, i) => i % 4 < 3).reduce((sum, v) => sum + v, 0) / 75;
+      },
+      { x, y },
+    );
+
+test('each run by mouse: chosen, its handle dragged, picture and sheet follow', async ({ page }) => {
+  await openBench(page);
+  await run(page, 'Glow').click();
+  await expect.poll(() => lightAt(page, 0.5, 0.45)).toBeGreaterThan((await lightAt(page, 0.02, 0.02)) + 40);
+  await expect(steps(page)).toContainText('sideways from the centre');
+  const centre = page.getByRole('button', { name: /^Centre of the glow/ });
+  const box = await centre.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 12);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) - 70, (box?.y ?? 0) - 90, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(() => lightAt(page, 0.25, 0.2)).toBeGreaterThan(150);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Glow: Centre, left, %')).toHaveValue('50');
+
+  await run(page, 'Slant').click();
+  const grip = page.getByRole('slider', { name: /^Gorse Pale solid to/ });
+  const before = Number(await grip.getAttribute('aria-valuenow'));
+  const at = await grip.boundingBox();
+  await page.mouse.move((at?.x ?? 0) + 12, (at?.y ?? 0) + 12);
+  await page.mouse.down();
+  await page.mouse.move((at?.x ?? 0) - 20, (at?.y ?? 0) - 30, { steps: 5 });
+  await page.mouse.up();
+  expect(Number(await grip.getAttribute('aria-valuenow'))).toBeLessThan(before - 4);
+  await expect(steps(page)).toContainText(/left edge [\d.]+, (top|right edge) [\d.]+/);
+
+  await run(page, 'Corners').click();
+  const corner = page.getByRole('button', { name: /^Gorse Pale from the top left corner/ });
+  const share = page.getByLabel('Share of Gorse Pale, per cent');
+  const shareBefore = parseInt(await share.inputValue(), 10);
+  const from = await corner.boundingBox();
+  await page.mouse.move((from?.x ?? 0) + 12, (from?.y ?? 0) + 12);
+  await page.mouse.down();
+  await page.mouse.move((from?.x ?? 0) - 25, (from?.y ?? 0) - 30, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => parseInt(await share.inputValue(), 10)).toBeLessThan(shareBefore);
+
+  await run(page, 'Scatter').click();
+  await expect(steps(page)).toContainText('patches at');
+  const drawn = await page.getByLabel('Scatter: Seed').inputValue();
+  await page.getByRole('button', { name: 'Scatter anew' }).click();
+  await expect(page.getByLabel('Scatter: Seed')).not.toHaveValue(drawn);
+});
+
+test('each run by keyboard alone, with what lies over it', async ({ page }) => {
+  await openBench(page);
+  await run(page, 'Straight').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(run(page, 'Slant')).toBeChecked();
+  const angle = page.getByLabel('Slant: Angle, °');
+  await angle.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(angle).toHaveValue('40');
+  await angle.fill('-20');
+  await page.keyboard.press('Enter');
+  await expect(steps(page)).toContainText('from the top right corner');
+  await angle.fill('400');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('from -90 to 90');
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Lay over it' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('menuitem', { name: 'Edge' }).press('Enter');
+  const depth = page.getByRole('button', { name: /^Edge: / });
+  await depth.focus();
+  const told = await depth.getAttribute('aria-label');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(depth).not.toHaveAttribute('aria-label', told ?? '');
+  await page.getByLabel('Ink of the edge').selectOption({ label: 'Tarn Deep' });
+  await expect(steps(page)).toContainText('Edge: Tarn Deep');
+  await expect(page.getByRole('region', { name: 'Also meeting' })).toContainText('Tarn Deep over Gorse Pale');
+  await lay(page, 'Horizon');
+  await expect(steps(page)).toContainText('Mask above');
+  await expect.poll(() => lightAt(page, 0.5, 0.97)).toBeLessThan(110);
+  await page.getByRole('button', { name: 'Take the horizon off' }).click();
+  await expect(steps(page)).not.toContainText('Mask above');
+});
+
+test('one ink fades to bare card, and a wanted width of a new colour is laid', async ({ page }) => {
+  await openBench(page);
+  const wide = page.getByLabel('Width of the new colour in joint 1, mm');
+  await wide.fill('8');
+  await wide.press('Enter');
+  await expect(wide).toHaveValue('8');
+  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
+  await page.getByRole('menuitem', { name: 'Fade to bare card here' }).click();
+  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('bare card');
+  await expect(page.getByLabel('Order of laying')).toContainText('Suggested: dark first');
+  await expect.poll(() => lightAt(page, 0.5, 0.01)).toBeGreaterThan(240);
+});
+
+test('shares that are to be seen are laid by one press, and undone by one', async ({ page }) => {
+  await openBench(page);
+  const shares = page.getByRole('region', { name: 'True shares' });
+  const wanted = page.getByLabel('To see of Gorse Pale, per cent');
+  await wanted.fill('50');
+  await wanted.press('Enter');
+  await shares.getByRole('button', { name: 'Make it so' }).click();
+  await expect(shares).toContainText(/within 0\.\d % of what is wanted/);
+  await expect(shares.getByRole('row', { name: /Gorse Pale/ })).toContainText('50%');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Share of Gorse Pale, per cent')).toHaveValue('36%');
+});
+
+test('a school is chosen, and a note stays with its step', async ({ page }) => {
+  await openBench(page);
+  await page.getByLabel('Order of laying').selectOption('darkFirst');
+  await expect(steps(page).getByRole('listitem').nth(1)).toContainText('Skerry Deep');
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await page.getByRole('button', { name: 'Add a note to Leat Mid' }).click();
+  await page.getByLabel('Note to Leat Mid').fill('lighter than last time');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Back to the bench' }).click();
+  await page.getByLabel('Order of laying').selectOption('paleFirst');
+  await run(page, 'Glow').click();
+  await expect(steps(page).getByRole('listitem').filter({ hasText: 'lighter than last time' })).toContainText(
+    'Leat Mid',
+  );
+});
+
+test('step by step: next and back by key, a clock that pauses, and one’s own times afterwards', async ({
+  page,
+}) => {
+  await page.clock.install();
+  await page.goto('/desk/kiln-opening-2');
+  const step = page.getByRole('region', { name: 'Step' });
+  const clock = page.getByRole('timer');
+  await expect(step).toContainText('Prepare');
+  await page.keyboard.press('Space');
+  await expect(step).toContainText('Gorse Pale');
+  await expect(clock).toHaveText('0:00');
+  await page.clock.runFor(65_000);
+  await expect(clock).toHaveText('1:05');
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.clock.runFor(30_000);
+  await expect(clock).toHaveText('1:05');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.clock.runFor(55_000);
+  await expect(clock).toHaveText('2:00');
+  await page.keyboard.press('PageDown');
+  await expect(step).toContainText('Leat Mid');
+  await page.keyboard.press('PageUp');
+  await expect(step).toContainText('Gorse Pale');
+  for (let i = 0; i < 7; i++) await page.getByRole('button', { name: /^(Next|Finish)$/ }).click();
+  await expect(page.getByRole('heading', { name: /Done in 2:/ })).toBeVisible();
+  const timings = await page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const opening = indexedDB.open('tint-ladder');
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction('timings').objectStore('timings').count();
+          counting.onsuccess = () => resolve(counting.result);
+        };
+      }),
+  );
+  expect(timings).toBe(1);
+});
+
+test('a PDF and a picture go out, and the picture dropped on the bench opens the recipe again', async ({
+  page,
+}) => {
+  await openBench(page);
+  await run(page, 'Corners').click();
+  const downloaded = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Export as a picture, 300 dpi' }).click();
+  const png = await readFile(await (await downloaded).path());
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  await run(page, 'Straight').click();
+
+  const drop = async (bytes: Buffer, name: string) => {
+    const data = await page.evaluateHandle(
+      ({ base64, fileName }) => {
+        const transfer = new DataTransfer();
+        const whole = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+        transfer.items.add(new File([whole], fileName, { type: 'image/png' }));
+        return transfer;
+      },
+      { base64: bytes.toString('base64'), fileName: name },
+    );
+    await page.locator('main').dispatchEvent('drop', { dataTransfer: data });
+  };
+  await drop(png, 'panel.png');
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln-opening invitation, run 2 (2)');
+  await expect(run(page, 'Corners')).toBeChecked();
+  await drop(png.subarray(0, 5000), 'cut.png');
+  await expect(page.getByRole('dialog')).toContainText('cut.png could not be opened');
+  await page.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await page.getByRole('button', { name: 'PDF, true size' }).click();
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'A4' }).click();
+  expect((await readFile(await (await pdf).path())).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('versions are named, compared by a wipe line and gone back to', async ({ page }) => {
+  await openBench(page);
+  const open = async () => {
+    await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Versions' }).click();
+  };
+  await open();
+  await page.getByLabel('Name for the recipe as it stands').fill('Before the glow');
+  await page.getByRole('button', { name: 'Name this state' }).click();
+  await expect(page.getByRole('list', { name: 'States' }).getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Close' }).click();
+  await run(page, 'Glow').click();
+  await open();
+  for (const box of await page.getByRole('checkbox', { name: 'compare' }).all()) await box.check();
+  const comparison = page.getByRole('region', { name: 'Comparison' });
+  await expect(comparison).toContainText('Run: Glow → Straight');
+  await comparison.getByText('Wipe line').click();
+  await comparison.getByRole('slider').press('End');
+  await expectAccessible(page, 'versions');
+  await page.getByRole('button', { name: 'Go back to it' }).click();
+  await expect(run(page, 'Straight')).toBeChecked();
+  await page.keyboard.press('Control+z');
+  await expect(run(page, 'Glow')).toBeChecked();
+});
+
+test('the run and the shares of another recipe are taken over', async ({ page }) => {
+  await page.goto('/bench/kiln-mouth');
+  await run(page, 'Glow').click();
+  const share = page.getByLabel('Share of Kilnfire Mid, per cent');
+  await share.fill('60');
+  await share.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.goto('/bench/kiln-opening-2');
+  for (const what of ['Take the run of another recipe', 'Take the shares of another recipe']) {
+    await page.getByRole('button', { name: 'Arrange' }).click();
+    await page.getByRole('menuitem', { name: what }).click();
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Kiln mouth/ })
+      .click();
+  }
+  await expect(run(page, 'Glow')).toBeChecked();
+  await expect(page.getByLabel('Share of Leat Mid, per cent')).toHaveValue('60%');
+});
+
+test('the palette finds things to do and recipes; keys are listed and work; the loupe reads by keys', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Type what to do').fill('run: glow');
+  await page.keyboard.press('Enter');
+  await expect(run(page, 'Glow')).toBeChecked();
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Type what to do').fill('raku');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Raku dusk, tonal');
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('w');
+  await expect(page.getByRole('radio', { name: 'Wet' })).toBeChecked();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Loupe on or off');
+  await expectAccessible(page, 'keys');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('l');
+  const loupe = page.getByRole('application', { name: /^Loupe/ });
+  await loupe.focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByRole('status', { name: 'Loupe reading' })).toContainText('Thrift Pale 100 %');
+  for (let i = 0; i < 30; i++) await page.keyboard.press('Shift+ArrowDown');
+  await expect(page.getByRole('status', { name: 'Loupe reading' })).toContainText('Sloe Deep 100 %');
+  const small = await page.locator('main canvas').first().boundingBox();
+  await page.keyboard.press('+');
+  await expect
+    .poll(async () => (await page.locator('main canvas').first().boundingBox())?.width)
+    .toBeGreaterThan((small?.width ?? 0) * 1.4);
+});
+
+test('the tour leads round the real controls on a first visit, is left, and is found again', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Show me round' }).click();
+  await expect(page.getByRole('dialog', { name: /^Tour, 1 of 5/ })).toBeVisible();
+  for (let i = 2; i <= 5; i++) {
+    await page.getByRole('button', { name: 'Next' }).last().click();
+    await expect(page.getByRole('dialog', { name: new RegExp(`^Tour, ${i} of 5`) })).toBeVisible();
+  }
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Show me round' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keys and help' }).click();
+  await page.getByRole('button', { name: 'Show me round the bench' }).click();
+  await expect(page.getByRole('dialog', { name: /^Tour, 1 of 5/ })).toBeVisible();
+});
+
+test('nothing serious for axe on the runs and at the desk, wide or narrow', async ({ page }) => {
+  await openBench(page);
+  await run(page, 'Scatter').click();
+  await lay(page, 'Top coat');
+  await expectAccessible(page, 'scatter with a coat');
+  await run(page, 'Glow').click();
+  await expectAccessible(page, 'glow');
+  await page.goto('/desk/kiln-opening-2');
+  await expect(page.locator('main canvas[data-painted]')).toBeVisible();
+  await expectAccessible(page, 'desk');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectAccessible(page, 'desk, narrow');
+  await expectNoSideScroll(page, 390);
+  await page.goto('/bench/kiln-opening-2');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expectNoSideScroll(page, 390);
+});

@@ -1,0 +1,43 @@
+import type { Millimetres } from '../../core/panel/measure';
+import type { Panel } from '../../core/panel/panel';
+import type { Lie, Point } from '../../core/run/run';
+
+/**
+ * Where the handles of marks stand on the panel: on the run's own line, and where two would lie on each other the later
+ * one moved along its band, so that each can be taken hold of.
+ *
+ * @param apart  least distance between two, mm
+ */
+export function apartAlongBands(
+  lie: Lie,
+  marks: readonly Millimetres[],
+  panel: Panel,
+  apart: Millimetres,
+): Point[] {
+  const placed: Point[] = [];
+  for (const along of marks) {
+    const home = lie.handleAt(along);
+    const tangent = tangentAt(lie, home);
+    const tried = [0, 1, -1, 2, -2, 3, -3].map((steps) => ({
+      x: home.x + tangent.x * steps * apart,
+      y: home.y + tangent.y * steps * apart,
+    }));
+    const isFree = ({ x, y }: Point) =>
+      x >= 0 &&
+      y >= 0 &&
+      x <= panel.width &&
+      y <= panel.height &&
+      placed.every((other) => Math.hypot(other.x - x, other.y - y) >= apart * 0.95);
+    placed.push(tried.find(isFree) ?? home);
+  }
+  return placed;
+}
+
+/** The way a band goes at a point, as a unit vector: square to where the run climbs. */
+function tangentAt({ alongAt }: Lie, { x, y }: Point): Point {
+  const step = 0.01;
+  const across = alongAt(x + step, y) - alongAt(x - step, y);
+  const down = alongAt(x, y + step) - alongAt(x, y - step);
+  const length = Math.hypot(across, down) || 1;
+  return { x: -down / length, y: across / length };
+}

@@ -1,0 +1,17 @@
+/** How long the rest of a view waits for its picture at the most, ms. */
+const PATIENCE = 1200;
+
+let done: () => void = () => {};
+const painted = new Promise<void>((resolve) => {
+  done = resolve;
+  setTimeout(resolve, PATIENCE);
+});
+
+/** Told once a panel has been painted: what a view can do without until then may load. */
+export const pictureIsPainted = (): void => done();
+
+/** Loads a part of a view once the first panel is on the screen, so that neither waits for the other. */
+export const afterFirstPicture =
+  <T>(load: () => Promise<T>) =>
+  (): Promise<T> =>
+    painted.then(load);
