@@ -7,7 +7,9 @@ import { build, CHROMIUM, root } from './prepare.mjs';
 const PORT = '5273';
 const SHOTS = [
   { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
+  { name: 'glow', path: '/bench/kiln-mouth', width: 1280, height: 800 },
   { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
+  { name: 'desk', path: '/desk/kiln-opening-2', width: 1280, height: 800, keys: ['PageDown', 'PageDown'] },
   { name: 'trios', path: '/trios', width: 1280, height: 800 },
   {
     name: 'match',
@@ -38,11 +40,12 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height, press, ready = 'canvas[data-painted]' } of SHOTS) {
+for (const { name, path, width, height, press, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
   const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();
   await page.waitForSelector(ready);
+  for (const key of keys) await page.keyboard.press(key);
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }

@@ -1,21 +1,52 @@
 import { type Remote, wrap } from 'comlink';
+import type { Wetness } from '../core/ink/laid';
+import type { Kit } from '../core/ladder/recipe';
+import type { Progress } from '../core/panel/progress';
 import type { MatchDoor } from '../workers/match.worker';
 import type { PaperDoor } from '../workers/paper.worker';
 import type { PictureDoor } from '../workers/picture.worker';
 import type { SearchDoor } from '../workers/search.worker';
 import type { ShelfDoor } from '../workers/shelf.worker';
 
-let pictures: Remote<PictureDoor> | undefined;
+const pictures: Remote<PictureDoor>[] = [];
 let shelves: Remote<ShelfDoor> | undefined;
 let searches: Remote<SearchDoor> | undefined;
 
-/** The worker that paints panels; started when first asked for. */
-export function painter(): Remote<PictureDoor> {
-  pictures ??= wrap<PictureDoor>(
+/** A worker that paints panels, the first or the second; started when first asked for. */
+export function painter(which: 0 | 1 = 0): Remote<PictureDoor> {
+  pictures[which] ??= wrap<PictureDoor>(
     new Worker(new URL('../workers/picture.worker.ts', import.meta.url), { type: 'module' }),
   );
-  return pictures;
+  return pictures[which];
 }
+
+/** A picture of fewer pixels than this is not worth sharing out. */
+const SHARED_FROM = 80_000;
+
+/**
+ * Paints a panel for one place on the screen, its upper and its lower half at once where there are cores for it.
+ *
+ * @returns the halves from the top down; null when a newer request came in between
+ */
+export async function paint(...[place, kit, wetness, width, height, progress]: PaintRequest) {
+  const shares = navigator.hardwareConcurrency > 1 && pictures[1] && width * height > SHARED_FROM;
+  const middle = shares ? Math.round(height / 2) : height;
+  const part = (which: 0 | 1, from: number, to: number) =>
+    painter(which).paint(place, kit, wetness, width, height, progress, { from, to });
+  const halves = await Promise.all(
+    middle < height ? [part(0, 0, middle), part(1, middle, height)] : [part(0, 0, height)],
+  );
+  const painted = halves.filter((half) => half !== null);
+  return painted.length < halves.length ? null : painted;
+}
+type PaintRequest = [
+  place: string,
+  kit: Kit,
+  wetness: Wetness,
+  width: number,
+  height: number,
+  progress: Progress | undefined,
+];
 
 /** The worker that works on the whole shelf; apart from the painter, so that neither waits for the other. */
 export function shelfWorker(): Remote<ShelfDoor> {

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { Wetness } from '../core/ink/laid';
 import type { Kit } from '../core/ladder/recipe';
-import { type Picture, preparePicture } from '../core/panel/paint';
+import { type Picture, preparePicture, type Rows } from '../core/panel/paint';
 import type { Progress } from '../core/panel/progress';
 import { STRAIGHT } from '../core/run/run';
 import { breathe } from './breathe';
@@ -45,6 +45,7 @@ const door = {
    *
    * @param place  names the place; a newer request for it makes a long one give up, and skips those still waiting
    * @param progress  how far the work has come; the finished panel where left out
+   * @param rows  which rows of it; all where left out
    * @returns the picture, its pixels transferred; null when it was given up
    */
   async paint(
@@ -54,17 +55,18 @@ const door = {
     width: number,
     height: number,
     progress?: Progress,
+    rows: Rows = { from: 0, to: height },
   ): Promise<Picture | null> {
     const mine = (newest.get(place) ?? 0) + 1;
     newest.set(place, mine);
     // In a drag several requests may be waiting already: let them in, so that only the last is painted.
     await breathe();
     if (newest.get(place) !== mine) return null;
-    const { picture, paintRows } = preparePicture(kit, wetness, width, height, progress);
+    const { picture, paintRows } = preparePicture(kit, wetness, width, height, progress, rows);
     const begun = performance.now();
     let since = begun;
-    for (let row = 0; row < height; row += ROWS) {
-      paintRows(row, Math.min(row + ROWS, height));
+    for (let row = rows.from; row < rows.to; row += ROWS) {
+      paintRows(row, Math.min(row + ROWS, rows.to));
       if (performance.now() - since < SLICE) continue;
       await breathe();
       if (newest.get(place) !== mine && performance.now() - begun > WORTH_FINISHING) return null;

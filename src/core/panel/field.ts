@@ -13,6 +13,13 @@ export interface Field {
   readonly signal: Float32Array;
 }
 
+/** The nodes of a field, and the rows of them that are needed; the others stay empty. */
+export interface Nodes {
+  readonly columns: number;
+  readonly rows: number;
+  readonly needed: { readonly from: number; readonly to: number };
+}
+
 /** What is laid over the ladder with a sharp border, and the panel's colours where it lies and where it does not. */
 export interface Fields {
   readonly without: Field;
@@ -27,18 +34,12 @@ export interface Fields {
  * The panel's colours as fields: blends are smooth, so spectra are computed at the nodes and a picture interpolates
  * between them. Sharp borders are kept out of the fields and drawn as masks between two of them.
  */
-export function fieldsOf(
-  kit: Kit,
-  wetness: Wetness,
-  progress: Progress,
-  columns: number,
-  rows: number,
-): Fields {
+export function fieldsOf(kit: Kit, wetness: Wetness, progress: Progress, nodes: Nodes): Fields {
   const { overs, panel } = kit.recipe;
   const lies = overs.map(({ id, params }) => OVERS[id].on(panel, params));
   const isSharp = overs.map(({ id }, i) => OVERS[id].sharp && i < progress.overs);
   const fieldWith = (sharp: boolean): Field =>
-    fieldOf(kit, wetness, progress, columns, rows, (i, x, y) =>
+    fieldOf(kit, wetness, progress, nodes, (i, x, y) =>
       isSharp[i] ? (sharp ? 1 : 0) : (lies[i] as OverLie).coverAt(x, y),
     );
   const masks = lies.filter((_, i) => isSharp[i]);
@@ -57,8 +58,7 @@ function fieldOf(
   kit: Kit,
   wetness: Wetness,
   progress: Progress,
-  columns: number,
-  rows: number,
+  { columns, rows, needed }: Nodes,
   coverAt: (over: number, x: number, y: number) => number,
 ): Field {
   const { panel, rungs, overs } = kit.recipe;
@@ -70,7 +70,7 @@ function fieldOf(
   /** Places where one ink lies solid look alike, and there are many; neighbours on a level run do too. */
   const solids = new Map<number, readonly [number, number, number]>();
   const before = { parts: new Float64Array(rungs.length), covers: new Float64Array(overs.length), at: -1 };
-  for (let row = 0, at = 0; row < rows; row++) {
+  for (let row = needed.from, at = needed.from * columns * 3; row < needed.to; row++) {
     const y = (row / (rows - 1)) * panel.height;
     for (let column = 0; column < columns; column++, at += 3) {
       const x = (column / (columns - 1)) * panel.width;

@@ -25,7 +25,13 @@ export const pixelsAt = ({ width, height }: Panel, dpi: number): { width: number
   height: Math.round((height / MM_AN_INCH) * dpi),
 });
 
-/** Paints rows [from, to) of the picture; called with ever later rows until `to` is the height. */
+/** Rows of a whole picture, the first and the one after the last. */
+export interface Rows {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Paints rows [from, to) of the picture; called with ever later rows until `to` is its last. */
 export type RowPainter = (from: number, to: number) => void;
 
 /**
@@ -51,6 +57,7 @@ const MOST_NODES = { columns: 128, rows: 160, least: 20 } as const;
  * A picture of the given size and the function that fills it, so that the caller can stop between rows.
  *
  * @param progress  how far the work has come; the finished panel where left out
+ * @param rows  which rows of the whole to paint; the picture holds these alone
  */
 export function preparePicture(
   kit: Kit,
@@ -58,13 +65,15 @@ export function preparePicture(
   width: number,
   height: number,
   progress: Progress = finished(kit.recipe),
+  rows: Rows = { from: 0, to: height },
 ): { picture: Picture; paintRows: RowPainter } {
   const lie = lieOf(kit.recipe);
-  const pixels = new Uint8ClampedArray(width * height * 4);
+  const own = rows.to - rows.from;
+  const pixels = new Uint8ClampedArray(width * own * 4);
   const rowColours =
     lie && progress.overs === 0
       ? bandColours(kit, lie, rampOf(kit, wetness, progress), width, height)
-      : fieldColours(kit, wetness, progress, width, height);
+      : fieldColours(kit, wetness, progress, width, height, rows);
   const { tile, streak } = texture(kit, lie, width);
   const colours = new Int32Array(width * 3);
   const dither = ditherTile();
@@ -72,11 +81,12 @@ export function preparePicture(
   const packed = new Uint32Array(pixels.buffer);
   const paintRows: RowPainter = (from, to) => {
     for (let row = from; row < to; row++) {
+      const at = (row - rows.from) * width;
       rowColours(row, colours);
-      shadeRow(packed.subarray(row * width, (row + 1) * width), row, colours, tile, dither, streak);
+      shadeRow(packed.subarray(at, at + width), row, colours, tile, dither, streak);
     }
   };
-  return { picture: { width, height, pixels }, paintRows };
+  return { picture: { width, height: own, pixels }, paintRows };
 }
 
 /** One row of pixels from its colours, its light and the dither. On its own, so that it is compiled as one loop. */
@@ -115,24 +125,30 @@ function bandColours(kit: Kit, lie: Lie, ramp: Ramp, width: number, height: numb
   const perMillimetre = last / lie.length;
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   const { alongAt, level } = lie;
-  const hold = (place: number): number => 3 * (place <= 0 ? 0 : place >= last ? last : (place + 0.5) | 0);
+  const places = new Float64Array(Math.ceil(width / ASKED) + 1);
   return (row, into) => {
     const y = (row + 0.5) * downPixel;
-    let here = alongAt(0.5 * acrossPixel, y) * perMillimetre;
-    for (let column = 0, at = 0; column < width; column += ASKED) {
-      // Asked every few pixels; between them the run is all but straight.
-      const next = level ? here : alongAt((column + ASKED + 0.5) * acrossPixel, y) * perMillimetre;
-      const step = (next - here) / ASKED;
-      const until = Math.min(column + ASKED, width);
-      for (let pixel = column; pixel < until; pixel++, at += 3) {
-        const sample = hold(here + (pixel - column) * step);
-        into[at] = signal[sample] as number;
-        into[at + 1] = signal[sample + 1] as number;
-        into[at + 2] = signal[sample + 2] as number;
-      }
-      here = next;
-    }
+    if (level) places.fill(alongAt(0, y) * perMillimetre);
+    else
+      for (let i = 0; i < places.length; i++)
+        places[i] = alongAt((i * ASKED + 0.5) * acrossPixel, y) * perMillimetre;
+    fillBand(into, places, signal, last);
   };
+}
+
+/** One row's colours from how far along every few of its pixels lie; between them the run is all but straight. */
+function fillBand(into: Int32Array, places: Float64Array, signal: Int32Array, last: number): void {
+  for (let i = 0, at = 0; at < into.length; i++) {
+    const here = places[i] as number;
+    const step = ((places[i + 1] as number) - here) / ASKED;
+    const until = Math.min(at + 3 * ASKED, into.length);
+    for (let place = here + 0.5; at < until; at += 3, place += step) {
+      const sample = 3 * (place <= 0 ? 0 : place >= last ? last : place | 0);
+      into[at] = signal[sample] as number;
+      into[at + 1] = signal[sample + 1] as number;
+      into[at + 2] = signal[sample + 2] as number;
+    }
+  }
 }
 
 /** Anything else: colours between the nodes of a field, and masks where a border is sharp. */
@@ -142,12 +158,17 @@ function fieldColours(
   progress: Progress,
   width: number,
   height: number,
+  asked: Rows,
 ): RowColours {
   const { panel } = kit.recipe;
   const nodes = (pixels: number, most: number) =>
     Math.min(Math.max(Math.round(pixels / CELL), MOST_NODES.least), most);
   const [columns, rows] = [nodes(width, MOST_NODES.columns), nodes(height, MOST_NODES.rows)];
-  const { without, sharp } = fieldsOf(kit, wetness, progress, columns, rows);
+  const needed = {
+    from: Math.floor(((asked.from + 0.5) / height) * (rows - 1)),
+    to: Math.min(Math.floor(((asked.to - 0.5) / height) * (rows - 1)) + 2, rows),
+  };
+  const { without, sharp } = fieldsOf(kit, wetness, progress, { columns, rows, needed });
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   const plain = betweenNodes(without, width, height);
   if (!sharp) return plain;

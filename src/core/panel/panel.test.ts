@@ -5,10 +5,10 @@ import { groundOfCard } from '../card/card';
 import { grammageOfPounds, isoASize } from '../card/paper';
 import { linearRgbOfXyz, xyzOfSpectrum } from '../colour/lab';
 import { laidReflectance } from '../ink/laid';
-import { addOver } from '../ladder/edit';
+import { addOver, setRun } from '../ladder/edit';
 import { formatBare, formatLength, parseLength } from './measure';
 import { mixColour } from './mix';
-import { paintPanel, pixelsAt } from './paint';
+import { paintPanel, pixelsAt, preparePicture } from './paint';
 import { finished } from './progress';
 import { rampOf } from './ramp';
 
@@ -96,5 +96,25 @@ test('the picture’s mixing in one pass says what the films say, wet and dried,
     const under = laidReflectance([...wet, { ink: over, coats: 0.4 }], groundOfCard(BLACK_CARD), wetness);
     const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under, wetness)));
     expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
+  }
+});
+
+test('a picture painted in two parts is the picture painted whole, on bands and on patches', () => {
+  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
+  for (const id of ['slant', 'scatter'] as const) {
+    const one = { ...kit, recipe: addOver(setRun(kit.recipe, id), 'horizon', 'dark'), overInks: [dark] };
+    const [width, height, middle] = [120, 150, 71];
+    const whole = paintPanel(one, 'dry', width, height).pixels;
+    const parts = [
+      { from: 0, to: middle },
+      { from: middle, to: height },
+    ].map((rows) => {
+      const { picture, paintRows } = preparePicture(one, 'dry', width, height, undefined, rows);
+      paintRows(rows.from, rows.to);
+      return picture.pixels;
+    });
+    expect(
+      Buffer.concat(parts.map((part) => Buffer.from(part.buffer))).equals(Buffer.from(whole.buffer)),
+    ).toBe(true);
   }
 });

@@ -4,6 +4,7 @@ import type { Ink } from '../ink/ink';
 import { isBare } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
 import { brewMiddle } from '../ladder/brew';
+import { potencies } from '../ladder/perceived';
 import type { Kit, Recipe } from '../ladder/recipe';
 import { OVERS } from '../over/over';
 import { formatBare, formatLength, type Unit } from '../panel/measure';
@@ -92,7 +93,7 @@ export function compileSheet(kit: Kit, unit: Unit, pace: Pace = USUAL_PACE): She
     work.over(i, uses[order.length + i] as BrushUse);
   });
   work.dry('end');
-  work.check();
+  work.check(uses, [...order.map((rung) => inks[rung] as Ink), ...overInks]);
   return work.sheet();
 }
 
@@ -119,6 +120,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
     pace.layBand * Math.max(Math.sqrt((area * width * height) / usualThird), 0.75);
   const goBackMinutes = pace.goBack * Math.max(width / USUAL_PANEL.width, 0.67);
   const tool = TOOLS[recipe.tool];
+  const pulls = potencies(kit);
 
   const add = (step: Omit<Step, 'after' | 'note'>): void => {
     const note = recipe.notes?.[step.key];
@@ -161,7 +163,11 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
         work: measures.lay(rung, fades),
         care: [
           ...clean(first, use),
-          `Tap off, land in the solid part, ${stroke}. ${care}`,
+          ...(first ? [] : ['Turn the panel so that the blended edge lies toward your working hand.']),
+          `Load, tap off on white kitchen paper, land in the solid part, ${stroke}. ${care}`,
+          ...((pulls[rung]?.holds ?? 0) > STRONG
+            ? ['A strong ink beside these: lay it with a lighter hand.']
+            : []),
           ...(tool.after ? [tool.after] : []),
         ],
         ink,
@@ -252,7 +258,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       });
     },
 
-    check: (): void =>
+    check: (uses: readonly BrushUse[], laid: readonly Ink[]): void =>
       add({
         key: 'check',
         kind: 'check',
@@ -263,6 +269,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
             .filter((ink) => !isBare(ink))
             .map(({ name }) => name)
             .join(', ')}.`,
+          tellWashing(uses, laid, tool.noun),
         ],
       }),
 
@@ -274,6 +281,26 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       cautions: heats ? [HEAT] : [],
     }),
   };
+}
+
+/** An ink that holds more than this part of its joints is strong beside its neighbours. */
+const STRONG = 0.7;
+
+/** Which brushes to wash at once, before what is on them sets, and which may wait. */
+function tellWashing(uses: readonly BrushUse[], laid: readonly Ink[], noun: string): string {
+  const kindOf = new Map(
+    uses.map(({ brush }, i) => [brush.letter, INK_KINDS[(laid[i] as Ink).kind].brushSet]),
+  );
+  const letters = (now: boolean) =>
+    [...kindOf]
+      .filter(([, set]) => (set === 'pigment' || set === 'white only') === now)
+      .map(([letter]) => letter);
+  const [now, later] = [letters(true), letters(false)];
+  const told = [
+    ...(now.length > 0 ? [`${now.join(', ')} at once, before it sets`] : []),
+    ...(later.length > 0 ? [`${later.join(', ')} at the end of the sitting`] : []),
+  ];
+  return `Wash ${noun} ${told.join('; ')}.`;
 }
 
 const HEAT =

@@ -2,7 +2,7 @@ import { useId, useLayoutEffect, useRef, useState } from 'react';
 import type { Wetness } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
 import type { Progress } from '../../core/panel/progress';
-import { painter } from '../workers';
+import { paint, painter } from '../workers';
 import { pictureIsPainted } from './firstPicture';
 
 interface Props {
@@ -30,19 +30,25 @@ export function PanelPicture({ kit, wetness, width, height, label, progress }: P
   useLayoutEffect(() => {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
-    painter()
-      .paint(place, kit, wetness, columns, rows, progress)
-      .then((picture) => {
+    paint(place, kit, wetness, columns, rows, progress)
+      .then((halves) => {
         const target = canvas.current;
-        if (!picture || !target || mine < shown.current) return;
+        if (!halves || !target || mine < shown.current) return;
         shown.current = mine;
         if (target.width !== columns || target.height !== rows) {
           target.width = columns;
           target.height = rows;
         }
-        target.getContext('2d')?.putImageData(new ImageData(picture.pixels, columns, rows), 0, 0);
+        const context = target.getContext('2d');
+        let top = 0;
+        for (const { pixels, width: across, height: down } of halves) {
+          context?.putImageData(new ImageData(pixels, across, down), 0, top);
+          top += down;
+        }
         target.dataset.painted = String(mine);
         pictureIsPainted();
+        // From now on there is time to start a second painter for the pictures to come.
+        painter(1);
         setFailed(false);
       })
       .catch(() => setFailed(true));
