@@ -38,7 +38,9 @@ test('the picture has the size its resolution asks for, and wet differs from dry
   expect(readFileSync(wet).equals(readFileSync(dry))).toBe(false);
 });
 
-test('the shelf’s commands: trios with an ink asked for, a bridge, a picture matched', async () => {
+test('the shelf’s commands: trios with an ink asked for, a bridge, a picture matched', {
+  timeout: 40_000,
+}, async () => {
   const shelf = join(folder, 'inks.csv');
   writeFileSync(shelf, writeInksCsv(DEMO_INKS));
   const trios = await runTint(['trios', shelf, '--relation', 'bridge', '--with', 'Gorse Mid', '--top', '3']);
@@ -64,7 +66,9 @@ test('the shelf’s commands: trios with an ink asked for, a bridge, a picture m
   await expect(runTint(['trios', shelf])).rejects.toThrow(/line 2: over_white "yellowish"/);
 });
 
-test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', async () => {
+test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', {
+  timeout: 40_000,
+}, async () => {
   const order = async (school: string) =>
     [...(await runTint(['sheet', file, '--school', school])).matchAll(/^\d+\. (Gorse|Sloe)/gm)].map(
       ([, ink]) => ink,

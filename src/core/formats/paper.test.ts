@@ -4,7 +4,7 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { decode as decodeText } from 'png-chunk-text';
 import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
 import { addOver, setRun } from '../ladder/edit';
 import type { Kit } from '../ladder/recipe';
@@ -17,6 +17,9 @@ import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 import { RECIPE_KEYWORD, readRecipePicture, writeRecipePicture } from './recipePicture';
 import { PAPERS, writeSheetPdf } from './sheetPdf';
+
+// Fonts are cut down and pictures packed, which takes seconds on a busy machine.
+vi.setConfig({ testTimeout: 40_000 });
 
 const dark = ink('Tarn', '#133f7c');
 const kit = kitOf(

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, type ObjectSchema, object, string, ValidationError } from 'yup';
-import type { Card } from '../card/card';
+import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../card/card';
 import { FINISH_IDS } from '../card/finishes';
 import { type Hex, isHex } from '../colour/hex';
 import { BARE, type Ink, type InkDepth, isBare, POTENCY_LIMITS } from '../ink/ink';
@@ -102,6 +102,8 @@ const oneOf = <T extends string>(values: readonly T[]) =>
 const real = () => number().strict().typeError('must be a number').required();
 const side = () => real().min(PANEL_LIMITS.least).max(PANEL_LIMITS.most);
 
+const sheetSide = () => real().min(SHEET_LIMITS.least).max(SHEET_LIMITS.most);
+
 /** An ink as it stands in files. */
 export const inkSchema: ObjectSchema<Ink> = object({
   id: id(),
@@ -127,8 +129,14 @@ export const cardSchema: ObjectSchema<Card> = object({
   name: label(),
   colour: colour(),
   finish: oneOf(FINISH_IDS),
-  grammage: real().min(40).max(1200),
-}).noUnknown(unknownField);
+  grammage: real().min(GRAMMAGE_LIMITS.least).max(GRAMMAGE_LIMITS.most),
+  sheet: object({ width: sheetSide(), height: sheetSide() })
+    .noUnknown(unknownField)
+    .default(undefined)
+    .optional(),
+  stock: number().strict().integer().min(0).max(100_000),
+  note: string().strict().max(2000),
+}).noUnknown(unknownField) as ObjectSchema<Card>;
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

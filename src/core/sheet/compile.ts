@@ -1,5 +1,6 @@
-import { type Card, groundOfCard } from '../card/card';
+import { groundOfCard } from '../card/card';
 import { FINISHES } from '../card/finishes';
+import { curlOf } from '../card/fit';
 import type { Ink } from '../ink/ink';
 import { isBare } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
@@ -55,9 +56,6 @@ export interface Sheet {
   /** Cautions, each said once. */
   readonly cautions: readonly string[];
 }
-
-/** Below this a card curls once it is wetted, g/m²; common practice. */
-const CURLS_BELOW = 200;
 
 /**
  * Compiles the order of work. Every figure comes from the recipe's geometry, written in `unit`: each ink is laid
@@ -147,7 +145,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
         work: `Panel ${formatBare(width, unit)} × ${formatLength(height, unit)} of ${card.name}. ${measures.marks}`,
         care: [
           'Mat wiped and dry. Hold the panel under a sticky note or scrap paper, so that no finger marks it.',
-          ...curlWarning(card),
+          ...curlOf(card),
         ],
       }),
 
@@ -318,11 +316,6 @@ function tellDryJoint({ recipe, inks }: Kit, rung: number, over: number): string
       : 'lay both ends last';
   return `Back with ${p.name} over ${q.name} comes after both have dried. Lay a smaller stretch at a time, ${order}, or take an ink that stays open longer than ${slower.name} (${INK_KINDS[slower.kind].label}, ${tellMinutes(INK_KINDS[slower.kind].openMinutes)}).`;
 }
-
-const curlWarning = (card: Card): string[] =>
-  card.grammage < CURLS_BELOW
-    ? [`${card.grammage} g/m² is thin: it curls once wetted. 270 g/m² and up lies flat.`]
-    : [];
 
 /** The sheet as plain text, a numbered step a paragraph. */
 export function sheetText(kit: Kit, unit: Unit, pace: Pace = USUAL_PACE): string {

@@ -1,14 +1,11 @@
-import { Pipette } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { lazy, type ReactNode, Suspense, useState } from 'react';
-import { type FieldErrors, useForm } from 'react-hook-form';
-import { type Hex, labOfHex, parseColour } from '../../core/colour/hex';
-import { nameColour } from '../../core/colour/names';
+import { useForm } from 'react-hook-form';
+import { type Hex, parseColour } from '../../core/colour/hex';
 import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import { Button } from '../../ui/Button';
-
-const SwatchReader = lazy(() => import('../sampling/SwatchReader'));
+import { FIELD, FormField } from '../../ui/FormField';
+import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
   /** The ink to change; left out for a new one. */
@@ -49,8 +46,6 @@ const fieldsOf = (ink: Ink | undefined): Fields => ({
   wished: ink?.wished ?? false,
 });
 
-const COLOUR_HELP = 'Type # and six digits, or a reading of L*, a* and b* such as 54.2 -28 -8.';
-
 /** The fields as an ink; called when every field has passed its check. */
 function inkFrom(fields: Fields, id: string): Ink {
   const overBlack = parseColour(fields.overBlack);
@@ -72,15 +67,12 @@ function inkFrom(fields: Fields, id: string): Ink {
   };
 }
 
-const FIELD = 'frame min-h-8 w-full px-2 py-1';
-
 /** A form for one ink, new or known. */
 export function InkForm({ ink, families, onSave, onClose }: Props) {
   const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
     defaultValues: fieldsOf(ink),
   });
   const { errors } = formState;
-  const [sampling, setSampling] = useState<'overWhite' | 'overBlack'>();
   const [white, black, kind] = [
     parseColour(watch('overWhite')),
     parseColour(watch('overBlack')),
@@ -102,7 +94,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
             onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
             className="grid gap-3 sm:grid-cols-2"
           >
-            <Field label="Name" name="name" errors={errors}>
+            <FormField label="Name" name="name" problem={errors.name?.message}>
               <input
                 id="name"
                 autoComplete="off"
@@ -112,16 +104,16 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                     (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
                 })}
               />
-            </Field>
-            <Field label="Maker’s line" name="line" errors={errors}>
+            </FormField>
+            <FormField label="Maker’s line" name="line" problem={errors.line?.message}>
               <input
                 id="line"
                 autoComplete="off"
                 className={FIELD}
                 {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
               />
-            </Field>
-            <Field label="Family" name="family" errors={errors}>
+            </FormField>
+            <FormField label="Family" name="family" problem={errors.family?.message}>
               <input
                 id="family"
                 list="families"
@@ -138,16 +130,16 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                   <option key={family} value={family} />
                 ))}
               </datalist>
-            </Field>
+            </FormField>
             <div className="grid grid-cols-2 gap-3">
-              <Field label="Depth" name="depth" errors={errors}>
+              <FormField label="Depth" name="depth" problem={errors.depth?.message}>
                 <select id="depth" className={FIELD} {...register('depth')}>
                   <option value="deep">deep</option>
                   <option value="mid">mid</option>
                   <option value="pale">pale</option>
                 </select>
-              </Field>
-              <Field label="Kind" name="kind" errors={errors}>
+              </FormField>
+              <FormField label="Kind" name="kind" problem={errors.kind?.message}>
                 <select id="kind" className={FIELD} {...register('kind')}>
                   {INK_KIND_IDS.map((id) => (
                     <option key={id} value={id}>
@@ -155,10 +147,13 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                     </option>
                   ))}
                 </select>
-              </Field>
+              </FormField>
             </div>
-            <Field label="Colour over white, dried" name="overWhite" errors={errors}>
-              <ColourInput colour={white} onPicture={() => setSampling('overWhite')}>
+            <FormField label="Colour over white, dried" name="overWhite" problem={errors.overWhite?.message}>
+              <ColourInput
+                colour={white}
+                onRead={(hex) => setValue('overWhite', hex, { shouldDirty: true, shouldValidate: true })}
+              >
                 <input
                   id="overWhite"
                   autoComplete="off"
@@ -168,9 +163,16 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                   })}
                 />
               </ColourInput>
-            </Field>
-            <Field label="Colour over black, if read" name="overBlack" errors={errors}>
-              <ColourInput colour={black} onPicture={() => setSampling('overBlack')}>
+            </FormField>
+            <FormField
+              label="Colour over black, if read"
+              name="overBlack"
+              problem={errors.overBlack?.message}
+            >
+              <ColourInput
+                colour={black}
+                onRead={(hex) => setValue('overBlack', hex, { shouldDirty: true, shouldValidate: true })}
+              >
                 <input
                   id="overBlack"
                   autoComplete="off"
@@ -180,8 +182,8 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                   })}
                 />
               </ColourInput>
-            </Field>
-            <Field label="Dry-back, per cent" name="dryBack" errors={errors}>
+            </FormField>
+            <FormField label="Dry-back, per cent" name="dryBack" problem={errors.dryBack?.message}>
               <input
                 id="dryBack"
                 inputMode="decimal"
@@ -197,9 +199,9 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                   },
                 })}
               />
-            </Field>
+            </FormField>
             <p className="self-end text-mute">{hidingOf(white, black)}</p>
-            <Field label="Potency beside other inks" name="potency" errors={errors}>
+            <FormField label="Potency beside other inks" name="potency" problem={errors.potency?.message}>
               <input
                 id="potency"
                 inputMode="decimal"
@@ -218,24 +220,24 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
                   },
                 })}
               />
-            </Field>
-            <Field label="Written on its brush" name="brush" errors={errors}>
+            </FormField>
+            <FormField label="Written on its brush" name="brush" problem={errors.brush?.message}>
               <input
                 id="brush"
                 autoComplete="off"
                 className={FIELD}
                 {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
               />
-            </Field>
+            </FormField>
             <div className="sm:col-span-2">
-              <Field label="Note" name="note" errors={errors}>
+              <FormField label="Note" name="note" problem={errors.note?.message}>
                 <textarea
                   id="note"
                   rows={2}
                   className={FIELD}
                   {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
                 />
-              </Field>
+              </FormField>
             </div>
             <label className="flex items-center gap-2">
               <input type="checkbox" className="size-4 accent-(--strong)" {...register('wished')} />
@@ -250,18 +252,6 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
               </Button>
             </div>
           </form>
-          {sampling && (
-            <Suspense fallback={null}>
-              <SwatchReader
-                purpose="one"
-                onClose={() => setSampling(undefined)}
-                onUse={([reading]) => {
-                  if (reading) setValue(sampling, reading.hex, { shouldDirty: true, shouldValidate: true });
-                  setSampling(undefined);
-                }}
-              />
-            </Suspense>
-          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
@@ -275,53 +265,4 @@ function hidingOf(white: Hex | undefined, black: Hex | undefined): string {
   const ratio = contrastRatio(white, black);
   const hides = ratio > 0.9 ? 'hides' : ratio > 0.4 ? 'half hides' : 'is clear';
   return `Contrast ratio ${(100 * Math.min(ratio, 1)).toFixed(0)} %: it ${hides}.`;
-}
-
-interface FieldProps {
-  readonly label: string;
-  readonly name: keyof Fields;
-  readonly errors: FieldErrors<Fields>;
-  readonly children: ReactNode;
-}
-
-function Field({ label, name, errors, children }: FieldProps) {
-  const message = errors[name]?.message;
-  return (
-    <div>
-      <label htmlFor={name} className="mb-0.5 block font-semibold">
-        {label}
-      </label>
-      {children}
-      {message && (
-        <p role="alert" className="mt-1 border-l-2 border-text pl-2">
-          {message}
-        </p>
-      )}
-    </div>
-  );
-}
-
-interface ColourInputProps {
-  readonly colour: Hex | undefined;
-  readonly onPicture: () => void;
-  readonly children: ReactNode;
-}
-
-function ColourInput({ colour, onPicture, children }: ColourInputProps) {
-  return (
-    <>
-      <div className="flex gap-2">
-        <span
-          aria-hidden="true"
-          className="w-12 shrink-0 border border-line"
-          style={colour ? { backgroundColor: colour } : undefined}
-        />
-        {children}
-        <Button aria-label="Read it off a picture" title="Read it off a picture" onClick={onPicture}>
-          <Pipette size={15} aria-hidden="true" />
-        </Button>
-      </div>
-      {colour && <p className="colour-name mt-0.5">{nameColour(labOfHex(colour)).name}</p>}
-    </>
-  );
 }

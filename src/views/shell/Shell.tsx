@@ -19,6 +19,7 @@ const VIEWS = [
   { to: '/bench', label: 'Bench' },
   { to: '/trios', label: 'Trios' },
   { to: '/shelf', label: 'Shelf' },
+  { to: '/cards', label: 'Cards' },
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 

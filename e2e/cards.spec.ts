@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+
+test('a card is added by pounds and a reading in Lab, changed, used, kept while it is used, and taken out with undo', async ({
+  page,
+}) => {
+  await page.goto('/cards');
+  const drawer = page.getByRole('list', { name: 'Cards' });
+  await expect(drawer.getByRole('listitem')).toHaveCount(8);
+  await page.getByRole('button', { name: 'Add a card' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Weight').fill('heavy');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByRole('alert')).toHaveCount(3);
+  await form.getByLabel('Name').fill('dusk blue 65 lb');
+  await form.getByLabel('Colour', { exact: true }).fill('40 -4 -18');
+  await form.getByLabel('Weight').fill('65 lb cover');
+  await expect(form).toContainText('176 g/m²');
+  await form.getByRole('button', { name: 'A4' }).click();
+  await form.getByLabel('Whole sheets in stock').fill('7');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  const tile = drawer.getByRole('listitem').filter({ hasText: 'dusk blue' });
+  await expect(tile).toContainText('curls once wetted');
+  await expect(tile).toContainText('210 × 297 mm, 7 left');
+  await tile.getByRole('button', { name: /^Change/ }).click();
+  await form.getByLabel('Whole sheets in stock').fill('6');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(tile).toContainText('6 left');
+
+  await drawer.getByRole('button', { name: 'Take smooth white 350 g/m² out' }).click();
+  await expect(page.getByText(/smooth white 350 g\/m² stays: it is under/).first()).toBeVisible();
+  await tile.getByRole('button', { name: /^Take/ }).click();
+  await expect(drawer.getByRole('listitem')).toHaveCount(8);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(drawer.getByRole('listitem')).toHaveCount(9);
+});
+
+test('one recipe lies on all cards, the best fit first, with the reason, and opens on another', async ({
+  page,
+}) => {
+  await page.goto('/cards');
+  await page.getByText('One recipe on all cards').click();
+  const all = page.getByRole('region', { name: 'On all cards' });
+  await expect(all.getByRole('listitem').filter({ has: page.getByRole('img') })).toHaveCount(8);
+  await expect(all.locator('canvas[data-painted]')).toHaveCount(8);
+  await expect(all.getByRole('heading').first()).toContainText(/white|cream/);
+  await expect(all.getByRole('heading').last()).toContainText(/kraft|black/);
+  await expect(all).toContainText('cannot be told from the bare card');
+  await expectAccessible(page, 'on all cards');
+  await page.getByRole('button', { name: 'Open a copy on kraft 280 g/m²' }).click();
+  await expect(page.getByLabel('Card', { exact: true })).toHaveValue('kraft');
+});
+
+test('nothing serious for axe on the drawer and its form, wide or narrow', async ({ page }) => {
+  await page.goto('/cards');
+  await page.getByRole('button', { name: 'Change kraft 280 g/m²' }).click();
+  await expectAccessible(page, 'card form');
+  await page.keyboard.press('Escape');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectAccessible(page, 'drawer, narrow');
+  await expectNoSideScroll(page, 390);
+});

@@ -1,0 +1,227 @@
+import { Dialog } from 'radix-ui';
+import { useForm } from 'react-hook-form';
+import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../../core/card/card';
+import { FINISH_IDS, FINISHES, type FinishId } from '../../core/card/finishes';
+import { isoASize, parseGrammage, poundsOfGrammage } from '../../core/card/paper';
+import { type Hex, parseColour } from '../../core/colour/hex';
+import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/panel/measure';
+import { Button } from '../../ui/Button';
+import { FIELD, FormField } from '../../ui/FormField';
+import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
+
+interface Props {
+  /** The card to change; left out for a new one. */
+  readonly card: Card | undefined;
+  readonly unit: Unit;
+  readonly onSave: (card: Card) => void;
+  readonly onClose: () => void;
+}
+
+interface Fields {
+  name: string;
+  colour: string;
+  finish: FinishId;
+  weight: string;
+  width: string;
+  height: string;
+  stock: string;
+  note: string;
+}
+
+const [a4Width, a4Height] = isoASize(4);
+/** Sheets in common use, mm. */
+const SHEETS = [
+  { label: 'A4', width: a4Width, height: a4Height },
+  { label: 'US Letter', width: 8.5 * MM_AN_INCH, height: 11 * MM_AN_INCH },
+  { label: '12 × 12 in', width: 12 * MM_AN_INCH, height: 12 * MM_AN_INCH },
+] as const;
+
+const fieldsOf = (card: Card | undefined, unit: Unit): Fields => ({
+  name: card?.name ?? '',
+  colour: card?.colour ?? '',
+  finish: card?.finish ?? 'smooth',
+  weight: card ? String(Math.round(card.grammage)) : '',
+  width: card?.sheet ? formatBare(card.sheet.width, unit) : '',
+  height: card?.sheet ? formatBare(card.sheet.height, unit) : '',
+  stock: card?.stock === undefined ? '' : String(card.stock),
+  note: card?.note ?? '',
+});
+
+/** The fields as a card; called when every field has passed its check. */
+function cardFrom(fields: Fields, id: string, unit: Unit): Card {
+  const [width, height] = [parseLength(fields.width, unit), parseLength(fields.height, unit)];
+  const note = fields.note.trim();
+  return {
+    id,
+    name: fields.name.trim(),
+    colour: parseColour(fields.colour) as Hex,
+    finish: fields.finish,
+    grammage: Math.round(parseGrammage(fields.weight) as number),
+    ...(width && height ? { sheet: { width, height } } : {}),
+    ...(fields.stock.trim() ? { stock: Number(fields.stock) } : {}),
+    ...(note ? { note } : {}),
+  };
+}
+
+/** A form for one card, new or known. */
+export function CardForm({ card, unit, onSave, onClose }: Props) {
+  const { register, handleSubmit, watch, setValue, getValues, formState } = useForm<Fields>({
+    defaultValues: fieldsOf(card, unit),
+  });
+  const { errors } = formState;
+  const weight = parseGrammage(watch('weight'));
+  const side = (other: 'width' | 'height') => ({
+    validate: (text: string) => {
+      const empty = text.trim() === '';
+      if (empty && getValues(other).trim() === '') return true;
+      const mm = parseLength(text, unit);
+      const { least, most } = SHEET_LIMITS;
+      return (
+        (mm !== undefined && mm >= least && mm <= most) ||
+        `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}, or leave both empty.`
+      );
+    },
+  });
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(38rem,94vw)] -translate-1/2 overflow-auto rounded-[3px] bg-sheet p-5"
+        >
+          <Dialog.Title className="heading mb-4 text-lg">
+            {card ? `Change ${card.name}` : 'Add a card'}
+          </Dialog.Title>
+          <form
+            noValidate
+            onSubmit={handleSubmit((fields) =>
+              onSave(cardFrom(fields, card?.id ?? crypto.randomUUID(), unit)),
+            )}
+            className="grid gap-3 sm:grid-cols-2"
+          >
+            <FormField label="Name" name="name" problem={errors.name?.message}>
+              <input
+                id="name"
+                autoComplete="off"
+                className={FIELD}
+                {...register('name', {
+                  validate: (name) =>
+                    (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
+                })}
+              />
+            </FormField>
+            <FormField label="Colour" name="colour" problem={errors.colour?.message}>
+              <ColourInput
+                colour={parseColour(watch('colour'))}
+                onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
+              >
+                <input
+                  id="colour"
+                  autoComplete="off"
+                  className={FIELD}
+                  {...register('colour', {
+                    validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
+                  })}
+                />
+              </ColourInput>
+            </FormField>
+            <FormField label="Finish" name="finish">
+              <select id="finish" className={FIELD} {...register('finish')}>
+                {FINISH_IDS.map((id) => (
+                  <option key={id} value={id}>
+                    {FINISHES[id].label}
+                  </option>
+                ))}
+              </select>
+            </FormField>
+            <FormField label="Weight" name="weight" problem={errors.weight?.message}>
+              <input
+                id="weight"
+                autoComplete="off"
+                placeholder="350, or 130 lb cover, or 80 lb text"
+                className={`${FIELD} placeholder:text-mute`}
+                {...register('weight', {
+                  validate: (text) => {
+                    const grammage = parseGrammage(text);
+                    const { least, most } = GRAMMAGE_LIMITS;
+                    return (
+                      (grammage !== undefined && grammage >= least && grammage <= most) ||
+                      `Type ${least} to ${most} g/m², or pounds as 130 lb cover or 80 lb text.`
+                    );
+                  },
+                })}
+              />
+              {weight !== undefined && (
+                <p className="mt-0.5 text-mute">
+                  {Math.round(weight)} g/m², {Math.round(poundsOfGrammage(weight, 'cover'))} lb cover
+                </p>
+              )}
+            </FormField>
+            <div className="grid grid-cols-2 gap-3">
+              <FormField label={`Sheet width, ${unit}`} name="width" problem={errors.width?.message}>
+                <input
+                  id="width"
+                  autoComplete="off"
+                  className={FIELD}
+                  {...register('width', side('height'))}
+                />
+              </FormField>
+              <FormField label={`Sheet height, ${unit}`} name="height" problem={errors.height?.message}>
+                <input
+                  id="height"
+                  autoComplete="off"
+                  className={FIELD}
+                  {...register('height', side('width'))}
+                />
+              </FormField>
+            </div>
+            <div className="flex flex-wrap items-end gap-1.5 pb-0.5">
+              {SHEETS.map(({ label, width, height }) => (
+                <Button
+                  key={label}
+                  onClick={() => {
+                    setValue('width', formatBare(width, unit), { shouldDirty: true });
+                    setValue('height', formatBare(height, unit), { shouldDirty: true });
+                  }}
+                >
+                  {label}
+                </Button>
+              ))}
+            </div>
+            <FormField label="Whole sheets in stock" name="stock" problem={errors.stock?.message}>
+              <input
+                id="stock"
+                inputMode="numeric"
+                autoComplete="off"
+                className={FIELD}
+                {...register('stock', {
+                  validate: (text) =>
+                    text.trim() === '' ||
+                    /^\d{1,5}$/.test(text.trim()) ||
+                    'Type a whole number, or leave it empty.',
+                })}
+              />
+            </FormField>
+            <FormField label="Note" name="note" problem={errors.note?.message}>
+              <input
+                id="note"
+                autoComplete="off"
+                className={FIELD}
+                {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
+              />
+            </FormField>
+            <div className="flex justify-end gap-2 sm:col-span-2">
+              <Dialog.Close asChild>
+                <Button>Cancel</Button>
+              </Dialog.Close>
+              <Button look="strong" type="submit">
+                Keep
+              </Button>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import type { Card } from '../../core/card/card';
+import { CardInUse, removeCard, saveCard } from '../../data/cards';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { useNotify } from '../../ui/Notices';
+import { Segmented } from '../../ui/Segmented';
+import { type Shelf, useSession, useShelf } from '../session';
+import { CardForm } from './CardForm';
+import { CardTile } from './CardTile';
+import { OnAllCards } from './OnAllCards';
+
+/** The maker's cardstock, and how a recipe looks and fits on each of it. */
+export function CardsView() {
+  const shelf = useShelf();
+  if (!shelf) return <p className="p-6 text-mute">Opening the drawer …</p>;
+  return <Drawer shelf={shelf} />;
+}
+
+function Drawer({ shelf }: { readonly shelf: Shelf }) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const unit = useAppSelector(({ view }) => view.unit);
+  const [side, setSide] = useState<'drawer' | 'recipe'>('drawer');
+  const [edited, setEdited] = useState<Card | 'new'>();
+
+  const save = async (card: Card) => {
+    const before = shelf.cards.find(({ id }) => id === card.id);
+    await saveCard(db, card);
+    setEdited(undefined);
+    notify({
+      text: before ? `${card.name} is changed.` : `${card.name} is in the drawer.`,
+      undo: () => void (before ? saveCard(db, before) : db.cards.delete(card.id)),
+    });
+  };
+  const remove = async (card: Card) => {
+    try {
+      await removeCard(db, card.id);
+      notify({ text: `${card.name} is out of the drawer.`, undo: () => void saveCard(db, card) });
+    } catch (error) {
+      if (!(error instanceof CardInUse)) throw error;
+      notify({
+        text:
+          error.recipes.length > 0
+            ? `${card.name} stays: it is under ${error.recipes.join(', ')}. Give these another card first.`
+            : `${card.name} stays: it is the last card, and inks are dried on one.`,
+      });
+    }
+  };
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+        <h1 className="heading text-[17px]">Cards</h1>
+        <Segmented
+          label="What to see"
+          value={side}
+          onChange={setSide}
+          options={[
+            { value: 'drawer', label: `Drawer, ${shelf.cards.length}` },
+            { value: 'recipe', label: 'One recipe on all cards' },
+          ]}
+        />
+        <Button look="strong" className="ml-auto" onClick={() => setEdited('new')}>
+          Add a card
+        </Button>
+      </header>
+      {side === 'drawer' ? (
+        <ul
+          aria-label="Cards"
+          className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] content-start gap-4 overflow-y-auto p-4"
+        >
+          {shelf.cards.map((card) => (
+            <CardTile key={card.id} card={card} unit={unit} onEdit={setEdited} onRemove={remove} />
+          ))}
+        </ul>
+      ) : (
+        <OnAllCards shelf={shelf} />
+      )}
+      {edited && (
+        <CardForm
+          card={edited === 'new' ? undefined : edited}
+          unit={unit}
+          onSave={save}
+          onClose={() => setEdited(undefined)}
+        />
+      )}
+    </main>
+  );
+}
