@@ -12,6 +12,10 @@ import { addOver, setRun, shareEqually } from '../src/core/ladder/edit';
 import { STATIONS } from '../src/core/ladder/joint';
 import type { Kit } from '../src/core/ladder/recipe';
 import { solveShares } from '../src/core/ladder/solveShares';
+import { NEEDS } from '../src/core/legibility/contrast';
+import { calmestPlace, imageInks, legibilityOf } from '../src/core/legibility/legibility';
+import { panelField } from '../src/core/legibility/panelField';
+import { rankTopCoats } from '../src/core/legibility/topCoat';
 import { OVER_IDS } from '../src/core/over/over';
 import { seededRandom } from '../src/core/panel/grain';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
@@ -44,6 +48,9 @@ export function measure(): Row[] {
 }
 
 function pictures(): Row[] {
+  const manyInks = standardInks()
+    .filter((_, i) => i % 4 === 0)
+    .slice(0, 240);
   const three = kitOf(['gorse-pale', 'leat-mid', 'skerry-deep']);
   const five = kitOf(['gorse-pale', 'sedge-mid', 'leat-mid', 'skerry-mid', 'sloe-deep']);
   const { width, height } = pixelsAt(three.recipe.panel, 300);
@@ -77,6 +84,18 @@ function pictures(): Row[] {
       );
     }),
     row(
+      'legibility',
+      medianTime(() => legibilityMap(three)),
+      'ms',
+      30,
+    ),
+    row(
+      'topcoat-240',
+      medianTime(() => rankTopCoats(three, manyInks), 7),
+      'ms',
+      300,
+    ),
+    row(
       'solve-shares',
       medianTime(() => solveShares(three, [0.3, 0.4, 0.3])),
       'ms',
@@ -95,6 +114,13 @@ function pictures(): Row[] {
       5,
     ),
   ];
+}
+
+/** The map of one image over the panel and the calmest place on it. */
+function legibilityMap(kit: Kit): void {
+  const field = panelField(kit);
+  const [image] = imageInks(kit, DEMO_INKS);
+  if (image) calmestPlace(field, legibilityOf(field, image), { width: 54, height: 15 }, NEEDS.lettering);
 }
 
 const PAIRS = 10_000;

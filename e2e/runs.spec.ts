@@ -305,6 +305,30 @@ test('the palette finds things to do and recipes; keys are listed and work; the 
     .toBeGreaterThan((small?.width ?? 0) * 1.4);
 });
 
+test('whether a greeting will be seen: the image that does best, its calmest place, and coats over a resist', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByRole('button', { name: 'Will it be seen?' }).click();
+  const images = page.getByRole('region', { name: 'Silhouette or greeting in' });
+  await expect(images.getByRole('listitem').filter({ hasText: 'does best' })).toContainText('Black');
+  const greeting = page.getByRole('region', { name: 'Greeting', exact: true });
+  await expect(greeting.getByRole('status')).toContainText(
+    /^Calmest .* from the foot: at least \d+\.\d : 1 on even ground/,
+  );
+  await images.getByLabel(/Its own palest/).check();
+  await expect(greeting.getByRole('status')).toContainText('Nowhere does it read throughout');
+  await images.getByLabel(/White/).check();
+  await expect(greeting.getByRole('status')).toContainText('Calmest');
+  await greeting.getByLabel('Greeting width, mm').fill('900');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Type a length');
+  await expect(page.getByRole('region', { name: /^Top coat/ })).toContainText(
+    'the design is lost over Skerry Deep',
+  );
+  await expectAccessible(page, 'seen');
+});
+
 test('the tour leads round the real controls on a first visit, is left, and is found again', async ({
   page,
 }) => {

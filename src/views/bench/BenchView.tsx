@@ -169,7 +169,14 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           kit={calm.kit}
         />
         <Conflict />
-        <PanelBoard kit={kit} unit={unit} wetness={wetness} edit={edit} onDone={endGesture} />
+        <PanelBoard
+          kit={kit}
+          shelf={shelf.inks}
+          unit={unit}
+          wetness={wetness}
+          edit={edit}
+          onDone={endGesture}
+        />
       </section>
       <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
         <ReadingsColumn

@@ -1,5 +1,6 @@
 import { Minus, Plus, Search } from 'lucide-react';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import type { Ink } from '../../core/ink/ink';
 import type { Wetness } from '../../core/ink/laid';
 import { type Kit, lieOf } from '../../core/ladder/recipe';
 import { formatBare, type Unit } from '../../core/panel/measure';
@@ -15,10 +16,12 @@ import type { Edit } from './useBench';
 import { useSize } from './useSize';
 
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
+const SeenDialog = lazy(() => import('../seen/SeenDialog'));
 const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
 interface Props {
   readonly kit: Kit;
+  readonly shelf: readonly Ink[];
   readonly unit: Unit;
   readonly wetness: Wetness;
   readonly edit: Edit;
@@ -34,12 +37,13 @@ const NARROW = 560;
 const ZOOMS = [1, 1.5, 2, 3, 4] as const;
 
 /** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
-export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
+export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const [zoom, setZoom] = useState(0);
   const [loupe, setLoupe] = useState(false);
+  const [seen, setSeen] = useState(false);
   const { panel } = kit.recipe;
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
@@ -55,6 +59,7 @@ export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
   useCommands(
     useMemo<readonly Command[]>(
       () => [
+        { id: 'seen', label: 'Will it be seen?', group: 'Panel', key: 's', run: () => setSeen(true) },
         { id: 'loupe', label: 'Loupe on or off', group: 'Panel', key: 'l', run: () => setLoupe((on) => !on) },
         {
           id: 'zoom-in',
@@ -121,11 +126,17 @@ export function PanelBoard({ kit, unit, wetness, edit, onDone }: Props) {
           </div>
         )}
       </div>
-      <footer className="flex items-center gap-1 px-3 pb-1">
+      {seen && (
+        <Suspense fallback={null}>
+          <SeenDialog kit={kit} shelf={shelf} onClose={() => setSeen(false)} />
+        </Suspense>
+      )}
+      <footer className="flex flex-wrap items-center gap-1 px-3 pb-1">
         <p className="mr-auto text-mute">
           {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {kit.card.name} ·{' '}
           {wetness === 'wet' ? 'wet, as under the brush' : 'dried'}
         </p>
+        <Button onClick={() => setSeen(true)}>Will it be seen?</Button>
         <Button
           aria-pressed={loupe}
           className={loupe ? 'outline-2 outline-text' : ''}

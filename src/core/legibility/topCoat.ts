@@ -1,0 +1,58 @@
+import { groundOfCard } from '../card/card';
+import { xyzOfSpectrum } from '../colour/lab';
+import type { Spectrum } from '../colour/spectrum';
+import { type Ink, isBare } from '../ink/ink';
+import { INK_KINDS } from '../ink/kinds';
+import { driedColour, laidReflectance } from '../ink/laid';
+import type { Kit } from '../ladder/recipe';
+import { DARK_UP_TO } from '../search/topCoats';
+import { contrastOf, NEEDS } from './contrast';
+
+/** A dark ink as the top coat over a clear resist on this ladder. */
+export interface TopCoat {
+  readonly ink: Ink;
+  /** Contrast of the kept ground with the coat, at the ladder's worst place. */
+  readonly worst: number;
+  /** Rungs of which the design will be lost under it: a bold shape's contrast is not reached. */
+  readonly lost: readonly Ink[];
+}
+
+/** Places looked at along each joint. */
+const STATIONS = 9;
+
+/**
+ * The shelf's darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
+ * what is under it; everywhere else the coat lies on the dried ladder. Pigment clings to the resist, so it makes no coat
+ * (common practice).
+ */
+export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): TopCoat[] {
+  const ground = groundOfCard(kit.card);
+  const rungs = kit.inks.filter((ink) => !isBare(ink));
+  const solid = rungs.map((ink) => laidReflectance([{ ink, coats: 1 }], ground, 'dry'));
+  const between = rungs.slice(1).flatMap((second, i) =>
+    Array.from({ length: STATIONS }, (_, station) => {
+      const mix = (station + 1) / (STATIONS + 1);
+      const laid = [
+        { ink: rungs[i] as Ink, coats: 1 - mix },
+        { ink: second, coats: mix },
+      ];
+      return laidReflectance(laid, ground, 'dry');
+    }),
+  );
+  const kept = [...solid, ...between];
+  const luminance = kept.map((under) => xyzOfSpectrum(under).y);
+  const contrastUnder = (ink: Ink) => (under: Spectrum, i: number) =>
+    contrastOf(luminance[i] as number, xyzOfSpectrum(laidReflectance([{ ink, coats: 1 }], under, 'dry')).y);
+  return shelf
+    .filter(({ kind }) => INK_KINDS[kind].blends && INK_KINDS[kind].brushSet === 'dye and hybrid')
+    .filter((ink) => driedColour(ink, ground).l <= DARK_UP_TO)
+    .map((ink): TopCoat => {
+      const contrasts = kept.map(contrastUnder(ink));
+      return {
+        ink,
+        worst: Math.min(...contrasts),
+        lost: rungs.filter((_, i) => (contrasts[i] as number) < NEEDS['bold shape']),
+      };
+    })
+    .sort((p, q) => q.worst - p.worst);
+}
