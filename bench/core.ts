@@ -6,6 +6,7 @@ import { labOfHex } from '../src/core/colour/hex';
 import type { Lab } from '../src/core/colour/lab';
 import { xyzOfSpectrum } from '../src/core/colour/lab';
 import { flatSpectrum } from '../src/core/colour/spectrum';
+import { planCuts } from '../src/core/cutting/cutPlan';
 import type { Ink } from '../src/core/ink/ink';
 import { laidReflectance } from '../src/core/ink/laid';
 import { addOver, setRun, shareEqually } from '../src/core/ladder/edit';
@@ -84,6 +85,12 @@ function pictures(): Row[] {
       );
     }),
     row(
+      'cutplan-60',
+      medianTime(() => planCuts({ width: 210, height: 297 }, SIXTY), 7),
+      'ms',
+      500,
+    ),
+    row(
       'legibility',
       medianTime(() => legibilityMap(three)),
       'ms',
@@ -115,6 +122,13 @@ function pictures(): Row[] {
     ),
   ];
 }
+
+/** Panels, mats and greeting strips for twenty cards. */
+const SIXTY = [
+  { name: 'panel', width: 101.6, height: 133.35, count: 20 },
+  { name: 'mat', width: 105.6, height: 137.35, count: 20 },
+  { name: 'strip', width: 60, height: 14, count: 20 },
+];
 
 /** The map of one image over the panel and the calmest place on it. */
 function legibilityMap(kit: Kit): void {

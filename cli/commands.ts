@@ -1,5 +1,9 @@
 import { readFile, stat, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
+import { CannotCut, planCuts } from '../src/core/cutting/cutPlan';
+import { cutText } from '../src/core/cutting/tell';
+import { readCutRequest } from '../src/core/formats/cutRequest';
+import { writeCutSvg } from '../src/core/formats/cutSvg';
 import { FileError } from '../src/core/formats/fileError';
 import { RECIPE_FILE_LIMIT, readRecipeFile } from '../src/core/formats/recipeFile';
 import { writeRecipePicture } from '../src/core/formats/recipePicture';
@@ -20,6 +24,7 @@ const USAGE = `Usage:
   npm run -s tint -- sheet FILE.json [--inches] [--school pale-first]
   npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet] [--run glow]
   npm run -s tint -- pdf FILE.json OUT.pdf [--paper A4] [--inches] [--school …] [--run …]
+  npm run -s tint -- cut PLAN.json [--svg OUT] [--inches]
   npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--json]
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
@@ -81,6 +86,28 @@ function asAsked(kit: Kit, { run, school }: { run?: string | undefined; school?:
   return { ...kit, recipe: school ? { ...laid, school: named('school', school, SCHOOL_IDS) } : laid };
 }
 
+/** What is to be cut, as text, and as a drawing a sheet where one is asked for. */
+async function tellCutPlan(
+  path: string | undefined,
+  unit: 'mm' | 'in',
+  svg: string | undefined,
+): Promise<string> {
+  if (!path) throw new Mistake(`Name the cut request.\n${USAGE}`);
+  try {
+    const { sheet, pieces, grain } = readCutRequest(await readFile(path, 'utf8'));
+    const plan = planCuts(sheet, pieces, grain);
+    if (svg)
+      for (const [i] of plan.sheets.entries()) await writeFile(`${svg}-${i + 1}.svg`, writeCutSvg(plan, i));
+    return cutText(plan, unit);
+  } catch (error) {
+    if (error instanceof FileError || error instanceof CannotCut)
+      throw new Mistake(`${path}: ${error.message}`);
+    if (error instanceof Error && 'code' in error)
+      throw new Mistake(`${path}: cannot be read (${error.code})`);
+    throw error;
+  }
+}
+
 const FONTS = 'node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed';
 /** Resolution of the panel on paper, dots an inch. */
 const PAPER_DPI = 300;
@@ -118,6 +145,7 @@ export async function runTint(args: string[]): Promise<string> {
   if (command === 'sheet') return sheetText(await kitAsked(), unit);
   if (command === 'picture') return writePicture(await kitAsked(), out, Number(values.dpi), values.wet);
   if (command === 'pdf') return writePdf(await kitAsked(), out, unit, values.paper);
+  if (command === 'cut') return tellCutPlan(file, unit, values.svg);
   if (command === 'trios') return tellTrios(file, values);
   if (command === 'bridge') return tellBridge(file, [out, other], values);
   if (command === 'match') return tellMatch(file, out, values);
@@ -134,6 +162,7 @@ function parsed(args: string[]) {
         wet: { type: 'boolean', default: false },
         inches: { type: 'boolean', default: false },
         paper: { type: 'string', default: 'A4' },
+        svg: { type: 'string' },
         school: { type: 'string' },
         run: { type: 'string' },
         relation: { type: 'string', default: 'tonal' },

@@ -86,6 +86,27 @@ test('a school or a run is tried without changing the file, and the sheet comes 
   await expect(runTint(['pdf', file, join(folder, 'sheet.txt')])).rejects.toThrow(/ending in \.pdf/);
 });
 
+test('a cut plan comes out as cuts in order and as drawings at true size', async () => {
+  const plan = join(folder, 'plan.json');
+  const ask = {
+    sheet: { width: 215.9, height: 279.4 },
+    pieces: [{ name: 'front', width: 107.95, height: 139.7, count: 6 }],
+  };
+  writeFileSync(plan, JSON.stringify(ask));
+  const told = await runTint(['cut', plan, '--svg', join(folder, 'sheet'), '--inches']);
+  expect(told).toContain('2 sheets of 8 1/2 × 11 in');
+  expect(told).toMatch(
+    /1\. (Across at 5 1\/2 in from the top|Down at 4 1\/4 in from the left): 2 × front \| 2 × front/,
+  );
+  const drawing = readFileSync(join(folder, 'sheet-2.svg'), 'utf8');
+  expect(drawing).toContain('width="215.9mm" height="279.4mm"');
+  expect(drawing.match(/>front</g)).toHaveLength(2);
+  writeFileSync(plan, JSON.stringify({ ...ask, pieces: [{ ...ask.pieces[0], count: -1 }] }));
+  await expect(runTint(['cut', plan])).rejects.toThrow(/pieces\[0\]\.count/);
+  writeFileSync(plan, JSON.stringify({ ...ask, pieces: [{ ...ask.pieces[0], width: 400, height: 400 }] }));
+  await expect(runTint(['cut', plan])).rejects.toThrow(/larger than the sheet/);
+});
+
 test('what is wrong is told with its place', async () => {
   const bad = join(folder, 'bad.json');
   writeFileSync(bad, readFileSync(file, 'utf8').replace(/"share": [\d.]+/, '"share": -3'));

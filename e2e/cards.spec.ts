@@ -51,6 +51,40 @@ test('one recipe lies on all cards, the best fit first, with the reason, and ope
   await expect(page.getByLabel('Card', { exact: true })).toHaveValue('kraft');
 });
 
+test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts are listed, files go out', async ({
+  page,
+}) => {
+  await page.goto('/cards');
+  await page.getByText('Cut a batch').click();
+  const plans = page.getByRole('region', { name: 'Cut plans' });
+  await expect(plans.getByRole('article')).toHaveCount(2);
+  await expect(plans).toContainText('12 × panel, 108 × 139.5 mm');
+  await expect(plans).toContainText('12 × mat, 114 × 145.5 mm');
+  await expect(plans).toContainText(/Down at [\d.]+ mm from the left/);
+  const count = page.getByLabel('How many cards');
+  await count.fill('200');
+  await count.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('from 1 to 60');
+  await count.fill('4');
+  await count.press('Enter');
+  await expect(plans).toContainText('4 × panel');
+  await page.getByRole('button', { name: 'Take mat 1 off' }).click();
+  await expect(plans.getByRole('article')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Add a strip' }).click();
+  await expect(plans).toContainText('4 × greeting strip, 60 × 16 mm');
+  await page.getByLabel('Card of the base').selectOption({ label: 'mist grey 270 g/m²' });
+  await expect(plans).toContainText('It is not known how large its sheets are');
+  const pdf = page.waitForEvent('download');
+  await plans.getByRole('button', { name: 'PDF, true size' }).click();
+  expect((await pdf).suggestedFilename()).toBe('cut-smooth-white.pdf');
+  await expectAccessible(page, 'cutting');
+  await page.reload();
+  await page.getByText('Cut a batch').click();
+  await expect(plans).toContainText('4 × greeting strip');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectNoSideScroll(page, 390);
+});
+
 test('nothing serious for axe on the drawer and its form, wide or narrow', async ({ page }) => {
   await page.goto('/cards');
   await page.getByRole('button', { name: 'Change kraft 280 g/m²' }).click();

@@ -5,13 +5,14 @@ interface Props {
   readonly value: string;
   readonly onChange: (cardId: string) => void;
   readonly className?: string;
+  readonly label?: string;
 }
 
 /** One card of the drawer. */
-export function CardSelect({ cards, value, onChange, className = '' }: Props) {
+export function CardSelect({ cards, value, onChange, className = '', label = 'Card' }: Props) {
   return (
     <select
-      aria-label="Card"
+      aria-label={label}
       value={value}
       onChange={({ target }) => onChange(target.value)}
       className={`frame min-h-7 max-w-full px-1 py-0.5 ${className}`}

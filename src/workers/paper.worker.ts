@@ -1,6 +1,8 @@
 import { expose, transfer } from 'comlink';
 import plain from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 import bold from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf?url';
+import type { CutPlan } from '../core/cutting/cutPlan';
+import { writeCutPdf } from '../core/formats/cutPdf';
 import { writeRecipePicture } from '../core/formats/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/formats/sheetPdf';
 import type { Kit } from '../core/ladder/recipe';
@@ -23,6 +25,10 @@ const handOver = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffe
 
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
 const door = {
+  async cutPdf(plan: CutPlan): Promise<Uint8Array> {
+    return handOver(await writeCutPdf(plan, await fontAt(plain)));
+  },
+
   picture: (kit: Kit): Uint8Array => handOver(panelPng(kit)),
 
   async pdf(kit: Kit, unit: Unit, pace: Pace, paper: Paper): Promise<Uint8Array> {

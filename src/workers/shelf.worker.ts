@@ -1,4 +1,6 @@
 import { expose } from 'comlink';
+import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/cutting/cutPlan';
+import type { Piece } from '../core/cutting/pieces';
 import { FileError } from '../core/formats/fileError';
 import { looksLikeGpl, rowsOfGpl } from '../core/formats/gpl';
 import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
@@ -15,6 +17,15 @@ let newestReading = 0;
 /** Work on the whole shelf, which may hold a thousand inks. */
 const door = {
   dryShelf,
+  /** A plan for one card's pieces, or why there can be none; an error class does not survive the way out. */
+  planCuts(sheet: Sheet, pieces: readonly Piece[], grain: boolean): CutPlan | { readonly refused: string } {
+    try {
+      return planCuts(sheet, pieces, grain);
+    } catch (error) {
+      if (error instanceof CannotCut) return { refused: error.message };
+      throw error;
+    }
+  },
   findTwins,
   /**
    * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as

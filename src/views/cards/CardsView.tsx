@@ -8,6 +8,7 @@ import { Segmented } from '../../ui/Segmented';
 import { type Shelf, useSession, useShelf } from '../session';
 import { CardForm } from './CardForm';
 import { CardTile } from './CardTile';
+import { CutView } from './CutView';
 import { OnAllCards } from './OnAllCards';
 
 /** The maker's cardstock, and how a recipe looks and fits on each of it. */
@@ -21,7 +22,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
-  const [side, setSide] = useState<'drawer' | 'recipe'>('drawer');
+  const [side, setSide] = useState<'drawer' | 'recipe' | 'cutting'>('drawer');
   const [edited, setEdited] = useState<Card | 'new'>();
 
   const save = async (card: Card) => {
@@ -58,13 +59,16 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
           options={[
             { value: 'drawer', label: `Drawer, ${shelf.cards.length}` },
             { value: 'recipe', label: 'One recipe on all cards' },
+            { value: 'cutting', label: 'Cut a batch' },
           ]}
         />
         <Button look="strong" className="ml-auto" onClick={() => setEdited('new')}>
           Add a card
         </Button>
       </header>
-      {side === 'drawer' ? (
+      {side === 'cutting' && <CutView shelf={shelf} />}
+      {side === 'recipe' && <OnAllCards shelf={shelf} />}
+      {side === 'drawer' && (
         <ul
           aria-label="Cards"
           className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] content-start gap-4 overflow-y-auto p-4"
@@ -73,8 +77,6 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
             <CardTile key={card.id} card={card} unit={unit} onEdit={setEdited} onRemove={remove} />
           ))}
         </ul>
-      ) : (
-        <OnAllCards shelf={shelf} />
       )}
       {edited && (
         <CardForm

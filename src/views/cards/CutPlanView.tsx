@@ -1,0 +1,166 @@
+import type { Card } from '../../core/card/card';
+import type { CutPlan } from '../../core/cutting/cutPlan';
+import type { Piece } from '../../core/cutting/pieces';
+import { tellCut } from '../../core/cutting/tell';
+import { writeCutSvg } from '../../core/formats/cutSvg';
+import { formatBare, formatLength } from '../../core/panel/measure';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { download } from '../download';
+import { paperWorker } from '../workers';
+
+interface Props {
+  readonly plan: CutPlan;
+  readonly card: Card;
+  readonly pieces: readonly Piece[];
+}
+
+/** Height of a drawn sheet, px. */
+const DRAWN = 230;
+
+/** A plan: how many sheets, how they are cut, in which order, and what is left over. */
+export function CutPlanView({ plan, card, pieces }: Props) {
+  const unit = useAppSelector(({ view }) => view.unit);
+  const { sheet, sheets, waste } = plan;
+  const kinds = grouped(plan);
+  const short = card.stock !== undefined && card.stock < sheets.length;
+  return (
+    <>
+      <p>
+        <strong>
+          {sheets.length} {sheets.length === 1 ? 'sheet' : 'sheets'}
+        </strong>{' '}
+        of {formatBare(sheet.width, unit)} × {formatLength(sheet.height, unit)}, {Math.round(waste * 100)} %
+        left over.
+        {short && ` Only ${card.stock} in the drawer.`}
+      </p>
+      <p className="text-mute">
+        {pieces
+          .map(
+            ({ name, width, height, count }) =>
+              `${count} × ${name}, ${formatBare(width, unit)} × ${formatLength(height, unit)}`,
+          )
+          .join('; ')}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button
+          onClick={() =>
+            sheets.forEach(
+              (_, i) => void download(`cut-${card.id}-${i + 1}.svg`, 'image/svg+xml', writeCutSvg(plan, i)),
+            )
+          }
+        >
+          SVG, true size
+        </Button>
+        <Button
+          onClick={async () =>
+            download(`cut-${card.id}.pdf`, 'application/pdf', await paperWorker().cutPdf(plan))
+          }
+        >
+          PDF, true size
+        </Button>
+      </div>
+      <ul className="mt-3 flex flex-wrap gap-6">
+        {kinds.map(({ index, numbers }) => (
+          <li key={index} className="max-w-88">
+            <h3 className="font-semibold">{numbers}</h3>
+            <Drawing plan={plan} index={index} />
+            <ol className="mt-1 list-decimal pl-5 text-[12px] leading-snug">
+              {sheets[index]?.cuts.map((cut, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a cut's number is its identity
+                <li key={i}>{tellCut(cut, unit)}</li>
+              ))}
+            </ol>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-[12px] text-mute">
+        Each cut goes right through the piece in hand. Blades cut: fingers behind the guard, a mat under the
+        card, and the trimmer maker’s own sheet first.
+      </p>
+    </>
+  );
+}
+
+/** Sheets that are cut alike are shown once. */
+function grouped({ sheets }: CutPlan): { index: number; numbers: string }[] {
+  const byCuts = new Map<string, number[]>();
+  sheets.forEach(({ placed }, i) => {
+    const key = JSON.stringify(placed);
+    byCuts.set(key, [...(byCuts.get(key) ?? []), i]);
+  });
+  return [...byCuts.values()].map((numbers) => {
+    const [first = 0] = numbers;
+    const last = numbers.at(-1) ?? first;
+    return {
+      index: first,
+      numbers:
+        numbers.length === 1
+          ? `Sheet ${first + 1}`
+          : `Sheets ${first + 1} to ${last + 1}, ${numbers.length} alike`,
+    };
+  });
+}
+
+function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: number }) {
+  const { width, height } = plan.sheet;
+  const { placed, cuts } = plan.sheets[index] ?? { placed: [], cuts: [] };
+  const scale = height / DRAWN;
+  return (
+    <svg
+      role="img"
+      aria-label={`Sheet with ${placed.length} pieces and ${cuts.length} cuts`}
+      viewBox={`0 0 ${width} ${height}`}
+      width={Math.round((DRAWN * width) / height)}
+      height={DRAWN}
+      className="bg-field"
+    >
+      <rect width={width} height={height} className="fill-none stroke-text" strokeWidth={scale * 2} />
+      {placed.map(({ name, x, y, width: w, height: h }) => (
+        <g key={`${x} ${y}`}>
+          <rect
+            x={x}
+            y={y}
+            width={w}
+            height={h}
+            className="fill-pane stroke-text"
+            strokeWidth={scale * 0.8}
+          />
+          <text
+            x={x + w / 2}
+            y={y + h / 2}
+            dy="0.32em"
+            textAnchor="middle"
+            fontSize={Math.min(scale * 11, (w / Math.max(name.length, 4)) * 1.7)}
+            className="fill-text"
+          >
+            {name}
+          </text>
+        </g>
+      ))}
+      {cuts.map(({ from, to }, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a cut's number is its identity
+        <g key={i}>
+          <line
+            x1={from.x}
+            y1={from.y}
+            x2={to.x}
+            y2={to.y}
+            className="stroke-text"
+            strokeWidth={scale * 1.4}
+            strokeDasharray={`${scale * 5} ${scale * 3}`}
+          />
+          <text
+            x={from.x + scale * 3}
+            y={from.y + scale * 11}
+            fontSize={scale * 11}
+            fontWeight={700}
+            className="fill-text"
+          >
+            {i + 1}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

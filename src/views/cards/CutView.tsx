@@ -1,0 +1,140 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import type { Card } from '../../core/card/card';
+import type { CutPlan } from '../../core/cutting/cutPlan';
+import { type Assembly, piecesOf } from '../../core/cutting/pieces';
+import type { Recipe } from '../../core/ladder/recipe';
+import { listRecipes } from '../../data/recipes';
+import { readSetting, writeSetting } from '../../data/settings';
+import { useAppSelector } from '../../store/hooks';
+import { type Shelf, useSession } from '../session';
+import { useRaise } from '../useRaise';
+import { shelfWorker } from '../workers';
+import { AssemblyForm, type Choices } from './AssemblyForm';
+import { CutPlanView } from './CutPlanView';
+
+/** Under this key the last assembly is remembered. */
+const SETTING = 'cutting';
+
+const STARTING: Choices = {
+  cards: 12,
+  oversize: 0,
+  mats: [{ margin: 3, cardId: 'black' }],
+  base: { margin: 5, cardId: 'smooth-white', fold: 'side' },
+  greeting: undefined,
+  grain: false,
+};
+
+/** A batch of cards put together from the panel out, and how its pieces are cut from the sheets in the drawer. */
+export function CutView({ shelf }: { readonly shelf: Shelf }) {
+  const { db } = useSession();
+  const records = useLiveQuery(() => listRecipes(db), [db]);
+  const remembered = useLiveQuery(async () => ({ value: await readSetting(db, SETTING) }), [db]);
+  const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
+  const [recipeId, setRecipeId] = useState<string>();
+  const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
+  if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
+  if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
+  const choices = { ...STARTING, ...(remembered.value as Partial<Choices> | undefined) };
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[20rem_minmax(0,1fr)] lg:overflow-hidden">
+      <section
+        aria-label="The batch"
+        className="space-y-4 border-line bg-pane p-4 lg:overflow-y-auto lg:border-r"
+      >
+        <label className="block">
+          <span className="mb-0.5 block font-semibold">Panel of</span>
+          <select
+            aria-label="Panel of recipe"
+            value={recipe.id}
+            onChange={({ target }) => setRecipeId(target.value)}
+            className="frame min-h-7 w-full px-1 py-0.5"
+          >
+            {records.map(({ id, recipe: { name } }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <AssemblyForm
+          choices={choices}
+          cards={shelf.cards}
+          onChange={(change) => void writeSetting(db, SETTING, { ...choices, ...change })}
+        />
+      </section>
+      <Plans recipe={recipe} choices={choices} cards={shelf.cards} />
+    </div>
+  );
+}
+
+interface PlansProps {
+  readonly recipe: Recipe;
+  readonly choices: Choices;
+  readonly cards: readonly Card[];
+}
+
+/** One plan a card that something is cut from. */
+function Plans({ recipe, choices, cards }: PlansProps) {
+  const { grain, ...rest } = choices;
+  const key = JSON.stringify([recipe.panel, recipe.cardId, choices]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key tells when any of it changed
+  const byCard = useMemo(() => {
+    const assembly: Assembly = { ...rest, panel: recipe.panel, panelCardId: recipe.cardId };
+    return [...piecesOf(assembly)];
+  }, [key]);
+  return (
+    <section aria-label="Cut plans" className="min-h-0 space-y-6 p-4 lg:overflow-y-auto">
+      {byCard.map(([cardId, pieces]) => {
+        const card = cards.find(({ id }) => id === cardId);
+        return card ? (
+          <CardPlan key={`${cardId} ${key}`} card={card} pieces={pieces} grain={grain} />
+        ) : (
+          <p key={cardId}>A card that was chosen is no longer in the drawer. Choose another.</p>
+        );
+      })}
+    </section>
+  );
+}
+
+interface CardPlanProps {
+  readonly card: Card;
+  readonly pieces: ReturnType<typeof piecesOf> extends Map<string, infer P> ? P : never;
+  readonly grain: boolean;
+}
+
+function CardPlan({ card, pieces, grain }: CardPlanProps) {
+  const [answer, setAnswer] = useState<CutPlan | { readonly refused: string }>();
+  const raise = useRaise();
+  useEffect(() => {
+    if (!card.sheet) return;
+    let wanted = true;
+    shelfWorker()
+      .planCuts(card.sheet, pieces, grain)
+      .then((plan) => wanted && setAnswer(plan))
+      .catch(raise);
+    return () => {
+      wanted = false;
+    };
+  }, [card.sheet, pieces, grain, raise]);
+  return (
+    <article>
+      <h2 className="heading text-[16px]">{card.name}</h2>
+      {!card.sheet ? (
+        <p>
+          It is not known how large its sheets are. Change the card in the drawer and give its sheet size.
+        </p>
+      ) : !answer ? (
+        <p role="status" className="text-mute">
+          Laying out the pieces …
+        </p>
+      ) : 'refused' in answer ? (
+        <p role="alert" className="border-l-4 border-text pl-3">
+          {answer.refused}
+        </p>
+      ) : (
+        <CutPlanView plan={answer} card={card} pieces={pieces} />
+      )}
+    </article>
+  );
+}
