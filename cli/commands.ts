@@ -9,9 +9,11 @@ import { RECIPE_FILE_LIMIT, readRecipeFile } from '../src/core/formats/recipeFil
 import { writeRecipePicture } from '../src/core/formats/recipePicture';
 import { PAPERS, type Paper, writeSheetPdf } from '../src/core/formats/sheetPdf';
 import { setRun } from '../src/core/ladder/edit';
+import { laidShares, perceivedShares } from '../src/core/ladder/perceived';
 import type { Kit } from '../src/core/ladder/recipe';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
+import { findingsOf } from '../src/core/rules/rule';
 import { RUN_IDS } from '../src/core/run/run';
 import { sheetText } from '../src/core/sheet/compile';
 import { SCHOOL_IDS } from '../src/core/sheet/schools';
@@ -48,15 +50,24 @@ async function readKit(path: string | undefined): Promise<Kit> {
   }
 }
 
-/** The readings with each rung's share and each joint's width in mm beside them. */
+/** The readings with each rung's shares, each joint's width in mm, and what offends against a rule of the trade. */
 function tellReadings(kit: Kit) {
-  const { rungs, joints, ...rest } = readingsOf(kit);
+  const readings = readingsOf(kit);
+  const { rungs, joints, ...rest } = readings;
+  const laid = laidShares(kit);
+  const seen = perceivedShares(kit);
   return {
     recipe: kit.recipe.name,
     card: kit.card.name,
-    rungs: rungs.map((rung, i) => ({ share: kit.recipe.rungs[i]?.share, ...rung })),
+    rungs: rungs.map((rung, i) => ({
+      share: kit.recipe.rungs[i]?.share,
+      laid: laid[i],
+      seen: seen[i],
+      ...rung,
+    })),
     joints: joints.map((joint, i) => ({ width: kit.recipe.joints[i]?.width, ...joint })),
     ...rest,
+    warnings: findingsOf({ kit, readings, shelf: [], cards: [] }).map(({ told }) => told),
   };
 }
 

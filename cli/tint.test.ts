@@ -22,6 +22,8 @@ test('readings come out as JSON', async () => {
   const readings = JSON.parse(await runTint(['readings', file]));
   expect(readings.rungs[0].colour.name).toBe('vivid yellow');
   expect(readings.joints[0].verdict.kind).toBe('mud');
+  expect(readings.warnings[0]).toMatch(/where they meet/);
+  expect(readings.rungs[0].seen + readings.rungs[1].seen).toBeCloseTo(1, 6);
 });
 
 test('the sheet comes out as text, in inches when asked', async () => {

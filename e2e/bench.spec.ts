@@ -148,7 +148,9 @@ test('everything follows the card: dyes vanish on black, and the steps follow th
     .getByRole('option', { name: /^Thrift Pale/ })
     .click();
   await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
-  await expect(readings(page).getByRole('status').filter({ hasText: 'vanish' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'To mind' })).toContainText(
+    'Leat Mid, a dye, is lost on black',
+  );
   await expect(page.getByLabel('Order of work')).toContainText('black 300 g/m²');
   await expect
     .poll(async () => Math.max(...(await colourAt(page, 0.4))))

@@ -61,6 +61,10 @@ test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts
   await expect(plans).toContainText('12 × panel, 108 × 139.5 mm');
   await expect(plans).toContainText('12 × mat, 114 × 145.5 mm');
   await expect(plans).toContainText(/Down at [\d.]+ mm from the left/);
+  await page.getByText('Which card goes with it').click();
+  await expect(page.getByRole('region', { name: 'The batch' })).toContainText(
+    'black: the colours glow on it',
+  );
   const count = page.getByLabel('How many cards');
   await count.fill('200');
   await count.press('Enter');

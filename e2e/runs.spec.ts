@@ -135,6 +135,28 @@ test('shares that are to be seen are laid by one press, and undone by one', asyn
   await expect(page.getByLabel('Share of Gorse Pale, per cent')).toHaveValue('36%');
 });
 
+test('a rule of the trade is told as one goes, and mended by its press', async ({ page }) => {
+  await openBench(page);
+  await expect(page.getByRole('region', { name: 'To mind' })).toHaveCount(0);
+  await page.getByLabel('Card', { exact: true }).selectOption('thin-white');
+  const mind = page.getByRole('region', { name: 'To mind' });
+  await expect(mind).toContainText('curls once wetted');
+  await mind.getByRole('button', { name: 'Take smooth white 350 g/m²' }).click();
+  await expect(mind).toHaveCount(0);
+  await expect(page.getByLabel('Card', { exact: true })).toHaveValue('smooth-white');
+  await page.getByRole('button', { name: /^Change Leat Mid/ }).click();
+  await page.getByRole('option', { name: /^Hawberry Mid/ }).click();
+  await page.getByRole('button', { name: /^Change Skerry Deep/ }).click();
+  await page.getByRole('option', { name: /^Alder Mid/ }).click();
+  await expect(mind).toContainText('where they meet');
+  await mind.getByRole('button', { name: 'Put a middle ink between' }).click();
+  const rungs = page.getByRole('region', { name: 'Value rail' }).getByRole('option', { selected: true });
+  await expect(rungs).toHaveCount(4);
+  await expect(mind).not.toContainText('Hawberry Mid and Alder Mid turn');
+  await page.keyboard.press('Control+z');
+  await expect(rungs).toHaveCount(3);
+});
+
 test('a school is chosen, and a note stays with its step', async ({ page }) => {
   await openBench(page);
   await page.getByLabel('Order of laying').selectOption('darkFirst');

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../data/demo/cards';
-import { BLACK_CARD, ink, WHITE_CARD } from '../../testing/kits';
+import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../testing/kits';
 import type { InkKindId } from '../ink/kinds';
+import type { Card } from './card';
 import { FINISH_IDS } from './finishes';
 import { cardFit } from './fit';
+import { matsFor } from './mats';
 import { grammageOfPounds, parseGrammage, poundsOfGrammage } from './paper';
 
 const three = (kind: InkKindId) =>
@@ -48,6 +50,23 @@ test('every finish gives a word and a reason', () => {
     const { reasons } = cardFit(three('hybrid'), { ...WHITE_CARD, finish });
     expect(reasons.length).toBeGreaterThan(0);
   }
+});
+
+test('as a mat black and white frame, its own dark goes best, and what the border melts into frames nothing', () => {
+  const kit = kitOf([ink('Gorse', '#f8d46f'), ink('Tarn', '#1f4f7a')]);
+  const card = (id: string, colour: `#${string}`): Card => ({ ...WHITE_CARD, id, colour });
+  const cards = [
+    card('white', '#fcfbf8'),
+    card('black', '#2a2929'),
+    card('navy', '#24507a'),
+    card('rose', '#d03a6a'),
+  ];
+  expect(matsFor(kit, cards).map((one) => one.card.id)).toEqual(['navy', 'black', 'white', 'rose']);
+  expect(matsFor(kit, cards)[0]?.reason).toContain('near its own darkest, Tarn');
+  const alone = kitOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
+  expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toMatch(
+    /melts into \d+ % of the panel/,
+  );
 });
 
 test('weights are read as makers write them', () => {

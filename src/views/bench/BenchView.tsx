@@ -182,6 +182,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         <ReadingsColumn
           kit={calm.kit}
           readings={calm.readings}
+          shelf={shelf}
           unit={unit}
           edit={edit}
           target={aimedRung}

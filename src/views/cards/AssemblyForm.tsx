@@ -1,4 +1,5 @@
 import type { Card } from '../../core/card/card';
+import type { MatAdvice } from '../../core/card/mats';
 import type { Assembly, Fold } from '../../core/cutting/pieces';
 import { formatBare, parseLength } from '../../core/panel/measure';
 import { useAppSelector } from '../../store/hooks';
@@ -16,6 +17,8 @@ export interface Choices extends Omit<Assembly, 'panel' | 'panelCardId'> {
 interface Props {
   readonly choices: Choices;
   readonly cards: readonly Card[];
+  /** The drawer's cards by how they go with the panel. */
+  readonly advice: readonly MatAdvice[];
   readonly onChange: (change: Partial<Choices>) => void;
 }
 
@@ -23,7 +26,7 @@ const MOST_MATS = 3;
 const MOST_CARDS = 60;
 
 /** How many cards, on which base, with which mats and greeting. */
-export function AssemblyForm({ choices, cards, onChange }: Props) {
+export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
   const { cards: count, oversize, mats, base, greeting, grain } = choices;
   const number = (text: string): string | undefined => {
     const n = Number(text);
@@ -32,7 +35,7 @@ export function AssemblyForm({ choices, cards, onChange }: Props) {
     onChange({ cards: n });
     return undefined;
   };
-  const firstCard = cards[0]?.id ?? '';
+  const firstCard = advice[0]?.card.id ?? cards[0]?.id ?? '';
   return (
     <div className="space-y-4">
       <p className="flex items-center justify-between gap-2">
@@ -87,6 +90,23 @@ export function AssemblyForm({ choices, cards, onChange }: Props) {
           </Button>
         )}
       </fieldset>
+      <details>
+        <summary className="cursor-pointer font-semibold">Which card goes with it</summary>
+        <ul className="mt-1 space-y-1">
+          {advice.map(({ card, reason }) => (
+            <li key={card.id} className="grid grid-cols-[1.25rem_1fr] gap-2 leading-snug">
+              <span
+                aria-hidden="true"
+                className="size-5 border border-line"
+                style={{ backgroundColor: card.colour }}
+              />
+              <span>
+                {card.name}: <span className="text-mute">{reason}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      </details>
       <fieldset className="space-y-1">
         <legend className="mb-1 font-semibold">Folded base</legend>
         {base ? (

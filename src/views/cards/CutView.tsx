@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
+import { matsFor } from '../../core/card/mats';
 import type { CutPlan } from '../../core/cutting/cutPlan';
 import { type Assembly, piecesOf } from '../../core/cutting/pieces';
 import type { Recipe } from '../../core/ladder/recipe';
-import { listRecipes } from '../../data/recipes';
+import { kitFrom, listRecipes } from '../../data/recipes';
 import { readSetting, writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
 import { type Shelf, useSession } from '../session';
@@ -33,6 +34,10 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
+  const advice = useMemo(() => {
+    const kit = recipe && kitFrom(recipe, shelf.inks, shelf.cards);
+    return kit ? matsFor(kit, shelf.cards) : [];
+  }, [recipe, shelf]);
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
   const choices = { ...STARTING, ...(remembered.value as Partial<Choices> | undefined) };
@@ -60,6 +65,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
         <AssemblyForm
           choices={choices}
           cards={shelf.cards}
+          advice={advice}
           onChange={(change) => void writeSetting(db, SETTING, { ...choices, ...change })}
         />
       </section>

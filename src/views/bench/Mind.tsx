@@ -1,0 +1,40 @@
+import { memo, useMemo } from 'react';
+import type { Kit } from '../../core/ladder/recipe';
+import type { Readings } from '../../core/readings/readings';
+import { findingsOf } from '../../core/rules/rule';
+import { Button } from '../../ui/Button';
+import type { Shelf } from '../session';
+import type { Edit } from './useBench';
+
+interface Props {
+  readonly kit: Kit;
+  readonly readings: Readings;
+  readonly shelf: Shelf;
+  readonly edit: Edit;
+}
+
+/** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
+export const Mind = memo(function Mind({ kit, readings, shelf, edit }: Props) {
+  const findings = useMemo(
+    () => findingsOf({ kit, readings, shelf: shelf.inks, cards: shelf.cards }),
+    [kit, readings, shelf],
+  );
+  if (findings.length === 0) return null;
+  return (
+    <section aria-label="To mind" className="border-l-4 border-text bg-field px-3 py-2">
+      <h3 className="sr-only">To mind</h3>
+      <ul role="status" className="space-y-2">
+        {findings.map(({ key, told, fix }) => (
+          <li key={key} className="leading-snug">
+            <p className="font-semibold">{told}</p>
+            {fix && (
+              <Button className="mt-1" onClick={() => edit(fix.mend)}>
+                {fix.label}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+});
