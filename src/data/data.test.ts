@@ -1,3 +1,7 @@
+import { paceFrom, USUAL_PACE } from '../core/sheet/times';
+import { CardInUse, removeCard } from './cards';
+import { addTiming, clearTimings } from './timings';
+import { listVersions, nameVersion, removeVersion, restoreVersion } from './versions';
 import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
 import { setShare } from '../core/ladder/edit';
@@ -119,6 +123,42 @@ describe('bringing a recipe in', () => {
   });
 });
 
+test('named states of a recipe are kept apart from other recipes’, the last one first, and come back', async () => {
+  const db = freshDb();
+  const [one, other] = await listRecipes(db);
+  if (!one || !other) throw new Error('the demo has too few recipes');
+  await nameVersion(db, one.recipe, 'first try');
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  await nameVersion(db, { ...one.recipe, name: 'changed' }, 'second try');
+  await nameVersion(db, other.recipe, 'elsewhere');
+  const versions = await listVersions(db, one.id);
+  expect(versions.map(({ name }) => name)).toEqual(['second try', 'first try']);
+  const [second] = versions;
+  if (!second) throw new Error('nothing was named');
+  await removeVersion(db, second.id);
+  expect(await listVersions(db, one.id)).toHaveLength(1);
+  await restoreVersion(db, second);
+  expect((await listVersions(db, one.id))[0]?.recipe.name).toBe('changed');
+});
+
+test('a card stays while a recipe lies on it, and the last one always', async () => {
+  const db = freshDb();
+  await expect(removeCard(db, 'smooth-white')).rejects.toThrow(/Kiln-opening/);
+  await removeCard(db, 'linen');
+  expect(await db.cards.get('linen')).toBeUndefined();
+  await db.recipes.clear();
+  for (const { id } of (await db.cards.toArray()).slice(1)) await removeCard(db, id);
+  await expect(removeCard(db, (await db.cards.toArray())[0]?.id ?? '')).rejects.toThrow(CardInUse);
+});
+
+test('timings add up to a pace, and can be forgotten', async () => {
+  const db = freshDb();
+  for (const minutes of [4, 2, 3]) await addTiming(db, 'goBack', minutes);
+  expect(paceFrom(await db.timings.toArray()).goBack).toBe(3);
+  await clearTimings(db);
+  expect(paceFrom(await db.timings.toArray())).toEqual(USUAL_PACE);
+});
+
 describe('migrations', () => {
   /** Opens a database at one version of a schema, as an older program would have, and closes it again. */
   async function leaveAt(name: string, schema: readonly SchemaVersion[], version: number): Promise<void> {
@@ -144,6 +184,28 @@ describe('migrations', () => {
       expect((await listRecipes(db))[0]?.recipe.rungs.length).toBeGreaterThanOrEqual(2);
     },
   );
+
+  test('a recipe saved before runs had numbers opens straight, by brush', async () => {
+    const name = 'before-runs';
+    await leaveAt(name, SCHEMA, 2);
+    const old = new Database(
+      name,
+      SCHEMA.filter(({ version }) => version <= 2),
+    );
+    await old.recipes.toCollection().modify((record: { recipe: unknown }) => {
+      const { run: _, overs: __, tool: ___, ...recipe } = record.recipe as Record<string, unknown>;
+      record.recipe = { ...recipe, run: 'straight', school: 'paleFirst' };
+    });
+    old.close();
+    const db = new Database(name);
+    for (const { recipe } of await listRecipes(db))
+      expect(recipe).toMatchObject({
+        run: { id: 'straight', params: {} },
+        overs: [],
+        tool: 'brush',
+        school: 'paleFirst',
+      });
+  });
 
   test('a further version would upgrade every record once', async () => {
     const next: SchemaVersion[] = [

@@ -52,7 +52,7 @@ test('every finish gives a word and a reason', () => {
   }
 });
 
-test('as a mat black and white frame, its own dark goes best, and what the border melts into frames nothing', () => {
+test('as a mat black, its own dark and white frame, and what the border melts into frames nothing', () => {
   const kit = kitOf([ink('Gorse', '#f8d46f'), ink('Tarn', '#1f4f7a')]);
   const card = (id: string, colour: `#${string}`): Card => ({ ...WHITE_CARD, id, colour });
   const cards = [
@@ -61,8 +61,11 @@ test('as a mat black and white frame, its own dark goes best, and what the borde
     card('navy', '#24507a'),
     card('rose', '#d03a6a'),
   ];
-  expect(matsFor(kit, cards).map((one) => one.card.id)).toEqual(['navy', 'black', 'white', 'rose']);
-  expect(matsFor(kit, cards)[0]?.reason).toContain('near its own darkest, Tarn');
+  expect(matsFor(kit, cards).map((one) => one.card.id)).toEqual(['black', 'navy', 'white', 'rose']);
+  // Its own dark is the panel's own foot, into which it melts.
+  expect(matsFor(kit, cards)[1]?.reason).toMatch(
+    /^near its own darkest, Tarn; it melts into \d+ % of the border/,
+  );
   const alone = kitOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
   expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toMatch(
     /melts into \d+ % of the panel/,

@@ -269,9 +269,10 @@ export function settle(recipe: Recipe): Recipe {
   const excess = recipe.joints.map(({ width }) => Math.max(width - LEAST_JOINT, 0));
   const squeeze = rungs.map(({ share }, i) => {
     const beside = excess.slice(Math.max(i - 1, 0), i + 1);
-    const room = share * length - LEAST_SOLID - (beside.length * LEAST_JOINT) / 2;
+    // A hair below nothing, where a rung has just its least, is nothing.
+    const room = Math.max(share * length - LEAST_SOLID - (beside.length * LEAST_JOINT) / 2, 0);
     const taken = beside.reduce((sum, width) => sum + width / 2, 0);
-    return taken <= room ? 1 : Math.max(room, 0) / taken;
+    return taken <= room ? 1 : room / taken;
   });
   return {
     ...recipe,
