@@ -77,6 +77,7 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
   await openBench(page);
   await run(page, 'Straight').focus();
   await page.keyboard.press('ArrowRight');
+  await expect(run(page, 'Slant')).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(run(page, 'Slant')).toBeChecked();
   const angle = page.getByLabel('Slant: Angle, °');

@@ -20,6 +20,9 @@ const SHOTS = [
     ready: 'button[aria-label^="Marker 1"]',
   },
   { name: 'shelf', path: '/shelf', width: 1280, height: 800, ready: '[role=searchbox], input[type=search]' },
+  { name: 'cards', path: '/cards', width: 1280, height: 800, press: 'One recipe on all cards' },
+  { name: 'cutting', path: '/cards', width: 1280, height: 800, press: 'Cut a batch', ready: 'article svg' },
+  { name: 'seen', path: '/bench/kiln-opening-2', width: 1280, height: 800, press: 'Will it be seen?' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800 },
   { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
 ];

@@ -1,4 +1,3 @@
-import { Dialog } from 'radix-ui';
 import { useForm } from 'react-hook-form';
 import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../../core/card/card';
 import { FINISH_IDS, FINISHES, type FinishId } from '../../core/card/finishes';
@@ -6,6 +5,7 @@ import { isoASize, parseGrammage, poundsOfGrammage } from '../../core/card/paper
 import { type Hex, parseColour } from '../../core/colour/hex';
 import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/panel/measure';
 import { Button } from '../../ui/Button';
+import { FormDialog } from '../../ui/FormDialog';
 import { FIELD, FormField } from '../../ui/FormField';
 import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
 
@@ -83,145 +83,112 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
     },
   });
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(38rem,94vw)] -translate-1/2 overflow-auto rounded-[3px] bg-sheet p-5"
+    <FormDialog
+      title={card ? `Change ${card.name}` : 'Add a card'}
+      onSubmit={handleSubmit((fields) => onSave(cardFrom(fields, card?.id ?? crypto.randomUUID(), unit)))}
+      onClose={onClose}
+    >
+      <FormField label="Name" name="name" problem={errors.name?.message}>
+        <input
+          id="name"
+          autoComplete="off"
+          className={FIELD}
+          {...register('name', {
+            validate: (name) =>
+              (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
+          })}
+        />
+      </FormField>
+      <FormField label="Colour" name="colour" problem={errors.colour?.message}>
+        <ColourInput
+          colour={parseColour(watch('colour'))}
+          onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <Dialog.Title className="heading mb-4 text-lg">
-            {card ? `Change ${card.name}` : 'Add a card'}
-          </Dialog.Title>
-          <form
-            noValidate
-            onSubmit={handleSubmit((fields) =>
-              onSave(cardFrom(fields, card?.id ?? crypto.randomUUID(), unit)),
-            )}
-            className="grid gap-3 sm:grid-cols-2"
+          <input
+            id="colour"
+            autoComplete="off"
+            className={FIELD}
+            {...register('colour', {
+              validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
+            })}
+          />
+        </ColourInput>
+      </FormField>
+      <FormField label="Finish" name="finish">
+        <select id="finish" className={FIELD} {...register('finish')}>
+          {FINISH_IDS.map((id) => (
+            <option key={id} value={id}>
+              {FINISHES[id].label}
+            </option>
+          ))}
+        </select>
+      </FormField>
+      <FormField label="Weight" name="weight" problem={errors.weight?.message}>
+        <input
+          id="weight"
+          autoComplete="off"
+          placeholder="350, or 130 lb cover, or 80 lb text"
+          className={`${FIELD} placeholder:text-mute`}
+          {...register('weight', {
+            validate: (text) => {
+              const grammage = parseGrammage(text);
+              const { least, most } = GRAMMAGE_LIMITS;
+              return (
+                (grammage !== undefined && grammage >= least && grammage <= most) ||
+                `Type ${least} to ${most} g/m², or pounds as 130 lb cover or 80 lb text.`
+              );
+            },
+          })}
+        />
+        {weight !== undefined && (
+          <p className="mt-0.5 text-mute">
+            {Math.round(weight)} g/m², {Math.round(poundsOfGrammage(weight, 'cover'))} lb cover
+          </p>
+        )}
+      </FormField>
+      <div className="grid grid-cols-2 gap-3">
+        <FormField label={`Sheet width, ${unit}`} name="width" problem={errors.width?.message}>
+          <input id="width" autoComplete="off" className={FIELD} {...register('width', side('height'))} />
+        </FormField>
+        <FormField label={`Sheet height, ${unit}`} name="height" problem={errors.height?.message}>
+          <input id="height" autoComplete="off" className={FIELD} {...register('height', side('width'))} />
+        </FormField>
+      </div>
+      <div className="flex flex-wrap items-end gap-1.5 pb-0.5">
+        {SHEETS.map(({ label, width, height }) => (
+          <Button
+            key={label}
+            onClick={() => {
+              setValue('width', formatBare(width, unit), { shouldDirty: true });
+              setValue('height', formatBare(height, unit), { shouldDirty: true });
+            }}
           >
-            <FormField label="Name" name="name" problem={errors.name?.message}>
-              <input
-                id="name"
-                autoComplete="off"
-                className={FIELD}
-                {...register('name', {
-                  validate: (name) =>
-                    (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
-                })}
-              />
-            </FormField>
-            <FormField label="Colour" name="colour" problem={errors.colour?.message}>
-              <ColourInput
-                colour={parseColour(watch('colour'))}
-                onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
-              >
-                <input
-                  id="colour"
-                  autoComplete="off"
-                  className={FIELD}
-                  {...register('colour', {
-                    validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
-                  })}
-                />
-              </ColourInput>
-            </FormField>
-            <FormField label="Finish" name="finish">
-              <select id="finish" className={FIELD} {...register('finish')}>
-                {FINISH_IDS.map((id) => (
-                  <option key={id} value={id}>
-                    {FINISHES[id].label}
-                  </option>
-                ))}
-              </select>
-            </FormField>
-            <FormField label="Weight" name="weight" problem={errors.weight?.message}>
-              <input
-                id="weight"
-                autoComplete="off"
-                placeholder="350, or 130 lb cover, or 80 lb text"
-                className={`${FIELD} placeholder:text-mute`}
-                {...register('weight', {
-                  validate: (text) => {
-                    const grammage = parseGrammage(text);
-                    const { least, most } = GRAMMAGE_LIMITS;
-                    return (
-                      (grammage !== undefined && grammage >= least && grammage <= most) ||
-                      `Type ${least} to ${most} g/m², or pounds as 130 lb cover or 80 lb text.`
-                    );
-                  },
-                })}
-              />
-              {weight !== undefined && (
-                <p className="mt-0.5 text-mute">
-                  {Math.round(weight)} g/m², {Math.round(poundsOfGrammage(weight, 'cover'))} lb cover
-                </p>
-              )}
-            </FormField>
-            <div className="grid grid-cols-2 gap-3">
-              <FormField label={`Sheet width, ${unit}`} name="width" problem={errors.width?.message}>
-                <input
-                  id="width"
-                  autoComplete="off"
-                  className={FIELD}
-                  {...register('width', side('height'))}
-                />
-              </FormField>
-              <FormField label={`Sheet height, ${unit}`} name="height" problem={errors.height?.message}>
-                <input
-                  id="height"
-                  autoComplete="off"
-                  className={FIELD}
-                  {...register('height', side('width'))}
-                />
-              </FormField>
-            </div>
-            <div className="flex flex-wrap items-end gap-1.5 pb-0.5">
-              {SHEETS.map(({ label, width, height }) => (
-                <Button
-                  key={label}
-                  onClick={() => {
-                    setValue('width', formatBare(width, unit), { shouldDirty: true });
-                    setValue('height', formatBare(height, unit), { shouldDirty: true });
-                  }}
-                >
-                  {label}
-                </Button>
-              ))}
-            </div>
-            <FormField label="Whole sheets in stock" name="stock" problem={errors.stock?.message}>
-              <input
-                id="stock"
-                inputMode="numeric"
-                autoComplete="off"
-                className={FIELD}
-                {...register('stock', {
-                  validate: (text) =>
-                    text.trim() === '' ||
-                    /^\d{1,5}$/.test(text.trim()) ||
-                    'Type a whole number, or leave it empty.',
-                })}
-              />
-            </FormField>
-            <FormField label="Note" name="note" problem={errors.note?.message}>
-              <input
-                id="note"
-                autoComplete="off"
-                className={FIELD}
-                {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
-              />
-            </FormField>
-            <div className="flex justify-end gap-2 sm:col-span-2">
-              <Dialog.Close asChild>
-                <Button>Cancel</Button>
-              </Dialog.Close>
-              <Button look="strong" type="submit">
-                Keep
-              </Button>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+            {label}
+          </Button>
+        ))}
+      </div>
+      <FormField label="Whole sheets in stock" name="stock" problem={errors.stock?.message}>
+        <input
+          id="stock"
+          inputMode="numeric"
+          autoComplete="off"
+          className={FIELD}
+          {...register('stock', {
+            validate: (text) =>
+              text.trim() === '' ||
+              /^\d{1,5}$/.test(text.trim()) ||
+              'Type a whole number, or leave it empty.',
+          })}
+        />
+      </FormField>
+      <FormField label="Note" name="note" problem={errors.note?.message}>
+        <input
+          id="note"
+          autoComplete="off"
+          className={FIELD}
+          {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
+        />
+      </FormField>
+    </FormDialog>
   );
 }

@@ -8,6 +8,7 @@ import { TOOLS } from '../../core/tool/tools';
 import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { InkDot } from '../../ui/InkDot';
 import { PanelPicture } from '../panel/PanelPicture';
 import { WithKit } from '../recipes/WithKit';
 import { useSession } from '../session';
@@ -150,13 +151,7 @@ function OneStep({ kit, step, clock }: StepProps) {
     <div className="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 overflow-y-auto p-5 md:grid-cols-[1fr_auto] md:p-8">
       <section aria-label="Step" aria-live="polite">
         <h2 className="heading flex flex-wrap items-center gap-3 text-3xl md:text-5xl">
-          {step.ink && (
-            <span
-              aria-hidden="true"
-              className="size-9 rounded-full border border-black/40 md:size-12"
-              style={{ backgroundColor: step.ink.overWhite }}
-            />
-          )}
+          {step.ink && <InkDot ink={step.ink} className="size-9 md:size-12" />}
           {step.title}
         </h2>
         {step.brush && (

@@ -59,24 +59,20 @@ export function SeenPanel({ kit, field, shown, place, needed }: Props) {
           </pattern>
         </defs>
         <path d={weak.join('')} fill="url(#weak)" />
-        <rect
-          x={place.x}
-          y={place.y}
-          width={place.width}
-          height={place.height}
-          className="fill-none"
-          stroke="#fff"
-          strokeWidth={thin * 4}
-        />
-        <rect
-          x={place.x}
-          y={place.y}
-          width={place.width}
-          height={place.height}
-          className="fill-none"
-          stroke="#000"
-          strokeWidth={thin * 1.5}
-        />
+        {[
+          { stroke: '#fff', strokeWidth: thin * 4 },
+          { stroke: '#000', strokeWidth: thin * 1.5 },
+        ].map((line) => (
+          <rect
+            key={line.stroke}
+            {...line}
+            x={place.x}
+            y={place.y}
+            width={place.width}
+            height={place.height}
+            className="fill-none"
+          />
+        ))}
         <text
           x={place.x + place.width / 2}
           y={place.y + place.height / 2}

@@ -3,6 +3,7 @@ import type { Step } from '../../core/sheet/compile';
 import { tellMinutes } from '../../core/sheet/times';
 import { TOOLS, type ToolId } from '../../core/tool/tools';
 import { Button } from '../../ui/Button';
+import { InkDot } from '../../ui/InkDot';
 
 interface Props {
   readonly step: Step;
@@ -18,13 +19,7 @@ export function StepRow({ step, tool, number, onNote }: Props) {
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
       <div>
         <h2 className="flex flex-wrap items-center gap-2 text-[15px] leading-6 font-semibold">
-          {step.ink && (
-            <span
-              aria-hidden="true"
-              className="size-4 rounded-full border border-black/40 [print-color-adjust:exact]"
-              style={{ backgroundColor: step.ink.overWhite }}
-            />
-          )}
+          {step.ink && <InkDot ink={step.ink} className="size-4" />}
           {step.title}
           {step.brush && (
             <span className="font-normal text-mute">

@@ -1,9 +1,8 @@
-import { Dialog } from 'radix-ui';
 import { useForm } from 'react-hook-form';
 import { type Hex, parseColour } from '../../core/colour/hex';
 import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
-import { Button } from '../../ui/Button';
+import { FormDialog } from '../../ui/FormDialog';
 import { FIELD, FormField } from '../../ui/FormField';
 import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
 
@@ -79,182 +78,155 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
     watch('kind'),
   ];
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-[3px] bg-sheet p-5"
+    <FormDialog
+      title={ink ? `Change ${ink.name}` : 'Add an ink'}
+      onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
+      onClose={onClose}
+    >
+      <FormField label="Name" name="name" problem={errors.name?.message}>
+        <input
+          id="name"
+          autoComplete="off"
+          className={FIELD}
+          {...register('name', {
+            validate: (name) =>
+              (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
+          })}
+        />
+      </FormField>
+      <FormField label="Maker’s line" name="line" problem={errors.line?.message}>
+        <input
+          id="line"
+          autoComplete="off"
+          className={FIELD}
+          {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
+        />
+      </FormField>
+      <FormField label="Family" name="family" problem={errors.family?.message}>
+        <input
+          id="family"
+          list="families"
+          autoComplete="off"
+          className={FIELD}
+          {...register('family', {
+            validate: (family) =>
+              (family.trim() !== '' && family.trim().length <= 120) ||
+              'Name the family: inks of one hue share a brush.',
+          })}
+        />
+        <datalist id="families">
+          {families.map((family) => (
+            <option key={family} value={family} />
+          ))}
+        </datalist>
+      </FormField>
+      <div className="grid grid-cols-2 gap-3">
+        <FormField label="Depth" name="depth" problem={errors.depth?.message}>
+          <select id="depth" className={FIELD} {...register('depth')}>
+            <option value="deep">deep</option>
+            <option value="mid">mid</option>
+            <option value="pale">pale</option>
+          </select>
+        </FormField>
+        <FormField label="Kind" name="kind" problem={errors.kind?.message}>
+          <select id="kind" className={FIELD} {...register('kind')}>
+            {INK_KIND_IDS.map((id) => (
+              <option key={id} value={id}>
+                {INK_KINDS[id].label}
+              </option>
+            ))}
+          </select>
+        </FormField>
+      </div>
+      <FormField label="Colour over white, dried" name="overWhite" problem={errors.overWhite?.message}>
+        <ColourInput
+          colour={white}
+          onRead={(hex) => setValue('overWhite', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <Dialog.Title className="heading mb-4 text-lg">
-            {ink ? `Change ${ink.name}` : 'Add an ink'}
-          </Dialog.Title>
-          <form
-            noValidate
-            onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
-            className="grid gap-3 sm:grid-cols-2"
-          >
-            <FormField label="Name" name="name" problem={errors.name?.message}>
-              <input
-                id="name"
-                autoComplete="off"
-                className={FIELD}
-                {...register('name', {
-                  validate: (name) =>
-                    (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
-                })}
-              />
-            </FormField>
-            <FormField label="Maker’s line" name="line" problem={errors.line?.message}>
-              <input
-                id="line"
-                autoComplete="off"
-                className={FIELD}
-                {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
-              />
-            </FormField>
-            <FormField label="Family" name="family" problem={errors.family?.message}>
-              <input
-                id="family"
-                list="families"
-                autoComplete="off"
-                className={FIELD}
-                {...register('family', {
-                  validate: (family) =>
-                    (family.trim() !== '' && family.trim().length <= 120) ||
-                    'Name the family: inks of one hue share a brush.',
-                })}
-              />
-              <datalist id="families">
-                {families.map((family) => (
-                  <option key={family} value={family} />
-                ))}
-              </datalist>
-            </FormField>
-            <div className="grid grid-cols-2 gap-3">
-              <FormField label="Depth" name="depth" problem={errors.depth?.message}>
-                <select id="depth" className={FIELD} {...register('depth')}>
-                  <option value="deep">deep</option>
-                  <option value="mid">mid</option>
-                  <option value="pale">pale</option>
-                </select>
-              </FormField>
-              <FormField label="Kind" name="kind" problem={errors.kind?.message}>
-                <select id="kind" className={FIELD} {...register('kind')}>
-                  {INK_KIND_IDS.map((id) => (
-                    <option key={id} value={id}>
-                      {INK_KINDS[id].label}
-                    </option>
-                  ))}
-                </select>
-              </FormField>
-            </div>
-            <FormField label="Colour over white, dried" name="overWhite" problem={errors.overWhite?.message}>
-              <ColourInput
-                colour={white}
-                onRead={(hex) => setValue('overWhite', hex, { shouldDirty: true, shouldValidate: true })}
-              >
-                <input
-                  id="overWhite"
-                  autoComplete="off"
-                  className={FIELD}
-                  {...register('overWhite', {
-                    validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
-                  })}
-                />
-              </ColourInput>
-            </FormField>
-            <FormField
-              label="Colour over black, if read"
-              name="overBlack"
-              problem={errors.overBlack?.message}
-            >
-              <ColourInput
-                colour={black}
-                onRead={(hex) => setValue('overBlack', hex, { shouldDirty: true, shouldValidate: true })}
-              >
-                <input
-                  id="overBlack"
-                  autoComplete="off"
-                  className={FIELD}
-                  {...register('overBlack', {
-                    validate: (text) => text.trim() === '' || parseColour(text) !== undefined || COLOUR_HELP,
-                  })}
-                />
-              </ColourInput>
-            </FormField>
-            <FormField label="Dry-back, per cent" name="dryBack" problem={errors.dryBack?.message}>
-              <input
-                id="dryBack"
-                inputMode="decimal"
-                autoComplete="off"
-                placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
-                className={`${FIELD} placeholder:text-mute`}
-                {...register('dryBack', {
-                  validate: (text) => {
-                    const per = Number(text.replace(',', '.'));
-                    return (
-                      (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.'
-                    );
-                  },
-                })}
-              />
-            </FormField>
-            <p className="self-end text-mute">{hidingOf(white, black)}</p>
-            <FormField label="Potency beside other inks" name="potency" problem={errors.potency?.message}>
-              <input
-                id="potency"
-                inputMode="decimal"
-                autoComplete="off"
-                placeholder="1; more where it overpowers"
-                className={`${FIELD} placeholder:text-mute`}
-                {...register('potency', {
-                  validate: (text) => {
-                    const times = Number(text.replace(',', '.'));
-                    const { least, most } = POTENCY_LIMITS;
-                    return (
-                      text.trim() === '' ||
-                      (times >= least && times <= most) ||
-                      `Type ${least} to ${most}, or leave it empty.`
-                    );
-                  },
-                })}
-              />
-            </FormField>
-            <FormField label="Written on its brush" name="brush" problem={errors.brush?.message}>
-              <input
-                id="brush"
-                autoComplete="off"
-                className={FIELD}
-                {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
-              />
-            </FormField>
-            <div className="sm:col-span-2">
-              <FormField label="Note" name="note" problem={errors.note?.message}>
-                <textarea
-                  id="note"
-                  rows={2}
-                  className={FIELD}
-                  {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
-                />
-              </FormField>
-            </div>
-            <label className="flex items-center gap-2">
-              <input type="checkbox" className="size-4 accent-(--strong)" {...register('wished')} />
-              Wished for, not owned yet
-            </label>
-            <div className="flex justify-end gap-2">
-              <Dialog.Close asChild>
-                <Button>Cancel</Button>
-              </Dialog.Close>
-              <Button look="strong" type="submit">
-                Keep
-              </Button>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          <input
+            id="overWhite"
+            autoComplete="off"
+            className={FIELD}
+            {...register('overWhite', {
+              validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
+            })}
+          />
+        </ColourInput>
+      </FormField>
+      <FormField label="Colour over black, if read" name="overBlack" problem={errors.overBlack?.message}>
+        <ColourInput
+          colour={black}
+          onRead={(hex) => setValue('overBlack', hex, { shouldDirty: true, shouldValidate: true })}
+        >
+          <input
+            id="overBlack"
+            autoComplete="off"
+            className={FIELD}
+            {...register('overBlack', {
+              validate: (text) => text.trim() === '' || parseColour(text) !== undefined || COLOUR_HELP,
+            })}
+          />
+        </ColourInput>
+      </FormField>
+      <FormField label="Dry-back, per cent" name="dryBack" problem={errors.dryBack?.message}>
+        <input
+          id="dryBack"
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
+          className={`${FIELD} placeholder:text-mute`}
+          {...register('dryBack', {
+            validate: (text) => {
+              const per = Number(text.replace(',', '.'));
+              return (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.';
+            },
+          })}
+        />
+      </FormField>
+      <p className="self-end text-mute">{hidingOf(white, black)}</p>
+      <FormField label="Potency beside other inks" name="potency" problem={errors.potency?.message}>
+        <input
+          id="potency"
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder="1; more where it overpowers"
+          className={`${FIELD} placeholder:text-mute`}
+          {...register('potency', {
+            validate: (text) => {
+              const times = Number(text.replace(',', '.'));
+              const { least, most } = POTENCY_LIMITS;
+              return (
+                text.trim() === '' ||
+                (times >= least && times <= most) ||
+                `Type ${least} to ${most}, or leave it empty.`
+              );
+            },
+          })}
+        />
+      </FormField>
+      <FormField label="Written on its brush" name="brush" problem={errors.brush?.message}>
+        <input
+          id="brush"
+          autoComplete="off"
+          className={FIELD}
+          {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
+        />
+      </FormField>
+      <div className="sm:col-span-2">
+        <FormField label="Note" name="note" problem={errors.note?.message}>
+          <textarea
+            id="note"
+            rows={2}
+            className={FIELD}
+            {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
+          />
+        </FormField>
+      </div>
+      <label className="flex items-center gap-2">
+        <input type="checkbox" className="size-4 accent-(--strong)" {...register('wished')} />
+        Wished for, not owned yet
+      </label>
+    </FormDialog>
   );
 }
 
