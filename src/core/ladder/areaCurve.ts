@@ -21,8 +21,16 @@ export function areaCurveOf(recipe: Pick<Recipe, 'run' | 'panel'>): AreaCurve {
   const length = lie?.length ?? recipe.panel.height;
   if (!lie || (lie.level && lie.toward.x === 0))
     return { upTo: (along) => along / length, alongOf: (part) => part * length };
-  return counted(lie, recipe.panel);
+  const key = JSON.stringify([recipe.run, recipe.panel]);
+  const known = curves.get(key) ?? counted(lie, recipe.panel);
+  if (curves.size >= MOST_CURVES) curves.clear();
+  curves.set(key, known);
+  return known;
 }
+
+/** Counted curves of the last few runs: marks move far more often than the run under them. */
+const curves = new Map<string, AreaCurve>();
+const MOST_CURVES = 16;
 
 function counted({ alongAt, length }: Lie, { width, height }: Panel): AreaCurve {
   const sums = new Float64Array(STEPS + 1);

@@ -5,7 +5,7 @@ import type { Ink } from '../ink/ink';
 import { type Laid, laidReflectance } from '../ink/laid';
 import { areaCurveOf } from './areaCurve';
 import { coverageOf, gridOf } from './coverage';
-import { coatsAt, type Kit, lieOf, overlaps } from './recipe';
+import { coatsAt, type Kit, lieOf, overlaps, type Recipe } from './recipe';
 
 /** Places along a run at which it is asked which ink a colour reads as. */
 const SAMPLES = 600;
@@ -16,7 +16,19 @@ const POINTS = 40;
  * What the eye sees of each rung: the part of the panel whose dried colour is nearer to that rung's own than to any
  * other's (CIEDE2000). They sum to 1. What lies over the ladder is left out.
  */
-export function perceivedShares(kit: Kit): number[] {
+export function perceivedShares(kit: Kit): readonly number[] {
+  const known = counted.get(kit.recipe);
+  if (known && known.card === kit.card && known.inks.every((ink, i) => ink === kit.inks[i]))
+    return known.seen;
+  const seen = countSeen(kit);
+  counted.set(kit.recipe, { card: kit.card, inks: kit.inks, seen });
+  return seen;
+}
+
+/** Readings and rules ask for the same recipe's shares: they are counted once. */
+const counted = new WeakMap<Recipe, Pick<Kit, 'card' | 'inks'> & { readonly seen: readonly number[] }>();
+
+function countSeen(kit: Kit): number[] {
   const { recipe, inks } = kit;
   const readsAs = readerOf(kit);
   const seen = inks.map(() => 0);

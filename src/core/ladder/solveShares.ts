@@ -33,7 +33,7 @@ export const wantedShares = ({ rungs, wanted }: Recipe): readonly number[] =>
  * @param wanted  parts of the panel, one a rung, summing to 1
  */
 export function solveShares(kit: Kit, wanted: readonly number[]): SolvedShares {
-  let best: { recipe: Recipe; seen: number[]; off: number } | undefined;
+  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
   let widths = kit.recipe.joints.map(({ width }) => width);
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
     const found = withWidths(kit, wanted, widths);
@@ -50,7 +50,7 @@ function withWidths(kit: Kit, wanted: readonly number[], widths: readonly number
   const { alongOf } = areaCurveOf(kit.recipe);
   const whole = alongOf(1);
   let laid = [...wanted];
-  let best: { recipe: Recipe; seen: number[]; off: number } | undefined;
+  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
   for (let round = 0; round < ROUNDS; round++) {
     const recipe = laidAs(kit.recipe, laid, widths, (part) => alongOf(part) / whole);
     const seen = perceivedShares({ ...kit, recipe });

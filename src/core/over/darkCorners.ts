@@ -24,6 +24,7 @@ export const darkCorners: OverRun = {
   on: ({ width, height }, params) => {
     const reach = param(params, 'reach', 40);
     return {
+      blend: reach,
       level: false,
       coverAt: (x, y) => {
         const far = Math.hypot(Math.min(x, width - x), Math.min(y, height - y));

@@ -28,6 +28,7 @@ export const edge: OverRun = {
     const depth = param(params, 'depth', 16);
     const solid = SOLID * depth;
     return {
+      blend: depth - solid,
       level: false,
       coverAt: (x, y) => {
         // Inside, as far as from the nearest edge; near a corner as if it were rounded.

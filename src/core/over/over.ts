@@ -33,6 +33,8 @@ export interface OverRun {
 export interface OverLie {
   /** How much of the ink lies at a point, 0…1 coats. */
   readonly coverAt: (x: Millimetres, y: Millimetres) => number;
+  /** Over how many mm it fades; absent where it does not. */
+  readonly blend?: Millimetres;
   /** Whether points side by side are covered alike, so that a picture asks once a row. */
   readonly level: boolean;
   /** Its borders as SVG paths in mm. */

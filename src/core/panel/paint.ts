@@ -1,6 +1,7 @@
 import { FINISHES, type FinishId } from '../card/finishes';
 import type { Wetness } from '../ink/laid';
-import { type Kit, lieOf } from '../ladder/recipe';
+import { type Kit, lieOf, patchesOf } from '../ladder/recipe';
+import { OVERS } from '../over/over';
 import type { Lie } from '../run/run';
 import { TOOLS, type ToolId } from '../tool/tools';
 import { type Field, fieldsOf } from './field';
@@ -49,8 +50,9 @@ const BITS = 20;
 const FINE = 8;
 /** Pixels between two places of a row at which a run is asked how far along they lie. */
 const ASKED = 4;
-/** Pixels between two nodes of a field, and the most nodes along the panel's sides. */
-const CELL = 10;
+/** Fewest and most pixels between two nodes of a field, and nodes to the narrowest blend. */
+const CELL = { least: 6, most: 20, toABlend: 4 } as const;
+/** The most nodes along the panel's sides. */
 const MOST_NODES = { columns: 128, rows: 160, least: 20 } as const;
 
 /**
@@ -161,8 +163,9 @@ function fieldColours(
   asked: Rows,
 ): RowColours {
   const { panel } = kit.recipe;
+  const cell = cellFor(kit, width / panel.width);
   const nodes = (pixels: number, most: number) =>
-    Math.min(Math.max(Math.round(pixels / CELL), MOST_NODES.least), most);
+    Math.min(Math.max(Math.round(pixels / cell), MOST_NODES.least), most);
   const [columns, rows] = [nodes(width, MOST_NODES.columns), nodes(height, MOST_NODES.rows)];
   const needed = {
     from: Math.floor(((asked.from + 0.5) / height) * (rows - 1)),
@@ -182,6 +185,17 @@ function fieldColours(
     for (let column = 0, at = 0; column < width; column++, at += 3)
       if (sharp.isUnder((column + 0.5) * acrossPixel, y)) into.set(masked.subarray(at, at + 3), at);
   };
+}
+
+/** Pixels between two nodes, so that the narrowest blend on the panel still has several of them. */
+function cellFor({ recipe }: Kit, perMm: number): number {
+  const patches = patchesOf(recipe);
+  const blends = [
+    ...(patches ? [patches.soft] : recipe.joints.map(({ width }) => width)),
+    ...recipe.overs.flatMap(({ id, params }) => OVERS[id].on(recipe.panel, params).blend ?? []),
+  ];
+  const narrowest = Math.min(...blends) / TOOLS[recipe.tool].hardness;
+  return Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
 }
 
 /** Rows of a picture from a field, bilinear. */

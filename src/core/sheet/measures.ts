@@ -17,9 +17,19 @@ export interface Measures {
   readonly areas: ArrayLike<number>;
 }
 
+/** Sheet, readings and labels ask for the same recipe's measures: they are taken once. */
+const taken = new WeakMap<Recipe, Map<Unit, Measures>>();
+
+/** A recipe's measures, written in `unit`; remembered as long as the recipe is. */
 export function measuresOf(recipe: Recipe, unit: Unit): Measures {
+  const byUnit = taken.get(recipe) ?? new Map<Unit, Measures>();
+  taken.set(recipe, byUnit);
   const lie = lieOf(recipe);
-  return lie ? bandMeasures(recipe, lie, unit) : patchMeasures(recipe, patchesOf(recipe) as Patches, unit);
+  const measures =
+    byUnit.get(unit) ??
+    (lie ? bandMeasures(recipe, lie, unit) : patchMeasures(recipe, patchesOf(recipe) as Patches, unit));
+  byUnit.set(unit, measures);
+  return measures;
 }
 
 function bandMeasures(recipe: Recipe, lie: Lie, unit: Unit): Measures {

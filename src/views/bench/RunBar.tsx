@@ -1,4 +1,5 @@
-import { memo, useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
+import type { Ink } from '../../core/ink/ink';
 import { INK_KINDS } from '../../core/ink/kinds';
 import {
   addOver,
@@ -12,7 +13,7 @@ import {
   shareEqually,
 } from '../../core/ladder/edit';
 import type { Recipe } from '../../core/ladder/recipe';
-import { OVER_IDS, OVERS } from '../../core/over/over';
+import { OVER_IDS, OVERS, type Over } from '../../core/over/over';
 import type { Readings } from '../../core/readings/readings';
 import { RUN_IDS, RUNS, type RunId } from '../../core/run/run';
 import { TOOL_IDS, TOOLS, type ToolId } from '../../core/tool/tools';
@@ -37,6 +38,42 @@ interface Props {
 /** How the ladder lies, what lies over it and what it is laid with, with all their numbers. */
 export const RunBar = memo(function RunBar({ run, overs, tool, shelf, readings, edit }: Props) {
   const inks = useMemo(() => shelf.inks.filter(({ kind }) => INK_KINDS[kind].blends), [shelf.inks]);
+  return (
+    <>
+      <RunRow
+        runId={run.id}
+        laid={overs.map(({ id }) => id).join(' ')}
+        tool={tool}
+        readings={readings}
+        edit={edit}
+      />
+      {(RUNS[run.id].params.length > 0 || overs.length > 0) && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5">
+          {RUNS[run.id].params.length > 0 && (
+            <ParamFields
+              of={RUNS[run.id].label}
+              specs={RUNS[run.id].params}
+              params={run.params}
+              onChange={(params, gesture) => edit((recipe) => setRunParams(recipe, params), gesture)}
+            />
+          )}
+          {overs.map((over) => (
+            <OverFields key={over.id} over={over} inks={inks} edit={edit} />
+          ))}
+        </div>
+      )}
+    </>
+  );
+});
+
+interface RowProps extends Pick<Props, 'tool' | 'readings' | 'edit'> {
+  readonly runId: RunId;
+  /** What lies over the ladder already, by its ids: a text, so that a number that changes draws nothing anew. */
+  readonly laid: string;
+}
+
+/** What can be chosen about the run; it stays as it is while one of the numbers moves. */
+const RunRow = memo(function RunRow({ runId, laid, tool, readings, edit }: RowProps) {
   const darkest = useMemo(
     () => readings.rungs.reduce((dark, rung) => (rung.lab.l < dark.lab.l ? rung : dark)).ink.id,
     [readings],
@@ -47,7 +84,7 @@ export const RunBar = memo(function RunBar({ run, overs, tool, shelf, readings, 
       <div data-tour="run" className="flex flex-wrap items-center gap-2">
         <Segmented<RunId>
           label="How the ladder lies"
-          value={run.id}
+          value={runId}
           onChange={(id) => edit((recipe) => setRun(recipe, id))}
           options={RUN_IDS.map((id) => ({ value: id, label: RUNS[id].label, hint: RUNS[id].explains }))}
         />
@@ -67,7 +104,7 @@ export const RunBar = memo(function RunBar({ run, overs, tool, shelf, readings, 
           items={OVER_IDS.map((id) => ({
             label: OVERS[id].label,
             hint: OVERS[id].explains,
-            disabled: overs.some((over) => over.id === id),
+            disabled: laid.split(' ').includes(id),
             onSelect: () => edit((recipe) => addOver(recipe, id, darkest)),
           }))}
         >
@@ -101,46 +138,44 @@ export const RunBar = memo(function RunBar({ run, overs, tool, shelf, readings, 
           Arrange
         </Menu>
       </div>
-      {(RUNS[run.id].params.length > 0 || overs.length > 0) && (
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5">
-          {RUNS[run.id].params.length > 0 && (
-            <ParamFields
-              of={RUNS[run.id].label}
-              specs={RUNS[run.id].params}
-              params={run.params}
-              onChange={(params, gesture) => edit((recipe) => setRunParams(recipe, params), gesture)}
-            />
-          )}
-          {overs.map(({ id, inkId, params }) => (
-            <fieldset key={id} className="flex flex-wrap items-center gap-1.5 border-l-2 border-text pl-2">
-              <legend className="sr-only">{OVERS[id].label}</legend>
-              <span className="font-semibold">{OVERS[id].label}</span>
-              <span className="w-34">
-                <InkChoice
-                  label={`Ink of the ${OVERS[id].label.toLowerCase()}`}
-                  inks={inks}
-                  value={inkId}
-                  onChange={(next) => edit((recipe) => setOver(recipe, id, { inkId: next }))}
-                />
-              </span>
-              <ParamFields
-                of={OVERS[id].label}
-                specs={OVERS[id].params}
-                params={params}
-                onChange={(next, gesture) => edit((recipe) => setOver(recipe, id, { params: next }), gesture)}
-              />
-              <Button
-                look="bare"
-                aria-label={`Take the ${OVERS[id].label.toLowerCase()} off`}
-                onClick={() => edit((recipe) => removeOver(recipe, id))}
-              >
-                ×
-              </Button>
-            </fieldset>
-          ))}
-        </div>
-      )}
       {dialog}
     </>
+  );
+});
+
+interface OverProps extends Pick<Props, 'edit'> {
+  readonly over: Over;
+  readonly inks: readonly Ink[];
+}
+
+/** What lies over the ladder: its ink, its numbers, and the way to take it off. */
+const OverFields = memo(function OverFields({ over: { id, inkId, params }, inks, edit }: OverProps) {
+  const { label, params: specs } = OVERS[id];
+  const name = label.toLowerCase();
+  const setOverInk = useCallback(
+    (next: string) => edit((recipe) => setOver(recipe, id, { inkId: next })),
+    [edit, id],
+  );
+  return (
+    <fieldset className="flex flex-wrap items-center gap-1.5 border-l-2 border-text pl-2">
+      <legend className="sr-only">{label}</legend>
+      <span className="font-semibold">{label}</span>
+      <span className="w-34">
+        <InkChoice label={`Ink of the ${name}`} inks={inks} value={inkId} onChange={setOverInk} />
+      </span>
+      <ParamFields
+        of={label}
+        specs={specs}
+        params={params}
+        onChange={(next, gesture) => edit((recipe) => setOver(recipe, id, { params: next }), gesture)}
+      />
+      <Button
+        look="bare"
+        aria-label={`Take the ${name} off`}
+        onClick={() => edit((recipe) => removeOver(recipe, id))}
+      >
+        ×
+      </Button>
+    </fieldset>
   );
 });

@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useRef, useState } from 'react';
 
 /** How often what is written about the panel follows a steady drag, in ms. */
-const EVERY = 250;
+const EVERY = 320;
 
 /** A value that follows at once after a rest and now and then during a steady change; never long after it ends. */
 export function useCalm<T>(value: T): T {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Ink } from '../../core/ink/ink';
 
 interface Props {
@@ -10,7 +11,7 @@ interface Props {
 }
 
 /** One ink of the shelf, by family. */
-export function InkChoice({ label, inks, value, none, onChange }: Props) {
+export const InkChoice = memo(function InkChoice({ label, inks, value, none, onChange }: Props) {
   const families = [...new Set(inks.map(({ family }) => family))].sort();
   return (
     <select
@@ -33,4 +34,4 @@ export function InkChoice({ label, inks, value, none, onChange }: Props) {
       ))}
     </select>
   );
-}
+});
