@@ -350,6 +350,11 @@ test('whether a greeting will be seen: the image that does best, its calmest pla
     'the design is lost over Skerry Deep',
   );
   await expectAccessible(page, 'seen');
+  await page.setViewportSize({ width: 390, height: 844 });
+  const dialog = page.getByRole('dialog');
+  expect(
+    await dialog.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth),
+  ).toBeLessThanOrEqual(0);
 });
 
 test('the tour leads round the real controls on a first visit, is left, and is found again', async ({

@@ -167,7 +167,7 @@ function OneStep({ kit, step, clock }: StepProps) {
         ))}
         {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
       </section>
-      <figure className="justify-self-center">
+      <figure className="flex flex-col items-center justify-self-center max-md:flex-col-reverse">
         <div
           className="relative shadow-[0_1px_3px_#0006]"
           style={{ height, width: (height * panel.width) / panel.height }}
@@ -182,7 +182,7 @@ function OneStep({ kit, step, clock }: StepProps) {
           />
         </div>
         <figcaption className="mt-1 text-center text-[15px] text-mute">after this step</figcaption>
-        <p className="mt-3 flex items-center justify-center gap-3">
+        <p className="my-3 flex items-center justify-center gap-3">
           <span
             role="timer"
             aria-label="Time on this step"

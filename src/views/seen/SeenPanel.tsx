@@ -1,9 +1,11 @@
+import { useRef } from 'react';
 import { hexOfLab } from '../../core/colour/hex';
 import { labOfSpectrum } from '../../core/colour/lab';
 import { laidReflectance } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
 import type { CalmPlace, ImageInk, Legibility } from '../../core/legibility/legibility';
 import type { PanelField } from '../../core/legibility/panelField';
+import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
 
 interface Props {
@@ -15,12 +17,17 @@ interface Props {
 }
 
 const HEIGHT = 470;
+/** Until the room there is has been measured. */
+const LEAST_WIDTH = 240;
 
 /** The panel with the part hatched on which the image does not read, and the greeting in its calmest place. */
 export function SeenPanel({ kit, field, shown, place, needed }: Props) {
   const { panel } = kit.recipe;
-  const height = Math.min(HEIGHT, (HEIGHT * 0.9 * panel.height) / panel.width);
-  const width = Math.round((height * panel.width) / panel.height);
+  const box = useRef<HTMLDivElement>(null);
+  const room = useSize(box);
+  const wanted = Math.min(HEIGHT, (HEIGHT * 0.9 * panel.height) / panel.width);
+  const width = Math.round(Math.min((wanted * panel.width) / panel.height, room.width || LEAST_WIDTH));
+  const height = Math.round((width * panel.height) / panel.width);
   const { columns, rows } = field;
   const [across, down] = [panel.width / columns, panel.height / rows];
   const weak = [...shown.legibility.ratio].flatMap((ratio, cell) =>
@@ -38,55 +45,57 @@ export function SeenPanel({ kit, field, shown, place, needed }: Props) {
     : ink.overWhite;
   const thin = panel.height / height;
   return (
-    <div className="relative justify-self-center" style={{ width, height }}>
-      <PanelPicture kit={kit} wetness="dry" width={width} height={height} label="The dried panel" />
-      <svg
-        role="img"
-        aria-label={`${Math.round((weak.length / (columns * rows)) * 100)} % of the panel is hatched: ${shown.image.label} does not read there`}
-        viewBox={`0 0 ${panel.width} ${panel.height}`}
-        className="absolute inset-0 size-full"
-      >
-        <defs>
-          <pattern
-            id="weak"
-            width={thin * 7}
-            height={thin * 7}
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#fff" strokeWidth={thin * 3} />
-            <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#000" strokeWidth={thin * 1.2} />
-          </pattern>
-        </defs>
-        <path d={weak.join('')} fill="url(#weak)" />
-        {[
-          { stroke: '#fff', strokeWidth: thin * 4 },
-          { stroke: '#000', strokeWidth: thin * 1.5 },
-        ].map((line) => (
-          <rect
-            key={line.stroke}
-            {...line}
-            x={place.x}
-            y={place.y}
-            width={place.width}
-            height={place.height}
-            className="fill-none"
-          />
-        ))}
-        <text
-          x={place.x + place.width / 2}
-          y={place.y + place.height / 2}
-          dy="0.34em"
-          textAnchor="middle"
-          fontSize={Math.min(place.height * 0.62, place.width / 4.6)}
-          fontStyle="italic"
-          fontFamily="Literata, Georgia, serif"
-          fontWeight={700}
-          fill={colour}
+    <div ref={box} className="w-full lg:w-[26.5rem]">
+      <div className="relative mx-auto" style={{ width, height }}>
+        <PanelPicture kit={kit} wetness="dry" width={width} height={height} label="The dried panel" />
+        <svg
+          role="img"
+          aria-label={`${Math.round((weak.length / (columns * rows)) * 100)} % of the panel is hatched: ${shown.image.label} does not read there`}
+          viewBox={`0 0 ${panel.width} ${panel.height}`}
+          className="absolute inset-0 size-full"
         >
-          greeting
-        </text>
-      </svg>
+          <defs>
+            <pattern
+              id="weak"
+              width={thin * 7}
+              height={thin * 7}
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(45)"
+            >
+              <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#fff" strokeWidth={thin * 3} />
+              <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#000" strokeWidth={thin * 1.2} />
+            </pattern>
+          </defs>
+          <path d={weak.join('')} fill="url(#weak)" />
+          {[
+            { stroke: '#fff', strokeWidth: thin * 4 },
+            { stroke: '#000', strokeWidth: thin * 1.5 },
+          ].map((line) => (
+            <rect
+              key={line.stroke}
+              {...line}
+              x={place.x}
+              y={place.y}
+              width={place.width}
+              height={place.height}
+              className="fill-none"
+            />
+          ))}
+          <text
+            x={place.x + place.width / 2}
+            y={place.y + place.height / 2}
+            dy="0.34em"
+            textAnchor="middle"
+            fontSize={Math.min(place.height * 0.62, place.width / 4.6)}
+            fontStyle="italic"
+            fontFamily="Literata, Georgia, serif"
+            fontWeight={700}
+            fill={colour}
+          >
+            greeting
+          </text>
+        </svg>
+      </div>
     </div>
   );
 }
