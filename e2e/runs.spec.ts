@@ -313,6 +313,13 @@ test('the palette finds things to do and recipes; keys are listed and work; the 
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Loupe on or off');
   await expectAccessible(page, 'keys');
+  const oneLetter = page.getByLabel('Keys of one letter or sign do something');
+  await oneLetter.uncheck();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('radio', { name: 'Wet' })).toBeChecked();
+  await page.getByRole('button', { name: 'Keys and help' }).click();
+  await oneLetter.check();
   await page.keyboard.press('Escape');
   await page.keyboard.press('l');
   const loupe = page.getByRole('application', { name: /^Loupe/ });

@@ -10,9 +10,11 @@ export interface ViewSettings {
   readonly unit: Unit;
   readonly wetness: Wetness;
   readonly surround: Surround;
+  /** Whether keys of one sign, such as l, do something; speech and switch users turn them off (WCAG 2.2, 2.1.4). */
+  readonly letterKeys: boolean;
 }
 
-const DEFAULTS: ViewSettings = { unit: 'mm', wetness: 'dry', surround: 'light' };
+const DEFAULTS: ViewSettings = { unit: 'mm', wetness: 'dry', surround: 'light', letterKeys: true };
 
 export const viewSlice = createSlice({
   name: 'view',
@@ -36,5 +38,6 @@ export function rememberedView(value: unknown): Partial<ViewSettings> {
     ...(kept.surround === 'light' || kept.surround === 'middle' || kept.surround === 'dark'
       ? { surround: kept.surround }
       : {}),
+    ...(typeof kept.letterKeys === 'boolean' ? { letterKeys: kept.letterKeys } : {}),
   };
 }

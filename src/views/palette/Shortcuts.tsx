@@ -1,4 +1,6 @@
 import { Dialog } from 'radix-ui';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { useAllCommands } from './commands';
 
@@ -18,6 +20,8 @@ export default function Shortcuts({
   readonly onTour: () => void;
   readonly onClose: () => void;
 }) {
+  const dispatch = useAppDispatch();
+  const letterKeys = useAppSelector(({ view }) => view.letterKeys);
   const withKeys = useAllCommands().filter(({ key }) => key);
   const row = 'grid grid-cols-[9rem_1fr] gap-3 border-b border-line py-1';
   return (
@@ -47,6 +51,15 @@ export default function Shortcuts({
               </div>
             ))}
           </dl>
+          <label className="mt-3 flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={letterKeys}
+              onChange={({ target }) => dispatch(viewSet({ letterKeys: target.checked }))}
+              className="size-4 accent-(--strong)"
+            />
+            Keys of one letter or sign do something
+          </label>
           <div className="mt-4 flex justify-end gap-2">
             <Button onClick={onTour}>Show me round the bench</Button>
             <Dialog.Close asChild>

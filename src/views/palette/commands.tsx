@@ -1,4 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { useAppSelector } from '../../store/hooks';
 import { isTyping } from '../../ui/TypedField';
 
 /** Something the maker can have done by its name, and by a key where it has one. */
@@ -29,15 +30,17 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
     },
     [],
   );
-  const latest = useRef(commands);
-  latest.current = commands;
+  const letterKeys = useAppSelector(({ view }) => view.letterKeys);
+  const latest = useRef({ commands, letterKeys });
+  latest.current = { commands, letterKeys };
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const pressed = keyOf(event);
       const plain = !pressed.startsWith('Ctrl+');
-      if (event.defaultPrevented || (plain && isWriting(event.target))) return;
+      if (event.defaultPrevented || (plain && (!latest.current.letterKeys || isWriting(event.target))))
+        return;
       if (isTyping(event.target) && pressed !== 'Ctrl+k') return;
-      const command = latest.current.find(({ key }) => key === pressed);
+      const command = latest.current.commands.find(({ key }) => key === pressed);
       if (!command) return;
       event.preventDefault();
       command.run();

@@ -70,7 +70,7 @@ export default function SeenDialog({ kit, shelf, onClose }: Props) {
             Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for
             the greeting.
           </Dialog.Description>
-          <div className="grid gap-6 lg:grid-cols-[auto_1fr]">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
             <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
             <div className="space-y-5">
               <ImageList
