@@ -77,7 +77,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
       </header>
       {way === 'trios' && inks.length < 3 && <TooFew>Three inks make a trio, and there are two.</TooFew>}
       {way === 'trios' && inks.length >= 3 && (
-        <TrioSearch inks={inks} card={card} kept={kept ?? []} onOpen={open} />
+        <TrioSearch inks={inks} card={card} kept={kept} onOpen={open} />
       )}
       {way === 'bridge' && <BridgeFinder inks={inks} card={card} onOpen={open} />}
       {way === 'match' && (
@@ -109,7 +109,7 @@ const KEEP = 400;
 interface SearchProps {
   readonly inks: readonly Ink[];
   readonly card: Card;
-  readonly kept: readonly KeptTrio[];
+  readonly kept: readonly KeptTrio[] | undefined;
   readonly onOpen: (inks: readonly Ink[]) => void;
 }
 
@@ -126,15 +126,15 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
   });
   const [notMade, setNotMade] = useState(false);
   const [compared, setCompared] = useState<readonly FoundTrio[]>([]);
+  // A search begins again when its query does, so only the recipes and kept trios that were asked about may change it.
+  const { sort, constraints } = asked;
+  const avoided = notMade ? recipes : undefined;
+  const apart = sort === 'unlikeKept' || constraints.farFromKept > 0 ? kept : undefined;
   const query = useMemo<TrioQuery>(() => {
-    const made = notMade
-      ? (recipes ?? []).map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId)))
-      : [];
-    // Keeping a trio shall not move what is in sight, unless it was asked to.
-    const matters = asked.sort === 'unlikeKept' || asked.constraints.farFromKept > 0;
-    const far = matters ? kept.map(({ inkIds }) => inkIds) : [];
+    const made = avoided?.map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId))) ?? [];
+    const far = apart?.map(({ inkIds }) => inkIds) ?? [];
     return { ...asked, constraints: { ...asked.constraints, notAmong: made, kept: far } };
-  }, [asked, notMade, recipes, kept]);
+  }, [asked, avoided, apart]);
   const search = useTrioSearch(inks, card, query);
   const change = (part: Partial<TrioQuery>) => setAsked((now) => ({ ...now, ...part }));
   const constrain = (part: Partial<Constraints>) =>
@@ -148,7 +148,7 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
     );
   }, []);
   const comparedKeys = new Set(compared.map(keyOf));
-  const keptKeys = new Set(kept.map(({ id }) => id));
+  const keptKeys = new Set(kept?.map(({ id }) => id));
   const keep = useKeep(card);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)]">
