@@ -305,6 +305,7 @@ test('the palette finds things to do and recipes; keys are listed and work; the 
   await expect(run(page, 'Glow')).toBeChecked();
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('Type what to do').fill('raku');
+  await expect(page.getByRole('option', { name: 'Raku dusk, tonal' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Name of the recipe')).toHaveValue('Raku dusk, tonal');
   await page.locator('main').click({ position: { x: 5, y: 5 } });

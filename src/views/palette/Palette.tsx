@@ -34,7 +34,9 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
         className="frame mb-2 min-h-10 w-full px-3 text-base placeholder:text-mute"
       />
       <Command.List className="max-h-[55vh] overflow-y-auto">
-        <Command.Empty className="p-3">Nothing is called that.</Command.Empty>
+        <Command.Empty className="p-3">
+          {recipes ? 'Nothing is called that.' : 'Reading your recipes …'}
+        </Command.Empty>
         {groups.map((group) => (
           <Command.Group key={group} heading={group} className={GROUP}>
             {commands
