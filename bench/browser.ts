@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
+import { replaceShelf } from '../e2e/shelves';
 import type { Ink } from '../src/core/ink/ink';
 import { drawReference, REFERENCES } from '../src/core/match/references';
 import { standardInks } from './inks';
@@ -11,6 +12,7 @@ import { quantile, type Row, row } from './row';
 
 const PORT = 5272;
 const STEPS = 120;
+const baseURL = `http://127.0.0.1:${PORT}`;
 
 /** Figures of the built application in a browser, served by its own server. */
 export async function measure({
@@ -37,12 +39,12 @@ export async function measure({
     try {
       const colds: number[] = [];
       for (let i = 0; i < 5; i++) {
-        const page = await (await browser.newContext()).newPage();
+        const page = await (await browser.newContext({ baseURL })).newPage();
         colds.push(await firstView(page));
         await page.close();
       }
       // A window in which the preview has about 400 × 520 device pixels.
-      const page = await browser.newPage({ viewport: { width: 1440, height: 880 } });
+      const page = await browser.newPage({ baseURL, viewport: { width: 1440, height: 880 } });
       await firstView(page);
       // The rest of the bench loads once the panel is there; a hand is slower than that.
       await page.getByRole('list', { name: 'Steps' }).waitFor();
@@ -71,7 +73,7 @@ export async function measure({
 /** From asking for the page to the first painted panel, in ms, with an empty cache. */
 async function firstView(page: Page): Promise<number> {
   const begun = performance.now();
-  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.goto('/');
   await page.waitForSelector('canvas[data-painted]');
   return performance.now() - begun;
 }
@@ -131,7 +133,7 @@ async function longestTaskOfDrag(page: Page): Promise<number> {
 
 /** From choosing a picture of 12 megapixels to markers on its main colours, each time another picture. */
 async function matches(page: Page): Promise<number[]> {
-  await page.goto(`http://127.0.0.1:${PORT}/trios`);
+  await page.goto('/trios');
   await page.getByText('Match a picture').click();
   await page.locator('button[aria-label^="Marker 1"]').waitFor();
   const times: number[] = [];
@@ -179,9 +181,10 @@ async function searches(page: Page): Promise<Row[]> {
   for (const card of ['kraft', 'cream', 'mist-grey', 'linen', 'smooth-white'])
     times.push(await searchOnCard(page, card));
   await replaceShelf(page, standard);
+  await page.goto('/trios');
   const stopping = await page.evaluate(clockStop);
   const large = await searchAll(page, standard);
-  await page.goto(`http://127.0.0.1:${PORT}/shelf`);
+  await page.goto('/shelf');
   await page.getByText(`${standard.length} of ${standard.length}`).waitFor();
   const frames = await page.evaluate(scrollList);
   return [
@@ -196,6 +199,7 @@ async function searches(page: Page): Promise<Row[]> {
 
 async function searchAll(page: Page, inks: readonly Ink[]): Promise<number> {
   await replaceShelf(page, inks);
+  await page.goto('/trios');
   const told = page.locator('[data-took]');
   await told.waitFor({ timeout: 180_000 });
   return Number(await told.getAttribute('data-took'));
@@ -212,30 +216,6 @@ async function searchOnCard(page: Page, card: string): Promise<number> {
     { timeout: 60_000 },
   );
   return Number(await told.getAttribute('data-took'));
-}
-
-/** Puts other inks on the shelf, and opens the trios view on them. */
-async function replaceShelf(page: Page, inks: readonly Ink[]): Promise<void> {
-  await page.goto(`http://127.0.0.1:${PORT}/recipes`);
-  await page.waitForSelector('main');
-  await page.evaluate(async (all) => {
-    await new Promise<void>((resolve, reject) => {
-      const opening = indexedDB.open('tint-ladder');
-      opening.onerror = () => reject(opening.error);
-      opening.onsuccess = () => {
-        const db = opening.result;
-        const writing = db.transaction('inks', 'readwrite');
-        writing.objectStore('inks').clear();
-        for (const ink of all) writing.objectStore('inks').put(ink);
-        writing.onerror = () => reject(writing.error);
-        writing.oncomplete = () => {
-          db.close();
-          resolve();
-        };
-      };
-    });
-  }, inks);
-  await page.goto(`http://127.0.0.1:${PORT}/trios`);
 }
 
 /** Runs in the page: scrolls the list of inks for two seconds and times its frames. */

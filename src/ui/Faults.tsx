@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { Fault } from '../core/formats/fileError';
 import { Button } from './Button';
+import { Modal } from './Modal';
 
 interface Props {
   readonly fileName: string;
@@ -13,27 +14,22 @@ const MOST_SHOWN = 12;
 /** What is wrong with a file, place by place; nothing was changed. */
 export default function Faults({ fileName, faults, onClose }: Props) {
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content className="frame fixed top-1/2 left-1/2 z-50 max-h-[80vh] w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-5">
-          <Dialog.Title className="heading text-lg break-words">{fileName} could not be opened</Dialog.Title>
-          <Dialog.Description className="mt-1 text-mute">
-            Nothing was changed. This is what stands in the way:
-          </Dialog.Description>
-          <ul className="my-4 space-y-2">
-            {faults.slice(0, MOST_SHOWN).map(({ place, problem }) => (
-              <li key={`${place} ${problem}`} className="border-l-2 border-text pl-3 break-words">
-                {place && <code className="font-mono text-[12px] font-semibold">{place}</code>} {problem}
-              </li>
-            ))}
-            {faults.length > MOST_SHOWN && <li>and {faults.length - MOST_SHOWN} more</li>}
-          </ul>
-          <Dialog.Close asChild>
-            <Button look="strong">Close</Button>
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="middle" className="w-[min(34rem,92vw)]" described onClose={onClose}>
+      <Dialog.Title className="heading text-lg break-words">{fileName} could not be opened</Dialog.Title>
+      <Dialog.Description className="mt-1 text-mute">
+        Nothing was changed. This is what stands in the way:
+      </Dialog.Description>
+      <ul className="my-4 space-y-2">
+        {faults.slice(0, MOST_SHOWN).map(({ place, problem }) => (
+          <li key={`${place} ${problem}`} className="border-l-2 border-text pl-3 break-words">
+            {place && <code className="font-mono text-[12px] font-semibold">{place}</code>} {problem}
+          </li>
+        ))}
+        {faults.length > MOST_SHOWN && <li>and {faults.length - MOST_SHOWN} more</li>}
+      </ul>
+      <Dialog.Close asChild>
+        <Button look="strong">Close</Button>
+      </Dialog.Close>
+    </Modal>
   );
 }

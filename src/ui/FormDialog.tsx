@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { FormEventHandler, ReactNode } from 'react';
 import { Button } from './Button';
+import { Modal } from './Modal';
 
 interface Props {
   readonly title: string;
@@ -12,27 +13,19 @@ interface Props {
 /** A form in two columns over the page: kept by its button or by Enter, closed by Escape without a change. */
 export function FormDialog({ title, onSubmit, onClose, children }: Props) {
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(38rem,94vw)] -translate-1/2 overflow-auto rounded-[3px] bg-sheet p-5"
-        >
-          <Dialog.Title className="heading mb-4 text-lg">{title}</Dialog.Title>
-          <form noValidate onSubmit={onSubmit} className="grid gap-3 sm:grid-cols-2">
-            {children}
-            <div className="flex items-end justify-end gap-2 sm:col-span-2">
-              <Dialog.Close asChild>
-                <Button>Cancel</Button>
-              </Dialog.Close>
-              <Button look="strong" type="submit">
-                Keep
-              </Button>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="middle" className="w-[min(38rem,94vw)]" onClose={onClose}>
+      <Dialog.Title className="heading mb-4 text-lg">{title}</Dialog.Title>
+      <form noValidate onSubmit={onSubmit} className="grid gap-3 sm:grid-cols-2">
+        {children}
+        <div className="flex items-end justify-end gap-2 sm:col-span-2">
+          <Dialog.Close asChild>
+            <Button>Cancel</Button>
+          </Dialog.Close>
+          <Button look="strong" type="submit">
+            Keep
+          </Button>
+        </div>
+      </form>
+    </Modal>
   );
 }

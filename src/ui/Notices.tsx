@@ -46,7 +46,7 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }) {
             )}
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed right-4 bottom-4 z-50 flex w-[min(24rem,90vw)] flex-col gap-2 print:hidden" />
+        <Toast.Viewport className="fixed right-4 bottom-4 z-60 flex w-[min(24rem,90vw)] flex-col gap-2 print:hidden" />
       </Toast.Provider>
     </NoticeContext>
   );

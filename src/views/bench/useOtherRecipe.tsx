@@ -6,6 +6,7 @@ import { RUNS } from '../../core/run/run';
 import { listRecipes } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
 import { useSession } from '../session';
 
 interface Asked {
@@ -33,36 +34,28 @@ function Choice({ title, take, fits, onClose }: Asked & { readonly onClose: () =
   const records = useLiveQuery(() => listRecipes(db), [db]);
   const others = records?.map(({ recipe }) => recipe).filter((recipe) => recipe.id !== own && fits(recipe));
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 flex max-h-[80vh] w-[min(26rem,94vw)] -translate-1/2 flex-col gap-3 rounded-[3px] bg-sheet p-5"
-        >
-          <Dialog.Title className="heading text-lg">{title}</Dialog.Title>
-          {others?.length === 0 && <p>No other recipe has as many rungs to take it from.</p>}
-          <ul className="min-h-0 space-y-1 overflow-y-auto">
-            {others?.map((recipe) => (
-              <li key={recipe.id}>
-                <Button
-                  className="w-full"
-                  onClick={() => {
-                    take(recipe);
-                    onClose();
-                  }}
-                >
-                  <span className="truncate font-semibold">{recipe.name}</span>
-                  <span className="ml-auto text-mute">{RUNS[recipe.run.id].label.toLowerCase()}</span>
-                </Button>
-              </li>
-            ))}
-          </ul>
-          <Dialog.Close asChild>
-            <Button className="self-end">Cancel</Button>
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="middle" className="flex w-[min(26rem,94vw)] flex-col gap-3" onClose={onClose}>
+      <Dialog.Title className="heading text-lg">{title}</Dialog.Title>
+      {others?.length === 0 && <p>No other recipe has as many rungs to take it from.</p>}
+      <ul className="min-h-0 space-y-1 overflow-y-auto">
+        {others?.map((recipe) => (
+          <li key={recipe.id}>
+            <Button
+              className="w-full"
+              onClick={() => {
+                take(recipe);
+                onClose();
+              }}
+            >
+              <span className="truncate font-semibold">{recipe.name}</span>
+              <span className="ml-auto text-mute">{RUNS[recipe.run.id].label.toLowerCase()}</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Dialog.Close asChild>
+        <Button className="self-end">Cancel</Button>
+      </Dialog.Close>
+    </Modal>
   );
 }

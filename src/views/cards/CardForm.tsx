@@ -6,8 +6,8 @@ import { type Hex, parseColour } from '../../core/colour/hex';
 import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/panel/measure';
 import { Button } from '../../ui/Button';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField } from '../../ui/FormField';
-import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
+import { FIELD, FormField, NAME_RULE } from '../../ui/FormField';
+import { COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
   /** The card to change; left out for a new one. */
@@ -89,29 +89,14 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
       onClose={onClose}
     >
       <FormField label="Name" name="name" problem={errors.name?.message}>
-        <input
-          id="name"
-          autoComplete="off"
-          className={FIELD}
-          {...register('name', {
-            validate: (name) =>
-              (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
-          })}
-        />
+        <input id="name" autoComplete="off" className={FIELD} {...register('name', NAME_RULE)} />
       </FormField>
       <FormField label="Colour" name="colour" problem={errors.colour?.message}>
         <ColourInput
           colour={parseColour(watch('colour'))}
           onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input
-            id="colour"
-            autoComplete="off"
-            className={FIELD}
-            {...register('colour', {
-              validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
-            })}
-          />
+          <input id="colour" autoComplete="off" className={FIELD} {...register('colour', COLOUR_RULE)} />
         </ColourInput>
       </FormField>
       <FormField label="Finish" name="finish">

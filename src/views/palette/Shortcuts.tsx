@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
 import { useAllCommands } from './commands';
 
 /** Keys that belong to a control rather than to a command. */
@@ -25,49 +26,41 @@ export default function Shortcuts({
   const withKeys = useAllCommands().filter(({ key }) => key);
   const row = 'grid grid-cols-[9rem_1fr] gap-3 border-b border-line py-1';
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[86vh] w-[min(36rem,94vw)] -translate-1/2 overflow-y-auto rounded-[3px] bg-sheet p-5"
-        >
-          <Dialog.Title className="heading mb-3 text-lg">Keys</Dialog.Title>
-          <dl>
-            {withKeys.map(({ id, label, key }) => (
-              <div key={id} className={row}>
-                <dt>
-                  <kbd className="font-sans font-semibold">{key}</kbd>
-                </dt>
-                <dd>{label}</dd>
-              </div>
-            ))}
-            {AT_A_CONTROL.map(([key, label]) => (
-              <div key={key} className={row}>
-                <dt>
-                  <kbd className="font-sans font-semibold">{key}</kbd>
-                </dt>
-                <dd>{label}</dd>
-              </div>
-            ))}
-          </dl>
-          <label className="mt-3 flex items-center gap-2">
-            <input
-              type="checkbox"
-              checked={letterKeys}
-              onChange={({ target }) => dispatch(viewSet({ letterKeys: target.checked }))}
-              className="size-4 accent-(--strong)"
-            />
-            Keys of one letter or sign do something
-          </label>
-          <div className="mt-4 flex justify-end gap-2">
-            <Button onClick={onTour}>Show me round the bench</Button>
-            <Dialog.Close asChild>
-              <Button look="strong">Close</Button>
-            </Dialog.Close>
+    <Modal lies="middle" className="w-[min(36rem,94vw)]" onClose={onClose}>
+      <Dialog.Title className="heading mb-3 text-lg">Keys</Dialog.Title>
+      <dl>
+        {withKeys.map(({ id, label, key }) => (
+          <div key={id} className={row}>
+            <dt>
+              <kbd className="font-sans font-semibold">{key}</kbd>
+            </dt>
+            <dd>{label}</dd>
           </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+        ))}
+        {AT_A_CONTROL.map(([key, label]) => (
+          <div key={key} className={row}>
+            <dt>
+              <kbd className="font-sans font-semibold">{key}</kbd>
+            </dt>
+            <dd>{label}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="mt-3 flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={letterKeys}
+          onChange={({ target }) => dispatch(viewSet({ letterKeys: target.checked }))}
+          className="size-4 accent-(--strong)"
+        />
+        Keys of one letter or sign do something
+      </label>
+      <div className="mt-4 flex justify-end gap-2">
+        <Button onClick={onTour}>Show me round the bench</Button>
+        <Dialog.Close asChild>
+          <Button look="strong">Close</Button>
+        </Dialog.Close>
+      </div>
+    </Modal>
   );
 }

@@ -13,6 +13,7 @@ import {
 import { panelField } from '../../core/legibility/panelField';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
 import { GreetingSize } from './GreetingSize';
 import { ImageList } from './ImageList';
@@ -47,47 +48,42 @@ export default function SeenDialog({ kit, shelf, onClose }: Props) {
   if (!shown) return null;
   const place = calmestPlace(field, shown.legibility, size, needed);
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content className="fixed inset-2 z-50 overflow-y-auto rounded-[3px] bg-sheet p-5 md:inset-x-[7vw] md:inset-y-6">
-          <header className="flex flex-wrap items-center gap-3">
-            <Dialog.Title className="heading mr-auto text-lg">Will it be seen?</Dialog.Title>
-            <Segmented<Need>
-              label="What is to be read"
-              value={need}
-              onChange={setNeed}
-              options={[
-                { value: 'lettering', label: 'Lettering, 4.5 : 1' },
-                { value: 'bold shape', label: 'Bold shapes, 3 : 1' },
-              ]}
-            />
-            <Dialog.Close asChild>
-              <Button>Close</Button>
-            </Dialog.Close>
-          </header>
-          <Dialog.Description className="mb-3 text-mute">
-            Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for
-            the greeting.
-          </Dialog.Description>
-          <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
-            <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
-            <div className="space-y-5">
-              <ImageList
-                images={images}
-                needed={needed}
-                shown={shown.image.id}
-                best={best?.id}
-                impressions={impressions}
-                onChoose={setChosen}
-                onImpressions={setImpressions}
-              />
-              <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
-              <TopCoats kit={kit} shelf={shelf} />
-            </div>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="page" described onClose={onClose}>
+      <header className="flex flex-wrap items-center gap-3">
+        <Dialog.Title className="heading mr-auto text-lg">Will it be seen?</Dialog.Title>
+        <Segmented<Need>
+          label="What is to be read"
+          value={need}
+          onChange={setNeed}
+          options={[
+            { value: 'lettering', label: 'Lettering, 4.5 : 1' },
+            { value: 'bold shape', label: 'Bold shapes, 3 : 1' },
+          ]}
+        />
+        <Dialog.Close asChild>
+          <Button>Close</Button>
+        </Dialog.Close>
+      </header>
+      <Dialog.Description className="mb-3 text-mute">
+        Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for the
+        greeting.
+      </Dialog.Description>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
+        <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
+        <div className="space-y-5">
+          <ImageList
+            images={images}
+            needed={needed}
+            shown={shown.image.id}
+            best={best?.id}
+            impressions={impressions}
+            onChoose={setChosen}
+            onImpressions={setImpressions}
+          />
+          <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
+          <TopCoats kit={kit} shelf={shelf} />
+        </div>
+      </div>
+    </Modal>
   );
 }

@@ -3,8 +3,8 @@ import { type Hex, parseColour } from '../../core/colour/hex';
 import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField } from '../../ui/FormField';
-import { COLOUR_HELP, ColourInput } from '../sampling/ColourInput';
+import { FIELD, FormField, NAME_RULE } from '../../ui/FormField';
+import { COLOUR_HELP, COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
   /** The ink to change; left out for a new one. */
@@ -84,15 +84,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
       onClose={onClose}
     >
       <FormField label="Name" name="name" problem={errors.name?.message}>
-        <input
-          id="name"
-          autoComplete="off"
-          className={FIELD}
-          {...register('name', {
-            validate: (name) =>
-              (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
-          })}
-        />
+        <input id="name" autoComplete="off" className={FIELD} {...register('name', NAME_RULE)} />
       </FormField>
       <FormField label="Maker’s line" name="line" problem={errors.line?.message}>
         <input
@@ -147,9 +139,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
             id="overWhite"
             autoComplete="off"
             className={FIELD}
-            {...register('overWhite', {
-              validate: (text) => parseColour(text) !== undefined || COLOUR_HELP,
-            })}
+            {...register('overWhite', COLOUR_RULE)}
           />
         </ColourInput>
       </FormField>

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import type { FaultyRow, InkImport } from '../../core/formats/inkImport';
 import type { Ink } from '../../core/ink/ink';
 import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
 import { shelfWorker } from '../workers';
 
 interface Props {
@@ -32,42 +33,37 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
     if (answer && mine === newest.current) setReading(answer);
   };
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 space-y-3 overflow-auto rounded-[3px] bg-sheet p-5">
-          <Dialog.Title className="heading text-lg">Import inks</Dialog.Title>
-          <Dialog.Description className="text-mute">
-            Choose a CSV table or a GPL palette, or paste rows from a spreadsheet, with a header that names at
-            least name and over_white.
-          </Dialog.Description>
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,.gpl,text/csv"
-            aria-label="Table file"
-            className="frame w-full p-1.5"
-            onChange={async ({ target }) => {
-              const file = target.files?.[0];
-              if (file) await read(file.size > TOO_LARGE ? ' '.repeat(TOO_LARGE) : await file.text());
-            }}
-          />
-          <textarea
-            aria-label="Pasted rows"
-            rows={4}
-            placeholder="name, over_white, kind …"
-            className="frame w-full px-2 py-1 font-mono text-[12px] placeholder:text-mute"
-            onChange={({ target }) => read(target.value)}
-          />
-          <Preview reading={reading} />
-          <div className="flex justify-end gap-2">
-            <Dialog.Close asChild>
-              <Button>Cancel</Button>
-            </Dialog.Close>
-            <KeepButton reading={reading} onKeep={onKeep} />
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="middle" className="w-[min(40rem,94vw)] space-y-3" described onClose={onClose}>
+      <Dialog.Title className="heading text-lg">Import inks</Dialog.Title>
+      <Dialog.Description className="text-mute">
+        Choose a CSV table or a GPL palette, or paste rows from a spreadsheet, with a header that names at
+        least name and over_white.
+      </Dialog.Description>
+      <input
+        type="file"
+        accept=".csv,.tsv,.txt,.gpl,text/csv"
+        aria-label="Table file"
+        className="frame w-full p-1.5"
+        onChange={async ({ target }) => {
+          const file = target.files?.[0];
+          if (file) await read(file.size > TOO_LARGE ? ' '.repeat(TOO_LARGE) : await file.text());
+        }}
+      />
+      <textarea
+        aria-label="Pasted rows"
+        rows={4}
+        placeholder="name, over_white, kind …"
+        className="frame w-full px-2 py-1 font-mono text-[12px] placeholder:text-mute"
+        onChange={({ target }) => read(target.value)}
+      />
+      <Preview reading={reading} />
+      <div className="flex justify-end gap-2">
+        <Dialog.Close asChild>
+          <Button>Cancel</Button>
+        </Dialog.Close>
+        <KeepButton reading={reading} onKeep={onKeep} />
+      </div>
+    </Modal>
   );
 }
 

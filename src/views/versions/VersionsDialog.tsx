@@ -6,6 +6,7 @@ import { kitFrom } from '../../data/recipes';
 import type { VersionRecord } from '../../data/records';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from '../../data/versions';
 import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
 import { useNotify } from '../../ui/Notices';
 import { useEdit } from '../bench/useBench';
 import { PanelPicture } from '../panel/PanelPicture';
@@ -53,74 +54,67 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
   );
   const compared = states.filter(({ id }) => against.includes(id));
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content className="fixed inset-2 z-50 flex flex-col gap-4 overflow-y-auto rounded-[3px] bg-sheet p-5 md:inset-x-[8vw] md:inset-y-8">
-          <header className="flex flex-wrap items-center gap-3">
-            <Dialog.Title className="heading mr-auto text-lg">Versions of {recipe.name}</Dialog.Title>
-            <Dialog.Close asChild>
-              <Button>Close</Button>
-            </Dialog.Close>
-          </header>
-          <Dialog.Description className="text-mute">
-            Name the recipe as it stands, go back to a state that has a name, or tick two to hold them against
-            each other.
-          </Dialog.Description>
-          <form onSubmit={name} className="flex flex-wrap gap-2">
-            <input
-              name="name"
-              aria-label="Name for the recipe as it stands"
-              placeholder="Before the blue"
-              maxLength={80}
-              autoComplete="off"
-              className="frame min-h-7 w-64 px-2 placeholder:text-mute"
-            />
-            <Button look="strong" type="submit">
-              Name this state
-            </Button>
-          </form>
-          <ul aria-label="States" className="flex flex-wrap gap-4">
-            {states.map((state) => {
-              const version = versions?.find(({ id }) => id === state.id);
-              return (
-                <li key={state.id} className="w-38 bg-pane p-3">
-                  <Thumb kit={state.kit} />
-                  <p className="mt-1 truncate font-semibold" title={state.name}>
-                    {state.name}
-                  </p>
-                  <label className="flex items-center gap-1.5">
-                    <input
-                      type="checkbox"
-                      checked={against.includes(state.id)}
-                      onChange={() => choose(state.id)}
-                      className="size-4 accent-(--strong)"
-                    />
-                    compare
-                  </label>
-                  {version && (
-                    <div className="mt-1 flex gap-1">
-                      <Button onClick={() => goBack(version)}>Go back to it</Button>
-                      <Button
-                        look="bare"
-                        aria-label={`Delete ${version.name}`}
-                        onClick={() => void drop(version)}
-                      >
-                        ×
-                      </Button>
-                    </div>
-                  )}
-                </li>
-              );
-            })}
-          </ul>
-          {versions?.length === 0 && <p>No state has a name yet.</p>}
-          {compared[0] && compared[1] && (
-            <Comparison one={compared[0]} other={compared[1]} inks={shelf.inks} />
-          )}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal lies="page" className="flex flex-col gap-4" described onClose={onClose}>
+      <header className="flex flex-wrap items-center gap-3">
+        <Dialog.Title className="heading mr-auto text-lg">Versions of {recipe.name}</Dialog.Title>
+        <Dialog.Close asChild>
+          <Button>Close</Button>
+        </Dialog.Close>
+      </header>
+      <Dialog.Description className="text-mute">
+        Name the recipe as it stands, go back to a state that has a name, or tick two to hold them against
+        each other.
+      </Dialog.Description>
+      <form onSubmit={name} className="flex flex-wrap gap-2">
+        <input
+          name="name"
+          aria-label="Name for the recipe as it stands"
+          placeholder="Before the blue"
+          maxLength={80}
+          autoComplete="off"
+          className="frame min-h-7 w-64 px-2 placeholder:text-mute"
+        />
+        <Button look="strong" type="submit">
+          Name this state
+        </Button>
+      </form>
+      <ul aria-label="States" className="flex flex-wrap gap-4">
+        {states.map((state) => {
+          const version = versions?.find(({ id }) => id === state.id);
+          return (
+            <li key={state.id} className="w-38 bg-pane p-3">
+              <Thumb kit={state.kit} />
+              <p className="mt-1 truncate font-semibold" title={state.name}>
+                {state.name}
+              </p>
+              <label className="flex items-center gap-1.5">
+                <input
+                  type="checkbox"
+                  checked={against.includes(state.id)}
+                  onChange={() => choose(state.id)}
+                  className="size-4 accent-(--strong)"
+                />
+                compare
+              </label>
+              {version && (
+                <div className="mt-1 flex gap-1">
+                  <Button onClick={() => goBack(version)}>Go back to it</Button>
+                  <Button
+                    look="bare"
+                    aria-label={`Delete ${version.name}`}
+                    onClick={() => void drop(version)}
+                  >
+                    ×
+                  </Button>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {versions?.length === 0 && <p>No state has a name yet.</p>}
+      {compared[0] && compared[1] && <Comparison one={compared[0]} other={compared[1]} inks={shelf.inks} />}
+    </Modal>
   );
 }
 

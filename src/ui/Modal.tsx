@@ -1,0 +1,35 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface Props {
+  /** In the middle and as large as it needs to be, or over nearly all of the page. */
+  readonly lies: 'middle' | 'page';
+  /** How wide, and how its parts are set. */
+  readonly className?: string;
+  /** Whether a `Dialog.Description` stands inside. */
+  readonly described?: boolean;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}
+
+const LIES = {
+  middle: 'top-1/2 left-1/2 max-h-[90vh] -translate-1/2',
+  page: 'inset-2 md:inset-x-[7vw] md:inset-y-6',
+} as const;
+
+/** What is done before anything else is: lies over the page with a `Dialog.Title` inside, closed by Escape too. */
+export function Modal({ lies, className = '', described = false, onClose, children }: Props) {
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-50 bg-black/50" />
+        <Dialog.Content
+          {...(described ? {} : { 'aria-describedby': undefined })}
+          className={`fixed z-50 overflow-auto rounded-[3px] bg-sheet p-5 ${LIES[lies]} ${className}`}
+        >
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
