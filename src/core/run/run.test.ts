@@ -14,6 +14,8 @@ import { type BandRun, RUN_IDS, RUNS } from './run';
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name, i) => ink(name, `#${'369bd'[i]}08070` as `#${string}`));
 const recipeOf = (count: number): Recipe => kitOf(inks.slice(0, count)).recipe;
 
+const anyPart = fc.double({ min: 0, max: 1, noNaN: true });
+
 const paramsFor = (specs: readonly ParamSpec[]) =>
   fc
     .tuple(...specs.map(({ least, most }) => fc.double({ min: least, max: most, noNaN: true })))
@@ -46,40 +48,30 @@ const anyRecipe = fc
 describe('every run', () => {
   test('covers each point once: parts in 0…1 that sum to 1', () => {
     fc.assert(
-      fc.property(
-        anyRecipe,
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        (recipe, u, v) => {
-          const parts = new Float64Array(recipe.rungs.length);
-          coverageOf(recipe)(u * recipe.panel.width, v * recipe.panel.height, parts);
-          for (const part of parts) expect(part).toBeGreaterThanOrEqual(0);
-          expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(1, 9);
-        },
-      ),
+      fc.property(anyRecipe, anyPart, anyPart, (recipe, u, v) => {
+        const parts = new Float64Array(recipe.rungs.length);
+        coverageOf(recipe)(u * recipe.panel.width, v * recipe.panel.height, parts);
+        for (const part of parts) expect(part).toBeGreaterThanOrEqual(0);
+        expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(1, 9);
+      }),
       { numRuns: 150 },
     );
   });
 
   test('is continuous: a step of a hundredth of a millimetre changes no part by much', () => {
     fc.assert(
-      fc.property(
-        anyRecipe,
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        (recipe, u, v) => {
-          const coverage = coverageOf(recipe);
-          const [here, there] = [0, 1].map(() => new Float64Array(recipe.rungs.length)) as [
-            Float64Array,
-            Float64Array,
-          ];
-          const [x, y] = [u * recipe.panel.width, v * recipe.panel.height];
-          coverage(x, y, here);
-          coverage(x + 0.006, y + 0.008, there);
-          // The steepest fade there is: a joint of 1 mm laid with the hardest tool.
-          for (const [i, part] of here.entries()) expect(Math.abs(part - (there[i] ?? 0))).toBeLessThan(0.06);
-        },
-      ),
+      fc.property(anyRecipe, anyPart, anyPart, (recipe, u, v) => {
+        const coverage = coverageOf(recipe);
+        const [here, there] = [0, 1].map(() => new Float64Array(recipe.rungs.length)) as [
+          Float64Array,
+          Float64Array,
+        ];
+        const [x, y] = [u * recipe.panel.width, v * recipe.panel.height];
+        coverage(x, y, here);
+        coverage(x + 0.006, y + 0.008, there);
+        // The steepest fade there is: a joint of 1 mm laid with the hardest tool.
+        for (const [i, part] of here.entries()) expect(Math.abs(part - (there[i] ?? 0))).toBeLessThan(0.06);
+      }),
       { numRuns: 150 },
     );
   });
@@ -95,8 +87,8 @@ describe('every run', () => {
             panel: anyPanel,
           }),
         ),
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
+        anyPart,
+        anyPart,
         ({ run, params, panel }, u, v) => {
           const lie = run.on(panel, params);
           const along = lie.alongAt(u * panel.width, v * panel.height);
@@ -174,8 +166,8 @@ test('what lies over the ladder covers 0…1, and only the horizon has a sharp b
         .chain((id) =>
           fc.record({ over: fc.constant(OVERS[id]), params: paramsFor(OVERS[id].params), panel: anyPanel }),
         ),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
+      anyPart,
+      anyPart,
       ({ over, params, panel }, u, v) => {
         const { coverAt } = over.on(panel, params);
         const [x, y] = [u * panel.width, v * panel.height];
@@ -208,7 +200,7 @@ test('an edge darkens the border and leaves the middle; a horizon is dark to its
 
 test('a fade and its inverse undo each other', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (t) => {
+    fc.property(anyPart, (t) => {
       expect(fadeInverse(fade(t))).toBeCloseTo(t, 6);
     }),
   );
