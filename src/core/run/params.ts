@@ -1,29 +1,56 @@
 import type { Panel } from '../panel/panel';
 
-/** Numbers of a run or of what lies over it, by their keys. Lengths are mm, angles degrees, parts per cent. */
+/** Numbers of a run or of a pass, by their keys. Lengths are mm, angles degrees, parts per cent, choices counted from 0. */
 export type Params = Readonly<Record<string, number>>;
 
-/** What one of these numbers means, how far it may go, and where it starts. */
-export interface ParamSpec {
+interface SpecBase {
   readonly key: string;
   readonly label: string;
-  readonly unit: 'mm' | '°' | '%' | 'seed';
+  readonly initial: (panel: Panel) => number;
+}
+
+/** A number that is measured: how far it may go, and where it starts. */
+export interface MeasureSpec extends SpecBase {
+  readonly unit: 'mm' | '°' | '%' | '×' | 'seed';
   readonly least: number;
   readonly most: number;
   /** What an arrow key changes it by. */
   readonly step: number;
-  readonly initial: (panel: Panel) => number;
 }
 
-/** The numbers a run starts with on a panel. */
+/** One of a few, in words; the number is its place among them. */
+export interface ChoiceSpec extends SpecBase {
+  readonly choices: readonly string[];
+}
+
+/** What one of these numbers means. */
+export type ParamSpec = MeasureSpec | ChoiceSpec;
+
+export const isChoice = (spec: ParamSpec): spec is ChoiceSpec => 'choices' in spec;
+
+/** The least and the most such a number may be. */
+export const rangeOf = (spec: ParamSpec): readonly [least: number, most: number] =>
+  isChoice(spec) ? [0, spec.choices.length - 1] : [spec.least, spec.most];
+
+/** The numbers a run or a pass starts with on a panel. */
 export const initialParams = (specs: readonly ParamSpec[], panel: Panel): Params =>
   Object.fromEntries(specs.map((spec) => [spec.key, holdParam(spec, spec.initial(panel))]));
 
-/** A number held inside its range; a seed is whole. */
-export function holdParam({ least, most, unit }: ParamSpec, value: number): number {
+/** A number held inside its range; seeds, counts and choices are whole. */
+export function holdParam(spec: ParamSpec, value: number): number {
+  const [least, most] = rangeOf(spec);
   const held = Math.min(Math.max(value, least), most);
-  return unit === 'seed' ? Math.round(held) : held;
+  return isWhole(spec) ? Math.round(held) : held;
 }
+
+export const isWhole = (spec: ParamSpec): boolean =>
+  isChoice(spec) || spec.unit === 'seed' || spec.unit === '×';
+
+/** Numbers as their specs allow them; one that is missing starts where it does on the panel. */
+export const heldParams = (specs: readonly ParamSpec[], params: Params, panel: Panel): Params =>
+  Object.fromEntries(
+    specs.map((spec) => [spec.key, holdParam(spec, params[spec.key] ?? spec.initial(panel))]),
+  );
 
 /** A number of a run, or where it starts when it has none. */
 export const param = (params: Params, key: string, otherwise: number): number => params[key] ?? otherwise;
