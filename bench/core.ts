@@ -9,7 +9,7 @@ import { flatSpectrum } from '../src/core/colour/spectrum';
 import { planCuts } from '../src/core/cutting/cutPlan';
 import type { Ink } from '../src/core/ink/ink';
 import { laidReflectance } from '../src/core/ink/laid';
-import { addOver, setRun, shareEqually } from '../src/core/ladder/edit';
+import { setRun, shareEqually } from '../src/core/ladder/edit';
 import { STATIONS } from '../src/core/ladder/joint';
 import type { Kit } from '../src/core/ladder/recipe';
 import { solveShares } from '../src/core/ladder/solveShares';
@@ -17,7 +17,6 @@ import { NEEDS } from '../src/core/legibility/contrast';
 import { calmestPlace, imageInks, legibilityOf } from '../src/core/legibility/legibility';
 import { panelField } from '../src/core/legibility/panelField';
 import { rankTopCoats } from '../src/core/legibility/topCoat';
-import { OVER_IDS } from '../src/core/over/over';
 import { seededRandom } from '../src/core/panel/grain';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
 import { readingsOf } from '../src/core/readings/readings';
@@ -28,6 +27,7 @@ import { compileSheet } from '../src/core/sheet/compile';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { DEMO_RECIPES } from '../src/data/demo/recipes';
+import { eightPasses } from './eightPasses';
 import { standardInks } from './inks';
 import { medianTime, type Row, row } from './row';
 
@@ -40,7 +40,7 @@ function kitOf(ids: readonly string[]): Kit {
   const rungs = ids.map((inkId) => ({ inkId, share: 1 / ids.length }));
   const joints = ids.slice(1).map(() => ({ width: 8 }));
   const recipe = shareEqually({ ...(demo as NonNullable<typeof demo>), rungs, joints });
-  return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf), overInks: [] };
+  return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf), passInks: [], designs: [] };
 }
 
 /** Figures of the core alone, on Node. */
@@ -71,19 +71,12 @@ function pictures(): Row[] {
         400,
       );
     }),
-    ...OVER_IDS.map((id) => {
-      const kit = {
-        ...three,
-        recipe: addOver(three.recipe, id, 'tarn-deep'),
-        overInks: [inkOf('tarn-deep')],
-      };
-      return row(
-        `picture-${id}`,
-        medianTime(() => paintPanel(kit, 'dry', width, height), 7),
-        'ms',
-        400,
-      );
-    }),
+    row(
+      'picture-passes',
+      medianTime(() => paintPanel(eightPasses(three), 'dry', width, height), 7),
+      'ms',
+      1500,
+    ),
     row(
       'cutplan-60',
       medianTime(() => planCuts({ width: 210, height: 297 }, SIXTY), 7),

@@ -12,6 +12,9 @@ import { setRun } from '../src/core/ladder/edit';
 import { laidShares, perceivedShares } from '../src/core/ladder/perceived';
 import type { Kit } from '../src/core/ladder/recipe';
 import { paintPanel, pixelsAt } from '../src/core/panel/paint';
+import { groundOf } from '../src/core/pass/ground';
+import { PASS_KINDS } from '../src/core/pass/pass';
+import { passReadings } from '../src/core/readings/passReadings';
 import { readingsOf } from '../src/core/readings/readings';
 import { findingsOf } from '../src/core/rules/rule';
 import { RUN_IDS } from '../src/core/run/run';
@@ -50,12 +53,13 @@ async function readKit(path: string | undefined): Promise<Kit> {
   }
 }
 
-/** The readings with each rung's shares, each joint's width in mm, and what offends against a rule of the trade. */
+/** The readings with each rung's shares, each joint's width in mm, what each pass does, and what offends against a rule of the trade. */
 function tellReadings(kit: Kit) {
-  const readings = readingsOf(kit);
+  const readings = readingsOf(kit, groundOf(kit));
   const { rungs, joints, ...rest } = readings;
   const laid = laidShares(kit);
   const seen = perceivedShares(kit);
+  const passes = passReadings(kit);
   return {
     recipe: kit.recipe.name,
     card: kit.card.name,
@@ -67,7 +71,12 @@ function tellReadings(kit: Kit) {
     })),
     joints: joints.map((joint, i) => ({ width: kit.recipe.joints[i]?.width, ...joint })),
     ...rest,
-    warnings: findingsOf({ kit, readings, shelf: [], cards: [] }).map(({ told }) => told),
+    passes: passes.map(({ contrast, ...reading }) => ({
+      pass: PASS_KINDS[kit.recipe.passes.find(({ id }) => id === reading.id)?.kind ?? 'coat'].label,
+      ...reading,
+      ...(contrast ? { contrast: { least: contrast.least, worst: contrast.worst } } : {}),
+    })),
+    warnings: findingsOf({ kit, readings, passes, shelf: [], cards: [] }).map(({ told }) => told),
   };
 }
 

@@ -4,9 +4,11 @@ import { addTiming, clearTimings } from './timings';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from './versions';
 import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
+import { OWN_DESIGNS } from '../core/design/own';
 import { setShare } from '../core/ladder/edit';
 import { ink, kitOf } from '../testing/kits';
 import { Database } from './database';
+import { listDesigns } from './designs';
 import { dropTrio, keepTrio, listKept, restoreTrio } from './kept';
 import {
   addRecipe,
@@ -23,6 +25,11 @@ import { SCHEMA, type SchemaVersion } from './schema';
 import { removeInk } from './shelf';
 
 let count = 0;
+const materials = async (db: Database) => ({
+  inks: await db.inks.toArray(),
+  cards: await db.cards.toArray(),
+  designs: await listDesigns(db),
+});
 const freshDb = () => new Database(`test-${count++}`);
 
 describe('the demo', () => {
@@ -33,7 +40,8 @@ describe('the demo', () => {
     expect(new Set(inks.map(({ name }) => name)).size).toBe(72);
     expect(cards).toHaveLength(8);
     expect(recipes).toHaveLength(3);
-    for (const { recipe } of recipes) expect(kitFrom(recipe, inks, cards)).toBeDefined();
+    for (const { recipe } of recipes)
+      expect(kitFrom(recipe, { inks, cards, designs: OWN_DESIGNS })).toBeDefined();
   });
 });
 
@@ -98,7 +106,7 @@ describe('bringing a recipe in', () => {
   test('brings its inks and card to a shelf that lacks them', async () => {
     const db = freshDb();
     const { recipe } = await importKit(db, kit);
-    expect(kitFrom(recipe, await db.inks.toArray(), await db.cards.toArray())?.inks).toEqual(kit.inks);
+    expect(kitFrom(recipe, await materials(db))?.inks).toEqual(kit.inks);
     expect(await db.inks.count()).toBe(74);
     await importKit(db, kit);
     expect(await db.inks.count()).toBe(74);
@@ -109,7 +117,7 @@ describe('bringing a recipe in', () => {
     await importKit(db, kit);
     const { recipe } = await importKit(db, kitOf([ink('Heron', '#ff0000'), ink('Plover', '#ddccaa')]));
     expect((await db.inks.get('Heron'))?.overWhite).toBe('#556677');
-    const used = kitFrom(recipe, await db.inks.toArray(), await db.cards.toArray())?.inks[0];
+    const used = kitFrom(recipe, await materials(db))?.inks[0];
     expect(used).toMatchObject({ overWhite: '#ff0000', name: 'Heron (from file)' });
   });
 
@@ -193,7 +201,7 @@ describe('migrations', () => {
       SCHEMA.filter(({ version }) => version <= 2),
     );
     await old.recipes.toCollection().modify((record: { recipe: unknown }) => {
-      const { run: _, overs: __, tool: ___, ...recipe } = record.recipe as Record<string, unknown>;
+      const { run: _, passes: __, tool: ___, ...recipe } = record.recipe as Record<string, unknown>;
       record.recipe = { ...recipe, run: 'straight', school: 'paleFirst' };
     });
     old.close();
@@ -201,7 +209,7 @@ describe('migrations', () => {
     for (const { recipe } of await listRecipes(db))
       expect(recipe).toMatchObject({
         run: { id: 'straight', params: {} },
-        overs: [],
+        passes: [],
         tool: 'brush',
         school: 'paleFirst',
       });

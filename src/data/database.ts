@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie';
 import type { Card } from '../core/card/card';
+import type { Design } from '../core/design/design';
 import type { Ink } from '../core/ink/ink';
 import type { KeptTrio, RecipeRecord, Setting, TimingRecord, VersionRecord } from './records';
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
@@ -10,6 +11,7 @@ export class Database extends Dexie {
   readonly cards!: Table<Card, string>;
   readonly recipes!: Table<RecipeRecord, string>;
   readonly settings!: Table<Setting, string>;
+  readonly designs!: Table<Design, string>;
   readonly kept!: Table<KeptTrio, string>;
   readonly versions!: Table<VersionRecord, string>;
   readonly timings!: Table<TimingRecord, number>;

@@ -1,4 +1,6 @@
 import type { Card } from '../core/card/card';
+import type { Design } from '../core/design/design';
+import { isOwnDesign } from '../core/design/own';
 import { BARE, type Ink, isBare } from '../core/ink/ink';
 import { shareEqually } from '../core/ladder/edit';
 import type { Kit, Recipe } from '../core/ladder/recipe';
@@ -90,45 +92,73 @@ export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe
     cardId: card.id,
     panel: USUAL_PANEL,
     run: STRAIGHT,
-    overs: [],
+    passes: [],
     tool: 'brush',
     school: 'suggested',
     rungs: inks.map(({ id }) => ({ inkId: id, share: 1 / inks.length })),
     joints: inks.slice(1).map(() => ({ width: 1 })),
   });
 
-/** What a recipe needs, from the shelf; undefined when an ink or the card is no longer there. */
-export function kitFrom(recipe: Recipe, inks: readonly Ink[], cards: readonly Card[]): Kit | undefined {
+/** What recipes are made of. */
+export interface Materials {
+  readonly inks: readonly Ink[];
+  readonly cards: readonly Card[];
+  readonly designs: readonly Design[];
+}
+
+/** What a recipe needs, from the shelf; undefined when an ink, a design or the card is no longer there. */
+export function kitFrom(recipe: Recipe, { inks, cards, designs }: Materials): Kit | undefined {
   const card = cards.find(({ id }) => id === recipe.cardId);
   const find = ({ inkId }: { readonly inkId: string }): Ink[] => {
     const ink = inkId === BARE.id ? BARE : inks.find(({ id }) => id === inkId);
     return ink ? [ink] : [];
   };
   const found = recipe.rungs.flatMap(find);
-  const overInks = recipe.overs.flatMap(find);
-  const whole = found.length === recipe.rungs.length && overInks.length === recipe.overs.length;
-  return card && whole ? { recipe, card, inks: found, overInks } : undefined;
+  const inkIds = inkIdsOf(recipe.passes);
+  const passInks = inks.filter(({ id }) => inkIds.has(id));
+  const designIds = designIdsOf(recipe.passes);
+  const drawn = designs.filter(({ id }) => designIds.has(id));
+  const whole =
+    found.length === recipe.rungs.length &&
+    passInks.length === inkIds.size &&
+    drawn.length === designIds.size;
+  return card && whole ? { recipe, card, inks: found, passInks, designs: drawn } : undefined;
 }
 
+const inkIdsOf = (passes: Recipe['passes']): Set<string> =>
+  new Set(passes.flatMap(({ placements }) => placements.flatMap(({ inkId }) => inkId ?? [])));
+
+export const designIdsOf = (passes: Recipe['passes']): Set<string> =>
+  new Set(passes.flatMap(({ designId }) => designId ?? []));
+
 /**
- * Brings a recipe in from a file, with what of its inks and card is not on the shelf yet: all of it or nothing.
- * An ink or card that is here under the same id but is another one comes in beside it under a new id.
+ * Brings a recipe in from a file, with what of its inks, designs and card is not on the shelf yet: all of it or nothing.
+ * One that is here under the same id but is another one comes in beside it under a new id.
  */
 export const importKit = (db: Database, kit: Kit): Promise<RecipeRecord> =>
-  db.transaction('rw', db.recipes, db.inks, db.cards, async () => {
+  db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const inkIds = new Map<string, string>();
-    for (const ink of [...kit.inks, ...kit.overInks])
+    for (const ink of [...kit.inks, ...kit.passInks])
       if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
     const here = <T extends { readonly inkId: string }>(part: T): T => ({
       ...part,
       inkId: inkIds.get(part.inkId) ?? part.inkId,
     });
+    const designIds = new Map<string, string>();
+    for (const design of kit.designs)
+      if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
     const cardId = await bringIn(db.cards, kit.card);
     return addRecipe(db, {
       ...kit.recipe,
       cardId,
       rungs: kit.recipe.rungs.map(here),
-      overs: kit.recipe.overs.map(here),
+      passes: kit.recipe.passes.map(({ designId, ...pass }) => ({
+        ...pass,
+        ...(designId === undefined ? {} : { designId: designIds.get(designId) ?? designId }),
+        placements: pass.placements.map((placement) =>
+          placement.inkId === undefined ? placement : here({ ...placement, inkId: placement.inkId }),
+        ),
+      })),
     });
   });
 
@@ -147,5 +177,13 @@ async function bringIn<T extends { id: string; name: string }>(
 
 function sameFields(here: object, incoming: object): boolean {
   const [p, q] = [Object.entries(here), Object.entries(incoming)];
-  return p.length === q.length && p.every(([key, value]) => value === incoming[key as keyof typeof incoming]);
+  return (
+    p.length === q.length &&
+    p.every(([key, value]) => sameValue(value, incoming[key as keyof typeof incoming]))
+  );
+}
+
+/** Fields are plain values, or lists and records of them. */
+function sameValue(p: unknown, q: unknown): boolean {
+  return p === q || (typeof p === 'object' && JSON.stringify(p) === JSON.stringify(q));
 }

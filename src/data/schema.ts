@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { migrateRecipe } from '../core/formats/recipeMigrations';
+import { recipeAt } from '../core/formats/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';
@@ -33,8 +33,22 @@ export const SCHEMA: readonly SchemaVersion[] = [
         .table('recipes')
         .toCollection()
         .modify((record: { recipe: Record<string, unknown> }) => {
-          if (typeof record.recipe.run === 'string') record.recipe = migrateRecipe(record.recipe, 1);
+          if (typeof record.recipe.run === 'string') record.recipe = recipeAt(record.recipe, 1, 2);
         });
+    },
+  },
+  {
+    version: 4,
+    title: 'passes in place of overs, and designs',
+    stores: { designs: 'id' },
+    upgrade: async (transaction) => {
+      for (const table of ['recipes', 'versions'])
+        await transaction
+          .table(table)
+          .toCollection()
+          .modify((record: { recipe: Record<string, unknown> }) => {
+            if ('overs' in record.recipe) record.recipe = recipeAt(record.recipe, 2, 3);
+          });
     },
   },
 ];

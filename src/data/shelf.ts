@@ -6,10 +6,12 @@ export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
   await db.inks.put(ink);
 };
 
-/** Names of the recipes in which an ink is a rung, or lies over the ladder. */
+/** Names of the recipes in which an ink is a rung, or is laid in a pass. */
 export const recipesWith = async (db: Database, inkId: string): Promise<string[]> =>
   (await db.recipes.toArray())
-    .filter(({ recipe }) => [...recipe.rungs, ...recipe.overs].some((laid) => laid.inkId === inkId))
+    .filter(({ recipe: { rungs, passes } }) =>
+      [...rungs, ...passes.flatMap(({ placements }) => placements)].some((laid) => laid.inkId === inkId),
+    )
     .map(({ recipe }) => recipe.name);
 
 /** An ink stays on the shelf while recipes are made of it. Nothing was deleted. */

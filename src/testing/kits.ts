@@ -1,8 +1,12 @@
 import type { Card } from '../core/card/card';
 import type { Hex } from '../core/colour/hex';
+import type { Design } from '../core/design/design';
 import type { Ink } from '../core/ink/ink';
 import type { InkKindId } from '../core/ink/kinds';
+import { addPass, setPlacement } from '../core/ladder/edit';
 import type { Kit, Recipe } from '../core/ladder/recipe';
+import type { PassKindId } from '../core/pass/pass';
+import type { Params } from '../core/run/params';
 import { STRAIGHT } from '../core/run/run';
 
 /** Values for tests: small, real, and invented. */
@@ -30,7 +34,8 @@ export function kitOf(
   inks: readonly Ink[],
   card = WHITE_CARD,
   change: Partial<Recipe> = {},
-  overInks: readonly Ink[] = [],
+  passInks: readonly Ink[] = [],
+  designs: readonly Design[] = [],
 ): Kit {
   const recipe: Recipe = {
     id: 'test',
@@ -38,12 +43,36 @@ export function kitOf(
     cardId: card.id,
     panel: { width: 80, height: 100 },
     run: STRAIGHT,
-    overs: [],
+    passes: [],
     tool: 'brush',
     school: 'paleFirst',
     rungs: inks.map(({ id }) => ({ inkId: id, share: 1 / inks.length })),
     joints: inks.slice(1).map(() => ({ width: 10 })),
     ...change,
   };
-  return { recipe, card, inks, overInks };
+  return { recipe, card, inks, passInks, designs };
+}
+
+interface PassWish {
+  readonly ink?: Ink;
+  readonly design?: Design;
+  readonly params?: Params;
+}
+
+/** A kit with one pass more. */
+export function withPass(kit: Kit, kind: PassKindId, { ink: laid, design, params }: PassWish = {}): Kit {
+  const added = addPass(kit.recipe, kind, {
+    ...(laid ? { inkId: laid.id } : {}),
+    ...(design ? { design } : {}),
+  });
+  const pass = added.passes.find(({ id }) => !kit.recipe.passes.some((other) => other.id === id));
+  if (!pass) throw new Error('the recipe is full');
+  const once = <T>(list: readonly T[], one: T | undefined): readonly T[] =>
+    one === undefined || list.includes(one) ? list : [...list, one];
+  return {
+    ...kit,
+    recipe: params ? setPlacement(added, pass.id, 0, { params }) : added,
+    passInks: once(kit.passInks, laid),
+    designs: once(kit.designs, design),
+  };
 }

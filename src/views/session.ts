@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext } from 'react';
-import type { Card } from '../core/card/card';
-import type { Ink } from '../core/ink/ink';
 import type { Database } from '../data/database';
+import { listDesigns } from '../data/designs';
+import type { Materials } from '../data/recipes';
 import type { Autosave } from '../store/autosave';
 
 /** What every view of one tab works with. */
@@ -20,13 +20,18 @@ export function useSession(): Session {
   return session;
 }
 
-/** The maker's inks and cards; undefined until they are read. */
-export interface Shelf {
-  readonly inks: readonly Ink[];
-  readonly cards: readonly Card[];
-}
+/** The maker's inks, cards and designs. */
+export type Shelf = Materials;
 
+/** The shelf; undefined until it is read. */
 export function useShelf(): Shelf | undefined {
   const { db } = useSession();
-  return useLiveQuery(async () => ({ inks: await db.inks.toArray(), cards: await db.cards.toArray() }), [db]);
+  return useLiveQuery(
+    async () => ({
+      inks: await db.inks.toArray(),
+      cards: await db.cards.toArray(),
+      designs: await listDesigns(db),
+    }),
+    [db],
+  );
 }

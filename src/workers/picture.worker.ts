@@ -19,7 +19,7 @@ const WARMING: Kit = {
     cardId: 'white',
     panel: { width: 8, height: 8 },
     run: STRAIGHT,
-    overs: [],
+    passes: [],
     tool: 'brush',
     school: 'paleFirst',
     rungs: [
@@ -33,7 +33,8 @@ const WARMING: Kit = {
     { id: 'pale', name: 'pale', family: 'pale', depth: 'pale', kind: 'hybrid', overWhite: '#f8d46f' },
     { id: 'dark', name: 'dark', family: 'dark', depth: 'deep', kind: 'dye', overWhite: '#005487' },
   ],
-  overInks: [],
+  passInks: [],
+  designs: [],
 };
 
 /** The newest request of each place that shows a picture. */

@@ -5,8 +5,8 @@ import { decode as decodeText } from 'png-chunk-text';
 import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
 import { describe, expect, test, vi } from 'vitest';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
-import { addOver, setRun } from '../ladder/edit';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { setRun } from '../ladder/edit';
 import type { Kit } from '../ladder/recipe';
 import { paintPanel, pixelsAt } from '../panel/paint';
 import { USUAL_PANEL } from '../panel/panel';
@@ -27,11 +27,7 @@ const kit = kitOf(
   WHITE_CARD,
   { panel: USUAL_PANEL },
 );
-const glowing: Kit = {
-  ...kit,
-  recipe: addOver(setRun(kit.recipe, 'glow'), 'edge', 'Tarn'),
-  overInks: [dark],
-};
+const glowing: Kit = withPass({ ...kit, recipe: setRun(kit.recipe, 'glow') }, 'edge', { ink: dark });
 const pictureOf = (of: Kit, dpi: number) => {
   const { width, height } = pixelsAt(of.recipe.panel, dpi);
   return writeRecipePicture(of, paintPanel(of, 'dry', width, height), dpi);

@@ -8,7 +8,7 @@ import { FileError } from './fileError';
 import { RECIPE_FILE_LIMIT, readRecipeFile, writeRecipeFile } from './recipeFile';
 
 const kit = kitOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c'), ink('Skerry', '#005487', 'dye')]);
-const published = JSON.parse(readFileSync('docs/formats/recipe-2.schema.json', 'utf8'));
+const published = JSON.parse(readFileSync('docs/formats/recipe-3.schema.json', 'utf8'));
 const allows = new Ajv({ allErrors: true }).compile(published);
 
 /** The message for a file with one thing changed in it. */

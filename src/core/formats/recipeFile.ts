@@ -2,25 +2,40 @@ import { array, boolean, mixed, number, type ObjectSchema, object, string, Valid
 import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../card/card';
 import { FINISH_IDS } from '../card/finishes';
 import { type Hex, isHex } from '../colour/hex';
+import type { Design } from '../design/design';
+import { isOwnDesign, OWN_DESIGNS } from '../design/own';
 import { BARE, type Ink, type InkDepth, isBare, POTENCY_LIMITS } from '../ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../ink/kinds';
 import { settle } from '../ladder/edit';
 import { type Kit, type Recipe, RUNG_LIMITS } from '../ladder/recipe';
-import { OVER_IDS, OVERS } from '../over/over';
 import { PANEL_LIMITS } from '../panel/panel';
-import type { ParamSpec, Params } from '../run/params';
+import { PASS_LIMITS } from '../pass/pass';
 import { RUN_IDS, RUNS } from '../run/run';
 import { SCHOOL_IDS } from '../sheet/schools';
 import { TOOL_IDS } from '../tool/tools';
 import { type Fault, FileError } from './fileError';
+import { DESIGNS_LIMIT, designSchema, passFaults, passSchema } from './passSchema';
+import { isPlain } from './plain';
 import { migrateRecipe } from './recipeMigrations';
+import {
+  COLOUR_FAULT,
+  clip,
+  colour,
+  id,
+  label,
+  numbers,
+  oneOf,
+  paramFaults,
+  real,
+  unknownField,
+} from './schemaParts';
 
-/** What stands under `format` and `version` in a recipe file. docs/formats/recipe-2.schema.json describes it. */
+/** What stands under `format` and `version` in a recipe file. docs/formats/recipe-3.schema.json describes it. */
 export const RECIPE_FORMAT = 'tint-ladder/recipe';
-export const RECIPE_VERSION = 2;
+export const RECIPE_VERSION = 3;
 
-/** A recipe file is a few kilobytes; anything over this, in bytes, is refused unread. */
-export const RECIPE_FILE_LIMIT = 1_000_000;
+/** A recipe file is a few kilobytes, or more with designs; anything over this, in bytes, is refused unread. */
+export const RECIPE_FILE_LIMIT = 4_000_000;
 
 /** A recipe with the inks and the card it needs, so that it opens where neither is on the shelf. */
 export interface RecipeFile {
@@ -30,13 +45,22 @@ export interface RecipeFile {
   readonly card: Card;
   /** Each ink once. */
   readonly inks: readonly Ink[];
+  /** Each design once, those that ship with the application left out. */
+  readonly designs: readonly Design[];
 }
 
 /** The text of a recipe file. */
-export function writeRecipeFile({ recipe, card, inks, overInks }: Kit): string {
-  const laid = [...inks, ...overInks].filter((ink) => !isBare(ink));
+export function writeRecipeFile({ recipe, card, inks, passInks, designs }: Kit): string {
+  const laid = [...inks, ...passInks].filter((ink) => !isBare(ink));
   const once = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
-  const file: RecipeFile = { format: RECIPE_FORMAT, version: RECIPE_VERSION, recipe, card, inks: once };
+  const file: RecipeFile = {
+    format: RECIPE_FORMAT,
+    version: RECIPE_VERSION,
+    recipe,
+    card,
+    inks: once,
+    designs: designs.filter(({ id }) => !isOwnDesign(id)),
+  };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
@@ -49,9 +73,11 @@ const SLACK = 1e-3;
  * @throws FileError naming what is wrong, where, and what was expected
  */
 export function readRecipeFile(text: string): Kit {
-  const { recipe, card, inks } = shaped(parsed(text));
+  const file = shaped(parsed(text));
+  const { recipe, card, inks } = file;
   const byId = new Map([BARE, ...inks].map((ink) => [ink.id, ink]));
-  refuseIf(consistencyFaults(recipe, card, inks));
+  const designs = [...OWN_DESIGNS, ...file.designs];
+  refuseIf(consistencyFaults(file, designs));
   const sum = recipe.rungs.reduce((total, { share }) => total + share, 0);
   const exact = { ...recipe, rungs: recipe.rungs.map((rung) => ({ ...rung, share: rung.share / sum })) };
   const inkOf = ({ inkId }: { inkId: string }): Ink => byId.get(inkId) as Ink;
@@ -59,7 +85,10 @@ export function readRecipeFile(text: string): Kit {
     recipe: settle(exact),
     card,
     inks: recipe.rungs.map(inkOf),
-    overInks: recipe.overs.map(inkOf),
+    passInks: inks.filter(({ id }) =>
+      recipe.passes.some(({ placements }) => placements.some(({ inkId }) => inkId === id)),
+    ),
+    designs: designs.filter(({ id }) => recipe.passes.some(({ designId }) => designId === id)),
   };
 }
 
@@ -70,7 +99,7 @@ function refuseIf(faults: readonly Fault[]): void {
 function parsed(text: string): unknown {
   if (text.length > RECIPE_FILE_LIMIT)
     throw new FileError([
-      { place: '', problem: 'The file is too large for a recipe: a recipe file is under 1 MB.' },
+      { place: '', problem: 'The file is too large for a recipe: a recipe file is under 4 MB.' },
     ]);
   try {
     return JSON.parse(text);
@@ -82,24 +111,6 @@ function parsed(text: string): unknown {
   }
 }
 
-const id = () =>
-  string()
-    .strict()
-    .matches(/^[\w-]{1,64}$/, 'must be 1 to 64 letters, digits, - or _')
-    .required();
-const label = () => string().strict().trim('must not begin or end with a space').min(1).max(120).required();
-const COLOUR_FAULT = 'must be a colour as # and six hexadecimal digits';
-const colour = () =>
-  string<Hex>()
-    .strict()
-    .required()
-    .test('hex', COLOUR_FAULT, (value) => isHex(value ?? ''));
-const oneOf = <T extends string>(values: readonly T[]) =>
-  string<T>()
-    .strict()
-    .required()
-    .oneOf([...values], `must be one of ${values.join(', ')}`);
-const real = () => number().strict().typeError('must be a number').required();
 const side = () => real().min(PANEL_LIMITS.least).max(PANEL_LIMITS.most);
 
 const sheetSide = () => real().min(SHEET_LIMITS.least).max(SHEET_LIMITS.most);
@@ -138,19 +149,6 @@ export const cardSchema: ObjectSchema<Card> = object({
   note: string().strict().max(2000),
 }).noUnknown(unknownField) as ObjectSchema<Card>;
 
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Numbers by their keys; which keys, and how far they may go, the run says. */
-const numbers = () =>
-  mixed<Params>()
-    .required()
-    .test(
-      'numbers',
-      'must be numbers by their names',
-      (value) => isPlain(value) && Object.values(value).every((number) => Number.isFinite(number)),
-    );
-
 /** No run is longer than this, mm: the diagonal of the largest panel. */
 const LONGEST_RUN = 600;
 
@@ -162,15 +160,11 @@ const recipeSchema = object({
   run: object({ id: oneOf(RUN_IDS), params: numbers() })
     .noUnknown(unknownField)
     .required(),
-  overs: array()
+  passes: array()
     .strict()
     .required()
-    .max(OVER_IDS.length, `must have at most ${OVER_IDS.length}, one of each kind`)
-    .of(
-      object({ id: oneOf(OVER_IDS), inkId: id(), params: numbers() })
-        .noUnknown(unknownField)
-        .required(),
-    ),
+    .max(PASS_LIMITS.passes, `must have at most ${PASS_LIMITS.passes} passes`)
+    .of(passSchema.required()),
   tool: oneOf(TOOL_IDS),
   school: oneOf([...SCHOOL_IDS, 'suggested'] as const),
   wanted: array().strict().max(RUNG_LIMITS.most).of(real().moreThan(0).lessThan(1)),
@@ -215,13 +209,19 @@ const fileSchema = object({
     .strict()
     .required()
     .min(1)
-    .max(RUNG_LIMITS.most + OVER_IDS.length)
+    .max(RUNG_LIMITS.most + PASS_LIMITS.placements)
     .of(inkSchema.required()),
+  designs: array()
+    .strict()
+    .required()
+    .max(PASS_LIMITS.passes)
+    .of(designSchema.required())
+    .test('designs', `must hold less than ${DESIGNS_LIMIT / 1e6} MB of paths`, (designs) =>
+      (designs ?? []).every(
+        ({ shapes }) => shapes.reduce((sum, { d }) => sum + d.length, 0) <= DESIGNS_LIMIT,
+      ),
+    ),
 }).noUnknown(unknownField);
-
-function unknownField({ unknown }: { unknown: string }): string {
-  return `has a field that does not belong there: ${unknown}`;
-}
 
 function shaped(value: unknown): RecipeFile {
   const head = value as { format?: unknown; version?: unknown } | null;
@@ -251,7 +251,13 @@ function shaped(value: unknown): RecipeFile {
 function inTodaysShape(file: { recipe?: unknown; version?: unknown }): unknown {
   const { recipe, version } = file;
   if (!isPlain(recipe) || version === RECIPE_VERSION) return file;
-  return { ...file, version: RECIPE_VERSION, recipe: migrateRecipe(recipe, version as number) };
+  return {
+    ...file,
+    version: RECIPE_VERSION,
+    recipe: migrateRecipe(recipe, version as number),
+    // No earlier version knew of any.
+    designs: [],
+  };
 }
 
 function faultsOf(error: ValidationError): Fault[] {
@@ -264,27 +270,10 @@ function faultsOf(error: ValidationError): Fault[] {
   });
 }
 
-const clip = (text: string): string => (text.length > 40 ? `${text.slice(0, 37)}…` : text);
-
-function paramFaults(place: string, specs: readonly ParamSpec[], params: Params): Fault[] {
-  const unknown = Object.keys(params).filter((key) => !specs.some((spec) => spec.key === key));
-  return [
-    ...unknown.map((key) => ({ place, problem: `has a number that does not belong there: ${clip(key)}` })),
-    ...specs.flatMap(({ key, least, most }) => {
-      const value = params[key];
-      return value === undefined || value < least || value > most
-        ? [
-            {
-              place: `${place}.${key}`,
-              problem: `must be a number from ${least} to ${most} (it is ${value})`,
-            },
-          ]
-        : [];
-    }),
-  ];
-}
-
-function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fault[] {
+function consistencyFaults(
+  { recipe, card, inks, designs: brought }: RecipeFile,
+  designs: readonly Design[],
+): Fault[] {
   const faults: Fault[] = [];
   const byId = new Map(inks.map((ink) => [ink.id, ink]));
   if (recipe.cardId !== card.id)
@@ -294,13 +283,10 @@ function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fa
     });
   if (byId.size < inks.length) faults.push({ place: 'inks', problem: 'has two inks with one id' });
   if (byId.has(BARE.id)) faults.push({ place: 'inks', problem: `"${BARE.id}" stands for no ink` });
-  const laid = [
-    ...recipe.rungs.map(({ inkId }, i) => ({ inkId, place: `recipe.rungs[${i}].inkId` })),
-    ...recipe.overs.map(({ inkId }, i) => ({ inkId, place: `recipe.overs[${i}].inkId` })),
-  ];
+  const laid = recipe.rungs.map(({ inkId }, i) => ({ inkId, place: `recipe.rungs[${i}].inkId` }));
   laid.forEach(({ inkId, place }) => {
     const ink = byId.get(inkId);
-    if (inkId === BARE.id && place.includes('rungs')) return;
+    if (inkId === BARE.id) return;
     if (!ink) faults.push({ place, problem: `no ink "${inkId}" is in the file` });
     else if (!INK_KINDS[ink.kind].blends)
       faults.push({
@@ -311,11 +297,16 @@ function consistencyFaults(recipe: Recipe, card: Card, inks: readonly Ink[]): Fa
   if (recipe.rungs.every(({ inkId }) => inkId === BARE.id))
     faults.push({ place: 'recipe.rungs', problem: 'have no ink at all' });
   faults.push(...paramFaults('recipe.run.params', RUNS[recipe.run.id].params, recipe.run.params));
-  recipe.overs.forEach(({ id, params }, i) => {
-    faults.push(...paramFaults(`recipe.overs[${i}].params`, OVERS[id].params, params));
+  faults.push(...passFaults(recipe.passes, byId, designs));
+  brought.forEach(({ id, name }, i) => {
+    if (isOwnDesign(id))
+      faults.push({
+        place: `designs[${i}].id`,
+        problem: `"${id}" is a design that ships with the program; ${name} needs another`,
+      });
   });
-  if (new Set(recipe.overs.map((over) => over.id)).size < recipe.overs.length)
-    faults.push({ place: 'recipe.overs', problem: 'has two of one kind' });
+  if (new Set(designs.map(({ id }) => id)).size < designs.length)
+    faults.push({ place: 'designs', problem: 'has two designs with one id' });
   if (recipe.wanted && recipe.wanted.length !== recipe.rungs.length)
     faults.push({ place: 'recipe.wanted', problem: 'must have one share a rung' });
   const sum = recipe.rungs.reduce((total, { share }) => total + share, 0);

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import { expect, test } from 'vitest';
-import { ink, kitOf } from '../../testing/kits';
+import { ink, kitOf, withPass } from '../../testing/kits';
 import { BARE } from '../ink/ink';
-import { addOver, setRun } from '../ladder/edit';
+import { setRun } from '../ladder/edit';
 import { RECIPE_VERSION, readRecipeFile, writeRecipeFile } from './recipeFile';
 import { RECIPE_MIGRATIONS } from './recipeMigrations';
 
@@ -46,7 +46,7 @@ test('a file of version 1 opens as it was meant: straight, with nothing over it,
   const { recipe } = readRecipeFile(JSON.stringify(FIRST));
   expect(recipe).toMatchObject({
     run: { id: 'straight', params: {} },
-    overs: [],
+    passes: [],
     tool: 'brush',
     school: 'paleFirst',
   });
@@ -61,15 +61,55 @@ test('a wrong field in an old file is told by its place', () => {
 test('every run, what lies over it and bare card come back from a file', () => {
   const dark = ink('Tarn', '#133f7c');
   const base = kitOf([ink('Gorse', '#e3b20f'), BARE]);
-  const kit = { ...base, recipe: addOver(setRun(base.recipe, 'glow'), 'horizon', 'Tarn'), overInks: [dark] };
+  const kit = withPass({ ...base, recipe: setRun(base.recipe, 'glow') }, 'horizon', { ink: dark });
   const back = readRecipeFile(writeRecipeFile(kit));
   expect(back.recipe.run).toEqual(kit.recipe.run);
-  expect(back.overInks).toEqual([dark]);
+  expect(back.passInks).toEqual([dark]);
   expect(back.inks[1]).toEqual(BARE);
   expect(JSON.parse(writeRecipeFile(kit)).inks.map(({ id }: { id: string }) => id)).toEqual([
     'Gorse',
     'Tarn',
   ]);
+});
+
+const edgeOf = (inkId: string, depth = 10) => ({
+  id: 'edge-1',
+  kind: 'edge',
+  on: true,
+  placements: [{ inkId, params: { depth } }],
+});
+const DESIGN = {
+  id: 'own-1',
+  name: 'Star',
+  use: 'image',
+  width: 20,
+  height: 20,
+  shapes: [{ d: 'M0 0h9v9z', rule: 'nonzero' }],
+};
+
+test('a file of version 2 opens with its overs as passes: into the wet first, notes with their steps', () => {
+  const second = {
+    ...FIRST,
+    version: 2,
+    recipe: {
+      ...FIRST.recipe,
+      run: { id: 'straight', params: {} },
+      tool: 'brush',
+      overs: [
+        { id: 'coat', inkId: 'Skerry', params: { strength: 40 } },
+        { id: 'edge', inkId: 'Gorse', params: { depth: 12 } },
+      ],
+      notes: { 'over coat': 'thin!', check: 'good' },
+    },
+  };
+  const published = JSON.parse(readFileSync('docs/formats/recipe-2.schema.json', 'utf8'));
+  expect(new Ajv().compile(published)(second)).toBe(true);
+  const { recipe } = readRecipeFile(JSON.stringify(second));
+  expect(recipe.passes).toEqual([
+    { id: 'edge', kind: 'edge', on: true, placements: [{ inkId: 'Gorse', params: { depth: 12 } }] },
+    { id: 'coat', kind: 'coat', on: true, placements: [{ inkId: 'Skerry', params: { strength: 40 } }] },
+  ]);
+  expect(recipe.notes).toEqual({ 'pass coat 0': 'thin!', check: 'good' });
 });
 
 test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
@@ -85,14 +125,53 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
     /recipe\.run\.params.*numbers/,
   ],
   [
-    'two edges',
-    (f) => (f.recipe.overs = [1, 2].map(() => ({ id: 'edge', inkId: 'Gorse', params: { depth: 10 } }))),
-    /recipe\.overs: has two of one kind/,
+    'two passes of one id',
+    (f) => (f.recipe.passes = [edgeOf('Gorse'), edgeOf('Gorse')]),
+    /recipe\.passes: has two passes with one id/,
   ],
   [
     'an edge of an ink that is not there',
-    (f) => (f.recipe.overs = [{ id: 'edge', inkId: 'Rook', params: { depth: 9 } }]),
-    /recipe\.overs\[0\]\.inkId: no ink "Rook"/,
+    (f) => (f.recipe.passes = [edgeOf('Rook')]),
+    /recipe\.passes\[0\]\.placements\[0\]\.inkId: no ink "Rook"/,
+  ],
+  [
+    'a pass with a number out of its range',
+    (f) => (f.recipe.passes = [edgeOf('Gorse', 900)]),
+    /recipe\.passes\[0\]\.placements\[0\]\.params\.depth: must be a number from 3 to 60/,
+  ],
+  [
+    'a resist without a design',
+    (f) => (f.recipe.passes = [{ ...edgeOf('Gorse'), kind: 'clearResist', placements: [{ params: {} }] }]),
+    /recipe\.passes\[0\]\.designId: Clear resist needs a design/,
+  ],
+  [
+    'a design that is not there',
+    (f) => (f.recipe.passes = [{ ...edgeOf('Gorse'), designId: 'rook' }]),
+    /recipe\.passes\[0\]\.designId: no design "rook"/,
+  ],
+  [
+    'what lies over the blend before what lies under it',
+    (f) =>
+      (f.recipe.passes = [
+        edgeOf('Gorse'),
+        {
+          id: 'base',
+          kind: 'whiteBase',
+          on: true,
+          placements: [{ inkId: 'Gorse', params: { coats: 0, dried: 1 } }],
+        },
+      ]),
+    /recipe\.passes: must have what lies under the blend before/,
+  ],
+  [
+    'a design of the program’s own, drawn anew',
+    (f) => (f.designs = [{ ...DESIGN, id: 'reeds' }]),
+    /designs\[0\]\.id: "reeds" is a design that ships/,
+  ],
+  [
+    'a design whose path is a script',
+    (f) => (f.designs = [{ ...DESIGN, shapes: [{ d: 'M0 0<script>', rule: 'nonzero' }] }]),
+    /designs\[0\]\.shapes\[0\]\.d: must be an SVG path/,
   ],
   [
     'a ladder of bare card alone',

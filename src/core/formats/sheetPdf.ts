@@ -16,8 +16,8 @@ import { srgbSignal } from '../colour/lab';
 import type { Ink } from '../ink/ink';
 import { isBare } from '../ink/ink';
 import { type Kit, lieOf, overlaps } from '../ladder/recipe';
-import { OVERS } from '../over/over';
 import { formatBare, formatLength, MM_AN_INCH, type Unit } from '../panel/measure';
+import { liesOf, passesInOrder } from '../pass/work';
 import { compileSheet, type Sheet } from '../sheet/compile';
 import { schoolOf } from '../sheet/school';
 import { type Pace, tellMinutes } from '../sheet/times';
@@ -175,14 +175,15 @@ const colourOf = ({ overWhite }: Ink) => {
 /** Marks along the panel's right edge, or across it where the run is no straight one. */
 function drawMarks(
   pen: Pen,
-  { recipe }: Kit,
+  kit: Kit,
   unit: Unit,
   panel: { x: number; y: number; width: number; height: number },
   scale: number,
 ): void {
+  const { recipe } = kit;
   const lie = lieOf(recipe);
   const { page } = pen;
-  const traces = recipe.overs.flatMap(({ id, params }) => [...OVERS[id].on(recipe.panel, params).traces]);
+  const traces = passesInOrder(recipe).flatMap((pass) => liesOf(kit, pass).flatMap(({ traces }) => traces));
   const marks = lie ? overlaps(recipe).flatMap(({ start, end }) => [start, end]) : [];
   const level = lie?.level && lie.toward.x === 0;
   page.pushOperators(
@@ -235,7 +236,7 @@ interface Line {
 
 function linesOf(kit: Kit, sheet: Sheet): Line[] {
   const noun = TOOLS[kit.recipe.tool].noun;
-  const laid = [...kit.inks, ...kit.overInks].filter((ink) => !isBare(ink));
+  const laid = [...kit.inks, ...kit.passInks].filter((ink) => !isBare(ink));
   const inks = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
   return [
     { text: 'Inks', look: 'head', above: 0 },

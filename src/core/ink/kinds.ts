@@ -17,6 +17,10 @@ export interface InkKind {
   /** Drying in air, minutes; common practice. */
   readonly airDryMinutes: number;
   readonly brushSet: BrushSet;
+  /** Part of a coat that stays on a clear resist after buffing, 0…1: dye wipes off, pigment clings; common practice. */
+  readonly clings: number;
+  /** Part of a coat that water can take off again, 0…1: dye gives way, pigment hardly moves; common practice. */
+  readonly lifts: number;
   /** Whether it can be a rung. Detail black is stamped, not blended. */
   readonly blends: boolean;
 }
@@ -30,6 +34,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 2,
     airDryMinutes: 10,
     brushSet: 'dye and hybrid',
+    clings: 0,
+    lifts: 0.75,
     blends: true,
   },
   hybrid: {
@@ -40,6 +46,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 4,
     airDryMinutes: 15,
     brushSet: 'dye and hybrid',
+    clings: 0.06,
+    lifts: 0.45,
     blends: true,
   },
   pigment: {
@@ -50,6 +58,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 10,
     airDryMinutes: 60,
     brushSet: 'pigment',
+    clings: 0.5,
+    lifts: 0.08,
     blends: true,
   },
   fluorescent: {
@@ -60,6 +70,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 3,
     airDryMinutes: 12,
     brushSet: 'fluorescent',
+    clings: 0,
+    lifts: 0.7,
     blends: true,
   },
   white: {
@@ -70,6 +82,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 10,
     airDryMinutes: 30,
     brushSet: 'white only',
+    clings: 0.5,
+    lifts: 0.08,
     blends: true,
   },
   detail: {
@@ -80,6 +94,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 2,
     airDryMinutes: 20,
     brushSet: 'stamp',
+    clings: 0.3,
+    lifts: 0,
     blends: false,
   },
   bare: {
@@ -90,6 +106,8 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 0,
     airDryMinutes: 0,
     brushSet: 'none',
+    clings: 0,
+    lifts: 0,
     blends: true,
   },
 };

@@ -1,5 +1,6 @@
 import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
+import { lapsNow, type Progress } from '../panel/progress';
 import type { Patches } from '../run/run';
 import { TOOLS } from '../tool/tools';
 import { fade } from './fade';
@@ -12,11 +13,15 @@ import { coatsAt, lieOf, overlaps, patchesOf, type Recipe } from './recipe';
  */
 export type Coverage = (x: Millimetres, y: Millimetres, into: Float64Array) => void;
 
-/** The coverage of a recipe's ladder, whatever run it lies on; continuous over the panel. */
-export function coverageOf(recipe: Recipe): Coverage {
+/**
+ * The coverage of a recipe's ladder, whatever run it lies on; continuous over the panel.
+ *
+ * @param progress  how far the work has come; all joints blended where left out
+ */
+export function coverageOf(recipe: Recipe, progress?: Progress): Coverage {
   const lie = lieOf(recipe);
   if (!lie) return patchCoverage(recipe, reachesOf(recipe));
-  const laps = overlaps(recipe);
+  const laps = progress ? lapsNow(overlaps(recipe), progress) : overlaps(recipe);
   return (x, y, into) => {
     into.set(coatsAt(recipe, laps, lie.alongAt(x, y)));
   };

@@ -1,6 +1,7 @@
 import type { Ink } from '../ink/ink';
-import { OVERS } from '../over/over';
 import { formatLength, type Unit } from '../panel/measure';
+import { PASS_KINDS, type Pass } from '../pass/pass';
+import { isChoice, type ParamSpec, type Params } from '../run/params';
 import { RUNS } from '../run/run';
 import { TOOLS } from '../tool/tools';
 import type { Recipe } from './recipe';
@@ -10,14 +11,12 @@ export function differencesBetween(one: Recipe, other: Recipe, inks: readonly In
   const nameOf = (id: string | undefined): string => inks.find((ink) => ink.id === id)?.name ?? 'another ink';
   const told: string[] = [];
   const say = (what: string, p: string, q: string) => p !== q && told.push(`${what}: ${p} → ${q}`);
+  const sayParams = (of: string, specs: readonly ParamSpec[], p: Params, q: Params) => {
+    for (const spec of specs)
+      say(of + spec.label, tellParam(spec, p[spec.key], unit), tellParam(spec, q[spec.key], unit));
+  };
   say('Run', RUNS[one.run.id].label, RUNS[other.run.id].label);
-  if (one.run.id === other.run.id)
-    for (const { key, label, unit: suffix } of RUNS[one.run.id].params)
-      say(
-        label,
-        `${Math.round(one.run.params[key] ?? 0)} ${suffix}`,
-        `${Math.round(other.run.params[key] ?? 0)} ${suffix}`,
-      );
+  if (one.run.id === other.run.id) sayParams('', RUNS[one.run.id].params, one.run.params, other.run.params);
   say('Laid with', TOOLS[one.tool].label, TOOLS[other.tool].label);
   say('Card', one.cardId, other.cardId);
   const size = ({ panel }: Recipe) =>
@@ -34,11 +33,38 @@ export function differencesBetween(one: Recipe, other: Recipe, inks: readonly In
     const there = other.joints[joint];
     if (there) say(`Joint ${joint + 1}`, formatLength(width, unit), formatLength(there.width, unit));
   });
-  for (const id of Object.keys(OVERS) as (keyof typeof OVERS)[]) {
-    const [p, q] = [one, other].map(({ overs }) => overs.find((over) => over.id === id));
-    say(OVERS[id].label, p ? nameOf(p.inkId) : 'none', q ? nameOf(q.inkId) : 'none');
+  const passIds = new Set([...one.passes, ...other.passes].map(({ id }) => id));
+  for (const id of passIds) {
+    const [p, q] = [one, other].map(({ passes }) => passes.find((pass) => pass.id === id));
+    const { label, params } = PASS_KINDS[(p ?? q)?.kind ?? 'coat'];
+    const inksOf = (pass: Pass | undefined) =>
+      pass === undefined
+        ? 'none'
+        : !pass.on
+          ? 'off'
+          : pass.placements.map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid')).join(', ');
+    say(label, inksOf(p), inksOf(q));
+    if (p && q)
+      p.placements.forEach((placement, i) => {
+        const there = q.placements[i];
+        if (there) sayParams(`${label}: `, params, placement.params, there.params);
+      });
   }
+  if (sameSet(one.passes, other.passes)) say('Order of passes', orderOf(one.passes), orderOf(other.passes));
   return told;
 }
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** A number of a run or a pass in words. */
+export function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): string {
+  if (value === undefined) return 'none';
+  if (isChoice(spec)) return spec.choices[value] ?? 'none';
+  if (spec.unit === 'mm') return formatLength(value, unit);
+  return `${Math.round(value)}${spec.unit === '°' || spec.unit === '%' ? ` ${spec.unit}` : ''}`;
+}
+
+const orderOf = (passes: readonly Pass[]): string =>
+  passes.map(({ kind }) => PASS_KINDS[kind].label).join(', ');
+const sameSet = (p: readonly Pass[], q: readonly Pass[]): boolean =>
+  p.length === q.length && p.every(({ id }) => q.some((other) => other.id === id));

@@ -1,8 +1,8 @@
-import { groundOfCard } from '../card/card';
 import { deltaE00 } from '../colour/difference';
 import { type Lab, labOfSpectrum } from '../colour/lab';
 import type { Ink } from '../ink/ink';
 import { type Laid, laidReflectance } from '../ink/laid';
+import { groundOf } from '../pass/ground';
 import { areaCurveOf } from './areaCurve';
 import { coverageOf, gridOf } from './coverage';
 import { coatsAt, type Kit, lieOf, overlaps, type Recipe } from './recipe';
@@ -57,8 +57,9 @@ function countSeen(kit: Kit): number[] {
 }
 
 /** Which rung a mixture reads as. */
-function readerOf({ card, inks }: Pick<Kit, 'card' | 'inks'>): (parts: ArrayLike<number>) => number {
-  const ground = groundOfCard(card);
+function readerOf(kit: Kit): (parts: ArrayLike<number>) => number {
+  const { inks } = kit;
+  const ground = groundOf(kit);
   const labOf = (parts: ArrayLike<number>): Lab => {
     const laid: Laid[] = [];
     for (let rung = 0; rung < inks.length; rung++)
@@ -101,7 +102,7 @@ export interface Potency {
  * How strongly each rung stands in its joints, on an evenly laid one: what part of it reads as this ink. It depends on
  * the inks and the card alone.
  */
-export function potencies(kit: Pick<Kit, 'card' | 'inks'>): Potency[] {
+export function potencies(kit: Kit): Potency[] {
   const { inks } = kit;
   const readsAs = readerOf(kit);
   const held = inks.slice(1).map((_, joint) => {

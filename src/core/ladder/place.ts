@@ -2,10 +2,12 @@ import { groundOfCard } from '../card/card';
 import { type Hex, hexOfLab } from '../colour/hex';
 import { type Lab, labOfSpectrum } from '../colour/lab';
 import { type ColourName, nameColour } from '../colour/names';
+import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
-import { type Laid, laidReflectance } from '../ink/laid';
-import { OVERS } from '../over/over';
-import { coverageOf } from './coverage';
+import { laidReflectance } from '../ink/laid';
+import { finished } from '../panel/progress';
+import { layersOf, type Stack } from '../pass/stack';
+import { type Work, workOf } from '../pass/work';
 import type { Kit } from './recipe';
 
 /** What lies at one point of the dried panel. */
@@ -17,26 +19,42 @@ export interface Place {
   readonly inks: readonly { readonly ink: Ink; readonly coats: number }[];
 }
 
+/** Dried reflectance of what lies at one point, layer by layer over a ground. */
+export function stackReflectance(
+  { palette }: Pick<Work, 'palette'>,
+  stack: Stack,
+  ground: Spectrum,
+): Spectrum {
+  let reflectance = ground;
+  for (let layer = 0; layer < layersOf(stack); layer++) {
+    const laid = palette.flatMap((ink, i) => {
+      const coats = stack.amounts[layer * stack.inks + i] as number;
+      return coats > 0 ? [{ ink, coats }] : [];
+    });
+    reflectance = laidReflectance(laid, reflectance, 'dry');
+  }
+  return reflectance;
+}
+
 /** Reads one point of the panel, x and y in mm from its top left corner. */
 export function readPlace(kit: Kit, x: number, y: number): Place {
-  const { recipe, card, inks, overInks } = kit;
-  const parts = new Float64Array(inks.length);
-  coverageOf(recipe)(x, y, parts);
-  const wet: Laid[] = inks.map((ink, rung) => ({ ink, coats: parts[rung] as number }));
-  const dried: Laid[] = [];
-  recipe.overs.forEach(({ id, params }, i) => {
-    const laid = { ink: overInks[i] as Ink, coats: OVERS[id].on(recipe.panel, params).coverAt(x, y) };
-    (OVERS[id].onto === 'wet' ? wet : dried).push(laid);
+  const work = workOf(kit, finished(kit.recipe));
+  const stack = work.stack();
+  work.at(x, y, (border) => (work.borders[border]?.(x, y) ?? 0) > 0, stack);
+  const lab = labOfSpectrum(stackReflectance(work, stack, groundOfCard(kit.card)));
+  const laid = new Map<string, { ink: Ink; coats: number }>();
+  work.palette.forEach((ink, i) => {
+    let coats = laid.get(ink.id)?.coats ?? 0;
+    for (let layer = 0; layer < layersOf(stack); layer++)
+      coats += stack.amounts[layer * stack.inks + i] as number;
+    laid.set(ink.id, { ink, coats });
   });
-  const here = (laid: readonly Laid[]) => laid.filter(({ coats }) => coats > 0);
-  let reflectance = laidReflectance(here(wet), groundOfCard(card), 'dry');
-  for (const film of here(dried)) reflectance = laidReflectance([film], reflectance, 'dry');
-  const lab = labOfSpectrum(reflectance);
-  const told = [...wet, ...dried].filter(({ ink, coats }) => coats >= 0.01 && !isBare(ink));
   return {
     lab,
     hex: hexOfLab(lab),
     colour: nameColour(lab),
-    inks: told.toSorted((p, q) => q.coats - p.coats),
+    inks: [...laid.values()]
+      .filter(({ ink, coats }) => coats >= 0.01 && !isBare(ink))
+      .toSorted((p, q) => q.coats - p.coats),
   };
 }

@@ -1,8 +1,9 @@
 import type { Card } from '../card/card';
+import type { Design } from '../design/design';
 import type { Ink } from '../ink/ink';
-import type { Over } from '../over/over';
 import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
+import type { Pass } from '../pass/pass';
 import { type Lie, type Patches, RUNS, type RunChoice } from '../run/run';
 import type { SchoolId } from '../sheet/schools';
 import { TOOLS, type ToolId } from '../tool/tools';
@@ -30,8 +31,8 @@ export interface Recipe {
   readonly cardId: string;
   readonly panel: Panel;
   readonly run: RunChoice;
-  /** What lies over the ladder, in the order it is laid. */
-  readonly overs: readonly Over[];
+  /** What is done beside the blend: those before it, then those over it, each in the order of work. */
+  readonly passes: readonly Pass[];
   readonly tool: ToolId;
   /** The order of laying; `suggested` follows from the run and the inks. */
   readonly school: SchoolId | 'suggested';
@@ -48,8 +49,10 @@ export interface Kit {
   readonly recipe: Recipe;
   readonly card: Card;
   readonly inks: readonly Ink[];
-  /** The ink of each of `recipe.overs`. */
-  readonly overInks: readonly Ink[];
+  /** The inks of `recipe.passes`, each once. */
+  readonly passInks: readonly Ink[];
+  /** The designs of `recipe.passes`, each once. */
+  readonly designs: readonly Design[];
 }
 
 export const RUNG_LIMITS = { least: 2, most: 5 } as const;

@@ -1,23 +1,31 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import { groundOfCard } from '../card/card';
+import { OWN_DESIGNS } from '../design/own';
 import { BARE } from '../ink/ink';
 import { driedColour } from '../ink/laid';
+import { PASS_KINDS } from '../pass/pass';
 import { RUN_IDS } from '../run/run';
 import { differencesBetween } from './differences';
 import {
-  addOver,
+  addPass,
+  addPlacement,
   addRung,
   copyRun,
   copyShares,
-  removeOver,
-  setOver,
+  movePass,
+  removePass,
+  removePlacement,
+  setPassDesign,
+  setPlacement,
   setRun,
   setRunParams,
   setShare,
+  switchPass,
 } from './edit';
 import { readPlace } from './place';
+import type { Recipe } from './recipe';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
 const dark = ink('Sloe', '#393060');
@@ -48,7 +56,7 @@ describe('reading one point of the panel', () => {
   });
 
   test('under a horizon the ink over it is told too; on bare card nothing is', () => {
-    const over = { ...kit, recipe: addOver(kit.recipe, 'horizon', 'Sloe'), overInks: [dark] };
+    const over = withPass(kit, 'horizon', { ink: dark });
     expect(readPlace(over, 40, 95).inks.map(({ ink: { name } }) => name)).toEqual(['Tarn', 'Sloe']);
     const faded = kitOf([inks[2] ?? dark, BARE]);
     expect(readPlace(faded, 40, 99).inks).toEqual([]);
@@ -56,31 +64,81 @@ describe('reading one point of the panel', () => {
   });
 });
 
-describe('what lies over the ladder, as it is edited', () => {
-  test('of each kind there is one; a number is held in its range; taken off it is gone', () => {
-    const once = addOver(kit.recipe, 'edge', 'Sloe');
-    expect(addOver(once, 'edge', 'Tarn').overs).toHaveLength(1);
-    expect(setOver(once, 'edge', { params: { depth: 900 } }).overs[0]?.params).toEqual({ depth: 60 });
-    expect(setOver(once, 'edge', { inkId: 'Tarn' }).overs[0]).toMatchObject({
-      inkId: 'Tarn',
-      params: once.overs[0]?.params,
+describe('passes, as they are edited', () => {
+  const edged = addPass(kit.recipe, 'edge', { inkId: 'Sloe' });
+  const labels = (recipe: Recipe) => recipe.passes.map(({ id }) => id);
+
+  test('a number is held in its range; another ink leaves the numbers; taken off it is gone', () => {
+    const placement = (recipe: Recipe) => recipe.passes[0]?.placements[0];
+    expect(placement(setPlacement(edged, 'edge-1', 0, { params: { depth: 900 } }))?.params).toEqual({
+      depth: 60,
     });
-    expect(removeOver(once, 'edge').overs).toEqual([]);
+    expect(placement(setPlacement(edged, 'edge-1', 0, { inkId: 'Tarn' }))).toEqual({
+      inkId: 'Tarn',
+      params: placement(edged)?.params,
+    });
+    expect(removePass(edged, 'edge-1').passes).toEqual([]);
+    expect(switchPass(edged, 'edge-1', false).passes[0]?.on).toBe(false);
   });
 
+  test('what lies under the blend stands first, and moving keeps it so', () => {
+    const [design] = OWN_DESIGNS;
+    if (!design) throw new Error('no design');
+    const many = (['mask', 'coat', 'whiteBase', 'edge'] as const).reduce(
+      (recipe, kind) => addPass(recipe, kind, { inkId: 'Sloe', design }),
+      edged,
+    );
+    expect(labels(many)).toEqual(['mask-1', 'whiteBase-1', 'edge-1', 'coat-1', 'edge-2']);
+    fc.assert(
+      fc.property(fc.constantFrom(...labels(many)), fc.integer({ min: -3, max: 9 }), (id, to) => {
+        const moved = movePass(many, id, to);
+        expect(labels(moved).toSorted()).toEqual(labels(many).toSorted());
+        expect(moved.passes.slice(0, 2).map(({ kind }) => PASS_KINDS[kind].stage)).toEqual([
+          'under',
+          'under',
+        ]);
+      }),
+    );
+    expect(labels(movePass(many, 'edge-2', 2))).toEqual([
+      'mask-1',
+      'whiteBase-1',
+      'edge-2',
+      'edge-1',
+      'coat-1',
+    ]);
+  });
+
+  test('a further placement starts beside the last, as many as the kind allows; a new design comes in its size', () => {
+    const [hills, bricks] = ['far-hills', 'kiln-bricks'].map((id) =>
+      OWN_DESIGNS.find((one) => one.id === id),
+    );
+    if (!hills || !bricks) throw new Error('no design');
+    let recipe = addPass(kit.recipe, 'edgeStencil', { inkId: 'Sloe', design: hills });
+    for (let i = 0; i < 20; i++) recipe = addPlacement(recipe, 'edgeStencil-1');
+    const placements = recipe.passes[0]?.placements ?? [];
+    expect(placements).toHaveLength(PASS_KINDS.edgeStencil.placements.most);
+    expect((placements[1]?.params.x ?? 0) - (placements[0]?.params.x ?? 0)).toBe(12);
+    expect(removePlacement(recipe, 'edgeStencil-1', 1).passes[0]?.placements).toHaveLength(
+      placements.length - 1,
+    );
+    expect(setPassDesign(recipe, 'edgeStencil-1', bricks).passes[0]?.placements[0]?.params.width).toBe(100);
+  });
+});
+
+describe('numbers of a run', () => {
   test('numbers of a run are held in their ranges, and no other is kept', () => {
     const glow = setRunParams(setRun(kit.recipe, 'glow'), { x: -40, oval: 1e9, tilt: 3 });
     expect(glow.run.params).toEqual({ x: 0, y: 55, oval: 200 });
   });
 });
 
-test('another recipe’s run comes with its overs and tool; its shares only where it has as many rungs', () => {
+test('another recipe’s run comes with its passes and tool; its shares only where it has as many rungs', () => {
   const other = {
-    ...setShare(addOver(setRun(kitOf(inks).recipe, 'slant'), 'edge', 'Sloe'), 1, 0.6),
+    ...setShare(addPass(setRun(kitOf(inks).recipe, 'slant'), 'edge', { inkId: 'Sloe' }), 1, 0.6),
     tool: 'foam' as const,
   };
   const taken = copyRun(kit.recipe, other);
-  expect(taken).toMatchObject({ run: other.run, overs: other.overs, tool: 'foam' });
+  expect(taken).toMatchObject({ run: other.run, passes: other.passes, tool: 'foam' });
   expect(taken.rungs).toEqual(
     kit.recipe.rungs.map((rung) => ({ ...rung, share: expect.closeTo(rung.share, 6) })),
   );
@@ -94,7 +152,7 @@ test('wishes are for as many rungs as there are: with another number they are go
 });
 
 test('two states are told apart in words, and alike ones in none', () => {
-  const other = addOver(setShare(setRun(kit.recipe, 'glow'), 0, 0.5), 'edge', 'Sloe');
+  const other = addPass(setShare(setRun(kit.recipe, 'glow'), 0, 0.5), 'edge', { inkId: 'Sloe' });
   const told = differencesBetween(kit.recipe, other, [...inks, dark], 'mm');
   expect(told).toContain('Run: Straight → Glow');
   expect(told).toContain('Share of rung 1: 33 % → 50 %');

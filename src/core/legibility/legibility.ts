@@ -1,9 +1,9 @@
-import { groundOfCard } from '../card/card';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
 import { driedColour, laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
+import { groundOf } from '../pass/ground';
 import { contrastOf } from './contrast';
 import type { PanelField } from './panelField';
 
@@ -36,8 +36,8 @@ const WHITE: Ink = {
 
 /** What an image could be made in: black, white, and the recipe's own darkest and palest inks. */
 export function imageInks(kit: Kit, shelf: readonly Ink[], impressions = 1): ImageInk[] {
-  const ground = groundOfCard(kit.card);
-  const own = [...kit.inks, ...kit.overInks]
+  const ground = groundOf(kit);
+  const own = [...kit.inks, ...kit.passInks]
     .filter((ink) => !isBare(ink))
     .map((ink) => ({ ink, l: driedColour(ink, ground).l }))
     .sort((p, q) => p.l - q.l);

@@ -1,10 +1,10 @@
-import { groundOfCard } from '../card/card';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
 import { driedColour, laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
+import { groundOf } from '../pass/ground';
 import { DARK_UP_TO } from '../search/topCoats';
 import { contrastOf, NEEDS } from './contrast';
 
@@ -26,7 +26,7 @@ const STATIONS = 9;
  * (common practice).
  */
 export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): TopCoat[] {
-  const ground = groundOfCard(kit.card);
+  const ground = groundOf(kit);
   const rungs = kit.inks.filter((ink) => !isBare(ink));
   const solid = rungs.map((ink) => laidReflectance([{ ink, coats: 1 }], ground, 'dry'));
   const between = rungs.slice(1).flatMap((second, i) =>

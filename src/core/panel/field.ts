@@ -1,109 +1,113 @@
+import { groundOfCard } from '../card/card';
+import type { Border } from '../design/placement';
 import type { Wetness } from '../ink/laid';
-import { coverageOf } from '../ladder/coverage';
 import type { Kit } from '../ladder/recipe';
-import { OVERS, type OverLie } from '../over/over';
-import { mixColour } from './mix';
+import { layersOf, type Stack } from '../pass/stack';
+import { type Work, workOf } from '../pass/work';
+import { lightOf } from './mix';
 import type { Progress } from './progress';
 import { fineSignalOf } from './signal';
 
-/** Colours on an even grid over the panel, its edges included: 8-bit signal, not yet rounded, three values a node. */
+/**
+ * On which sides of all borders a place lies: border i adds 2^i where it lies inside. A plain number, for up to 52
+ * borders.
+ */
+export type Side = number;
+
+/** How a square between four nodes lies to the borders. */
+export interface Square {
+  /** The side of all borders that do not cross it. */
+  readonly side: Side;
+  /** Those that may. */
+  readonly crossed: readonly number[];
+}
+
+/** Colours on an even grid of nodes over the panel, its edges included. */
 export interface Field {
   readonly columns: number;
   readonly rows: number;
-  readonly signal: Float32Array;
+  readonly borders: readonly Border[];
+  /** The square right of and below a node. */
+  readonly squareAt: (column: number, row: number) => Square;
+  /**
+   * The grid of one side, with the four corners of a square in it: 8-bit signal, not yet rounded, three values a node.
+   */
+  readonly cornersOf: (side: Side, column: number, row: number) => Float32Array;
 }
 
-/** The nodes of a field, and the rows of them that are needed; the others stay empty. */
-export interface Nodes {
-  readonly columns: number;
-  readonly rows: number;
-  readonly needed: { readonly from: number; readonly to: number };
-}
-
-/** What is laid over the ladder with a sharp border, and the panel's colours where it lies and where it does not. */
-export interface Fields {
-  readonly without: Field;
-  readonly sharp?: {
-    readonly field: Field;
-    readonly isUnder: (x: number, y: number) => boolean;
-    readonly level: boolean;
-  };
-}
+export const WEIGHT_OF = Float64Array.from({ length: 53 }, (_, i) => 2 ** i);
 
 /**
- * The panel's colours as fields: blends are smooth, so spectra are computed at the nodes and a picture interpolates
- * between them. Sharp borders are kept out of the fields and drawn as masks between two of them.
+ * The panel's colours as a field. Blends are smooth, so spectra are computed at the nodes and a picture interpolates
+ * between them; borders are sharp, so each side of them has a grid of its own, and only as much of it as is asked for.
  */
-export function fieldsOf(kit: Kit, wetness: Wetness, progress: Progress, nodes: Nodes): Fields {
-  const { overs, panel } = kit.recipe;
-  const lies = overs.map(({ id, params }) => OVERS[id].on(panel, params));
-  const isSharp = overs.map(({ id }, i) => OVERS[id].sharp && i < progress.overs);
-  const fieldWith = (sharp: boolean): Field =>
-    fieldOf(kit, wetness, progress, nodes, (i, x, y) =>
-      isSharp[i] ? (sharp ? 1 : 0) : (lies[i] as OverLie).coverAt(x, y),
-    );
-  const masks = lies.filter((_, i) => isSharp[i]);
-  if (masks.length === 0) return { without: fieldWith(false) };
-  return {
-    without: fieldWith(false),
-    sharp: {
-      field: fieldWith(true),
-      isUnder: (x, y) => masks.some(({ coverAt }) => coverAt(x, y) >= 0.5),
-      level: masks.every(({ level }) => level),
-    },
-  };
-}
-
-function fieldOf(
+export function fieldOf(
   kit: Kit,
   wetness: Wetness,
   progress: Progress,
-  { columns, rows, needed }: Nodes,
-  coverAt: (over: number, x: number, y: number) => number,
+  { columns, rows }: { readonly columns: number; readonly rows: number },
+  work: Work = workOf(kit, progress),
 ): Field {
-  const { panel, rungs, overs } = kit.recipe;
-  const coverage = coverageOf(kit.recipe);
-  const colourOf = mixColour(kit, wetness, progress);
-  const parts = new Float64Array(rungs.length);
-  const covers = new Float64Array(overs.length);
-  const signal = new Float32Array(columns * rows * 3);
-  /** Places where one ink lies solid look alike, and there are many; neighbours on a level run do too. */
-  const solids = new Map<number, readonly [number, number, number]>();
-  const before = { parts: new Float64Array(rungs.length), covers: new Float64Array(overs.length), at: -1 };
-  for (let row = needed.from, at = needed.from * columns * 3; row < needed.to; row++) {
-    const y = (row / (rows - 1)) * panel.height;
-    for (let column = 0; column < columns; column++, at += 3) {
-      const x = (column / (columns - 1)) * panel.width;
-      coverage(x, y, parts);
-      let plain = true;
-      for (let over = 0; over < covers.length; over++) {
-        const cover = coverAt(over, x, y);
-        covers[over] = cover;
-        if (cover > 0) plain = false;
-      }
-      const solid = plain ? parts.indexOf(1) : -1;
-      const known = solid >= 0 ? solids.get(solid) : undefined;
-      if (known) {
-        signal.set(known, at);
-        continue;
-      }
-      if (before.at >= 0 && same(parts, before.parts) && same(covers, before.covers)) {
-        signal.copyWithin(at, before.at, before.at + 3);
-        continue;
-      }
-      const { r, g, b } = colourOf(parts, covers);
-      const found = [fineSignalOf(r), fineSignalOf(g), fineSignalOf(b)] as const;
-      if (solid >= 0) solids.set(solid, found);
-      signal.set(found, at);
-      before.parts.set(parts);
-      before.covers.set(covers);
-      before.at = at;
-    }
-  }
-  return { columns, rows, signal };
-}
+  const { panel } = kit.recipe;
+  const { borders } = work;
+  const colourOf = lightOf(work.palette, groundOfCard(kit.card), wetness);
+  const stack = work.stack();
+  const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
+  const grids = new Map<Side, { readonly signal: Float32Array; readonly done: Uint8Array }>();
+  let asked: Side = 0;
+  const inside = (border: number): boolean => Math.floor(asked / (WEIGHT_OF[border] as number)) % 2 === 1;
+  /** Neighbours in a solid part look alike: the last place computed, and what lay there. */
+  const last = { amounts: new Float64Array(stack.amounts.length), layers: -1, r: 0, g: 0, b: 0 };
 
-function same(p: Float64Array, q: Float64Array): boolean {
-  for (let i = 0; i < p.length; i++) if (p[i] !== q[i]) return false;
+  const compute = (signal: Float32Array, node: number): void => {
+    work.at((node % columns) * stepX, Math.floor(node / columns) * stepY, inside, stack);
+    if (!same(stack, last)) {
+      const { r, g, b } = colourOf(stack);
+      last.amounts.set(stack.amounts);
+      last.layers = layersOf(stack);
+      last.r = fineSignalOf(r);
+      last.g = fineSignalOf(g);
+      last.b = fineSignalOf(b);
+    }
+    signal[3 * node] = last.r;
+    signal[3 * node + 1] = last.g;
+    signal[3 * node + 2] = last.b;
+  };
+  const cornersOf = (side: Side, column: number, row: number): Float32Array => {
+    let grid = grids.get(side);
+    if (!grid) {
+      grid = { signal: new Float32Array(3 * columns * rows), done: new Uint8Array(columns * rows) };
+      grids.set(side, grid);
+    }
+    const { signal, done } = grid;
+    const first = row * columns + column;
+    for (const node of [first, first + 1, first + columns, first + columns + 1])
+      if (done[node] === 0) {
+        asked = side;
+        compute(signal, node);
+        done[node] = 1;
+      }
+    return signal;
+  };
+  // No border comes nearer to a square's middle than its corners are, or it may cross it.
+  const reach = Math.hypot(stepX, stepY) / 2 + Math.max(stepX, stepY) * 0.1;
+  const squareAt = (column: number, row: number): Square => {
+    let side = 0;
+    let crossed = NONE;
+    for (let i = 0; i < borders.length; i++) {
+      const far = (borders[i] as Border)((column + 0.5) * stepX, (row + 0.5) * stepY);
+      if (far > reach) side += WEIGHT_OF[i] as number;
+      else if (far >= -reach) crossed = [...crossed, i];
+    }
+    return { side, crossed };
+  };
+  return { columns, rows, borders, squareAt, cornersOf };
+}
+const NONE: readonly number[] = [];
+
+function same(stack: Stack, last: { readonly amounts: Float64Array; readonly layers: number }): boolean {
+  const layers = layersOf(stack);
+  if (layers !== last.layers) return false;
+  for (let i = 0; i < layers * stack.inks; i++) if (stack.amounts[i] !== last.amounts[i]) return false;
   return true;
 }

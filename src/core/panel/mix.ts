@@ -1,22 +1,10 @@
-import { groundOfCard } from '../card/card';
 import { type LinearRgb, linearRgbOfXyz } from '../colour/lab';
 import { WEIGHTS } from '../colour/observer';
-import { BANDS } from '../colour/spectrum';
+import { BANDS, type Spectrum } from '../colour/spectrum';
 import { filmCurve } from '../ink/filmCurve';
 import { dryBackOf, filmOfInk, type Ink, potencyOf } from '../ink/ink';
 import { WET_TRAPPING, type Wetness } from '../ink/laid';
-import type { Kit } from '../ladder/recipe';
-import { OVERS } from '../over/over';
-import { TOOLS } from '../tool/tools';
-import type { Progress } from './progress';
-
-/**
- * The colour of a place from what lies there.
- *
- * @param parts  parts of the rungs' inks, summing to 1
- * @param covers  how much of each ink over the ladder lies there, 0…1; none where left out
- */
-export type MixColour = (parts: ArrayLike<number>, covers?: ArrayLike<number>) => LinearRgb;
+import { layersOf, type Stack } from '../pass/stack';
 
 /** An ink as the loop over bands reads it. */
 interface Mixed {
@@ -29,66 +17,44 @@ interface Mixed {
 }
 
 /**
- * How a kit's inks look where they lie together: the ladder and what is laid into it wet are one film; what is laid
- * over it once it has dried is a film on that.
+ * The light of what lies at one point: each layer is one film of the inks in it, over all below. Shown wet, the last
+ * layer is as it looks under the brush, if it has not dried; those under it have.
  *
- * It says what `laidReflectance` says, in one pass over the bands, because a picture asks for thousands of places.
+ * It says what `laidReflectance` says layer by layer, in one pass over the bands, because a picture asks for thousands
+ * of places.
  */
-export function mixColour(
-  { recipe, card, inks, overInks }: Kit,
+export function lightOf(
+  palette: readonly Ink[],
+  ground: Spectrum,
   wetness: Wetness,
-  progress: Progress,
-): MixColour {
-  const bare = Float64Array.from(groundOfCard(card));
-  const { coats } = TOOLS[recipe.tool];
-  const asMixed = (ink: Ink): Mixed => ({
-    absorption: Float64Array.from(filmOfInk(ink).absorption),
-    scattering: Float64Array.from(filmOfInk(ink).scattering),
-    potency: potencyOf(ink),
-    thicker: wetness === 'wet' ? 1 / (1 - dryBackOf(ink)) : 1,
-    trapping: wetness === 'wet' ? WET_TRAPPING * dryBackOf(ink) : 0,
-  });
-  const rungs = inks.map(asMixed);
-  const overs = overInks.map(asMixed);
-  const onto = recipe.overs.map(({ id }) => OVERS[id].onto);
-  /** The films that lie at the place in hand: those of the wet layer first, then each dried one. */
-  const films: Mixed[] = [];
-  const amounts: number[] = [];
-
-  return (parts, covers) => {
-    films.length = 0;
-    amounts.length = 0;
-    for (let rung = 0; rung < rungs.length; rung++)
-      if ((parts[rung] as number) > 0 && progress.laid[rung]) {
-        films.push(rungs[rung] as Mixed);
-        amounts.push(coats * (parts[rung] as number));
-      }
-    const lay = (layer: 'wet' | 'dried'): void => {
-      for (let over = 0; over < progress.overs; over++)
-        if (onto[over] === layer && covers && (covers[over] as number) > 0) {
-          films.push(overs[over] as Mixed);
-          amounts.push(covers[over] as number);
-        }
-    };
-    lay('wet');
-    weigh(films, amounts);
-    const wet = films.length;
-    lay('dried');
-    return summed(films, amounts, wet, bare);
+): (stack: Stack) => LinearRgb {
+  const bare = Float64Array.from(ground);
+  const films = palette.map(
+    (ink): Mixed => ({
+      absorption: Float64Array.from(filmOfInk(ink).absorption),
+      scattering: Float64Array.from(filmOfInk(ink).scattering),
+      potency: potencyOf(ink),
+      thicker: 1 / (1 - dryBackOf(ink)),
+      trapping: WET_TRAPPING * dryBackOf(ink),
+    }),
+  );
+  const potent = films.some(({ potency }) => potency !== 1);
+  return (stack) => {
+    R.set(bare);
+    const layers = layersOf(stack);
+    for (let layer = 0; layer < layers; layer++)
+      layOver(films, stack, layer, potent, wetness === 'wet' && stack.wet && layer === stack.dried);
+    let x = 0;
+    let y = 0;
+    let z = 0;
+    for (let band = 0; band < BANDS; band++) {
+      const r = R[band] as number;
+      x += r * (WEIGHTS.x[band] as number);
+      y += r * (WEIGHTS.y[band] as number);
+      z += r * (WEIGHTS.z[band] as number);
+    }
+    return linearRgbOfXyz({ x, y, z });
   };
-}
-
-/** A potent ink counts for more of the same thickness of film, the others for less. */
-function weigh(films: readonly Mixed[], amounts: number[]): void {
-  let whole = 0;
-  let weighed = 0;
-  for (let i = 0; i < amounts.length; i++) {
-    whole += amounts[i] as number;
-    weighed += (amounts[i] as number) * (films[i] as Mixed).potency;
-  }
-  if (weighed === 0) return;
-  for (let i = 0; i < amounts.length; i++)
-    amounts[i] = ((amounts[i] as number) * (films[i] as Mixed).potency * whole) / weighed;
 }
 
 /** The layer in hand: what it absorbs and scatters, and the light that comes back from it, by band. */
@@ -96,56 +62,50 @@ const K = new Float64Array(BANDS);
 const S = new Float64Array(BANDS);
 const R = new Float64Array(BANDS);
 
-/** Light of the layers over a ground, summed over the bands. */
-function summed(
+/** Lays one layer over what R shows. */
+function layOver(
   films: readonly Mixed[],
-  amounts: readonly number[],
-  wet: number,
-  ground: Float64Array,
-): LinearRgb {
-  R.set(ground);
-  if (wet > 0) {
-    K.fill(0);
-    S.fill(0);
-    let trapped = 0;
-    for (let i = 0; i < wet; i++) {
-      const film = films[i] as Mixed;
-      addFilm(film, (amounts[i] as number) * film.thicker);
-      trapped += (amounts[i] as number) * film.trapping;
+  { amounts, inks }: Stack,
+  layer: number,
+  potent: boolean,
+  wet: boolean,
+): void {
+  const from = layer * inks;
+  // A potent ink counts for more of the same thickness of film, the others for less.
+  let scale = 1;
+  if (potent) {
+    let whole = 0;
+    let weighed = 0;
+    for (let ink = 0; ink < inks; ink++) {
+      whole += amounts[from + ink] as number;
+      weighed += (amounts[from + ink] as number) * (films[ink] as Mixed).potency;
     }
-    layOver(trapped);
+    if (weighed > 0) scale = whole / weighed;
   }
-  for (let i = wet; i < films.length; i++) {
-    const film = films[i] as Mixed;
-    K.fill(0);
-    S.fill(0);
-    addFilm(film, (amounts[i] as number) * film.thicker);
-    layOver((amounts[i] as number) * film.trapping);
+  K.fill(0);
+  S.fill(0);
+  let trapped = 0;
+  for (let ink = 0; ink < inks; ink++) {
+    const laid = amounts[from + ink] as number;
+    if (laid === 0) continue;
+    const film = films[ink] as Mixed;
+    const coats = potent ? laid * scale * film.potency : laid;
+    addFilm(film, wet ? coats * film.thicker : coats);
+    if (wet) trapped += coats * film.trapping;
   }
-  let x = 0;
-  let y = 0;
-  let z = 0;
+  trapped = Math.min(trapped, MOST_TRAPPED);
   for (let band = 0; band < BANDS; band++) {
-    const r = R[band] as number;
-    x += r * (WEIGHTS.x[band] as number);
-    y += r * (WEIGHTS.y[band] as number);
-    z += r * (WEIGHTS.z[band] as number);
+    const r = filmOver(K[band] as number, S[band] as number, R[band] as number);
+    R[band] = trapped === 0 ? r : (r * (1 - trapped)) / (1 - trapped * r);
   }
-  return linearRgbOfXyz({ x, y, z });
 }
+/** However thick it lies, a wet film keeps no more of the light inside than this. */
+const MOST_TRAPPED = 0.9;
 
 function addFilm({ absorption, scattering }: Mixed, coats: number): void {
   for (let band = 0; band < BANDS; band++) {
     K[band] = (K[band] as number) + coats * (absorption[band] as number);
     S[band] = (S[band] as number) + coats * (scattering[band] as number);
-  }
-}
-
-/** Lays the film in K and S over what R shows, and takes off what its gloss keeps inside. */
-function layOver(trapped: number): void {
-  for (let band = 0; band < BANDS; band++) {
-    const r = filmOver(K[band] as number, S[band] as number, R[band] as number);
-    R[band] = trapped === 0 ? r : (r * (1 - trapped)) / (1 - trapped * r);
   }
 }
 

@@ -1,10 +1,11 @@
 import { FINISHES, type FinishId } from '../card/finishes';
+import type { Border } from '../design/placement';
 import type { Wetness } from '../ink/laid';
 import { type Kit, lieOf, patchesOf } from '../ladder/recipe';
-import { OVERS } from '../over/over';
+import { workOf } from '../pass/work';
 import type { Lie } from '../run/run';
 import { TOOLS, type ToolId } from '../tool/tools';
-import { type Field, fieldsOf } from './field';
+import { type Field, fieldOf, type Square, WEIGHT_OF } from './field';
 import { fibreTile, grainTile, TILE } from './grain';
 import { MM_AN_INCH } from './measure';
 import type { Panel } from './panel';
@@ -73,9 +74,9 @@ export function preparePicture(
   const own = rows.to - rows.from;
   const pixels = new Uint8ClampedArray(width * own * 4);
   const rowColours =
-    lie && progress.overs === 0
+    lie && progress.passes === 0
       ? bandColours(kit, lie, rampOf(kit, wetness, progress), width, height)
-      : fieldColours(kit, wetness, progress, width, height, rows);
+      : fieldColours(kit, wetness, progress, width, height);
   const { tile, streak } = texture(kit, lie, width);
   const colours = new Int32Array(width * 3);
   const dither = ditherTile();
@@ -153,78 +154,133 @@ function fillBand(into: Int32Array, places: Float64Array, signal: Int32Array, la
   }
 }
 
-/** Anything else: colours between the nodes of a field, and masks where a border is sharp. */
+/** Anything else: colours between the nodes of a field, sharp where a border runs. */
 function fieldColours(
   kit: Kit,
   wetness: Wetness,
   progress: Progress,
   width: number,
   height: number,
-  asked: Rows,
 ): RowColours {
   const { panel } = kit.recipe;
-  const cell = cellFor(kit, width / panel.width);
+  const work = workOf(kit, progress);
+  const cell = cellFor(kit, work.blends, width / panel.width);
   const nodes = (pixels: number, most: number) =>
     Math.min(Math.max(Math.round(pixels / cell), MOST_NODES.least), most);
   const [columns, rows] = [nodes(width, MOST_NODES.columns), nodes(height, MOST_NODES.rows)];
-  const needed = {
-    from: Math.floor(((asked.from + 0.5) / height) * (rows - 1)),
-    to: Math.min(Math.floor(((asked.to - 0.5) / height) * (rows - 1)) + 2, rows),
-  };
-  const { without, sharp } = fieldsOf(kit, wetness, progress, { columns, rows, needed });
-  const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
-  const plain = betweenNodes(without, width, height);
-  if (!sharp) return plain;
-  const under = betweenNodes(sharp.field, width, height);
-  const masked = new Int32Array(width * 3);
-  return (row, into) => {
-    const y = (row + 0.5) * downPixel;
-    if (sharp.level) return sharp.isUnder(0, y) ? under(row, into) : plain(row, into);
-    plain(row, into);
-    under(row, masked);
-    for (let column = 0, at = 0; column < width; column++, at += 3)
-      if (sharp.isUnder((column + 0.5) * acrossPixel, y)) into.set(masked.subarray(at, at + 3), at);
-  };
-}
-
-/** Pixels between two nodes, so that the narrowest blend on the panel still has several of them. */
-function cellFor({ recipe }: Kit, perMm: number): number {
-  const patches = patchesOf(recipe);
-  const blends = [
-    ...(patches ? [patches.soft] : recipe.joints.map(({ width }) => width)),
-    ...recipe.overs.flatMap(({ id, params }) => OVERS[id].on(recipe.panel, params).blend ?? []),
-  ];
-  const narrowest = Math.min(...blends) / TOOLS[recipe.tool].hardness;
-  return Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
-}
-
-/** Rows of a picture from a field, bilinear. */
-function betweenNodes({ columns, rows, signal }: Field, width: number, height: number): RowColours {
-  const blended = new Float32Array(columns * 3);
-  const perPixel = (columns - 1) / width;
+  const field = fieldOf(kit, wetness, progress, { columns, rows }, work);
+  const [mmAcross, mmDown] = [panel.width / width, panel.height / height];
+  /** The first pixel of each square, and how far across it each pixel lies, 0…1. */
+  const starts = Int32Array.from({ length: columns }, (_, column) =>
+    Math.min(Math.max(Math.ceil((column / (columns - 1)) * width - 0.5), 0), width),
+  );
+  const across = Float32Array.from({ length: width }, (_, pixel) => {
+    const u = ((pixel + 0.5) / width) * (columns - 1);
+    return u - Math.min(Math.floor(u), columns - 2);
+  });
+  let squares: Square[] = [];
+  let squaresOf = -1;
   return (row, into) => {
     const v = ((row + 0.5) / height) * (rows - 1);
     const top = Math.min(Math.floor(v), rows - 2);
     const down = v - top;
-    const from = top * columns * 3;
-    const next = from + columns * 3;
-    for (let i = 0; i < blended.length; i++) {
-      const a = signal[from + i] as number;
-      blended[i] = PART * (a + down * ((signal[next + i] as number) - a));
+    if (top !== squaresOf) {
+      squaresOf = top;
+      squares = Array.from({ length: columns - 1 }, (_, column) => field.squareAt(column, top));
     }
-    for (let column = 0, at = 0; column < width; column++, at += 3) {
-      const u = (column + 0.5) * perPixel;
-      const left = u | 0;
-      const across = u - left;
-      const node = left * 3;
-      const r = blended[node] as number;
-      const g = blended[node + 1] as number;
-      const b = blended[node + 2] as number;
-      into[at] = r + across * ((blended[node + 3] as number) - r);
-      into[at + 1] = g + across * ((blended[node + 4] as number) - g);
-      into[at + 2] = b + across * ((blended[node + 5] as number) - b);
+    const y = (row + 0.5) * mmDown;
+    for (let column = 0; column < columns - 1; column++) {
+      const { side, crossed } = squares[column] as Square;
+      const from = starts[column] as number;
+      const to = column === columns - 2 ? width : (starts[column + 1] as number);
+      if (crossed.length === 0) {
+        const signal = field.cornersOf(side, column, top);
+        fillSquare(into, across, from, to, signal, 3 * (top * columns + column), 3 * columns, down);
+      } else
+        crossSquare(into, { field, across, from, to, column, row: top, down, side, crossed, y, mmAcross });
     }
   };
+}
+
+/** One row's pixels of a square that no border crosses. */
+function fillSquare(
+  into: Int32Array,
+  across: Float32Array,
+  from: number,
+  to: number,
+  signal: Float32Array,
+  node: number,
+  next: number,
+  down: number,
+): void {
+  const up = 1 - down;
+  const r = PART * (up * (signal[node] as number) + down * (signal[node + next] as number));
+  const g = PART * (up * (signal[node + 1] as number) + down * (signal[node + next + 1] as number));
+  const b = PART * (up * (signal[node + 2] as number) + down * (signal[node + next + 2] as number));
+  const dr = PART * (up * (signal[node + 3] as number) + down * (signal[node + next + 3] as number)) - r;
+  const dg = PART * (up * (signal[node + 4] as number) + down * (signal[node + next + 4] as number)) - g;
+  const db = PART * (up * (signal[node + 5] as number) + down * (signal[node + next + 5] as number)) - b;
+  for (let pixel = from, at = 3 * from; pixel < to; pixel++, at += 3) {
+    const t = across[pixel] as number;
+    into[at] = r + t * dr;
+    into[at + 1] = g + t * dg;
+    into[at + 2] = b + t * db;
+  }
+}
+
+interface Crossing {
+  readonly field: Field;
+  readonly across: Float32Array;
+  readonly from: number;
+  readonly to: number;
+  readonly column: number;
+  readonly row: number;
+  readonly down: number;
+  readonly side: number;
+  readonly crossed: readonly number[];
+  readonly y: number;
+  readonly mmAcross: number;
+}
+
+/** One row's pixels of a square that borders cross: each takes its side's colour, and on a border both sides' in part. */
+function crossSquare(into: Int32Array, square: Crossing): void {
+  const { field, across, from, to, column, row, down, crossed, y, mmAcross } = square;
+  const node = 3 * (row * field.columns + column);
+  const next = 3 * field.columns;
+  for (let pixel = from; pixel < to; pixel++) {
+    const x = (pixel + 0.5) * mmAcross;
+    let side = square.side;
+    let split = 0;
+    let part = 1;
+    for (let i = 0; i < crossed.length; i++) {
+      const border = crossed[i] as number;
+      const covered = (field.borders[border] as Border)(x, y) / mmAcross + 0.5;
+      if (covered <= 0) continue;
+      const weight = WEIGHT_OF[border] as number;
+      // Where two borders run through one pixel, the one nearer to its middle is drawn soft.
+      if (covered < 1 && Math.abs(covered - 0.5) < Math.abs(part - 0.5)) {
+        if (split > 0 && part >= 0.5) side += split;
+        split = weight;
+        part = covered;
+      } else if (covered >= 0.5) side += weight;
+    }
+    fillSquare(into, across, pixel, pixel + 1, field.cornersOf(side + split, column, row), node, next, down);
+    if (part === 1) continue;
+    const at = 3 * pixel;
+    const [r, g, b] = [into[at] as number, into[at + 1] as number, into[at + 2] as number];
+    fillSquare(into, across, pixel, pixel + 1, field.cornersOf(side, column, row), node, next, down);
+    into[at] = (into[at] as number) + part * (r - (into[at] as number));
+    into[at + 1] = (into[at + 1] as number) + part * (g - (into[at + 1] as number));
+    into[at + 2] = (into[at + 2] as number) + part * (b - (into[at + 2] as number));
+  }
+}
+
+/** Pixels between two nodes, so that the narrowest blend on the panel still has several of them. */
+function cellFor({ recipe }: Kit, blends: readonly number[], perMm: number): number {
+  const patches = patchesOf(recipe);
+  const own = patches ? [patches.soft] : recipe.joints.map(({ width }) => width);
+  const narrowest = Math.min(...own, ...blends) / TOOLS[recipe.tool].hardness;
+  return Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
 }
 
 const GRAIN_SEED = 1912;

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { BLACK_CARD, ink, kitOf } from '../../testing/kits';
+import { BLACK_CARD, ink, kitOf, withPass } from '../../testing/kits';
 import { groundOfCard } from '../card/card';
 import { grammageOfPounds, isoASize } from '../card/paper';
 import { linearRgbOfXyz, xyzOfSpectrum } from '../colour/lab';
 import { laidReflectance } from '../ink/laid';
-import { addOver, setRun } from '../ladder/edit';
+import { setRun } from '../ladder/edit';
+import { addWet, dryStack, makeStack } from '../pass/stack';
 import { formatBare, formatLength, parseLength } from './measure';
-import { mixColour } from './mix';
+import { lightOf } from './mix';
 import { paintPanel, pixelsAt, preparePicture } from './paint';
-import { finished } from './progress';
 import { rampOf } from './ramp';
 
 test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
@@ -81,19 +81,24 @@ test('the picture has the panel’s proportions, and its top and foot show the f
   expect(far(at(195), [0x00, 0x54, 0x87])).toBeLessThan(10);
 });
 
-test('the picture’s mixing in one pass says what the films say, wet and dried, under and over', () => {
+test('the picture’s mixing in one pass says what the films say, layer by layer, wet and dried', () => {
   const over = ink('over', '#7a2450', 'dye');
-  const inks = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment')];
+  const palette = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment'), over];
+  const ground = groundOfCard(BLACK_CARD);
   for (const wetness of ['dry', 'wet'] as const) {
-    const base = kitOf(inks, BLACK_CARD);
-    const kit = {
-      ...base,
-      recipe: addOver(addOver(base.recipe, 'edge', 'over'), 'coat', 'over'),
-      overInks: [over, over],
-    };
-    const { r, g, b } = mixColour(kit, wetness, finished(kit.recipe))([0.2, 0.5, 0.3], [0.4, 0.7]);
-    const wet = inks.map((one, i) => ({ ink: one, coats: [0.2, 0.5, 0.3][i] ?? 0 }));
-    const under = laidReflectance([...wet, { ink: over, coats: 0.4 }], groundOfCard(BLACK_CARD), wetness);
+    const stack = makeStack(palette, 3);
+    const wet = [0.2, 0.5, 0.3, 0.4];
+    wet.forEach((coats, i) => {
+      addWet(stack, i, coats);
+    });
+    dryStack(stack);
+    addWet(stack, 3, 0.7);
+    const { r, g, b } = lightOf(palette, ground, wetness)(stack);
+    const under = laidReflectance(
+      palette.map((one, i) => ({ ink: one, coats: wet[i] ?? 0 })),
+      ground,
+      'dry',
+    );
     const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under, wetness)));
     expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
   }
@@ -102,7 +107,10 @@ test('the picture’s mixing in one pass says what the films say, wet and dried,
 test('a picture painted in two parts is the picture painted whole, on bands and on patches', () => {
   const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
   for (const id of ['slant', 'scatter'] as const) {
-    const one = { ...kit, recipe: addOver(setRun(kit.recipe, id), 'horizon', 'dark'), overInks: [dark] };
+    const one = withPass(
+      withPass({ ...kit, recipe: setRun(kit.recipe, id) }, 'horizon', { ink: dark }),
+      'splash',
+    );
     const [width, height, middle] = [120, 150, 71];
     const whole = paintPanel(one, 'dry', width, height).pixels;
     const parts = [

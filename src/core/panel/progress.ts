@@ -6,22 +6,22 @@ export interface Progress {
   readonly laid: readonly boolean[];
   /** Which joints have been gone back over; the others still show where the brush began. */
   readonly blended: readonly boolean[];
-  /** How many of what lies over the ladder are down. */
-  readonly overs: number;
+  /** How many of the passes that are on are done, those before the blend first. */
+  readonly passes: number;
 }
 
 /** A panel on which nothing is laid yet. */
 export const untouched = ({ rungs, joints }: Recipe): Progress => ({
   laid: rungs.map(() => false),
   blended: joints.map(() => false),
-  overs: 0,
+  passes: 0,
 });
 
 /** A finished panel. */
-export const finished = ({ rungs, joints, overs }: Recipe): Progress => ({
+export const finished = ({ rungs, joints, passes }: Recipe): Progress => ({
   laid: rungs.map(() => true),
   blended: joints.map(() => true),
-  overs: overs.length,
+  passes: passes.filter(({ on }) => on).length,
 });
 
 /** How wide the visible step of a joint is before it has been gone back over, as a part of the joint; by eye. */

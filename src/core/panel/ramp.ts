@@ -1,6 +1,9 @@
+import { groundOfCard } from '../card/card';
 import type { Wetness } from '../ink/laid';
 import { coatsAt, type Kit, overlaps, runLength } from '../ladder/recipe';
-import { mixColour } from './mix';
+import { addWet, clearStack, makeStack } from '../pass/stack';
+import { TOOLS } from '../tool/tools';
+import { lightOf } from './mix';
 import { finished, lapsNow, type Progress } from './progress';
 
 /** Linear-light sRGB along the run, three values a sample, evenly spaced from its start to its end. */
@@ -23,7 +26,9 @@ export function rampOf(
   samples = RAMP_SAMPLES,
 ): Ramp {
   const { recipe } = kit;
-  const colourOf = mixColour(kit, wetness, progress);
+  const { coats } = TOOLS[recipe.tool];
+  const colourOf = lightOf(kit.inks, groundOfCard(kit.card), wetness);
+  const stack = makeStack(kit.inks, 1);
   const laps = lapsNow(overlaps(recipe), progress);
   const length = runLength(recipe);
   const rgb = new Float32Array(samples * 3);
@@ -36,7 +41,11 @@ export function rampOf(
       continue;
     }
     solid = only;
-    const { r, g, b } = colourOf(parts);
+    clearStack(stack);
+    parts.forEach((part, rung) => {
+      if (progress.laid[rung]) addWet(stack, rung, coats * part);
+    });
+    const { r, g, b } = colourOf(stack);
     rgb[i * 3] = r;
     rgb[i * 3 + 1] = g;
     rgb[i * 3 + 2] = b;

@@ -1,12 +1,14 @@
-import { groundOfCard } from '../card/card';
 import { type Hex, hexOfLab } from '../colour/hex';
 import { labOfSpectrum } from '../colour/lab';
 import { nameColour } from '../colour/names';
+import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
 import { laidReflectance } from '../ink/laid';
 import { judgeJoint, STATIONS, type Station, tellVerdict, type Verdict, walkJoint } from '../ladder/joint';
 import type { Kit } from '../ladder/recipe';
-import { OVERS } from '../over/over';
+import { groundOf } from '../pass/ground';
+import { PASS_KINDS, type PassKindId } from '../pass/pass';
+import { passesInOrder, scenesOf } from '../pass/work';
 import { measuresOf } from '../sheet/measures';
 
 /** Two inks that meet though they are not next to each other in the ladder. */
@@ -18,29 +20,37 @@ export interface Meeting {
   readonly reason: string;
 }
 
-/** Every meeting beside the ladder's own joints: inks of patches side by side, and each ink under what lies over it. */
+/** Every meeting beside the ladder's own joints: inks of patches side by side, and each ink under a pass of one ink. */
 export function meetingsOf(kit: Kit): Meeting[] {
-  const { recipe, card, inks, overInks } = kit;
-  const ground = groundOfCard(card);
+  const { recipe, inks } = kit;
+  const ground = groundOf(kit);
   const across = measuresOf(recipe, 'mm')
     .meetings.filter(([one, other]) => other - one > 1)
     .map(([one, other]) => {
       const [p, q] = [inks[one] as Ink, inks[other] as Ink];
       return meeting(`${p.name} and ${q.name}`, walkJoint(p, q, ground));
     });
-  const over = recipe.overs.flatMap(({ id }, i) => {
-    const ink = overInks[i] as Ink;
+  const passes = passesInOrder(recipe);
+  const over = passes.flatMap((pass, at) => {
+    const { label, stage, design, dries } = PASS_KINDS[pass.kind];
+    const [ink] = scenesOf(kit, pass).flatMap((scene) => scene.ink ?? []);
+    if (!ink || stage === 'under' || design) return [];
+    const dried = dries || passes.slice(0, at).some(({ kind }) => dryingKind(kind));
     return inks
       .filter((under) => !isBare(under) && under.id !== ink.id)
       .map((under) =>
         meeting(
-          `${OVERS[id].label}: ${ink.name} over ${under.name}`,
-          walkOver(under, ink, kit, OVERS[id].onto),
+          `${label}: ${ink.name} over ${under.name}`,
+          walkOver(under, ink, ground, dried ? 'dried' : 'wet'),
         ),
       );
   });
   return [...across, ...over];
 }
+
+/** Whether a pass over the blend leaves it dry before what follows. */
+const dryingKind = (kind: PassKindId): boolean =>
+  PASS_KINDS[kind].stage === 'over' && (PASS_KINDS[kind].dries || kind === 'heatSet');
 
 const meeting = (title: string, stations: readonly Station[]): Meeting => {
   const verdict = judgeJoint(stations);
@@ -48,8 +58,7 @@ const meeting = (title: string, stations: readonly Station[]): Meeting => {
 };
 
 /** From an ink alone to a full coat of another over it. */
-function walkOver(under: Ink, over: Ink, { card }: Kit, onto: 'wet' | 'dried'): Station[] {
-  const bare = groundOfCard(card);
+function walkOver(under: Ink, over: Ink, bare: Spectrum, onto: 'wet' | 'dried'): Station[] {
   const base = laidReflectance([{ ink: under, coats: 1 }], bare, 'dry');
   return Array.from({ length: STATIONS }, (_, i) => {
     const mix = i / (STATIONS - 1);

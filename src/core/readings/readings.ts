@@ -62,9 +62,15 @@ const LOST = {
   reason: 'Neither ink can be told from the bare card, so neither can their joint.',
 };
 
-/** Reads inks in rung order on a card. Pure; a few milliseconds for five rungs. */
-export function readingsOf({ card, inks }: Pick<Kit, 'card' | 'inks'>): Readings {
-  const bare = groundOfCard(card);
+/**
+ * Reads inks in rung order on a card. Pure; a few milliseconds for five rungs.
+ *
+ * @param bare  what they lie on, where that is not the card itself
+ */
+export function readingsOf(
+  { card, inks }: Pick<Kit, 'card' | 'inks'>,
+  bare: Spectrum = groundOfCard(card),
+): Readings {
   const ground = labOfSpectrum(bare);
   const rungs = inks.map((ink) => readRung(ink, bare, ground));
   const joints = rungs.slice(1).map((second, i) => readJoint(rungs[i] as RungReading, second, bare));

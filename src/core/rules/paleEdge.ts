@@ -1,25 +1,30 @@
-import { groundOfCard } from '../card/card';
 import { driedColour } from '../ink/laid';
-import { setOver } from '../ladder/edit';
-import { OVERS } from '../over/over';
+import { setPlacement } from '../ladder/edit';
+import { groundOf } from '../pass/ground';
+import { PASS_KINDS } from '../pass/pass';
+import { passesInOrder, scenesOf } from '../pass/work';
 import type { Rule } from './rule';
+
+/** What frames the blend. */
+const FRAMES = ['edge', 'darkCorners', 'horizon'];
 
 /** An edge, corners or a horizon in an ink paler than all they surround: they frame nothing. */
 export const paleEdge: Rule = {
   id: 'paleEdge',
-  check: ({ kit: { recipe, card, overInks }, readings }) => {
+  check: ({ kit, readings }) => {
     const darkest = readings.rungs.reduce((dark, rung) => (rung.lab.l < dark.lab.l ? rung : dark));
-    const ground = groundOfCard(card);
-    return recipe.overs.flatMap(({ id }, i) => {
-      const ink = overInks[i];
-      if (!ink || id === 'coat' || driedColour(ink, ground).l <= darkest.lab.l + 6) return [];
+    const ground = groundOf(kit);
+    return passesInOrder(kit.recipe).flatMap((pass) => {
+      const ink = scenesOf(kit, pass)[0]?.ink;
+      if (!ink || !FRAMES.includes(pass.kind)) return [];
+      if (driedColour(ink, ground).l <= darkest.lab.l + 6) return [];
       return [
         {
-          key: `pale ${id} ${ink.id}`,
-          told: `${OVERS[id].label}: ${ink.name} is paler than ${darkest.ink.name} and will not frame it.`,
+          key: `pale ${pass.id} ${ink.id}`,
+          told: `${PASS_KINDS[pass.kind].label}: ${ink.name} is paler than ${darkest.ink.name} and will not frame it.`,
           fix: {
             label: `Use ${darkest.ink.name}`,
-            mend: (current) => setOver(current, id, { inkId: darkest.ink.id }),
+            mend: (current) => setPlacement(current, pass.id, 0, { inkId: darkest.ink.id }),
           },
         },
       ];

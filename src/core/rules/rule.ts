@@ -1,20 +1,35 @@
 import type { Card } from '../card/card';
 import type { Ink } from '../ink/ink';
 import type { Kit, Recipe } from '../ladder/recipe';
+import type { PassReading } from '../readings/passReadings';
 import type { Readings } from '../readings/readings';
 import { alikeRungs } from './alikeRungs';
 import { badCard } from './badCard';
+import { clingingCoat } from './clingingCoat';
+import { darkCard } from './darkCard';
+import { darkGround } from './darkGround';
+import { fineLines } from './fineLines';
+import { freshSilhouette } from './freshSilhouette';
 import { hidden } from './hidden';
+import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
 import { muddyJoint } from './muddyJoint';
+import { outerEdge } from './outerEdge';
+import { overlapping } from './overlapping';
 import { paleEdge } from './paleEdge';
+import { sharedWhite } from './sharedWhite';
+import { smallStencil } from './smallStencil';
+import { sprayed } from './sprayed';
 import { thinCard } from './thinCard';
+import { warmPowder } from './warmPowder';
 import { wetWhite } from './wetWhite';
 
 /** What a rule looks at: the recipe as it is judged, and what else the maker has. */
 export interface Case {
   readonly kit: Kit;
   readonly readings: Readings;
+  /** What its passes do; empty as long as they have not been read. */
+  readonly passes: readonly PassReading[];
   readonly shelf: readonly Ink[];
   readonly cards: readonly Card[];
 }
@@ -35,11 +50,23 @@ export interface Rule {
 
 export const RULES: readonly Rule[] = [
   lostInk,
+  darkCard,
   badCard,
   thinCard,
+  clingingCoat,
+  warmPowder,
+  darkGround,
+  lostImage,
+  freshSilhouette,
   muddyJoint,
   alikeRungs,
   wetWhite,
+  sharedWhite,
+  overlapping,
+  outerEdge,
+  smallStencil,
+  sprayed,
+  fineLines,
   hidden,
   paleEdge,
 ];

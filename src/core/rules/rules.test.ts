@@ -2,11 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../data/demo/cards';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { kitFrom } from '../../data/recipes';
-import { kitOf, WHITE_CARD } from '../../testing/kits';
+import { kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import type { Card } from '../card/card';
+import { OWN_DESIGNS } from '../design/own';
 import type { Ink } from '../ink/ink';
-import { addOver } from '../ladder/edit';
 import type { Kit, Recipe } from '../ladder/recipe';
+import { groundOf } from '../pass/ground';
+import { passReadings } from '../readings/passReadings';
 import { readingsOf } from '../readings/readings';
 import { type Finding, findingsOf } from './rule';
 
@@ -15,12 +17,18 @@ const cardOf = (id: string): Card => DEMO_CARDS.find((card) => card.id === id) a
 const kitWith = (ids: readonly string[], cardId = 'smooth-white', change: Partial<Recipe> = {}): Kit =>
   kitOf(ids.map(inkOf), cardOf(cardId), change);
 const check = (kit: Kit): Finding[] =>
-  findingsOf({ kit, readings: readingsOf(kit), shelf: DEMO_INKS, cards: DEMO_CARDS });
+  findingsOf({
+    kit,
+    readings: readingsOf(kit, groundOf(kit)),
+    passes: passReadings(kit),
+    shelf: DEMO_INKS,
+    cards: DEMO_CARDS,
+  });
 const find = (kit: Kit, key: string) => check(kit).find((finding) => finding.key.startsWith(key));
 /** The kit as it is once a finding has been mended by its press. */
 function mended(kit: Kit, finding: Finding | undefined): Kit {
   const recipe = finding?.fix?.mend(kit.recipe);
-  const whole = recipe && kitFrom(recipe, DEMO_INKS, DEMO_CARDS);
+  const whole = recipe && kitFrom(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
   if (!whole) throw new Error('nothing was mended');
   return whole;
 }
@@ -65,12 +73,7 @@ describe('each rule is seen, said, and gone once its press has mended it (common
   });
 
   test('an edge paler than what it surrounds', () => {
-    const base = kitWith(['gorse-pale', 'tarn-deep']);
-    const kit = {
-      ...base,
-      recipe: addOver(base.recipe, 'edge', 'thrift-pale'),
-      overInks: [inkOf('thrift-pale')],
-    };
+    const kit = withPass(kitWith(['gorse-pale', 'tarn-deep']), 'edge', { ink: inkOf('thrift-pale') });
     const finding = find(kit, 'pale edge');
     expect(finding?.told).toContain('will not frame it');
     expect(find(mended(kit, finding), 'pale edge')).toBeUndefined();

@@ -1,10 +1,28 @@
+import { setPlacement } from '../ladder/edit';
+import type { Recipe } from '../ladder/recipe';
+import { passesInOrder } from '../pass/work';
+import { param } from '../run/params';
 import type { Rule } from './rule';
 
-/** Fluorescent ink laid wet on white: it pushes the white about and sinks. */
+/** Colour laid wet on white: it pushes the white about and sinks; a fluorescent most of all. */
 export const wetWhite: Rule = {
   id: 'wetWhite',
-  check: ({ kit: { inks } }) =>
-    inks.slice(1).flatMap((second, i) => {
+  check: ({ kit: { inks, recipe } }) => [
+    ...passesInOrder(recipe).flatMap((pass) =>
+      pass.kind === 'whiteBase' && param(pass.placements[0]?.params ?? {}, 'dried', 1) === 0
+        ? [
+            {
+              key: `wet base ${pass.id}`,
+              told: 'The blend is laid on a white base that is still wet: it pushes the white about and sinks. Let it dry before.',
+              fix: {
+                label: 'Dry the white first',
+                mend: (current: Recipe) => setPlacement(current, pass.id, 0, { params: { dried: 1 } }),
+              },
+            },
+          ]
+        : [],
+    ),
+    ...inks.slice(1).flatMap((second, i) => {
       const first = inks[i];
       const kinds = [first?.kind, second.kind];
       if (!kinds.includes('fluorescent') || !kinds.includes('white')) return [];
@@ -16,4 +34,5 @@ export const wetWhite: Rule = {
         },
       ];
     }),
+  ],
 };

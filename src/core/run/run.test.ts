@@ -2,13 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { ink, kitOf } from '../../testing/kits';
 import { areasOf, coverageOf } from '../ladder/coverage';
-import { addOver, setPanel, setRun, setRunParams, setShare } from '../ladder/edit';
+import { setPanel, setRun, setRunParams, setShare } from '../ladder/edit';
 import { fade, fadeInverse } from '../ladder/fade';
 import type { Recipe } from '../ladder/recipe';
-import { OVER_IDS, OVERS } from '../over/over';
-import { paintPanel } from '../panel/paint';
 import { TOOL_IDS } from '../tool/tools';
-import { holdParam, initialParams, type ParamSpec, type Params } from './params';
+import { holdParam, initialParams, type MeasureSpec, type Params } from './params';
 import { type BandRun, RUN_IDS, RUNS } from './run';
 
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name, i) => ink(name, `#${'369bd'[i]}08070` as `#${string}`));
@@ -16,7 +14,7 @@ const recipeOf = (count: number): Recipe => kitOf(inks.slice(0, count)).recipe;
 
 const anyPart = fc.double({ min: 0, max: 1, noNaN: true });
 
-const paramsFor = (specs: readonly ParamSpec[]) =>
+const paramsFor = (specs: readonly MeasureSpec[]) =>
   fc
     .tuple(...specs.map(({ least, most }) => fc.double({ min: least, max: most, noNaN: true })))
     .map(
@@ -156,46 +154,6 @@ test('the same seed scatters the same patches, another seed others', () => {
   };
   expect(at(scattered(5))).toEqual(at(scattered(5)));
   expect([6, 7, 8, 9].some((seed) => at(scattered(seed))[0] !== at(scattered(5))[0])).toBe(true);
-});
-
-test('what lies over the ladder covers 0…1, and only the horizon has a sharp border', () => {
-  fc.assert(
-    fc.property(
-      fc
-        .constantFrom(...OVER_IDS)
-        .chain((id) =>
-          fc.record({ over: fc.constant(OVERS[id]), params: paramsFor(OVERS[id].params), panel: anyPanel }),
-        ),
-      anyPart,
-      anyPart,
-      ({ over, params, panel }, u, v) => {
-        const { coverAt } = over.on(panel, params);
-        const [x, y] = [u * panel.width, v * panel.height];
-        expect(coverAt(x, y)).toBeGreaterThanOrEqual(0);
-        expect(coverAt(x, y)).toBeLessThanOrEqual(1);
-        if (!over.sharp) expect(Math.abs(coverAt(x + 0.005, y) - coverAt(x, y))).toBeLessThan(0.02);
-      },
-    ),
-  );
-});
-
-test('an edge darkens the border and leaves the middle; a horizon is dark to its line and not above', () => {
-  const kit = kitOf([ink('pale', '#f8d46f'), ink('mid', '#efb0a0')]);
-  const dark = ink('dark', '#133f7c');
-  const luma = (id: 'edge' | 'horizon', x: number, y: number) => {
-    const over = { ...kit, recipe: addOver(kit.recipe, id, 'dark'), overInks: [dark] };
-    const light = (painted: typeof kit) => {
-      const { pixels } = paintPanel(painted, 'dry', 160, 200);
-      const at = (y * 160 + x) * 4;
-      return (pixels[at] ?? 0) + (pixels[at + 1] ?? 0) + (pixels[at + 2] ?? 0);
-    };
-    return light(over) / light(kit);
-  };
-  expect(luma('edge', 2, 100)).toBeLessThan(0.5);
-  expect(luma('edge', 80, 100)).toBeGreaterThan(0.97);
-  // 22 of 100 mm from the foot.
-  expect(luma('horizon', 80, 154)).toBeGreaterThan(0.97);
-  expect(luma('horizon', 80, 158)).toBeLessThan(0.5);
 });
 
 test('a fade and its inverse undo each other', () => {

@@ -2,7 +2,7 @@ import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
 import { corners } from './corners';
 import { glow } from './glow';
-import type { ParamSpec, Params } from './params';
+import type { MeasureSpec, Params } from './params';
 import { scatter } from './scatter';
 import { slant } from './slant';
 import { straight } from './straight';
@@ -26,7 +26,7 @@ interface RunBase {
   readonly label: string;
   /** What it is for, in a sentence. */
   readonly explains: string;
-  readonly params: readonly ParamSpec[];
+  readonly params: readonly MeasureSpec[];
   /** The numbers that a place on the panel stands for, such as a centre; absent where no handle moves the run. */
   readonly handle?: RunHandle;
 }

@@ -1,4 +1,3 @@
-import { groundOfCard } from '../card/card';
 import { FINISHES } from '../card/finishes';
 import { curlOf } from '../card/fit';
 import type { Ink } from '../ink/ink';
@@ -6,18 +5,21 @@ import { isBare } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
 import { brewMiddle } from '../ladder/brew';
 import { potencies } from '../ladder/perceived';
-import type { Kit, Recipe } from '../ladder/recipe';
-import { OVERS } from '../over/over';
+import type { Kit } from '../ladder/recipe';
 import { formatBare, formatLength, type Unit } from '../panel/measure';
 import { USUAL_PANEL } from '../panel/panel';
 import { type Progress, untouched } from '../panel/progress';
+import { groundOf } from '../pass/ground';
+import { type Danger, PASS_KINDS, type Pass, type PassStep } from '../pass/pass';
+import { liesOf, passesInOrder, scenesOf } from '../pass/work';
 import { TOOLS } from '../tool/tools';
 import { type Brush, type BrushUse, brushesFor } from './brushes';
+import { CAUTIONS } from './cautions';
 import { type Measures, measuresOf } from './measures';
 import { layingOrder, schoolOf } from './school';
 import { type Pace, tellMinutes, USUAL_PACE } from './times';
 
-export type StepKind = 'prepare' | 'lay' | 'brew' | 'go back' | 'over' | 'dry' | 'check';
+export type StepKind = 'prepare' | 'lay' | 'brew' | 'go back' | 'pass' | 'dry' | 'check';
 
 /** One numbered step of the order of work. */
 export interface Step {
@@ -65,16 +67,29 @@ export interface Sheet {
  * @param pace  minutes each piece of work takes this maker
  */
 export function compileSheet(kit: Kit, unit: Unit, pace: Pace = USUAL_PACE): Sheet {
-  const { recipe, inks, overInks } = kit;
+  const { recipe, inks } = kit;
   const school = schoolOf(kit);
   const order = layingOrder(kit);
   const measures = measuresOf(recipe, unit);
-  const uses = brushesFor([...order.map((rung) => inks[rung] as Ink), ...overInks]);
-  const useOf = (rung: number): BrushUse => uses[order.indexOf(rung)] as BrushUse;
+  const passes = passesInOrder(recipe).map((pass) => ({ pass, inks: inksOfPass(kit, pass) }));
+  const isUnder = ({ pass }: { readonly pass: Pass }) => PASS_KINDS[pass.kind].stage === 'under';
+  const [under, over] = [passes.filter(isUnder), passes.filter((one) => !isUnder(one))];
+  const ladder = order.map((rung) => inks[rung] as Ink);
+  const laid = [...under.flatMap((one) => one.inks), ...ladder, ...over.flatMap((one) => one.inks)];
+  const uses = brushesFor(laid);
+  const useOf = (rung: number): BrushUse =>
+    uses[under.flatMap((one) => one.inks).length + order.indexOf(rung)] as BrushUse;
   const brews = school.brews && order.length === 2 && inks.length === 2;
   const work = startWork(kit, unit, pace, measures);
+  let brushed = 0;
+  const doPass = (one: (typeof passes)[number], index: number): void => {
+    const own = uses.slice(brushed, brushed + one.inks.length);
+    brushed += one.inks.length;
+    work.pass(one.pass, index, one.inks, own);
+  };
 
   work.prepare();
+  under.forEach(doPass);
   order.forEach((rung, turn) => {
     work.lay(rung, useOf(rung), turn === 0, school.care, !brews);
     if (brews) return;
@@ -83,17 +98,21 @@ export function compileSheet(kit: Kit, unit: Unit, pace: Pace = USUAL_PACE): She
   });
   if (brews) {
     const [first, last] = order as [number, number];
-    work.brew(first, last, uses.length);
+    work.brew(first, last, new Set(uses.map(({ brush }) => brush.letter)).size);
     for (const rung of [first, last]) work.goBack(rung, rung === first ? last : first, useOf(rung).brush);
   }
-  recipe.overs.forEach((over, i) => {
-    if (OVERS[over.id].onto === 'dried') work.dry(`before ${over.id}`);
-    work.over(i, uses[order.length + i] as BrushUse);
+  brushed += order.length;
+  over.forEach((one, i) => {
+    doPass(one, under.length + i);
   });
   work.dry('end');
-  work.check(uses, [...order.map((rung) => inks[rung] as Ink), ...overInks]);
+  work.check(uses, laid);
   return work.sheet();
 }
+
+/** The inks of a pass that are brushed on, one a placement; what is stamped needs no brush. */
+const inksOfPass = (kit: Kit, pass: Pass): Ink[] =>
+  PASS_KINDS[pass.kind].ink === 'stamped' ? [] : scenesOf(kit, pass).flatMap(({ ink }) => ink ?? []);
 
 /** Rungs already down that meet this one, nearest in the ladder first. */
 const neighboursOf = (rung: number, meetings: Measures['meetings'], laid: readonly number[]): number[] =>
@@ -103,12 +122,14 @@ const neighboursOf = (rung: number, meetings: Measures['meetings'], laid: readon
 
 /** Collects steps, with the clock and the panel's state as they go. */
 function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
-  const { recipe, card, inks, overInks } = kit;
+  const { recipe, card, inks } = kit;
   const steps: Step[] = [];
   const warnings: DryJoint[] = [];
   let progress = untouched(recipe);
   let clock = 0;
-  let heats = false;
+  const dangers = new Set<Danger>();
+  /** What has been laid since all was last dry. */
+  let wet: readonly Ink[] = [];
   /** When each ink came into the joints it has, minutes. */
   const entered = new Map<number, number>();
   const { width, height } = recipe.panel;
@@ -136,6 +157,54 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
   };
   const stroke = tool.stroke ?? FINISHES[card.finish].stroke;
 
+  const addPassStep = (
+    pass: Pass,
+    i: number,
+    step: PassStep,
+    ink: Ink | undefined,
+    use: BrushUse | undefined,
+  ): void => {
+    for (const danger of step.dangers ?? []) dangers.add(danger);
+    const brushed = use ? clean(false, use) : [];
+    const scale =
+      (use ? pace.layBand / USUAL_PACE.layBand : 1) *
+      Math.max(Math.sqrt((width * height) / (3 * usualThird)), 0.75);
+    add({
+      key: `pass ${pass.id} ${i}`,
+      kind: step.waits ? 'dry' : 'pass',
+      title: ink ? `${step.title}: ${ink.name}` : step.title,
+      work: step.work,
+      care: [...brushed, ...step.care],
+      ...(ink ? { ink } : {}),
+      ...(use ? { brush: use.brush } : {}),
+      minutes: step.waits
+        ? pass.kind === 'heatSet'
+          ? pace.heatDry
+          : step.minutes
+        : step.minutes * scale + (use ? pace.wipeMat : 0),
+    });
+  };
+  const dry = (when: string): void => {
+    const down = wet.filter((ink) => !isBare(ink));
+    const [first] = down;
+    if (!first) return;
+    const slowest = down.reduce(
+      (slow, ink) => (INK_KINDS[ink.kind].airDryMinutes > INK_KINDS[slow.kind].airDryMinutes ? ink : slow),
+      first,
+    );
+    const { airDryMinutes, label } = INK_KINDS[slowest.kind];
+    dangers.add('heat');
+    wet = [];
+    add({
+      key: `dry ${when}`,
+      kind: 'dry',
+      title: 'Dry',
+      work: `Flat, ${tellMinutes(airDryMinutes)} in air: ${slowest.name} is the slowest (${label}).`,
+      care: [`Or heat tool, face then back, about ${tellMinutes(pace.heatDry)}. Air keeps more colour.`],
+      minutes: airDryMinutes,
+    });
+  };
+
   return {
     prepare: (): void =>
       add({
@@ -152,6 +221,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
     lay: (rung: number, use: BrushUse, first: boolean, care: string, fades: boolean): void => {
       const ink = inks[rung] as Ink;
       progress = { ...progress, laid: progress.laid.with(rung, true) };
+      wet = [...wet, ink];
       const minutes = layMinutes(measures.areas[rung] as number);
       const joins = measures.meetings.filter((pair) => pair.includes(rung)).length;
       add({
@@ -178,7 +248,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
 
     brew: (first: number, last: number, brushes: number): void => {
       const [p, q] = [inks[first] as Ink, inks[last] as Ink];
-      const { parts, colour } = brewMiddle(p, q, groundOfCard(card));
+      const { parts, colour } = brewMiddle(p, q, groundOf(kit));
       const [more, less] = parts[0] >= parts[1] ? [p, q] : [q, p];
       const [many, few] = [Math.max(...parts), Math.min(...parts)];
       add({
@@ -218,43 +288,33 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       if (dry) warnings.push({ rungs: [rung, over], told: tellDryJoint(kit, rung, over) });
     },
 
-    over: (index: number, use: BrushUse): void => {
-      const over = recipe.overs[index] as Recipe['overs'][number];
-      const ink = overInks[index] as Ink;
-      const run = OVERS[over.id];
-      const lie = run.on(recipe.panel, over.params);
-      progress = { ...progress, overs: index + 1 };
-      add({
-        key: `over ${over.id}`,
-        kind: 'over',
-        title: `${run.label}: ${ink.name}`,
-        work: lie.work(unit),
-        care: [...clean(false, use), ...lie.care],
-        ink,
-        brush: use.brush,
-        minutes: layMinutes(1 / 3) + pace.wipeMat,
+    /** A pass, step by step, each after what is wet has dried where it needs that. */
+    pass: (pass: Pass, index: number, passInks: readonly Ink[], passUses: readonly BrushUse[]): void => {
+      const kind = PASS_KINDS[pass.kind];
+      if (kind.dries) dry(`before ${pass.id}`);
+      const scenes = scenesOf(kit, pass);
+      const steps = kind.steps(scenes, unit);
+      steps.forEach((step, i) => {
+        if (i === steps.length - 1) progress = { ...progress, passes: index + 1 };
+        const at = Math.min(i, scenes.length - 1);
+        // With several steps a placement each is laid in its own ink; waiting needs none.
+        const ink = step.waits ? undefined : scenes[at]?.ink;
+        addPassStep(
+          pass,
+          i,
+          step,
+          ink,
+          passInks.length > 0 && ink ? passUses[Math.min(at, passUses.length - 1)] : undefined,
+        );
       });
+      for (const effect of liesOf(kit, pass).flatMap(({ effects }) => effects)) {
+        if (effect.does === 'dry') wet = [];
+        else if (effect.does === 'ladder' || effect.does === 'piece') wet = [...wet, ...inks];
+      }
+      if (stillWet(kit, pass)) wet = [...wet, ...scenes.flatMap(({ ink }) => ink ?? [])];
     },
 
-    dry: (when: string): void => {
-      const down = [
-        ...inks.filter((ink, rung) => progress.laid[rung] && !isBare(ink)),
-        ...overInks.slice(0, progress.overs),
-      ];
-      const slowest = down.reduce((slow, ink) =>
-        INK_KINDS[ink.kind].airDryMinutes > INK_KINDS[slow.kind].airDryMinutes ? ink : slow,
-      );
-      const { airDryMinutes, label } = INK_KINDS[slowest.kind];
-      heats = true;
-      add({
-        key: `dry ${when}`,
-        kind: 'dry',
-        title: 'Dry',
-        work: `Flat, ${tellMinutes(airDryMinutes)} in air: ${slowest.name} is the slowest (${label}).`,
-        care: [`Or heat tool, face then back, about ${tellMinutes(pace.heatDry)}. Air keeps more colour.`],
-        minutes: airDryMinutes,
-      });
-    },
+    dry,
 
     check: (uses: readonly BrushUse[], laid: readonly Ink[]): void =>
       add({
@@ -276,7 +336,9 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       warnings,
       workMinutes: clock,
       dryMinutes: steps.reduce((sum, { kind, minutes }) => sum + (kind === 'dry' ? (minutes ?? 0) : 0), 0),
-      cautions: heats ? [HEAT] : [],
+      cautions: (Object.keys(CAUTIONS) as Danger[])
+        .filter((danger) => dangers.has(danger))
+        .map((danger) => CAUTIONS[danger]),
     }),
   };
 }
@@ -301,8 +363,13 @@ function tellWashing(uses: readonly BrushUse[], laid: readonly Ink[], noun: stri
   return `Wash ${noun} ${told.join('; ')}.`;
 }
 
-const HEAT =
-  'Heat tool: hot air and hot card burn. Keep clear of sprays, alcohol and paper, hold the panel with tweezers, and unplug it after use. Read the maker’s own sheet for each ink and tool, and follow your local rules.';
+/** Whether the last thing a pass does leaves ink that has to dry. */
+function stillWet(kit: Kit, pass: Pass): boolean {
+  const lays = liesOf(kit, pass)
+    .flatMap(({ effects }) => effects)
+    .findLast(({ does }) => does !== 'guard');
+  return lays?.does === 'film';
+}
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

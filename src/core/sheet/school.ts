@@ -1,16 +1,16 @@
-import { groundOfCard } from '../card/card';
 import { deltaE00, hueApart } from '../colour/difference';
 import { chroma, hueDegrees } from '../colour/lab';
 import { nameColour } from '../colour/names';
 import { isBare } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import { type Kit, patchesOf } from '../ladder/recipe';
+import { groundOf } from '../pass/ground';
 import { type LaidRung, SCHOOLS, type School, type SchoolId } from './schools';
 
 /** Each rung as it dries on the kit's card. */
-export function laidRungs({ card, inks }: Kit): LaidRung[] {
-  const ground = groundOfCard(card);
-  return inks.map((ink) => {
+export function laidRungs(kit: Kit): LaidRung[] {
+  const ground = groundOf(kit);
+  return kit.inks.map((ink) => {
     const lab = driedColour(ink, ground);
     return { lab, noun: nameColour(lab).noun };
   });

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import { BARE, type Ink } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
-import { addOver, setRun } from '../ladder/edit';
+import { setRun } from '../ladder/edit';
 import type { Kit, Recipe } from '../ladder/recipe';
 import { USUAL_PANEL } from '../panel/panel';
 import { RUN_IDS } from '../run/run';
@@ -103,7 +103,7 @@ const anyKit = fc
   })
   .map(({ inks, school, run, over }): Kit => {
     const kit = by(school, inks);
-    return { ...kit, recipe: addOver(setRun(kit.recipe, run), 'edge', over.id), overInks: [over] };
+    return withPass({ ...kit, recipe: setRun(kit.recipe, run) }, 'edge', { ink: over });
   });
 
 test('whatever the recipe: every ink is laid once, every join is gone back over, and a key names one step', () => {
@@ -184,12 +184,12 @@ test('bare card is not laid, and what is laid over the dried ladder waits for it
   expect(titles(kit).filter((title) => title.startsWith('Skerry') || title.startsWith('bare'))).toHaveLength(
     1,
   );
-  const coated = { ...kit, recipe: addOver(kit.recipe, 'coat', 'Weir'), overInks: [weir] };
+  const coated = withPass(kit, 'coat', { ink: weir });
   expect(compileSheet(coated, 'mm').steps.map(({ kind }) => kind)).toEqual([
     'prepare',
     'lay',
     'dry',
-    'over',
+    'pass',
     'dry',
     'check',
   ]);

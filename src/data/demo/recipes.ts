@@ -3,7 +3,7 @@ import type { Recipe } from '../../core/ladder/recipe';
 import { USUAL_PANEL } from '../../core/panel/panel';
 import { STRAIGHT } from '../../core/run/run';
 
-const PLAIN = { run: STRAIGHT, overs: [], tool: 'brush', school: 'suggested' } as const;
+const PLAIN = { run: STRAIGHT, passes: [], tool: 'brush', school: 'suggested' } as const;
 
 /** Three recipes of the kiln-opening weekend; the first is the one a first visit opens. */
 export const DEMO_RECIPES: readonly Recipe[] = [
@@ -26,7 +26,14 @@ export const DEMO_RECIPES: readonly Recipe[] = [
     cardId: 'watercolour',
     panel: { width: 105, height: 148 },
     run: { id: 'glow', params: { x: 50, y: 42, oval: 120 } },
-    overs: [{ id: 'edge', inkId: 'slipware-deep', params: { depth: 14 } }],
+    passes: [
+      {
+        id: 'edge-1',
+        kind: 'edge',
+        on: true,
+        placements: [{ inkId: 'slipware-deep', params: { depth: 14 } }],
+      },
+    ],
     tool: 'brush',
     school: 'suggested',
     rungs: [

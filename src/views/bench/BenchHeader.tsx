@@ -27,7 +27,6 @@ interface Props {
   readonly name: string;
   readonly panel: Panel;
   readonly run: Recipe['run'];
-  readonly overs: Recipe['overs'];
   readonly tool: Recipe['tool'];
   readonly card: Card;
   readonly shelf: Shelf;
@@ -39,7 +38,7 @@ interface Props {
 
 /** What the recipe is called and lies on, and what can be done to the whole of it. */
 export const BenchHeader = memo(function BenchHeader(props: Props) {
-  const { name, panel, run, overs, tool, card, shelf, readings, edit, kit } = props;
+  const { name, panel, run, tool, card, shelf, readings, edit, kit } = props;
   const [versions, setVersions] = useState(false);
   const dispatch = useAppDispatch();
   const canUndo = useAppSelector(({ draft }) => draft.past.length > 0);
@@ -108,7 +107,7 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
         </Suspense>
       )}
       <Suspense fallback={<div className="min-h-7" />}>
-        <RunBar {...{ run, overs, tool, shelf, readings, edit }} />
+        <RunBar {...{ run, tool, readings, edit }} />
       </Suspense>
     </header>
   );

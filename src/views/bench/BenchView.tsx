@@ -9,6 +9,8 @@ import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
 import { afterFirstPicture } from '../panel/firstPicture';
+import { useAddPass } from '../passes/useAddPass';
+import { usePassReadings } from '../passes/usePassReadings';
 import { useOpenRecipe } from '../recipes/useOpenRecipe';
 import { type Shelf, useSession, useShelf } from '../session';
 import { Invitation } from '../tour/Invitation';
@@ -29,6 +31,9 @@ const StepsStrip = lazy(
 const ValueRail = lazy(
   afterFirstPicture(() => import('./ValueRail').then((m) => ({ default: m.ValueRail }))),
 );
+
+const Mind = lazy(afterFirstPicture(() => import('./Mind').then((m) => ({ default: m.Mind }))));
+const PassesColumn = lazy(() => import('../passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
 export function BenchView() {
@@ -74,6 +79,8 @@ function Plain({ title, children }: { readonly title: string; readonly children:
   );
 }
 
+type Side = 'readings' | 'passes';
+
 /** Where the next ink pressed on the rail goes. */
 type Target = 'nearest' | 'new' | `${number}`;
 
@@ -82,7 +89,12 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const [target, setTarget] = useState<Target>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(kit);
-  useBenchCommands(readings, edit);
+  const [side, setSide] = useState<Side>('readings');
+  const [pass, setPass] = useState<string>();
+  const showPass = useCallback((id: string) => {
+    setSide('passes');
+    setPass(id);
+  }, []);
   const drop = useDroppedRecipe();
   const dried = useDriedShelf(
     useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
@@ -91,6 +103,9 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
+  const addOne = useAddPass(calm.kit, shelf, edit, showPass);
+  useBenchCommands(readings, edit, addOne);
+  const passes = usePassReadings(calm.kit);
   const full = rungIds.length >= RUNG_LIMITS.most;
   const aimed = target === 'new' && full ? 'nearest' : target;
   const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);
@@ -160,7 +175,6 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           name={kit.recipe.name}
           panel={kit.recipe.panel}
           run={kit.recipe.run}
-          overs={kit.recipe.overs}
           tool={kit.recipe.tool}
           card={kit.card}
           shelf={shelf}
@@ -176,18 +190,50 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           wetness={wetness}
           edit={edit}
           onDone={endGesture}
+          selected={side === 'passes' ? pass : undefined}
         />
       </section>
       <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
-        <ReadingsColumn
-          kit={calm.kit}
-          readings={calm.readings}
-          shelf={shelf}
-          unit={unit}
-          edit={edit}
-          target={aimedRung}
-          onTarget={aim}
-        />
+        <div className="border-b border-line px-4 pt-3 pb-2">
+          <Segmented<Side>
+            label="What stands beside the panel"
+            value={side}
+            onChange={setSide}
+            options={[
+              { value: 'readings', label: 'Readings' },
+              {
+                value: 'passes',
+                label: kit.recipe.passes.length > 0 ? `Passes, ${kit.recipe.passes.length}` : 'Passes',
+                hint: 'What is done before the blend and over it',
+              },
+            ]}
+          />
+        </div>
+        <Suspense fallback={null}>
+          <Mind {...calm} passes={passes} shelf={shelf} edit={edit} />
+        </Suspense>
+        {side === 'readings' ? (
+          <ReadingsColumn
+            kit={calm.kit}
+            readings={calm.readings}
+            unit={unit}
+            edit={edit}
+            target={aimedRung}
+            onTarget={aim}
+          />
+        ) : (
+          <Suspense fallback={<p className="p-4 text-mute">Setting out the passes …</p>}>
+            <PassesColumn
+              kit={kit}
+              shelf={shelf}
+              readings={passes}
+              edit={edit}
+              selected={pass}
+              onSelect={setPass}
+              onAdd={addOne}
+            />
+          </Suspense>
+        )}
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
         <Suspense fallback={<div className="h-36 border-t border-line bg-sheet" />}>

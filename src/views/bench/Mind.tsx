@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import type { Kit } from '../../core/ladder/recipe';
+import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
 import { findingsOf } from '../../core/rules/rule';
 import { Button } from '../../ui/Button';
@@ -9,19 +10,23 @@ import type { Edit } from './useBench';
 interface Props {
   readonly kit: Kit;
   readonly readings: Readings;
+  readonly passes: readonly PassReading[];
   readonly shelf: Shelf;
   readonly edit: Edit;
 }
 
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
-export const Mind = memo(function Mind({ kit, readings, shelf, edit }: Props) {
+export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: Props) {
   const findings = useMemo(
-    () => findingsOf({ kit, readings, shelf: shelf.inks, cards: shelf.cards }),
-    [kit, readings, shelf],
+    () => findingsOf({ kit, readings, passes, shelf: shelf.inks, cards: shelf.cards }),
+    [kit, readings, passes, shelf],
   );
   if (findings.length === 0) return null;
   return (
-    <section aria-label="To mind" className="border-l-4 border-text bg-field px-3 py-2">
+    <section
+      aria-label="To mind"
+      className="mx-4 mt-3 max-h-[38%] shrink-0 overflow-y-auto border-l-4 border-text bg-field px-3 py-2"
+    >
       <h3 className="sr-only">To mind</h3>
       <ul role="status" className="space-y-2">
         {findings.map(({ key, told, fix }) => (

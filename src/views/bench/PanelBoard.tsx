@@ -17,6 +17,7 @@ import { useSize } from './useSize';
 
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
 const SeenDialog = lazy(() => import('../seen/SeenDialog'));
+const PassHandles = lazy(() => import('../passes/PassHandles').then((m) => ({ default: m.PassHandles })));
 const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
 interface Props {
@@ -26,6 +27,8 @@ interface Props {
   readonly wetness: Wetness;
   readonly edit: Edit;
   readonly onDone: () => void;
+  /** The pass in hand, by its id. */
+  readonly selected: string | undefined;
 }
 
 /** Room for the rule on the panel's left, px. */
@@ -37,14 +40,15 @@ const NARROW = 560;
 const ZOOMS = [1, 1.5, 2, 3, 4] as const;
 
 /** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
-export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone }: Props) {
+export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const [zoom, setZoom] = useState(0);
   const [loupe, setLoupe] = useState(false);
   const [seen, setSeen] = useState(false);
-  const { panel } = kit.recipe;
+  const { panel, passes } = kit.recipe;
+  const inHand = passes.find(({ id, on }) => on && id === selected);
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
@@ -107,8 +111,13 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone }: Props) {
                   height={height}
                   label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, ${RUNS[kit.recipe.run.id].label.toLowerCase()}: ${inkNames}`}
                 />
-                <Traces kit={kit} lie={lie} unit={unit} />
+                <Traces {...{ kit, lie, unit, selected }} />
                 <PanelHandles {...{ kit, unit, board, edit, onDone }} />
+                {inHand && (
+                  <Suspense fallback={null}>
+                    <PassHandles {...{ kit, unit, board, edit, onDone }} pass={inHand} />
+                  </Suspense>
+                )}
                 {loupe && (
                   <Suspense fallback={null}>
                     <Loupe {...{ kit, unit, board }} />

@@ -1,10 +1,11 @@
-import { type KeyboardEvent, type RefObject, useRef } from 'react';
-import { setOver, setRunParams, setShare } from '../../core/ladder/edit';
+import type { RefObject } from 'react';
+import { setPlacement, setRunParams, setShare } from '../../core/ladder/edit';
 import { type Kit, patchesOf } from '../../core/ladder/recipe';
-import { OVERS } from '../../core/over/over';
 import { formatLength, type Unit } from '../../core/panel/measure';
+import { PASS_KINDS } from '../../core/pass/pass';
+import { liesOf } from '../../core/pass/work';
 import { type Point, RUNS } from '../../core/run/run';
-import { pointOn } from './pointOn';
+import { Handle, tellPoint } from './Handle';
 import type { Edit } from './useBench';
 
 interface Props {
@@ -15,7 +16,7 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** Handles on the panel that are no marks: a glow's centre, what lies over the ladder, and inks in corners. */
+/** Handles on the panel that are no marks: a glow's centre, the one number of a frame, and inks in corners. */
 export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
   const { recipe, inks } = kit;
   const { panel, run } = recipe;
@@ -39,21 +40,23 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
           }
         />
       )}
-      {recipe.overs.map(({ id, params }) => {
-        const { handle: grip } = OVERS[id].on(panel, params);
+      {recipe.passes.map((pass) => {
+        const { placements, on, id, kind } = pass;
+        if (!on || PASS_KINDS[kind].design) return null;
+        const grip = liesOf(kit, pass)[0]?.handle;
         return (
           grip && (
             <Handle
               {...shared}
               key={id}
-              label={OVERS[id].label}
+              label={PASS_KINDS[kind].label}
               shape="diamond"
               at={grip.at}
-              told={formatLength(params[grip.param] ?? 0, unit)}
+              told={formatLength(placements[0]?.params[grip.param] ?? 0, unit)}
               onMove={(to) =>
                 edit(
-                  (current) => setOver(current, id, { params: { [grip.param]: grip.valueAt(to) } }),
-                  `over ${id}`,
+                  (current) => setPlacement(current, id, 0, { params: { [grip.param]: grip.valueAt(to) } }),
+                  `pass ${id}`,
                 )
               }
             />
@@ -79,9 +82,6 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
   );
 }
 
-const tellPoint = ({ x, y }: Point, height: number, unit: Unit): string =>
-  `${formatLength(x, unit)} from the left, ${formatLength(height - y, unit)} from the foot`;
-
 /** A corner's handle stands so far toward the middle as its ink's share is of the panel; the middle's stands above it. */
 function reachPoint(
   place: Point,
@@ -100,63 +100,4 @@ function shareAt(place: Point, { width, height }: { width: number; height: numbe
   const from = place.x === middle.x ? middle : place;
   const far = Math.hypot(to.x - from.x, to.y - from.y) / Math.hypot(middle.x, middle.y);
   return place.x === middle.x ? ((to.y - middle.y) / middle.y) ** 2 : far ** 2;
-}
-
-interface HandleProps extends Pick<Props, 'board' | 'onDone'> {
-  readonly panel: { readonly width: number; readonly height: number };
-  readonly label: string;
-  readonly shape: 'ring' | 'diamond';
-  readonly at: Point;
-  /** Where it stands, in words. */
-  readonly told: string;
-  readonly onMove: (to: Point) => void;
-}
-
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-const SHAPE = { ring: 'rounded-full', diamond: 'rotate-45' } as const;
-
-/** A point that is dragged over the panel, or moved by arrow keys: half a millimetre, five with Shift. */
-function Handle({ board, panel, label, shape, at, told, onMove, onDone }: HandleProps) {
-  const dragged = useRef(false);
-  const hold = (value: number, most: number) => Math.min(Math.max(value, 0), most);
-  const onKeyDown = (event: KeyboardEvent) => {
-    const [right = 0, down = 0] = ARROWS[event.key] ?? [];
-    if (right === 0 && down === 0) return;
-    event.preventDefault();
-    const step = event.shiftKey ? 5 : 0.5;
-    onMove({ x: hold(at.x + right * step, panel.width), y: hold(at.y + down * step, panel.height) });
-  };
-  return (
-    <button
-      type="button"
-      aria-label={`${label}: ${told}; move with the arrow keys`}
-      title={`${label}: ${told}`}
-      onKeyDown={onKeyDown}
-      onBlur={onDone}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        dragged.current = true;
-      }}
-      onPointerMove={(event) => dragged.current && onMove(pointOn(board, panel, event))}
-      onPointerUp={() => {
-        dragged.current = false;
-        onDone();
-      }}
-      onPointerCancel={() => {
-        dragged.current = false;
-        onDone();
-      }}
-      className="group absolute z-10 flex size-6 -translate-1/2 cursor-grab touch-none items-center justify-center active:cursor-grabbing"
-      style={{ left: `${(at.x / panel.width) * 100}%`, top: `${(at.y / panel.height) * 100}%` }}
-    >
-      <span
-        className={`size-3.5 border-2 border-white bg-black/25 shadow-[0_0_0_1px_#000] group-hover:bg-black group-focus-visible:bg-black ${SHAPE[shape]}`}
-      />
-    </button>
-  );
 }

@@ -1,5 +1,5 @@
 import { formatBare, parseLength, type Unit } from '../../core/panel/measure';
-import { holdParam, type ParamSpec, type Params } from '../../core/run/params';
+import { holdParam, isChoice, type MeasureSpec, type ParamSpec, type Params } from '../../core/run/params';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { TypedField } from '../../ui/TypedField';
@@ -12,14 +12,16 @@ interface Props {
   readonly onChange: (params: Params, gesture?: string) => void;
 }
 
-const shown = (spec: ParamSpec, value: number, unit: Unit): string =>
-  spec.unit === 'mm' ? formatBare(value, unit) : String(Math.round(value));
+const shown = (spec: MeasureSpec, value: number, unit: Unit): string =>
+  spec.unit === 'mm'
+    ? formatBare(value, unit)
+    : String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
 
-/** The numbers of a run or of what lies over it, typed; a seed can be drawn anew. */
+/** The numbers of a run or of a pass, typed or chosen; a seed can be drawn anew. */
 export function ParamFields({ of, specs, params, onChange }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const commit =
-    (spec: ParamSpec) =>
+    (spec: MeasureSpec) =>
     (text: string): string | undefined => {
       const { key, least, most } = spec;
       const value =
@@ -32,7 +34,25 @@ export function ParamFields({ of, specs, params, onChange }: Props) {
       return undefined;
     };
   return specs.map((spec) => {
-    const suffix = spec.unit === 'mm' ? unit : spec.unit === 'seed' ? '' : spec.unit;
+    if (isChoice(spec))
+      return (
+        <label key={spec.key} className="inline-flex items-center gap-1.5">
+          <span className="text-mute">{spec.label}</span>
+          <select
+            aria-label={`${of}: ${spec.label}`}
+            value={params[spec.key] ?? 0}
+            onChange={({ target }) => onChange({ [spec.key]: Number(target.value) })}
+            className="frame min-h-7 max-w-full px-1 py-0.5"
+          >
+            {spec.choices.map((choice, i) => (
+              <option key={choice} value={i}>
+                {choice}
+              </option>
+            ))}
+          </select>
+        </label>
+      );
+    const suffix = spec.unit === 'mm' ? unit : spec.unit === 'seed' || spec.unit === '×' ? '' : spec.unit;
     const value = params[spec.key] ?? spec.least;
     return (
       <span key={spec.key} className="inline-flex items-center gap-1.5">

@@ -8,12 +8,10 @@ import { formatBare, formatLength, type Millimetres, parseLength, type Unit } fr
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { TypedField } from '../../ui/TypedField';
 import { afterFirstPicture } from '../panel/firstPicture';
-import type { Shelf } from '../session';
 import type { Edit } from './useBench';
 import { VerdictSign } from './VerdictSign';
 
 const Menu = lazy(afterFirstPicture(() => import('../../ui/Menu').then((m) => ({ default: m.Menu }))));
-const Mind = lazy(afterFirstPicture(() => import('./Mind').then((m) => ({ default: m.Mind }))));
 const TrueShares = lazy(
   afterFirstPicture(() => import('./TrueShares').then((m) => ({ default: m.TrueShares }))),
 );
@@ -22,7 +20,6 @@ const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => (
 interface Props {
   readonly kit: Kit;
   readonly readings: Readings;
-  readonly shelf: Shelf;
   readonly unit: Unit;
   readonly edit: Edit;
   readonly target: number | undefined;
@@ -31,7 +28,7 @@ interface Props {
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
-  const { kit, readings, shelf, unit, edit, target, onTarget } = props;
+  const { kit, readings, unit, edit, target, onTarget } = props;
   const { recipe, card } = kit;
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
@@ -39,9 +36,6 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
         <h2 className="heading text-[15px]">Readings</h2>
         <p className="text-mute">{card.name}, dried</p>
       </header>
-      <Suspense fallback={null}>
-        <Mind kit={kit} readings={readings} shelf={shelf} edit={edit} />
-      </Suspense>
       <div className="grid grid-cols-[2.75rem_1fr] gap-x-3">
         {readings.rungs.map((rung, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: rungs have no other identity than their place

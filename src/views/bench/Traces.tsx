@@ -1,20 +1,30 @@
 import { type Kit, type lieOf, overlaps } from '../../core/ladder/recipe';
-import { OVERS } from '../../core/over/over';
 import { formatBare, MM_AN_INCH, type Unit } from '../../core/panel/measure';
+import { PASS_KINDS } from '../../core/pass/pass';
+import { liesOf, passesInOrder } from '../../core/pass/work';
 import type { Lie } from '../../core/run/run';
 
 interface Props {
   readonly kit: Kit;
   readonly lie: ReturnType<typeof lieOf>;
   readonly unit: Unit;
+  /** The pass in hand, by its id. */
+  readonly selected: string | undefined;
 }
 
-/** The borders of bands and of what lies over them, and a rule along the run; shown while the panel is pointed at. */
-export function Traces({ kit, lie, unit }: Props) {
-  const { panel, overs } = kit.recipe;
+/** More than this many little borders, drops say, would hide what they border. */
+const MOST_TRACES = 40;
+
+/** The borders of bands, of what frames them and of the pass in hand, and a rule along the run; shown while the panel is pointed at. */
+export function Traces({ kit, lie, unit, selected }: Props) {
+  const { panel } = kit.recipe;
   const paths = [
     ...(lie ? overlaps(kit.recipe).flatMap(({ start, end }) => [lie.trace(start), lie.trace(end)]) : []),
-    ...overs.flatMap(({ id, params }) => OVERS[id].on(panel, params).traces),
+    ...passesInOrder(kit.recipe)
+      .filter(({ id, kind }) => id === selected || PASS_KINDS[kind].design === undefined)
+      .flatMap((pass) =>
+        liesOf(kit, pass).flatMap(({ traces }) => (traces.length > MOST_TRACES ? [] : traces)),
+      ),
   ];
   const thin = panel.height / 520;
   return (

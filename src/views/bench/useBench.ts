@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef } from 'react';
-import type { Ink } from '../../core/ink/ink';
 import { orderLightToDark, type PaleEnd } from '../../core/ladder/edit';
 import type { Kit, Recipe } from '../../core/ladder/recipe';
+import { groundOf } from '../../core/pass/ground';
 import { type Readings, readingsOf } from '../../core/readings/readings';
 import { kitFrom } from '../../data/recipes';
 import { edited, gestureEnded } from '../../store/draft';
@@ -11,10 +11,7 @@ import type { Shelf } from '../session';
 /** The recipe in hand with all it needs; undefined while something of it is missing. */
 export function useKit(shelf: Shelf | undefined): Kit | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  const found = useMemo(
-    () => (recipe && shelf ? kitFrom(recipe, shelf.inks, shelf.cards) : undefined),
-    [recipe, shelf],
-  );
+  const found = useMemo(() => (recipe && shelf ? kitFrom(recipe, shelf) : undefined), [recipe, shelf]);
   // Card and inks stay the same objects while marks are moved, so that what depends on them alone stays too.
   const ladder = useRef<Omit<Kit, 'recipe'>>(undefined);
   return useMemo(() => {
@@ -22,18 +19,27 @@ export function useKit(shelf: Shelf | undefined): Kit | undefined {
     const known = ladder.current;
     const same =
       known?.card === found.card &&
-      sameInks(known.inks, found.inks) &&
-      sameInks(known.overInks, found.overInks);
-    if (!same) ladder.current = { card: found.card, inks: found.inks, overInks: found.overInks };
+      sameParts(known.inks, found.inks) &&
+      sameParts(known.passInks, found.passInks) &&
+      sameParts(known.designs, found.designs);
+    if (!same) {
+      const { card, inks, passInks, designs } = found;
+      ladder.current = { card, inks, passInks, designs };
+    }
     return { ...found, ...ladder.current };
   }, [found]);
 }
 
-const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
-  p.length === q.length && p.every((ink, i) => ink === q[i]);
+const sameParts = (p: readonly unknown[], q: readonly unknown[]): boolean =>
+  p.length === q.length && p.every((part, i) => part === q[i]);
 
-export const useReadings = ({ card, inks }: Kit): Readings =>
-  useMemo(() => readingsOf({ card, inks }), [card, inks]);
+/** What the blend is judged by: the inks, and what they lie on. */
+export function useReadings(kit: Kit): Readings {
+  const { card, inks } = kit;
+  const base = JSON.stringify(kit.recipe.passes.filter(({ kind, on }) => on && kind === 'whiteBase'));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of the kit only these decide the ground
+  return useMemo(() => readingsOf({ card, inks }, groundOf(kit)), [card, inks, base]);
+}
 
 /** Changes the recipe by a function of core; `gesture` names a run of changes that is undone as one. */
 export type Edit = (change: (recipe: Recipe) => Recipe, gesture?: string) => void;

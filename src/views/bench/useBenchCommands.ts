@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { addOver, reverse, setRun, shareEqually } from '../../core/ladder/edit';
-import { OVER_IDS, OVERS } from '../../core/over/over';
+import { reverse, setRun, shareEqually } from '../../core/ladder/edit';
+import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../../core/pass/pass';
 import type { Readings } from '../../core/readings/readings';
 import { RUN_IDS, RUNS } from '../../core/run/run';
 import { redone, undone } from '../../store/draft';
@@ -10,12 +10,11 @@ import { type Command, useCommands } from '../palette/commands';
 import { type Edit, orderedBy } from './useBench';
 
 /** What can be done to the recipe on the bench, by name and by key. */
-export function useBenchCommands(readings: Readings, edit: Edit): void {
+export function useBenchCommands(readings: Readings, edit: Edit, addOne: (kind: PassKindId) => void): void {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   useCommands(
     useMemo<readonly Command[]>(() => {
-      const darkest = readings.rungs.reduce((dark, rung) => (rung.lab.l < dark.lab.l ? rung : dark)).ink.id;
       const turn = () =>
         dispatch(viewSet({ wetness: store.getState().view.wetness === 'wet' ? 'dry' : 'wet' }));
       return [
@@ -35,11 +34,11 @@ export function useBenchCommands(readings: Readings, edit: Edit): void {
           group: 'Ladder',
           run: () => edit((recipe) => setRun(recipe, id)),
         })),
-        ...OVER_IDS.map((id) => ({
-          id: `over-${id}`,
-          label: `Lay over it: ${OVERS[id].label.toLowerCase()}`,
-          group: 'Ladder',
-          run: () => edit((recipe) => addOver(recipe, id, darkest)),
+        ...PASS_KIND_IDS.map((id) => ({
+          id: `pass-${id}`,
+          label: `Add a pass: ${PASS_KINDS[id].label.toLowerCase()}`,
+          group: 'Passes',
+          run: () => addOne(id),
         })),
         {
           id: 'top',
@@ -56,6 +55,6 @@ export function useBenchCommands(readings: Readings, edit: Edit): void {
         { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
         { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
       ];
-    }, [readings, edit, dispatch, store]),
+    }, [readings, edit, addOne, dispatch, store]),
   );
 }

@@ -35,7 +35,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
   const advice = useMemo(() => {
-    const kit = recipe && kitFrom(recipe, shelf.inks, shelf.cards);
+    const kit = recipe && kitFrom(recipe, shelf);
     return kit ? matsFor(kit, shelf.cards) : [];
   }, [recipe, shelf]);
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;

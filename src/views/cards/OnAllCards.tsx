@@ -25,8 +25,8 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
   const kits = useMemo(
     () =>
       shelf.cards
-        .flatMap((card) => (recipe && kitFrom({ ...recipe, cardId: card.id }, shelf.inks, shelf.cards)) ?? [])
-        .map((kit) => ({ kit, fit: cardFit([...kit.inks, ...kit.overInks], kit.card) }))
+        .flatMap((card) => (recipe && kitFrom({ ...recipe, cardId: card.id }, shelf)) ?? [])
+        .map((kit) => ({ kit, fit: cardFit([...kit.inks, ...kit.passInks], kit.card) }))
         .sort((p, q) => RANK[p.fit.word] - RANK[q.fit.word]),
     [recipe, shelf],
   );

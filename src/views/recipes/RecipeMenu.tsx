@@ -22,7 +22,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
   };
   const withKit = (act: (kit: Kit) => void) =>
     withRecipe((recipe) => {
-      const kit = shelf && kitFrom(recipe, shelf.inks, shelf.cards);
+      const kit = shelf && kitFrom(recipe, shelf);
       if (kit) act(kit);
     });
   return (

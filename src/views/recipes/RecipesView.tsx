@@ -49,7 +49,7 @@ export function RecipesView() {
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-6">
         {records.map((record) => (
-          <RecipeCard key={record.id} record={record} kit={kitFrom(record.recipe, shelf.inks, shelf.cards)} />
+          <RecipeCard key={record.id} record={record} kit={kitFrom(record.recipe, shelf)} />
         ))}
       </ul>
       {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}

@@ -96,7 +96,7 @@ interface PictureProps {
 export function TrioPicture({ inks, card, wetness, width, height }: PictureProps) {
   const names = inks.map(({ name }) => name).join(', ');
   const kit = useMemo(
-    () => ({ recipe: recipeOf(names, inks, card), card, inks, overInks: [] }),
+    () => ({ recipe: recipeOf(names, inks, card), card, inks, passInks: [], designs: [] }),
     [names, inks, card],
   );
   return (

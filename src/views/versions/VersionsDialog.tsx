@@ -48,7 +48,7 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
     setAgainst((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now, id].slice(-2)));
   const states = [{ id: 'now', name: 'As it stands now', kit }].concat(
     (versions ?? []).flatMap((version) => {
-      const whole = kitFrom(version.recipe, shelf.inks, shelf.cards);
+      const whole = kitFrom(version.recipe, shelf);
       return whole ? [{ id: version.id, name: version.name, kit: whole }] : [];
     }),
   );

@@ -1,13 +1,16 @@
 import { fade } from '../ladder/fade';
 import { formatLength } from '../panel/measure';
 import { param } from '../run/params';
-import type { OverRun } from './over';
+import type { PassKind } from './pass';
 
 /** One dark ink in all four corners, fading toward the middle. */
-export const darkCorners: OverRun = {
+export const darkCorners: PassKind = {
   id: 'darkCorners',
   label: 'Dark corners',
   explains: 'One dark ink in the four corners, which turns the eye to the middle.',
+  stage: 'over',
+  ink: 'blended',
+  placements: { most: 1, noun: 'corners' },
   params: [
     {
       key: 'reach',
@@ -19,17 +22,21 @@ export const darkCorners: OverRun = {
       initial: ({ width }) => Math.round(width * 0.38),
     },
   ],
-  onto: 'wet',
-  sharp: false,
-  on: ({ width, height }, params) => {
+  dries: false,
+  on: ({ panel: { width, height }, params }) => {
     const reach = param(params, 'reach', 40);
     return {
+      borders: [],
       blend: reach,
-      level: false,
-      coverAt: (x, y) => {
-        const far = Math.hypot(Math.min(x, width - x), Math.min(y, height - y));
-        return far >= reach ? 0 : fade(far / reach);
-      },
+      effects: [
+        {
+          does: 'film',
+          coverAt: (x, y) => {
+            const far = Math.hypot(Math.min(x, width - x), Math.min(y, height - y));
+            return far >= reach ? 0 : fade(far / reach);
+          },
+        },
+      ],
       traces: [
         `M${reach} 0A${reach} ${reach} 0 0 1 0 ${reach}`,
         `M${width - reach} 0A${reach} ${reach} 0 0 0 ${width} ${reach}`,
@@ -41,11 +48,16 @@ export const darkCorners: OverRun = {
         at: { x: reach * Math.SQRT1_2, y: reach * Math.SQRT1_2 },
         valueAt: ({ x, y }) => Math.hypot(x, y),
       },
-      work: (unit) =>
-        `Each corner: deepest at the tip, fade to nothing ${formatLength(reach, unit)} from it.`,
+    };
+  },
+  steps: ([scene], unit) => [
+    {
+      title: 'Dark corners',
+      work: `Each corner: deepest at the tip, fade to nothing ${formatLength(param(scene?.params ?? {}, 'reach', 40), unit)} from it.`,
       care: [
         'Small circles from off the corner inward; turn the panel so that each corner comes to the working hand.',
       ],
-    };
-  },
+      minutes: 2,
+    },
+  ],
 };

@@ -1,0 +1,158 @@
+import { groundOfCard } from '../card/card';
+import { deltaE00 } from '../colour/difference';
+import type { Lab, LinearRgb } from '../colour/lab';
+import { labOfXyz, xyzOfLinearRgb } from '../colour/lab';
+import { finestLine } from '../design/fineness';
+import type { Border } from '../design/placement';
+import { gridOf } from '../ladder/coverage';
+import type { Kit } from '../ladder/recipe';
+import { contrastOf } from '../legibility/contrast';
+import type { Millimetres } from '../panel/measure';
+import { lightOf } from '../panel/mix';
+import { finished } from '../panel/progress';
+import { PASS_KINDS, type Pass } from '../pass/pass';
+import type { Stack } from '../pass/stack';
+import { designOf, liesOf, passesInOrder, workOf } from '../pass/work';
+import { param } from '../run/params';
+import type { Point } from '../run/run';
+
+/** How clearly a pass's design stands out from what lies beside it, on the finished panel. */
+export interface DesignContrast {
+  /** Contrast ratio at its worst place. */
+  readonly least: number;
+  readonly worst: Point;
+  /** Ratios on an even grid of points, those inside the design. */
+  readonly places: readonly (Point & { readonly ratio: number })[];
+}
+
+/** What a pass does to the finished, dried panel. */
+export interface PassReading {
+  readonly id: string;
+  /** The part of the panel, 0…1, whose colour it changes visibly. */
+  readonly touches: number;
+  /** How far it changes it there on average, CIEDE2000. */
+  readonly changes: number;
+  /** Absent where it has no design. */
+  readonly contrast?: DesignContrast;
+  /** The finest lines of its design as it is drawn, mm. */
+  readonly finest?: Millimetres;
+  /** Two of its impressions that lie over each other, and by how much of the smaller one. */
+  readonly overlap?: { readonly pair: readonly [number, number]; readonly part: number };
+}
+
+/** Points along the panel's longer side at which passes are read. */
+const POINTS = 40;
+/** A change smaller than this is not seen on card, CIEDE2000. */
+const SEEN = 1.5;
+/** Less than this of the smaller impression is no overlap. */
+const OVERLAPS = 0.02;
+
+/** Reads every pass that is on. Some tens of milliseconds for a full recipe, and designs are measured: for a worker. */
+export const passReadings = (kit: Kit): PassReading[] => {
+  const after = coloursOf(kit);
+  return passesInOrder(kit.recipe).map((pass): PassReading => {
+    const before = coloursOf({
+      ...kit,
+      recipe: { ...kit.recipe, passes: kit.recipe.passes.filter(({ id }) => id !== pass.id) },
+    });
+    const changed = after.map((lab, i) => deltaE00(lab, before[i] as Lab)).filter((far) => far >= SEEN);
+    const design = designOf(kit, pass);
+    const contrast = design || pass.kind === 'greetingStrip' ? designContrast(kit, pass.id) : undefined;
+    const overlap = overlapOf(kit, pass);
+    return {
+      id: pass.id,
+      touches: changed.length / after.length,
+      changes: changed.length === 0 ? 0 : changed.reduce((sum, far) => sum + far, 0) / changed.length,
+      ...(contrast ? { contrast } : {}),
+      ...(design
+        ? {
+            finest:
+              (finestLine(design) *
+                Math.min(...pass.placements.map(({ params }) => param(params, 'width', design.width)))) /
+              design.width,
+          }
+        : {}),
+      ...(overlap ? { overlap } : {}),
+    };
+  });
+};
+
+function coloursOf(kit: Kit): Lab[] {
+  const work = workOf(kit, finished(kit.recipe));
+  const stack = work.stack();
+  const light = lightOf(work.palette, groundOfCard(kit.card), 'dry');
+  return gridOf(kit.recipe.panel, POINTS).map(([x, y]) => {
+    work.at(x, y, (border) => (work.borders[border] as Border)(x, y) > 0, stack);
+    return labOfXyz(xyzOfLinearRgb(light(stack)));
+  });
+}
+
+/** Luminance 0…1 of linear light. */
+const luminanceOf = (rgb: LinearRgb): number => xyzOfLinearRgb(rgb).y;
+
+/**
+ * Contrast of a pass's design with what would lie there without it: of a resist the kept ground with the coat around it,
+ * of a silhouette the image with its ground. Undefined where the design lies off the panel, or bears none.
+ *
+ * @param points  along the panel's longer side
+ */
+export function designContrast(kit: Kit, passId: string, points = 90): DesignContrast | undefined {
+  const work = workOf(kit, finished(kit.recipe));
+  const own = work.owners.flatMap((owner, border) => (owner === passId ? [border] : []));
+  if (own.length === 0) return undefined;
+  const stack: Stack = work.stack();
+  const light = lightOf(work.palette, groundOfCard(kit.card), 'dry');
+  const { panel } = kit.recipe;
+  // A line finer than the grid is met where it comes within half a step of a point.
+  const near = Math.max(panel.width, panel.height) / points / 2;
+  const places = gridOf(panel, points).flatMap(([x, y]) => {
+    const sides = work.borders.map((border) => border(x, y));
+    if (!own.some((border) => (sides[border] as number) > -near)) return [];
+    const seen = (inside: boolean): number => {
+      work.at(
+        x,
+        y,
+        (border) => {
+          const far = sides[border] as number;
+          return own.includes(border) ? inside && far > -near : far > 0;
+        },
+        stack,
+      );
+      return luminanceOf(light(stack));
+    };
+    return [{ x, y, ratio: contrastOf(seen(true), seen(false)) }];
+  });
+  const [first] = places;
+  if (!first) return undefined;
+  const worst = places.reduce((low, place) => (place.ratio < low.ratio ? place : low), first);
+  return { least: worst.ratio, worst: { x: worst.x, y: worst.y }, places };
+}
+
+/** The two placements of a pass whose designs cover each other most. */
+function overlapOf(kit: Kit, pass: Pass): PassReading['overlap'] {
+  if (pass.placements.length < 2 || PASS_KINDS[pass.kind].placements.noun !== 'impression') return undefined;
+  const borders = liesOf(kit, pass).flatMap(({ borders: [own] }) => own ?? []);
+  const points = gridOf(kit.recipe.panel, 70);
+  const within = borders.map((border) => points.map(([x, y]) => border(x, y) > 0));
+  let found: PassReading['overlap'];
+  within.forEach((one, i) => {
+    within.slice(i + 1).forEach((other, k) => {
+      const both = one.filter((inside, point) => inside && other[point]).length;
+      const smaller = Math.min(one.filter(Boolean).length, other.filter(Boolean).length);
+      const part = smaller === 0 ? 0 : both / smaller;
+      if (part > OVERLAPS && part > (found?.part ?? 0)) found = { pair: [i, i + 1 + k], part };
+    });
+  });
+  return found;
+}
+
+/** A pass's reading in a few words. */
+export function tellPassReading({ kind }: Pass, { touches, changes, contrast }: PassReading): string {
+  if (touches === 0 && kind !== 'heatSet') return 'changes nothing that is seen';
+  if (kind === 'heatSet') return 'what follows lies on it';
+  const size = changes < 5 ? 'a hint' : changes < 15 ? 'clearly' : 'strongly';
+  return [
+    `${Math.max(Math.round(touches * 100), 1)} % of the panel, ${size}`,
+    ...(contrast && kind !== 'greetingStrip' ? [`${contrast.least.toFixed(1)} : 1 at its worst place`] : []),
+  ].join(' · ');
+}

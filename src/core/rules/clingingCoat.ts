@@ -1,0 +1,40 @@
+import { INK_KINDS } from '../ink/kinds';
+import { setPlacement } from '../ladder/edit';
+import { PASS_KINDS } from '../pass/pass';
+import { passesInOrder, scenesOf } from '../pass/work';
+import { nearestShowing } from './nearest';
+import type { Rule } from './rule';
+
+/** An ink of which more than this part stays on a resist spoils it. */
+const CLINGS = 0.2;
+
+/** Pigment over a clear resist: it clings to the design and cannot be buffed off. */
+export const clingingCoat: Rule = {
+  id: 'clingingCoat',
+  check: ({ kit, shelf }) => {
+    const passes = passesInOrder(kit.recipe);
+    const resist = passes.findIndex(({ kind }) => kind === 'clearResist');
+    if (resist < 0) return [];
+    return passes.slice(resist + 1).flatMap((pass) =>
+      scenesOf(kit, pass).flatMap(({ ink }, placement) => {
+        if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || INK_KINDS[ink.kind].clings <= CLINGS)
+          return [];
+        const other = nearestShowing(ink, shelf, kit.card, ({ kind }) => kind === 'dye');
+        return [
+          {
+            key: `clings ${pass.id} ${placement} ${ink.id}`,
+            told: `${PASS_KINDS[pass.kind].label}: ${ink.name}, a ${INK_KINDS[ink.kind].label}, clings to the resist and cannot be buffed off.`,
+            ...(other
+              ? {
+                  fix: {
+                    label: `Use ${other.name}`,
+                    mend: (recipe) => setPlacement(recipe, pass.id, placement, { inkId: other.id }),
+                  },
+                }
+              : {}),
+          },
+        ];
+      }),
+    );
+  },
+};

@@ -1,0 +1,42 @@
+import { addPass, setPlacement } from '../ladder/edit';
+import type { Recipe } from '../ladder/recipe';
+import { NEEDS } from '../legibility/contrast';
+import { rankTopCoats } from '../legibility/topCoat';
+import { passesInOrder } from '../pass/work';
+import type { Rule } from './rule';
+
+/** A clear resist whose design cannot be told from the coat over it, or over which nothing is laid. */
+export const darkGround: Rule = {
+  id: 'darkGround',
+  check: ({ kit, passes, shelf }) => {
+    const order = passesInOrder(kit.recipe);
+    return order.flatMap((pass, at) => {
+      const contrast = passes.find(({ id }) => id === pass.id)?.contrast;
+      if (pass.kind !== 'clearResist' || !contrast || contrast.least >= NEEDS['bold shape']) return [];
+      const coat = order.slice(at + 1).findLast(({ kind }) => kind === 'coat');
+      const [best] = rankTopCoats(kit, shelf);
+      const does = best && best.worst >= NEEDS['bold shape'] ? best : undefined;
+      const laid = (recipe: Recipe, inkId: string): Recipe => {
+        const added = coat ? recipe : addPass(recipe, 'coat', { inkId });
+        const id = coat?.id ?? added.passes.findLast(({ kind }) => kind === 'coat')?.id ?? '';
+        return setPlacement(added, id, 0, { inkId, params: { strength: 100 } });
+      };
+      return [
+        {
+          key: `dark ground ${pass.id} ${coat?.id ?? 'bare'}`,
+          told: coat
+            ? `The resist’s design reads at only ${contrast.least.toFixed(1)} : 1 at its worst place: the ground is too dark for this coat, or the coat too light. Three light inks under one dark.`
+            : 'Nothing dark lies over the clear resist yet: its design is hardly seen.',
+          ...(does
+            ? {
+                fix: {
+                  label: `Coat it with ${does.ink.name}`,
+                  mend: (recipe) => laid(recipe, does.ink.id),
+                },
+              }
+            : {}),
+        },
+      ];
+    });
+  },
+};

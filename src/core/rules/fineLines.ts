@@ -1,0 +1,54 @@
+import { setPlacement } from '../ladder/edit';
+import type { Millimetres } from '../panel/measure';
+import { PASS_KINDS, type PassKindId } from '../pass/pass';
+import { designOf, passesInOrder } from '../pass/work';
+import { param } from '../run/params';
+import type { Rule } from './rule';
+
+/** The finest lines that hold, mm: melted powder runs, cut card and stencils break, water spreads. From memory. */
+const HOLDS: Partial<Record<PassKindId, Millimetres>> = {
+  clearResist: 0.3,
+  toneResist: 0.3,
+  paste: 0.9,
+  mask: 1,
+  shield: 1,
+  patternStencil: 0.6,
+  waterStamp: 0.5,
+  silhouette: 0.2,
+};
+
+/** A design drawn in lines finer than what it is made with can hold. */
+export const fineLines: Rule = {
+  id: 'fineLines',
+  check: ({ kit, passes }) =>
+    passesInOrder(kit.recipe).flatMap((pass) => {
+      const finest = passes.find(({ id }) => id === pass.id)?.finest;
+      const holds = HOLDS[pass.kind];
+      const design = designOf(kit, pass);
+      if (!design || finest === undefined || holds === undefined || finest >= holds) return [];
+      const widths = pass.placements.map(({ params }) => param(params, 'width', design.width));
+      const wanted = Math.ceil((Math.min(...widths) * holds * 1.05) / finest);
+      const fits = wanted <= Math.max(kit.recipe.panel.width, kit.recipe.panel.height);
+      return [
+        {
+          key: `fine ${pass.id} ${design.id}`,
+          told: `${PASS_KINDS[pass.kind].label}: ${design.name} is drawn in lines of ${finest.toFixed(1)} mm; finer than ${holds} mm they do not hold.`,
+          ...(fits
+            ? {
+                fix: {
+                  label: `Draw it ${wanted} mm wide`,
+                  mend: (recipe) =>
+                    pass.placements.reduce(
+                      (larger, _, i) =>
+                        setPlacement(larger, pass.id, i, {
+                          params: { width: Math.max(wanted, widths[i] ?? wanted) },
+                        }),
+                      recipe,
+                    ),
+                },
+              }
+            : {}),
+        },
+      ];
+    }),
+};

@@ -1,0 +1,62 @@
+import { setPlacement } from '../ladder/edit';
+import type { Kit } from '../ladder/recipe';
+import { NEEDS } from '../legibility/contrast';
+import { passesInOrder } from '../pass/work';
+import { designContrast } from '../readings/passReadings';
+import { param } from '../run/params';
+import type { Rule } from './rule';
+
+/** A strip whose lightness is so near to the ground's, as contrast, needs a shadow to stand off. */
+const STANDS_OFF = 1.6;
+
+/** A silhouette that does not stand out from its ground, or a greeting strip that does not. */
+export const lostImage: Rule = {
+  id: 'lostImage',
+  check: ({ kit, passes, shelf }) =>
+    passesInOrder(kit.recipe).flatMap((pass) => {
+      const contrast = passes.find(({ id }) => id === pass.id)?.contrast;
+      if (!contrast) return [];
+      if (pass.kind === 'greetingStrip') {
+        const ratios = contrast.places.map(({ ratio }) => ratio).sort((p, q) => p - q);
+        const shadowed = param(pass.placements[0]?.params ?? {}, 'shadow', 0) === 1;
+        if (shadowed || (ratios[ratios.length >> 1] ?? 0) >= STANDS_OFF) return [];
+        return [
+          {
+            key: `strip ${pass.id}`,
+            told: 'The greeting strip hardly stands off what lies under it.',
+            fix: {
+              label: 'Set a shadow under it',
+              mend: (recipe) => setPlacement(recipe, pass.id, 0, { params: { shadow: 1 } }),
+            },
+          },
+        ];
+      }
+      const full = pass.placements.every(({ params }) => param(params, 'strength', 100) >= 95);
+      if (pass.kind !== 'silhouette' || !full || contrast.least >= NEEDS['bold shape']) return [];
+      const stamps = shelf.filter(({ kind, wished }) => (kind === 'detail' || kind === 'white') && !wished);
+      return [
+        {
+          key: `image ${pass.id}`,
+          told: `The silhouette reads at only ${contrast.least.toFixed(1)} : 1 at its worst place.`,
+          ...(stamps.length > 0
+            ? {
+                fix: {
+                  label: 'Take the ink that reads best',
+                  mend: (recipe) => {
+                    const inked = stamps.map((ink) => {
+                      const tried = pass.placements.reduce(
+                        (all, _, i) => setPlacement(all, pass.id, i, { inkId: ink.id }),
+                        recipe,
+                      );
+                      const other: Kit = { ...kit, recipe: tried, passInks: [...kit.passInks, ink] };
+                      return { tried, least: designContrast(other, pass.id)?.least ?? 0 };
+                    });
+                    return inked.toSorted((p, q) => q.least - p.least)[0]?.tried ?? recipe;
+                  },
+                },
+              }
+            : {}),
+        },
+      ];
+    }),
+};

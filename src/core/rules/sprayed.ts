@@ -1,0 +1,31 @@
+import { setPlacement } from '../ladder/edit';
+import { passesInOrder } from '../pass/work';
+import { param } from '../run/params';
+import type { Rule } from './rule';
+
+const SPRAY = 2;
+
+/** Repositionable spray under a stencil that has to move: it drags and takes ink along. */
+export const sprayed: Rule = {
+  id: 'sprayed',
+  check: ({ kit: { recipe } }) =>
+    passesInOrder(recipe).flatMap((pass) => {
+      const { placements } = pass;
+      const sticks = placements.some(({ params }) => param(params, 'hold', 0) === SPRAY);
+      if (!sticks || placements.length < 2) return [];
+      return [
+        {
+          key: `spray ${pass.id}`,
+          told: 'Sprayed adhesive under a stencil that is moved drags, and takes ink along. Hold it by hand.',
+          fix: {
+            label: 'Hold it by hand',
+            mend: (current) =>
+              placements.reduce(
+                (held, _, i) => setPlacement(held, pass.id, i, { params: { hold: 0 } }),
+                current,
+              ),
+          },
+        },
+      ];
+    }),
+};

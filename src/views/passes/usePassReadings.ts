@@ -1,0 +1,33 @@
+import { useEffect, useState } from 'react';
+import { useErrorBoundary } from 'react-error-boundary';
+import type { Kit } from '../../core/ladder/recipe';
+import type { PassReading } from '../../core/readings/passReadings';
+import { shelfWorker } from '../workers';
+
+const NONE: readonly PassReading[] = [];
+
+/** What each pass does to the panel, as last read; a moment behind the hand. Empty until then. */
+export function usePassReadings(kit: Kit): readonly PassReading[] {
+  const [readings, setReadings] = useState<readonly PassReading[]>(NONE);
+  const { showBoundary } = useErrorBoundary();
+  const any = kit.recipe.passes.some(({ on }) => on);
+  useEffect(() => {
+    if (!any) {
+      setReadings(NONE);
+      return;
+    }
+    let wanted = true;
+    shelfWorker()
+      .passReadings(kit)
+      .then((read) => {
+        if (wanted) setReadings(read);
+      })
+      .catch((error: unknown) => {
+        if (wanted) showBoundary(error);
+      });
+    return () => {
+      wanted = false;
+    };
+  }, [kit, any, showBoundary]);
+  return readings;
+}
