@@ -121,3 +121,32 @@ export function flatten(d: string): { readonly loop: Loop; readonly closed: bool
 /** Pieces that keep a curve of this bend, mm, within STRAY of itself. */
 const stepsFor = (bend: number): number =>
   Math.min(Math.max(Math.ceil(Math.sqrt(bend / STRAY / 2)), 1), MOST_STEPS);
+
+/** The design with its box drawn close around what is drawn, line widths included. */
+export function trimDesign(design: Design): Design {
+  let [left, top, right, foot] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const shape of design.shapes) {
+    if (shape.erases) continue;
+    const half = (shape.stroke ?? 0) / 2;
+    for (const { loop } of flatten(shape.d))
+      for (let i = 0; i < loop.length; i += 2) {
+        left = Math.min(left, (loop[i] as number) - half);
+        right = Math.max(right, (loop[i] as number) + half);
+        top = Math.min(top, (loop[i + 1] as number) - half);
+        foot = Math.max(foot, (loop[i + 1] as number) + half);
+      }
+  }
+  left = Math.max(left, 0);
+  top = Math.max(top, 0);
+  const [width, height] = [Math.min(right, design.width) - left, Math.min(foot, design.height) - top];
+  if (!(width > 1 && height > 1)) return design;
+  return {
+    ...design,
+    width: Math.round(width * 100) / 100,
+    height: Math.round(height * 100) / 100,
+    shapes: design.shapes.map((shape) => ({
+      ...shape,
+      d: svgPath(shape.d).translate(-left, -top).round(3).toString(),
+    })),
+  };
+}

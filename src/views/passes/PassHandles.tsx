@@ -35,7 +35,7 @@ export function PassHandles({ kit, pass, unit, board, edit, onDone }: Props) {
     return [
       <Handle
         {...shared}
-        key={`move ${i}`}
+        key={name}
         label={name}
         shape="ring"
         at={middle}
@@ -45,7 +45,7 @@ export function PassHandles({ kit, pass, unit, board, edit, onDone }: Props) {
       ...(design ? designHandles(design, params) : []).map(({ key, at, told, shape, moved }) => (
         <Handle
           {...shared}
-          key={`${key} ${i}`}
+          key={`${name} ${key}`}
           label={`${name}, ${key}`}
           shape={shape}
           at={at}

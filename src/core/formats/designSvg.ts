@@ -1,0 +1,306 @@
+import { parseXml, XmlElement, XmlError } from '@rgrove/parse-xml';
+import { parse as parseColour } from 'culori';
+import svgPath from 'svgpath';
+import { DESIGN_LIMITS, type Design, type Shape, scaleDesign } from '../design/design';
+import { MM_AN_INCH } from '../panel/measure';
+import { FileError } from './fileError';
+import { DESIGNS_LIMIT } from './passSchema';
+
+/** What a drawing may hold at the most. */
+export const SVG_LIMITS = { letters: 2_000_000, elements: 6000, depth: 40 } as const;
+
+/** A design read from a file, with what of the file was left out. */
+export interface ReadDesign {
+  readonly design: Design;
+  /** Names of what was not read, each once: "text", "image". */
+  readonly leftOut: readonly string[];
+}
+
+const refuse = (problem: string, place = ''): never => {
+  throw new FileError([{ place, problem }]);
+};
+
+/**
+ * Refuses a drawing that is too large, that brings entities of its own, or that is no well-formed XML. What stands in it
+ * is not looked at yet.
+ *
+ * @throws FileError saying what, where and what to do
+ */
+export function checkSvg(text: string): void {
+  if (text.length > SVG_LIMITS.letters)
+    refuse(
+      `The drawing has ${(text.length / 1e6).toFixed(1)} million letters; at most ${SVG_LIMITS.letters / 1e6} million are read. Simplify its paths first.`,
+    );
+  if (/<!ENTITY/i.test(text))
+    refuse('The drawing defines entities of its own, which are never read. Export it as plain SVG.');
+  const elements = text.split('<').length - 1;
+  if (elements > 2 * SVG_LIMITS.elements)
+    refuse(`The drawing has more than ${SVG_LIMITS.elements} elements. Join its paths, and export it again.`);
+  rootOf(text);
+}
+
+function rootOf(text: string): XmlElement {
+  let root: XmlElement | null;
+  try {
+    ({ root } = parseXml(text, { ignoreUndefinedEntities: true }));
+  } catch (error) {
+    if (!(error instanceof XmlError)) throw error;
+    const [first = ''] = error.message.split('\n');
+    return refuse(`The file is no well-formed SVG: ${first}. Export it again.`, `line ${error.line}`);
+  }
+  if (root?.name !== 'svg') return refuse('The file is XML, but no SVG drawing. Choose an SVG or a PNG.');
+  return root;
+}
+
+/** What shapes inherit from what they stand in. */
+interface Style {
+  readonly matrix: string;
+  readonly fill: string;
+  readonly stroke: string;
+  readonly strokeWidth: number;
+  readonly rule: Shape['rule'];
+  readonly hidden: boolean;
+}
+
+const START: Style = {
+  matrix: '',
+  fill: '#000',
+  stroke: 'none',
+  strokeWidth: 1,
+  rule: 'nonzero',
+  hidden: false,
+};
+
+/** Things that draw nothing by themselves, and need not be told when they are left out. */
+const SILENT = ['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview'];
+
+/**
+ * The shapes of an SVG drawing as a design in mm. Of the file nothing but geometry goes on: paths, circles, boxes,
+ * polygons and lines, dark ones as what is cut or inked, pale ones as what is left open in it.
+ *
+ * @param text  a drawing that `checkSvg` lets through
+ * @throws FileError when it holds no shape, or too much
+ */
+export function readDesignSvg(text: string, id: string, name: string): ReadDesign {
+  const root = rootOf(text);
+  const frame = frameOf(root);
+  const shapes: Shape[] = [];
+  const leftOut = new Set<string>();
+  let elements = 0;
+  const walk = (element: XmlElement, style: Style, depth: number): void => {
+    if (++elements > SVG_LIMITS.elements)
+      refuse(
+        `The drawing has more than ${SVG_LIMITS.elements} elements. Join its paths, and export it again.`,
+      );
+    if (depth > SVG_LIMITS.depth)
+      refuse(
+        `The drawing’s groups stand more than ${SVG_LIMITS.depth} deep in each other. Ungroup them first.`,
+      );
+    const own = styleOf(element, style);
+    if (own.hidden) return;
+    if (element.name === 'g' || element.name === 'svg')
+      for (const child of element.children) {
+        if (child instanceof XmlElement) walk(child, own, depth + 1);
+      }
+    else {
+      const d = pathOf(element);
+      if (d !== undefined) shapes.push(...shapesOf(d, own, frame, elements));
+      else if (!SILENT.includes(element.name)) leftOut.add(element.name.replace(/^.*:/, ''));
+    }
+  };
+  walk(root, START, 0);
+  const drawn = shapes.filter(({ d }) => d !== '');
+  if (!drawn.some(({ erases }) => !erases))
+    refuse(
+      `The drawing holds no dark shape${leftOut.size > 0 ? ` (it has ${[...leftOut].join(', ')}, which are not read)` : ''}. Turn lettering into paths, and fill what is to be cut or inked with black.`,
+    );
+  if (drawn.reduce((sum, { d }) => sum + d.length, 0) > DESIGNS_LIMIT)
+    refuse('The drawing’s paths are too long to work with. Simplify them, and export it again.');
+  const { width, height } = frame;
+  const design: Design = { id, name, use: 'image', width, height, shapes: drawn };
+  const held = Math.min(Math.max(width, DESIGN_LIMITS.least), DESIGN_LIMITS.most);
+  return { design: held === width ? design : scaleDesign(design, held), leftOut: [...leftOut] };
+}
+
+/** The box of a drawing: from user units to mm from its top left corner. */
+interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly perUnit: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Source: CSS Values and Units 3, 6.2: an inch is 96 px. */
+const UNITS: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: MM_AN_INCH,
+  pt: MM_AN_INCH / 72,
+  pc: MM_AN_INCH / 6,
+  px: MM_AN_INCH / 96,
+  '': MM_AN_INCH / 96,
+};
+
+function lengthOf(text: string | undefined): number | undefined {
+  const match = /^\s*(\d*\.?\d+(?:e[+-]?\d+)?)\s*([a-z]*)\s*$/i.exec(text ?? '');
+  const unit = UNITS[match?.[2]?.toLowerCase() ?? ''];
+  return match && unit !== undefined ? Number(match[1]) * unit : undefined;
+}
+
+function frameOf({ attributes }: XmlElement): Frame {
+  const [x, y, across, down] = (attributes.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const width = lengthOf(attributes.width);
+  const height = lengthOf(attributes.height);
+  if (x !== undefined && y !== undefined && across && down && across > 0 && down > 0) {
+    const perUnit =
+      width !== undefined ? width / across : height !== undefined ? height / down : (UNITS.px ?? 1);
+    if (Number.isFinite(perUnit) && perUnit > 0)
+      return { x, y, perUnit, width: across * perUnit, height: down * perUnit };
+  }
+  if (width && height) return { x: 0, y: 0, perUnit: UNITS.px ?? 1, width, height };
+  return refuse(
+    'The drawing does not say how large it is: it needs a viewBox, or a width and a height.',
+    'svg',
+  );
+}
+
+function styleOf({ attributes }: XmlElement, inherited: Style): Style {
+  const inline = Object.fromEntries(
+    (attributes.style ?? '').split(';').map((one) => {
+      const at = one.indexOf(':');
+      return [one.slice(0, at).trim(), one.slice(at + 1).trim()];
+    }),
+  );
+  const said = (key: string): string | undefined => inline[key] ?? attributes[key];
+  const width = lengthOf(said('stroke-width'));
+  return {
+    matrix: [inherited.matrix, attributes.transform ?? ''].join(' ').trim(),
+    fill: said('fill') ?? inherited.fill,
+    stroke: said('stroke') ?? inherited.stroke,
+    // A bare number is in user units; `lengthOf` took it for pixels.
+    strokeWidth: width === undefined ? inherited.strokeWidth : width / (UNITS.px ?? 1),
+    rule: said('fill-rule') === 'evenodd' ? 'evenodd' : said('fill-rule') ? 'nonzero' : inherited.rule,
+    hidden:
+      said('display') === 'none' || said('visibility') === 'hidden' || Number(said('opacity') ?? 1) === 0,
+  };
+}
+
+/** A basic shape as the path the SVG specification gives for it. Source: SVG 2, chapter 10. */
+function pathOf({ name, attributes }: XmlElement): string | undefined {
+  const number = (key: string, otherwise = 0): number => {
+    const value = Number.parseFloat(attributes[key] ?? '');
+    return Number.isFinite(value) ? value : otherwise;
+  };
+  switch (name) {
+    case 'path':
+      return attributes.d ?? '';
+    case 'rect': {
+      const [x, y, width, height] = [number('x'), number('y'), number('width'), number('height')];
+      if (width <= 0 || height <= 0) return '';
+      const rx = Math.min(number('rx', number('ry')), width / 2);
+      const ry = Math.min(number('ry', number('rx')), height / 2);
+      if (rx <= 0 || ry <= 0) return `M${x} ${y}h${width}v${height}h${-width}z`;
+      const [across, down] = [width - 2 * rx, height - 2 * ry];
+      const arc = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`;
+      return `M${x + rx} ${y}h${across}${arc(rx, ry)}v${down}${arc(-rx, ry)}h${-across}${arc(-rx, -ry)}v${-down}${arc(rx, -ry)}z`;
+    }
+    case 'circle':
+    case 'ellipse': {
+      const [rx, ry] = name === 'circle' ? [number('r'), number('r')] : [number('rx'), number('ry')];
+      if (rx <= 0 || ry <= 0) return '';
+      return `M${number('cx') - rx} ${number('cy')}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`;
+    }
+    case 'line':
+      return `M${number('x1')} ${number('y1')}L${number('x2')} ${number('y2')}`;
+    case 'polyline':
+    case 'polygon': {
+      const points = (attributes.points ?? '')
+        .trim()
+        .split(/[\s,]+/)
+        .map(Number);
+      if (points.length < 4 || points.some((value) => !Number.isFinite(value))) return '';
+      return `M${points.join(' ')}${name === 'polygon' ? 'z' : ''}`;
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** A luminance above this counts as paper left open, below as what is cut or inked. */
+const PALE_FROM = 0.55;
+
+function paintOf(colour: string): 'none' | 'dark' | 'pale' {
+  if (colour === 'none' || colour === 'transparent') return 'none';
+  const parsed = parseColour(colour);
+  // A gradient or a pattern inks its shape; so does a colour nobody knows.
+  if (parsed?.mode !== 'rgb') return 'dark';
+  if (parsed.alpha === 0) return 'none';
+  return 0.2126 * parsed.r + 0.7152 * parsed.g + 0.0722 * parsed.b > PALE_FROM ? 'pale' : 'dark';
+}
+
+/** What a path adds to a design: its filling, its line, or both. */
+function shapesOf(d: string, style: Style, frame: Frame, element: number): Shape[] {
+  const path = svgPath(d);
+  const { err } = path as unknown as { readonly err: string };
+  if (err)
+    refuse(`A path cannot be read: ${err.slice(0, 80)}. Export the drawing again.`, `element ${element}`);
+  const moved = path
+    .abs()
+    .transform(style.matrix)
+    .translate(-frame.x, -frame.y)
+    .scale(frame.perUnit)
+    .round(3)
+    .toString();
+  if (/NaN|Infinity/.test(moved))
+    refuse('A path or a transform holds no proper numbers.', `element ${element}`);
+  const made: Shape[] = [];
+  const fill = paintOf(style.fill);
+  const stroke = style.strokeWidth > 0 ? paintOf(style.stroke) : 'none';
+  const erasing = (paint: 'dark' | 'pale') => (paint === 'pale' ? { erases: true } : {});
+  if (fill !== 'none') made.push({ d: moved, rule: style.rule, ...erasing(fill) });
+  if (stroke !== 'none') {
+    const width = style.strokeWidth * enlargedBy(style.matrix) * frame.perUnit;
+    made.push({
+      d: moved,
+      rule: 'nonzero',
+      stroke: Math.min(Math.round(width * 1000) / 1000, DESIGN_LIMITS.most),
+      ...erasing(stroke),
+    });
+  }
+  return made;
+}
+
+/** How much longer a transform makes things on average: the root of what it does to an area. */
+function enlargedBy(matrix: string): number {
+  const corners = [0, 0, 0, 0, 0, 0];
+  svgPath('M0 0L1 0L0 1')
+    .transform(matrix)
+    .iterate((segment, i) => {
+      corners[2 * i] = Number(segment[1]);
+      corners[2 * i + 1] = Number(segment[2]);
+    });
+  const [x, y, u, v, p, q] = corners as [number, number, number, number, number, number];
+  return Math.sqrt(Math.abs((u - x) * (q - y) - (p - x) * (v - y)));
+}
+
+/** A design as an SVG drawing at true size. */
+export function writeDesignSvg({ name, width, height, shapes }: Design): string {
+  const paths = shapes.map(({ d, rule, stroke, erases }) => {
+    const colour = erases ? '#fff' : '#000';
+    return stroke === undefined
+      ? `  <path d="${d}" fill="${colour}" fill-rule="${rule}"/>`
+      : `  <path d="${d}" fill="none" stroke="${colour}" stroke-width="${stroke}" stroke-linecap="round" stroke-linejoin="round"/>`;
+  });
+  const title = name.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
+    `  <title>${title}</title>`,
+    ...paths,
+    '</svg>',
+    '',
+  ].join('\n');
+}
