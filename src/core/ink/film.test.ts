@@ -121,3 +121,29 @@ test('films laid into each other add up, whatever their order', () => {
   expect(mixed[0]).toBeCloseTo(bandReflectance(0.975, 0.325, 0.8), 12);
   expect(mixed).toHaveLength(BANDS);
 });
+
+test('a film over a film over a ground is what the closed form for two layers gives', () => {
+  // R = R1 + T1²·R2 / (1 − R1·R2): P. Kubelka, J. Opt. Soc. Am. 44 (1954) 330, with R1 and T1 of the upper layer alone.
+  const alone = (k: number, s: number) => {
+    const a = 1 + k / s;
+    const b = Math.sqrt(a * a - 1);
+    const [sinh, cosh] = [Math.sinh(b * s), Math.cosh(b * s)];
+    const below = a * sinh + b * cosh;
+    return { reflects: sinh / below, transmits: b / below };
+  };
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.01, max: 4, noNaN: true }),
+      fc.double({ min: 0.01, max: 3, noNaN: true }),
+      absorption,
+      scattering,
+      reflectance,
+      (k, s, under, scatters, ground) => {
+        const lower = bandReflectance(under, scatters, ground);
+        const { reflects, transmits } = alone(k, s);
+        const closed = reflects + (transmits * transmits * lower) / (1 - reflects * lower);
+        expect(bandReflectance(k, s, lower)).toBeCloseTo(closed, 9);
+      },
+    ),
+  );
+});

@@ -46,7 +46,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     openMinutes: 4,
     airDryMinutes: 15,
     brushSet: 'dye and hybrid',
-    clings: 0.06,
+    clings: 0.025,
     lifts: 0.45,
     blends: true,
   },

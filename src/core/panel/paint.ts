@@ -2,7 +2,7 @@ import { FINISHES, type FinishId } from '../card/finishes';
 import type { Border } from '../design/placement';
 import type { Wetness } from '../ink/laid';
 import { type Kit, lieOf, patchesOf } from '../ladder/recipe';
-import { workOf } from '../pass/work';
+import { type Work, workOf } from '../pass/work';
 import type { Lie } from '../run/run';
 import { TOOLS, type ToolId } from '../tool/tools';
 import { type Field, fieldOf, type Square, WEIGHT_OF } from './field';
@@ -164,7 +164,7 @@ function fieldColours(
 ): RowColours {
   const { panel } = kit.recipe;
   const work = workOf(kit, progress);
-  const cell = cellFor(kit, work.blends, width / panel.width);
+  const cell = cellFor(kit, work, width / panel.width);
   const nodes = (pixels: number, most: number) =>
     Math.min(Math.max(Math.round(pixels / cell), MOST_NODES.least), most);
   const [columns, rows] = [nodes(width, MOST_NODES.columns), nodes(height, MOST_NODES.rows)];
@@ -276,10 +276,10 @@ function crossSquare(into: Int32Array, square: Crossing): void {
 }
 
 /** Pixels between two nodes, so that the narrowest blend on the panel still has several of them. */
-function cellFor({ recipe }: Kit, blends: readonly number[], perMm: number): number {
+function cellFor({ recipe }: Kit, { blends, shrinks }: Work, perMm: number): number {
   const patches = patchesOf(recipe);
   const own = patches ? [patches.soft] : recipe.joints.map(({ width }) => width);
-  const narrowest = Math.min(...own, ...blends) / TOOLS[recipe.tool].hardness;
+  const narrowest = Math.min(shrinks * Math.min(...own), ...blends) / TOOLS[recipe.tool].hardness;
   return Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
 }
 

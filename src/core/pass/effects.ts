@@ -67,6 +67,8 @@ export interface PassLie {
   readonly effects: readonly Effect[];
   /** Over how many mm the narrowest of what is smooth fades; absent where nothing does. */
   readonly blend?: Millimetres;
+  /** How much smaller than on the panel the ladder lies on a piece of its own; absent where it has none. */
+  readonly shrinks?: number;
   /** Its borders as SVG paths in mm. */
   readonly traces: readonly string[];
   /** Where a number of its own is taken hold of on the panel, and what number a place there stands for. */

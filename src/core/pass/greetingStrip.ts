@@ -31,12 +31,11 @@ const borderOfBox =
   (x, y) =>
     Math.min(x - left, left + width - x, y - top, top + height - y);
 
-/** A strip for the greeting, cut from card blended by the same recipe, the other way round so that it stands out. */
+/** A strip for the greeting, blended by the same recipe along its length, so that it stands out from the bands. */
 export const greetingStrip: PassKind = {
   id: 'greetingStrip',
   label: 'Greeting strip',
-  explains:
-    'A strip blended by the same recipe, the other end on top so that it stands out, cut to the die and laid over all.',
+  explains: 'A strip blended by the same recipe along its length, cut to the die and laid over everything.',
   stage: 'over',
   placements: { most: 1, noun: 'strip' },
   params: [
@@ -76,14 +75,14 @@ export const greetingStrip: PassKind = {
       step: 0.5,
       initial: ({ height }) => Math.round(height * 0.11),
     },
-    { key: 'way', label: 'Blend runs', choices: ['as on the panel', 'the other way'], initial: () => 1 },
+    { key: 'way', label: 'First ink at the', choices: ['left', 'right'], initial: () => 0 },
     { key: 'shadow', label: 'Offset shadow', choices: ['no', 'in black'], initial: () => 0 },
   ],
   dries: true,
   on: (scene) => {
     const { panel, params } = scene;
     const { left, top, width, height } = boxOf(scene);
-    const turned = param(params, 'way', 1) === 1;
+    const turned = param(params, 'way', 0) === 1;
     const shadowed = param(params, 'shadow', 0) === 1;
     const shadow: FilmEffect = {
       does: 'film',
@@ -95,17 +94,16 @@ export const greetingStrip: PassKind = {
         borderOfBox(left, top, width, height),
         ...(shadowed ? [borderOfBox(left + OFFSET, top + OFFSET, width, height)] : []),
       ],
-      blend: height / 3,
+      shrinks: width / panel.height,
       effects: [
         DRY,
         ...(shadowed ? [shadow, DRY] : []),
         {
           does: 'piece',
           coverAt: (_x, _y, inside) => (inside(0) ? 1 : 0),
-          shows: (x, y) => {
-            const [across, down] = [(x - left) / width, (y - top) / height];
-            const [u, v] = turned ? [1 - across, 1 - down] : [across, down];
-            return { x: u * panel.width, y: v * panel.height };
+          shows: (x) => {
+            const along = Math.min(Math.max((x - left) / width, 0), 1);
+            return { x: panel.width / 2, y: (turned ? 1 - along : along) * panel.height };
           },
         },
         DRY,
@@ -120,7 +118,7 @@ export const greetingStrip: PassKind = {
     return [
       {
         title: 'Greeting strip',
-        work: `From card blended by the same recipe cut a strip ${formatBare(width, unit)} × ${formatLength(height, unit)}; lay its middle ${tellPlace(param(params, 'x', 0), param(params, 'y', 0), panel, unit)}${param(params, 'shadow', 0) === 1 ? ', over a black one of the same size set a hair to the right and down' : ''}.`,
+        work: `Blend a strip of the same card along its length by the same recipe, and cut it ${formatBare(width, unit)} × ${formatLength(height, unit)}; lay its middle ${tellPlace(param(params, 'x', 0), param(params, 'y', 0), panel, unit)}${param(params, 'shadow', 0) === 1 ? ', over a black one of the same size set a hair to the right and down' : ''}.`,
         care: ['Letter and cut it before it is stuck down.'],
         minutes: 3,
         dangers: ['blade'],

@@ -2,6 +2,7 @@ import { param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import { asPigment } from './whiteBase';
 import { percent, tellPlaced } from './words';
 
 /** A bold image stamped over everything, with lighter second impressions for depth. */
@@ -23,7 +24,11 @@ export const silhouette: PassKind = {
     ...placed(scene),
     effects: [
       DRY,
-      { does: 'film', coverAt: withinDesign(scene, param(scene.params, 'strength', 100) / 100) },
+      {
+        does: 'film',
+        ...(scene.ink ? { ink: asPigment(scene.ink) } : {}),
+        coverAt: withinDesign(scene, param(scene.params, 'strength', 100) / 100),
+      },
     ],
   }),
   steps: (scenes, unit) =>

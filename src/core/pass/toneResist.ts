@@ -4,7 +4,7 @@ import { IMAGE_PARAMS, placed, withinDesign } from './placed';
 import { tellPlaced } from './words';
 
 /** What of a blend does not stay on a raised, clear design once it has been buffed at once; common practice. */
-const BUFFED = 0.96;
+const BUFFED = 0.985;
 
 /** A design clear-embossed on bare dark card before the blend: the card's own colour shows as the design. */
 export const toneResist: PassKind = {

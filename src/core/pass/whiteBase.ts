@@ -3,7 +3,7 @@ import { param } from '../run/params';
 import { DRY, type FilmEffect } from './effects';
 import type { PassKind } from './pass';
 
-/** White blending ink laid on as a base is laid like the pigment it is made of: thick, not softened out. */
+/** White blending ink that is stamped, or laid on as a base, lies like the pigment it is made of: thick, not softened out. */
 export const asPigment = (ink: Ink): Ink => (ink.kind === 'white' ? { ...ink, kind: 'pigment' } : ink);
 
 /** White pigment over the whole panel before the blend, for card on which colour sinks. */

@@ -21,6 +21,8 @@ export interface Work {
   readonly owners: readonly string[];
   /** Over how many mm each smooth part fades. */
   readonly blends: readonly Millimetres[];
+  /** The smallest the ladder lies anywhere, to its size on the panel: 1 or less. */
+  readonly shrinks: number;
   /** An empty stack with room for all of it. */
   readonly stack: () => Stack;
   /**
@@ -74,6 +76,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
   const borders: Border[] = [];
   const owners: string[] = [];
   const blends: Millimetres[] = [];
+  let shrinks = 1;
   /** What the caller says of the point in hand. */
   let side: Inside = () => false;
   const inkAt = (ink: Ink | undefined): number => {
@@ -90,6 +93,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
         borders.push(...lie.borders);
         owners.push(...lie.borders.map(() => pass.id));
         if (lie.blend !== undefined) blends.push(lie.blend);
+        shrinks = Math.min(shrinks, lie.shrinks ?? 1);
         return lie.effects.map((effect) => ({
           effect,
           ink: effect.does === 'film' ? inkAt(effect.ink ?? scene.ink) : -1,
@@ -202,6 +206,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
     borders,
     owners,
     blends,
+    shrinks,
     stack: () => makeStack(palette, before.length + after.length + 1),
     at: (x, y, inside, stack) => {
       side = inside;

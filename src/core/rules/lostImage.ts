@@ -1,6 +1,8 @@
+import type { Ink } from '../ink/ink';
 import { setPlacement } from '../ladder/edit';
-import type { Kit } from '../ladder/recipe';
+import type { Kit, Recipe } from '../ladder/recipe';
 import { NEEDS } from '../legibility/contrast';
+import type { Pass } from '../pass/pass';
 import { passesInOrder } from '../pass/work';
 import { designContrast } from '../readings/passReadings';
 import { param } from '../run/params';
@@ -42,17 +44,7 @@ export const lostImage: Rule = {
             ? {
                 fix: {
                   label: 'Take the ink that reads best',
-                  mend: (recipe) => {
-                    const inked = stamps.map((ink) => {
-                      const tried = pass.placements.reduce(
-                        (all, _, i) => setPlacement(all, pass.id, i, { inkId: ink.id }),
-                        recipe,
-                      );
-                      const other: Kit = { ...kit, recipe: tried, passInks: [...kit.passInks, ink] };
-                      return { tried, least: designContrast(other, pass.id)?.least ?? 0 };
-                    });
-                    return inked.toSorted((p, q) => q.least - p.least)[0]?.tried ?? recipe;
-                  },
+                  mend: (recipe) => reading(kit, recipe, pass, stamps),
                 },
               }
             : {}),
@@ -60,3 +52,26 @@ export const lostImage: Rule = {
       ];
     }),
 };
+
+/** White may need two or three impressions over each other; black does not. */
+const IMPRESSIONS = { detail: [100], white: [100, 200, 300] } as const;
+
+/** The silhouette in the ink, and as many impressions, that first reads everywhere; where none does, in the best. */
+function reading(kit: Kit, recipe: Recipe, pass: Pass, stamps: readonly Ink[]): Recipe {
+  const tried = stamps
+    .flatMap((ink) =>
+      IMPRESSIONS[ink.kind === 'white' ? 'white' : 'detail'].map((strength) => ({ ink, strength })),
+    )
+    .toSorted((p, q) => p.strength - q.strength)
+    .map(({ ink, strength }) => {
+      const inked = pass.placements.reduce(
+        (all, _, i) => setPlacement(all, pass.id, i, { inkId: ink.id, params: { strength } }),
+        recipe,
+      );
+      const other: Kit = { ...kit, recipe: inked, passInks: [...kit.passInks, ink] };
+      return { inked, least: designContrast(other, pass.id)?.least ?? 0 };
+    });
+  const best =
+    tried.find(({ least }) => least >= NEEDS['bold shape']) ?? tried.toSorted((p, q) => q.least - p.least)[0];
+  return best?.inked ?? recipe;
+}

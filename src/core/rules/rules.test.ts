@@ -4,12 +4,15 @@ import { DEMO_INKS } from '../../data/demo/inks';
 import { kitFrom } from '../../data/recipes';
 import { kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import type { Card } from '../card/card';
+import type { Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import type { Ink } from '../ink/ink';
+import { addPlacement } from '../ladder/edit';
 import type { Kit, Recipe } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
 import { passReadings } from '../readings/passReadings';
 import { readingsOf } from '../readings/readings';
+import type { Params } from '../run/params';
 import { type Finding, findingsOf } from './rule';
 
 const inkOf = (id: string): Ink => DEMO_INKS.find((ink) => ink.id === id) as Ink;
@@ -90,4 +93,158 @@ describe('each rule is seen, said, and gone once its press has mended it (common
   test('fluorescent wet on white', () => {
     expect(find(kitWith(['slip-white', 'lantern-pink']), 'wet white')?.told).toContain('let it dry before');
   });
+});
+
+const drawn = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
+
+describe('rules of passes: seen, said, and gone once their press has mended it (common practice)', () => {
+  const pale = kitWith(['haar-pale', 'gorse-pale', 'thrift-pale']);
+  const tall = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
+  const resist = withPass(pale, 'clearResist', { design: drawn('glaze-drips') });
+  const coated = (ink: string) => withPass(resist, 'coat', { ink: inkOf(ink), params: { strength: 100 } });
+  const stencil = (params: Params) =>
+    withPass(tall, 'edgeStencil', { ink: inkOf('skerry-deep'), design: drawn('far-hills'), params });
+  const stamped = withPass(tall, 'waterStamp', { design: drawn('pressed-leaf'), params: { width: 30 } });
+
+  test.each<[string, Kit, string, RegExp]>([
+    [
+      'pigment over a clear resist',
+      coated('saggar-deep'),
+      'clings',
+      /Saggar Deep, a pigment, clings to the resist/,
+    ],
+    [
+      'powder still warm',
+      withPass(withPass(pale, 'clearResist', { design: drawn('glaze-drips'), params: { cool: 0 } }), 'coat', {
+        ink: inkOf('tarn-deep'),
+      }),
+      'warm',
+      /still warm/,
+    ],
+    ['a coat too light for its ground', coated('thrift-mid'), 'dark ground', /reads at only/],
+    ['a resist with nothing over it', resist, 'dark ground', /Nothing dark lies over/],
+    [
+      'a dark card without a base',
+      kitWith(['gorse-mid', 'leat-mid'], 'black'),
+      'dark black',
+      /Over a white base/,
+    ],
+    [
+      'a base left wet',
+      withPass(kitWith(['lantern-pink', 'gorse-mid'], 'black'), 'whiteBase', {
+        ink: inkOf('slip-white'),
+        params: { dried: 0 },
+      }),
+      'wet base',
+      /still wet/,
+    ],
+    [
+      'water impressions over each other',
+      { ...stamped, recipe: addPlacement(stamped.recipe, 'waterStamp-1') },
+      'overlap',
+      /Impressions 1 and 2 .* over each other by \d+ %/,
+    ],
+    ['an outer edge inside the panel', stencil({ y: 30, scrap: 0 }), 'outer', /will print a straight line/],
+    [
+      'spray under a stencil that moves',
+      { ...stencil({ hold: 2 }), recipe: addPlacement(stencil({ hold: 2 }).recipe, 'edgeStencil-1') },
+      'spray',
+      /Hold it by hand/,
+    ],
+    [
+      'a stencil smaller than the panel',
+      withPass(
+        kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 140, height: 140 } }),
+        'patternStencil',
+        {
+          ink: inkOf('tarn-deep'),
+          design: drawn('kiln-bricks'),
+        },
+      ),
+      'small',
+      /does not reach over the whole panel/,
+    ],
+    [
+      'a fresh silhouette rubbed',
+      withPass(
+        withPass(pale, 'silhouette', { ink: inkOf('soot-line'), design: drawn('bottle-kiln') }),
+        'coat',
+        {
+          ink: inkOf('tarn-deep'),
+        },
+      ),
+      'fresh',
+      /rubs over the fresh silhouette/,
+    ],
+    [
+      'lines finer than powder holds',
+      withPass(pale, 'clearResist', { design: drawn('crackle'), params: { width: 40 } }),
+      'fine',
+      /drawn in lines of 0\.\d mm/,
+    ],
+    [
+      'a silhouette lost on its ground',
+      withPass(tall, 'silhouette', {
+        ink: inkOf('skerry-deep'),
+        design: drawn('shelf-of-pots'),
+        params: { y: 82 },
+      }),
+      'image',
+      /reads at only/,
+    ],
+    [
+      'a strip that does not stand off',
+      withPass(kitWith(['haar-pale', 'gorse-pale']), 'greetingStrip'),
+      'strip',
+      /hardly stands off/,
+    ],
+  ])('%s', (_, kit, key, told) => {
+    const finding = find(kit, key);
+    expect(finding?.told).toMatch(told);
+    expect(find(mended(kit, finding), finding?.key ?? '')).toBeUndefined();
+  });
+
+  test('a well-made resist offends against nothing', () => {
+    expect(check(coated('sloe-deep')).map(({ key }) => key)).toEqual([]);
+  });
+
+  test('white and a colour on one brush are told; each on its own, nothing is', () => {
+    const [white, colour] = [inkOf('slip-white'), inkOf('gorse-pale')];
+    const labelled = kitOf(
+      [
+        { ...white, brush: 'round 1' },
+        { ...colour, brush: 'round 1' },
+      ],
+      cardOf('smooth-white'),
+    );
+    expect(find(labelled, 'shared')?.told).toContain('“round 1”');
+    expect(
+      find(kitOf([{ ...white, brush: 'white' }, colour], cardOf('smooth-white')), 'shared'),
+    ).toBeUndefined();
+  });
+
+  test('thin card that is wetted says by what', () => {
+    const thin = withPass(kitOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')), 'splash');
+    expect(find(thin, 'thin')?.told).toMatch(/Splashes wet it through/);
+  });
+});
+
+test('what passes do is read: how much of the panel, how strongly, and where a design reads worst', () => {
+  const base = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
+  const kit = withPass(
+    withPass(base, 'silhouette', {
+      ink: inkOf('soot-line'),
+      design: drawn('bottle-kiln'),
+      params: { y: 70, width: 70 },
+    }),
+    'heatSet',
+  );
+  const [image, heat] = passReadings(kit);
+  expect(image?.touches).toBeGreaterThan(0.1);
+  expect(image?.changes).toBeGreaterThan(20);
+  expect(heat?.touches).toBe(0);
+  // The panel grows darker to its foot, so black reads worst lowest down.
+  const { least = 0, worst, places = [] } = image?.contrast ?? {};
+  expect(least).toBe(Math.min(...places.map(({ ratio }) => ratio)));
+  expect(worst?.y).toBeGreaterThan(65);
 });
