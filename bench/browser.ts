@@ -5,8 +5,11 @@ import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { replaceShelf } from '../e2e/shelves';
+import { writeRecipeFile } from '../src/core/formats/recipeFile';
 import type { Ink } from '../src/core/ink/ink';
 import { drawReference, REFERENCES } from '../src/core/match/references';
+import { demoKit } from './core';
+import { eightPasses } from './eightPasses';
 import { standardInks } from './inks';
 import { quantile, type Row, row } from './row';
 
@@ -59,6 +62,7 @@ export async function measure({
         row('preview-pixels', drag.pixels, 'px', null),
         row('drag-longtask', await longestTaskOfDrag(page), 'ms', 50),
         ...(await previews(page)),
+        ...(await previewOfPasses(page)),
         row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
       ];
@@ -96,8 +100,7 @@ async function previews(page: Page): Promise<Row[]> {
   for (const { name, run, moves, ...more } of PREVIEWED) {
     await page.getByRole('radio', { name: run }).click();
     if ('over' in more) {
-      await page.getByRole('button', { name: 'Lay over it' }).click();
-      await page.getByRole('menuitem', { name: more.over }).click();
+      await addPass(page, more.over);
     }
     await page.waitForSelector(moves);
     await page.waitForTimeout(600);
@@ -106,9 +109,33 @@ async function previews(page: Page): Promise<Row[]> {
       row(`preview-${name}`, quantile(latencies, 0.5), 'ms', 1000 / 60),
       row(`preview-${name}-p95`, quantile(latencies, 0.95), 'ms', 33),
     );
-    if ('over' in more) await page.getByRole('button', { name: /^Take the .* off$/ }).click();
+    if ('over' in more) await page.getByRole('button', { name: `Take ${more.over} off` }).click();
   }
   return rows;
+}
+
+/** How soon the picture follows a mark with eight passes over the blend. */
+async function previewOfPasses(page: Page): Promise<Row[]> {
+  const back = page.url();
+  await page.goto('/recipes');
+  await page.getByLabel('Recipe file to import').setInputFiles({
+    name: 'passes.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeRecipeFile(eightPasses(demoKit()))),
+  });
+  const mark = '[role=slider]';
+  await page.waitForURL(/bench/);
+  await page.waitForSelector(mark);
+  // Both painters have measured the designs by then.
+  await page.waitForTimeout(4000);
+  await page.evaluate(stepControl, { selector: mark, steps: 12 });
+  await page.waitForTimeout(1500);
+  const { latencies } = await page.evaluate(stepControl, { selector: mark, steps: STEPS });
+  await page.goto(back);
+  return [
+    row('preview-passes', quantile(latencies, 0.95), 'ms', 50),
+    row('preview-passes-median', quantile(latencies, 0.5), 'ms', null),
+  ];
 }
 
 /** The longest task on the page while a mark is dragged by the mouse for two seconds, ms. */

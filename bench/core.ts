@@ -43,6 +43,9 @@ function kitOf(ids: readonly string[]): Kit {
   return { recipe, card: card as NonNullable<typeof card>, inks: ids.map(inkOf), passInks: [], designs: [] };
 }
 
+/** The kit that pictures and previews are measured with: three inks in bands. */
+export const demoKit = (): Kit => kitOf(['gorse-pale', 'leat-mid', 'skerry-deep']);
+
 /** Figures of the core alone, on Node. */
 export function measure(): Row[] {
   return [...pictures(), ...mixing(), ...differences(), pairsVersusPeer(standardInks().slice(0, 240))];
@@ -52,7 +55,7 @@ function pictures(): Row[] {
   const manyInks = standardInks()
     .filter((_, i) => i % 4 === 0)
     .slice(0, 240);
-  const three = kitOf(['gorse-pale', 'leat-mid', 'skerry-deep']);
+  const three = demoKit();
   const five = kitOf(['gorse-pale', 'sedge-mid', 'leat-mid', 'skerry-mid', 'sloe-deep']);
   const { width, height } = pixelsAt(three.recipe.panel, 300);
   return [

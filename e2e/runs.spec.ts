@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { addPass, showReadings } from './passes';
 
 async function openBench(page: Page) {
   await page.goto('/bench/kiln-opening-2');
@@ -9,10 +10,6 @@ async function openBench(page: Page) {
 }
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
-const lay = async (page: Page, name: string) => {
-  await page.getByRole('button', { name: 'Lay over it' }).click();
-  await page.getByRole('menuitem', { name }).click();
-};
 /** Mean light of the panel round a point, 0…255; x and y are parts of its sides. */
 const lightAt = (page: Page, x: number, y: number) =>
   page
@@ -92,21 +89,25 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('from -90 to 90');
   await page.keyboard.press('Escape');
 
-  await page.getByRole('button', { name: 'Lay over it' }).focus();
+  await page.getByRole('radio', { name: 'Readings', exact: true }).focus();
+  await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
-  await page.getByRole('menuitem', { name: 'Edge' }).press('Enter');
+  await page.getByRole('button', { name: 'Add over it' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('menuitem', { name: 'Edge', exact: true }).press('Enter');
   const depth = page.getByRole('button', { name: /^Edge: / });
   await depth.focus();
   const told = await depth.getAttribute('aria-label');
   await page.keyboard.press('Shift+ArrowDown');
   await expect(depth).not.toHaveAttribute('aria-label', told ?? '');
-  await page.getByLabel('Ink of the edge').selectOption({ label: 'Tarn Deep' });
+  await page.getByLabel('Ink of edge').selectOption({ label: 'Tarn Deep' });
   await expect(steps(page)).toContainText('Edge: Tarn Deep');
+  await showReadings(page);
   await expect(page.getByRole('region', { name: 'Also meeting' })).toContainText('Tarn Deep over Gorse Pale');
-  await lay(page, 'Horizon');
+  await addPass(page, 'Horizon');
   await expect(steps(page)).toContainText('Mask above');
   await expect.poll(() => lightAt(page, 0.5, 0.97)).toBeLessThan(110);
-  await page.getByRole('button', { name: 'Take the horizon off' }).click();
+  await page.getByRole('button', { name: 'Take Horizon off' }).click();
   await expect(steps(page)).not.toContainText('Mask above');
 });
 
@@ -386,7 +387,7 @@ test('the tour leads round the real controls on a first visit, is left, and is f
 test('nothing serious for axe on the runs and at the desk, wide or narrow', async ({ page }) => {
   await openBench(page);
   await run(page, 'Scatter').click();
-  await lay(page, 'Top coat');
+  await addPass(page, 'Top coat');
   await expectAccessible(page, 'scatter with a coat');
   await run(page, 'Glow').click();
   await expectAccessible(page, 'glow');

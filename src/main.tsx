@@ -21,6 +21,9 @@ const RecipesView = lazy(() =>
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
 const CardsView = lazy(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
+const DesignsView = lazy(() =>
+  import('./views/designs/DesignsView').then((m) => ({ default: m.DesignsView })),
+);
 const DeskView = lazy(() => import('./views/desk/DeskView').then((m) => ({ default: m.DeskView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
 
@@ -34,6 +37,7 @@ function Views() {
           <Route path="trios" element={<TriosView />} />
           <Route path="shelf" element={<ShelfView />} />
           <Route path="cards" element={<CardsView />} />
+          <Route path="designs" element={<DesignsView />} />
           <Route path="recipes" element={<RecipesView />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
           <Route path="desk/:recipeId" element={<DeskView />} />

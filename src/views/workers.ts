@@ -2,6 +2,7 @@ import { type Remote, wrap } from 'comlink';
 import type { Wetness } from '../core/ink/laid';
 import type { Kit } from '../core/ladder/recipe';
 import type { Progress } from '../core/panel/progress';
+import type { DesignDoor } from '../workers/design.worker';
 import type { MatchDoor } from '../workers/match.worker';
 import type { PaperDoor } from '../workers/paper.worker';
 import type { PictureDoor } from '../workers/picture.worker';
@@ -89,4 +90,21 @@ export function paperWorker(): Remote<PaperDoor> {
     new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' }),
   );
   return papers;
+}
+
+let designs: { worker: Worker; door: Remote<DesignDoor> } | undefined;
+
+/** The worker that reads designs and measures them. */
+export function designer(): Remote<DesignDoor> {
+  if (!designs) {
+    const worker = new Worker(new URL('../workers/design.worker.ts', import.meta.url), { type: 'module' });
+    designs = { worker, door: wrap<DesignDoor>(worker) };
+  }
+  return designs.door;
+}
+
+/** Ends whatever the design reader is at; the next call starts a new one. */
+export function stopDesigner(): void {
+  designs?.worker.terminate();
+  designs = undefined;
 }

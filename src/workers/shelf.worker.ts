@@ -7,7 +7,7 @@ import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
 import { rowsOfCsv } from '../core/formats/inksCsv';
 import type { Ink } from '../core/ink/ink';
 import { dryShelf } from '../core/readings/driedShelf';
-import { passReadings } from '../core/readings/passReadings';
+import { designContrast, passReadings } from '../core/readings/passReadings';
 import { findTwins } from '../core/shelf/twins';
 import { breathe } from './breathe';
 
@@ -29,6 +29,7 @@ const door = {
   },
   findTwins,
   passReadings,
+  designContrast,
   /**
    * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as
    * text. A newer reading ends it with null.

@@ -26,10 +26,10 @@ export function finestLine(design: Design): Millimetres {
   return found;
 }
 
-export function weightOf(design: Design): Weight {
-  const line = finestLine(design);
-  return line < FINE_BELOW ? 'fine' : line < BOLD_FROM ? 'medium' : 'bold';
-}
+export const weightOfLine = (line: Millimetres): Weight =>
+  line < FINE_BELOW ? 'fine' : line < BOLD_FROM ? 'medium' : 'bold';
+
+export const weightOf = (design: Design): Weight => weightOfLine(finestLine(design));
 
 /** Halves the range of widths until the part of the area that a round of that width misses is what may be spared. */
 function solve(field: DistanceField): Millimetres {

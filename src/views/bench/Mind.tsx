@@ -25,10 +25,13 @@ export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: P
   return (
     <section
       aria-label="To mind"
+      aria-live="polite"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+      tabIndex={0}
       className="mx-4 mt-3 max-h-[38%] shrink-0 overflow-y-auto border-l-4 border-text bg-field px-3 py-2"
     >
       <h3 className="sr-only">To mind</h3>
-      <ul role="status" className="space-y-2">
+      <ul className="space-y-2">
         {findings.map(({ key, told, fix }) => (
           <li key={key} className="leading-snug">
             <p className="font-semibold">{told}</p>

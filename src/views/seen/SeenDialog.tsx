@@ -11,10 +11,14 @@ import {
   legibilityOf,
 } from '../../core/legibility/legibility';
 import { panelField } from '../../core/legibility/panelField';
+import type { Unit } from '../../core/panel/measure';
+import { PASS_KINDS } from '../../core/pass/pass';
+import { designOf, passesInOrder } from '../../core/pass/work';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
+import { DesignSeen } from './DesignSeen';
 import { GreetingSize } from './GreetingSize';
 import { ImageList } from './ImageList';
 import { SeenPanel } from './SeenPanel';
@@ -29,28 +33,33 @@ interface Props {
 /** Whether a silhouette, a greeting or a resist will be seen on the panel: where, in what, and how clearly. */
 export default function SeenDialog({ kit, shelf, onClose }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
+  const designed = passesInOrder(kit.recipe).filter((pass) => designOf(kit, pass) !== undefined);
+  const [passId, setPassId] = useState<string>();
+  const pass = designed.find(({ id }) => id === passId);
   const [need, setNeed] = useState<Need>('lettering');
-  const [impressions, setImpressions] = useState(1);
-  const [chosen, setChosen] = useState<ImageInk['id']>();
-  const [size, setSize] = useState({
-    width: Math.round(kit.recipe.panel.width * 0.5),
-    height: Math.round(kit.recipe.panel.height * 0.11),
-  });
-  const field = useMemo(() => panelField(kit), [kit]);
-  const images = useMemo(
-    () =>
-      imageInks(kit, shelf, impressions).map((image) => ({ image, legibility: legibilityOf(field, image) })),
-    [kit, shelf, impressions, field],
-  );
   const needed = NEEDS[need];
-  const best = bestImage(images, needed);
-  const shown = images.find(({ image }) => image.id === (chosen ?? best?.id)) ?? images[0];
-  if (!shown) return null;
-  const place = calmestPlace(field, shown.legibility, size, needed);
   return (
     <Modal lies="page" described onClose={onClose}>
       <header className="flex flex-wrap items-center gap-3">
         <Dialog.Title className="heading mr-auto text-lg">Will it be seen?</Dialog.Title>
+        {designed.length > 0 && (
+          <select
+            aria-label="What is looked at"
+            value={pass?.id ?? ''}
+            onChange={({ target }) => {
+              setPassId(target.value);
+              setNeed(target.value === '' ? 'lettering' : 'bold shape');
+            }}
+            className="frame min-h-7 max-w-full px-1 py-0.5"
+          >
+            <option value="">an image over the panel</option>
+            {designed.map((one) => (
+              <option key={one.id} value={one.id}>
+                {PASS_KINDS[one.kind].label}: {designOf(kit, one)?.name}
+              </option>
+            ))}
+          </select>
+        )}
         <Segmented<Need>
           label="What is to be read"
           value={need}
@@ -65,25 +74,58 @@ export default function SeenDialog({ kit, shelf, onClose }: Props) {
         </Dialog.Close>
       </header>
       <Dialog.Description className="mb-3 text-mute">
-        Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for the
-        greeting.
+        {pass
+          ? 'Contrast of the design with what lies beside it, on the dried panel. Hatched is where it falls short; the ring is its worst place.'
+          : 'Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for the greeting.'}
       </Dialog.Description>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
-        <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
-        <div className="space-y-5">
-          <ImageList
-            images={images}
-            needed={needed}
-            shown={shown.image.id}
-            best={best?.id}
-            impressions={impressions}
-            onChoose={setChosen}
-            onImpressions={setImpressions}
-          />
-          <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
-          <TopCoats kit={kit} shelf={shelf} />
-        </div>
-      </div>
+      {pass ? (
+        <DesignSeen {...{ kit, pass, shelf, needed, unit }} />
+      ) : (
+        <ImageSeen {...{ kit, shelf, needed, unit }} />
+      )}
     </Modal>
+  );
+}
+
+interface ImageProps extends Pick<Props, 'kit' | 'shelf'> {
+  readonly needed: number;
+  readonly unit: Unit;
+}
+
+/** What an image or a greeting over the panel would read in, and where. */
+function ImageSeen({ kit, shelf, needed, unit }: ImageProps) {
+  const [impressions, setImpressions] = useState(1);
+  const [chosen, setChosen] = useState<ImageInk['id']>();
+  const [size, setSize] = useState({
+    width: Math.round(kit.recipe.panel.width * 0.5),
+    height: Math.round(kit.recipe.panel.height * 0.11),
+  });
+  const field = useMemo(() => panelField(kit), [kit]);
+  const images = useMemo(
+    () =>
+      imageInks(kit, shelf, impressions).map((image) => ({ image, legibility: legibilityOf(field, image) })),
+    [kit, shelf, impressions, field],
+  );
+  const best = bestImage(images, needed);
+  const shown = images.find(({ image }) => image.id === (chosen ?? best?.id)) ?? images[0];
+  if (!shown) return null;
+  const place = calmestPlace(field, shown.legibility, size, needed);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
+      <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
+      <div className="space-y-5">
+        <ImageList
+          images={images}
+          needed={needed}
+          shown={shown.image.id}
+          best={best?.id}
+          impressions={impressions}
+          onChoose={setChosen}
+          onImpressions={setImpressions}
+        />
+        <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
+        <TopCoats kit={kit} shelf={shelf} />
+      </div>
+    </div>
   );
 }

@@ -7,6 +7,7 @@ import type { CalmPlace, ImageInk, Legibility } from '../../core/legibility/legi
 import type { PanelField } from '../../core/legibility/panelField';
 import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
+import { Hatching } from './Hatching';
 
 interface Props {
   readonly kit: Kit;
@@ -54,18 +55,7 @@ export function SeenPanel({ kit, field, shown, place, needed }: Props) {
           viewBox={`0 0 ${panel.width} ${panel.height}`}
           className="absolute inset-0 size-full"
         >
-          <defs>
-            <pattern
-              id="weak"
-              width={thin * 7}
-              height={thin * 7}
-              patternUnits="userSpaceOnUse"
-              patternTransform="rotate(45)"
-            >
-              <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#fff" strokeWidth={thin * 3} />
-              <line x1={0} y1={0} x2={0} y2={thin * 7} stroke="#000" strokeWidth={thin * 1.2} />
-            </pattern>
-          </defs>
+          <Hatching id="weak" thin={thin} />
           <path d={weak.join('')} fill="url(#weak)" />
           {[
             { stroke: '#fff', strokeWidth: thin * 4 },

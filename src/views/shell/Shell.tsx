@@ -20,6 +20,7 @@ const VIEWS = [
   { to: '/trios', label: 'Trios' },
   { to: '/shelf', label: 'Shelf' },
   { to: '/cards', label: 'Cards' },
+  { to: '/designs', label: 'Designs' },
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 
@@ -92,7 +93,7 @@ function Frame() {
             <LadderSign />
             Tint Ladder
           </span>
-          <nav aria-label="Views" className="mr-auto flex gap-1">
+          <nav aria-label="Views" className="mr-auto flex flex-wrap gap-x-1">
             {VIEWS.map(({ to, label }) => (
               <NavLink
                 key={to}

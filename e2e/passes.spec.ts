@@ -1,0 +1,230 @@
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+import { addPass, showReadings } from './passes';
+
+async function openBench(page: Page) {
+  await page.goto('/bench/kiln-opening-2');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Straight' })).toBeVisible();
+}
+const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
+const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
+const mind = (page: Page) => page.getByRole('region', { name: 'To mind' });
+const type = async (page: Page, label: string, value: string) => {
+  await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByLabel(label, { exact: true }).press('Enter');
+};
+/** Colour of the panel at a point, 0…255; x and y are parts of its sides. */
+const colourAt = (page: Page, x: number, y: number) =>
+  page
+    .locator('main canvas')
+    .first()
+    .evaluate(
+      (canvas, at) => {
+        const { width, height } = canvas as HTMLCanvasElement;
+        const data = (canvas as HTMLCanvasElement)
+          .getContext('2d')
+          ?.getImageData(Math.floor(at.x * width), Math.floor(at.y * height), 1, 1).data;
+        return [...(data ?? [])].slice(0, 3);
+      },
+      { x, y },
+    );
+const lightAt = async (page: Page, x: number, y: number) =>
+  (await colourAt(page, x, y)).reduce((sum, value) => sum + value, 0) / 3;
+
+test('a clear resist under a dark coat: the design stays, what offends is told, and mended by one press', async ({
+  page,
+}) => {
+  await openBench(page);
+  // Three light inks, so that a dark coat can read.
+  for (const [rung, ink] of [
+    ['Leat Mid', 'Haar Pale'],
+    ['Skerry Deep', 'Thrift Pale'],
+  ] as const) {
+    await page.getByRole('button', { name: `Change ${rung}:` }).click();
+    await page.getByRole('option', { name: new RegExp(`^${ink}`) }).click();
+  }
+  await addPass(page, 'Clear resist');
+  await page.getByLabel('Design of clear resist').selectOption({ label: 'Glaze drips' });
+  await expect(mind(page)).toContainText('Nothing dark lies over the clear resist yet');
+  const before = await colourAt(page, 0.5, 0.3);
+  await page.getByRole('button', { name: /^Coat it with / }).click();
+  await expect(mind(page)).toHaveCount(0);
+  await expect.poll(() => lightAt(page, 0.05, 0.5)).toBeLessThan(90);
+  // Inside the bar from which the drips hang nothing has changed.
+  const after = await colourAt(page, 0.5, 0.3);
+  after.forEach((value, i) => {
+    expect(Math.abs(value - (before[i] ?? 0))).toBeLessThan(4);
+  });
+  await expect(steps(page)).toContainText('Emboss the resist');
+  await expect(steps(page)).toContainText('Cool');
+  await expect(passes(page)).toContainText(/\d+\.\d : 1 at its worst place/);
+
+  await page.getByRole('button', { name: /^Top coat/ }).click();
+  await page.getByLabel('Ink of top coat').selectOption({ label: 'Saggar Deep' });
+  await expect(mind(page)).toContainText('clings to the resist');
+  await page.getByRole('button', { name: /^Use / }).click();
+  await expect(mind(page)).not.toContainText('clings');
+  await page.getByRole('button', { name: /^Clear resist/ }).click();
+  await page.getByLabel('Clear resist: Cools').selectOption('not at all');
+  await page.getByRole('button', { name: 'Let it cool for a minute' }).click();
+  await expect(page.getByLabel('Clear resist: Cools')).toHaveValue('1');
+
+  await page.getByRole('button', { name: 'Will it be seen?' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What is looked at').selectOption({ label: 'Clear resist: Glaze drips' });
+  await expect(dialog.getByRole('region', { name: 'The design' }).getByRole('status')).toContainText(
+    /Reads (all over|on)/,
+  );
+  await expectAccessible(page, 'a resist, seen');
+  await page.keyboard.press('Escape');
+
+  await page.reload();
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await page.getByRole('radio', { name: 'Passes, 2' }).click();
+  await expect(passes(page).getByRole('listitem')).toHaveCount(3);
+});
+
+test('the other resists: on dark card over a white base, with paste, and masks before and over the blend', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
+  await expect(mind(page)).toContainText('Over a white base');
+  const dull = await lightAt(page, 0.5, 0.1);
+  await page.getByRole('button', { name: 'Lay a white base' }).click();
+  await expect.poll(() => lightAt(page, 0.5, 0.1)).toBeGreaterThan(dull + 25);
+  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await page.getByRole('button', { name: /^White base/ }).click();
+  await page.getByLabel('White base: Before the blend').selectOption('left wet');
+  await page.getByRole('button', { name: 'Dry the white first' }).click();
+  await expect(steps(page)).toContainText('Dry the white');
+  await page.getByRole('button', { name: 'With and without, side by side' }).click();
+  const pair = page.getByRole('dialog', { name: 'With and without the white base' });
+  await expect(pair.locator('canvas[data-painted]')).toHaveCount(2);
+  await expectAccessible(page, 'side by side');
+  await page.keyboard.press('Escape');
+  await addPass(page, 'Second coat');
+  await expect(steps(page)).toContainText('Second coat');
+  await page.getByRole('button', { name: 'Take White base off' }).click();
+  await page.getByRole('button', { name: 'Take Second coat off' }).click();
+
+  await addPass(page, 'Tone resist', 'before the blend');
+  await page.getByLabel('Design of tone resist').selectOption({ label: 'Bottle kiln' });
+  // The card's own black in the middle of the kiln.
+  await expect.poll(() => lightAt(page, 0.4, 0.62)).toBeLessThan(55);
+  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'smooth white 350 g/m²' });
+  await addPass(page, 'Mask on the card', 'before the blend');
+  await page.getByLabel('Design of mask on the card').selectOption({ label: 'Bottle kiln' });
+  await page.getByRole('checkbox', { name: 'Tone resist on' }).uncheck();
+  await expect.poll(() => lightAt(page, 0.4, 0.62)).toBeGreaterThan(240);
+  await page.getByRole('checkbox', { name: 'Mask on the card on' }).uncheck();
+  await addPass(page, 'Texture paste', 'before the blend');
+  await expect(steps(page)).toContainText('Dry the paste');
+  await addPass(page, 'Mask on the blend');
+  await addPass(page, 'Top coat');
+  await expect(steps(page)).toContainText('lift after the next pass');
+});
+
+test('an edge stencil is placed three times, by numbers, by its handles and by keys, and undone', async ({
+  page,
+}) => {
+  await openBench(page);
+  await addPass(page, 'Edge stencil');
+  await page.getByRole('button', { name: 'One more placing' }).click();
+  await page.getByRole('button', { name: 'One more placing' }).click();
+  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toBeVisible();
+  await type(page, 'Edge stencil, placing 1: From the top, mm', '60');
+  await type(page, 'Edge stencil, placing 1: Turned, °', '8');
+  await page.getByLabel('Ink of edge stencil, placing 2').selectOption({ label: 'Sloe Deep' });
+  await page.getByLabel('Edge stencil, placing 2: Flipped').selectOption('yes');
+  const second = page.getByRole('button', { name: /^Edge stencil, placing 2: / });
+  const told = await second.getAttribute('aria-label');
+  const box = await second.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 12);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect(second).not.toHaveAttribute('aria-label', told ?? '');
+  const third = page.getByRole('button', { name: /^Edge stencil, placing 3: / });
+  await third.focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  const turn = page.getByRole('button', { name: /^Edge stencil, placing 3, turn: / });
+  await turn.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(turn).not.toHaveAttribute('aria-label', /: 0°/);
+  await expect(steps(page)).toContainText('Edge stencil, placing 3');
+  await page.getByLabel('Edge stencil, placing 1: Held').selectOption('with spray');
+  await expect(mind(page)).toContainText('Sprayed adhesive');
+  await page.getByRole('button', { name: 'Hold it by hand' }).click();
+  await expect(mind(page)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take placing 2 off' }).click();
+  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toBeVisible();
+  await type(page, 'Edge stencil, placing 1: Fades over, mm', '900');
+  await expect(page.getByRole('alert')).toContainText('from 2 to 40');
+});
+
+test('passes are put in order by drag and by keys, left out and taken off; the sheet follows', async ({
+  page,
+}) => {
+  await openBench(page);
+  for (const name of ['Splashes', 'Silhouette', 'Pen dots']) await addPass(page, name);
+  const labels = () =>
+    passes(page)
+      .getByRole('checkbox')
+      .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
+  expect(await labels()).toEqual(['Splashes on', 'Silhouette on', 'Pen dots on']);
+  const row = page.getByRole('button', { name: /^Splashes/ });
+  await row.focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  expect(await labels()).toEqual(['Silhouette on', 'Splashes on', 'Pen dots on']);
+  await expect(mind(page)).toContainText('Splashes rubs over the fresh silhouette');
+  await page.getByRole('button', { name: 'Heat-set it first' }).click();
+  expect(await labels()).toEqual(['Silhouette on', 'Heat set on', 'Splashes on', 'Pen dots on']);
+  await page.getByRole('button', { name: /^Pen dots/ }).click();
+  const grip = page.getByRole('button', { name: 'Move Pen dots' });
+  const [from, to] = [
+    await grip.boundingBox(),
+    await page.getByRole('button', { name: 'Move Silhouette' }).boundingBox(),
+  ];
+  await page.mouse.move((from?.x ?? 0) + 10, (from?.y ?? 0) + 10);
+  await page.mouse.down();
+  await page.mouse.move((from?.x ?? 0) + 10, (from?.y ?? 0) - 20, { steps: 4 });
+  await page.mouse.move((to?.x ?? 0) + 10, (to?.y ?? 0) + 4, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(labels).toEqual(['Pen dots on', 'Silhouette on', 'Heat set on', 'Splashes on']);
+  await page.getByRole('checkbox', { name: 'Silhouette on' }).uncheck();
+  await expect(steps(page)).not.toContainText('Silhouette');
+  await page.getByRole('checkbox', { name: 'Silhouette on' }).check();
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await expect(page.getByRole('main')).toContainText('Silhouette');
+  await expect(page.getByRole('main')).toContainText('Heat tool: hot air and hot card burn');
+});
+
+test('everything that goes over the blend is laid by its name, and nothing serious for axe, wide or narrow', async ({
+  page,
+}) => {
+  await openBench(page);
+  for (const name of [
+    'Pattern stencil',
+    'Water stamp',
+    'Lift with a damp cloth',
+    'Tone on tone',
+    'Greeting strip',
+  ])
+    await addPass(page, name);
+  await expect(passes(page)).toContainText(/Greeting strip/);
+  await expectAccessible(page, 'passes');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder(/Type/).fill('horizon');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('checkbox', { name: 'Horizon on' })).toBeVisible();
+  await showReadings(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await expectAccessible(page, 'passes, narrow');
+  await expectNoSideScroll(page, 390);
+});

@@ -1,0 +1,60 @@
+import type { Design, DesignUse } from '../../core/design/design';
+import { weightOfLine } from '../../core/design/fineness';
+import { writeDesignSvg } from '../../core/formats/designSvg';
+import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
+import { Button } from '../../ui/Button';
+import { download } from '../download';
+import { DesignDrawing } from './DesignDrawing';
+
+interface Props {
+  readonly design: Design;
+  /** How fine its lines are, mm; undefined until it has been measured. */
+  readonly finest: number | undefined;
+  readonly unit: Unit;
+  /** Left out for those that ship with the application, which stay as they are. */
+  readonly onEdit?: (design: Design) => void;
+  readonly onRemove?: (design: Design) => void;
+}
+
+const USES: Readonly<Record<DesignUse, string>> = {
+  image: 'Image',
+  pattern: 'Pattern stencil',
+  edge: 'Edge stencil',
+};
+
+/** One design: how it looks, how large and how fine it is. */
+export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
+  const { name, use, width, height } = design;
+  return (
+    <li className="flex flex-col bg-pane">
+      <DesignDrawing design={design} className="h-40 w-full border-b border-line p-3" />
+      <div className="flex flex-1 flex-col p-3">
+        <h2 className="text-[15px] font-semibold">{name}</h2>
+        <p>{USES[use]}</p>
+        <p className="text-mute">
+          {formatBare(width, unit)} × {formatLength(height, unit)}
+          {finest === undefined ? ', measuring …' : `, ${weightOfLine(finest)}, from ${finest.toFixed(1)} mm`}
+        </p>
+        <div className="mt-auto flex gap-1 pt-2">
+          {onEdit && (
+            <Button aria-label={`Change ${name}`} onClick={() => onEdit(design)}>
+              Change
+            </Button>
+          )}
+          <Button
+            look={onEdit ? 'bare' : 'plain'}
+            aria-label={`Keep ${name} as an SVG file`}
+            onClick={() => download(`${name}.svg`, 'image/svg+xml', writeDesignSvg(design))}
+          >
+            SVG
+          </Button>
+          {onRemove && (
+            <Button look="bare" aria-label={`Take ${name} away`} onClick={() => onRemove(design)}>
+              Take away
+            </Button>
+          )}
+        </div>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,141 @@
+import { useEffect, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import type { Design, DesignUse } from '../../core/design/design';
+import { isOwnDesign } from '../../core/design/own';
+import { DesignInUse, removeDesign, saveDesign } from '../../data/designs';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import { useNotify } from '../../ui/Notices';
+import { Segmented } from '../../ui/Segmented';
+import { type Shelf, useSession, useShelf } from '../session';
+import { designer } from '../workers';
+import { DesignForm } from './DesignForm';
+import { DesignImport } from './DesignImport';
+import { DesignTile } from './DesignTile';
+
+type Shown = DesignUse | 'all';
+
+/** The designs for stencils, resists and silhouettes: those that come along, and the maker's own. */
+export function DesignsView() {
+  const shelf = useShelf();
+  if (!shelf) return <p className="p-6 text-mute">Opening the folder …</p>;
+  return <Folder shelf={shelf} />;
+}
+
+function Folder({ shelf }: { readonly shelf: Shelf }) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const unit = useAppSelector(({ view }) => view.unit);
+  const [shown, setShown] = useState<Shown>('all');
+  const [file, setFile] = useState<File>();
+  const [edited, setEdited] = useState<Design>();
+  const finest = useFinestLines(shelf.designs);
+  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
+    multiple: false,
+    noClick: true,
+    noKeyboard: true,
+    onDrop: ([dropped]) => dropped && setFile(dropped),
+  });
+  const keep = async (design: Design) => {
+    const before = shelf.designs.find(({ id }) => id === design.id);
+    await saveDesign(db, design);
+    setFile(undefined);
+    setEdited(undefined);
+    notify({
+      text: before ? `${design.name} is changed.` : `${design.name} is among the designs.`,
+      undo: () => void (before ? saveDesign(db, before) : db.designs.delete(design.id)),
+    });
+  };
+  const remove = async (design: Design) => {
+    try {
+      await removeDesign(db, design.id);
+      notify({ text: `${design.name} is gone.`, undo: () => void saveDesign(db, design) });
+    } catch (error) {
+      if (!(error instanceof DesignInUse)) throw error;
+      notify({
+        text: `${design.name} stays: it is used in ${error.recipes.join(', ')}. Give these another design first.`,
+      });
+    }
+  };
+  const listed = shelf.designs.filter(({ use }) => shown === 'all' || use === shown);
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <div {...getRootProps()} className="flex min-h-0 flex-1 flex-col">
+        <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+          <h1 className="heading text-[17px]">Designs</h1>
+          <Segmented<Shown>
+            label="Which designs"
+            value={shown}
+            onChange={setShown}
+            options={[
+              { value: 'all', label: `All, ${shelf.designs.length}` },
+              { value: 'image', label: 'Images' },
+              { value: 'pattern', label: 'Patterns' },
+              { value: 'edge', label: 'Edges' },
+            ]}
+          />
+          <span className="ml-auto text-mute">
+            {isDragActive ? 'Drop it here' : 'Drop an SVG or PNG, or'}
+          </span>
+          <input {...getInputProps({ 'aria-label': 'Design file' })} />
+          <Button look="strong" onClick={open}>
+            Open a design
+          </Button>
+        </header>
+        <ul
+          aria-label="Designs"
+          className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] content-start gap-4 overflow-y-auto p-4"
+        >
+          {listed.map((design) => (
+            <DesignTile
+              key={design.id}
+              design={design}
+              finest={finest.get(design.id)}
+              unit={unit}
+              {...(isOwnDesign(design.id) ? {} : { onEdit: setEdited, onRemove: remove })}
+            />
+          ))}
+        </ul>
+      </div>
+      {file && (
+        <DesignImport
+          key={file.name}
+          file={file}
+          unit={unit}
+          onKeep={keep}
+          onClose={() => setFile(undefined)}
+        />
+      )}
+      {edited && (
+        <DesignForm
+          title={`Change ${edited.name}`}
+          design={edited}
+          unit={unit}
+          onKeep={keep}
+          onClose={() => setEdited(undefined)}
+        />
+      )}
+    </main>
+  );
+}
+
+/** How fine each design's lines are, mm, as they are measured one after another. */
+function useFinestLines(designs: readonly Design[]): ReadonlyMap<string, number> {
+  const [finest, setFinest] = useState<ReadonlyMap<string, number>>(new Map());
+  useEffect(() => {
+    let wanted = true;
+    const measureAll = async () => {
+      for (const design of designs) {
+        if (!wanted) return;
+        const line = await designer().finestLine(design);
+        if (wanted) setFinest((known) => new Map(known).set(design.id, line));
+      }
+    };
+    // A reader that was stopped over a file starts anew with the next one.
+    measureAll().catch(() => {});
+    return () => {
+      wanted = false;
+    };
+  }, [designs]);
+  return finest;
+}

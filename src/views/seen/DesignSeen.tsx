@@ -1,0 +1,129 @@
+import { useEffect, useRef, useState } from 'react';
+import { useErrorBoundary } from 'react-error-boundary';
+import type { Ink } from '../../core/ink/ink';
+import type { Kit } from '../../core/ladder/recipe';
+import { formatLength, type Unit } from '../../core/panel/measure';
+import { PASS_KINDS, type Pass } from '../../core/pass/pass';
+import { designOf } from '../../core/pass/work';
+import type { DesignContrast } from '../../core/readings/passReadings';
+import { useSize } from '../bench/useSize';
+import { PanelPicture } from '../panel/PanelPicture';
+import { shelfWorker } from '../workers';
+import { Hatching } from './Hatching';
+import { TopCoats } from './TopCoats';
+
+interface Props {
+  readonly kit: Kit;
+  readonly pass: Pass;
+  readonly shelf: readonly Ink[];
+  readonly needed: number;
+  readonly unit: Unit;
+}
+
+const HEIGHT = 430;
+/** Until the room there is has been measured. */
+const LEAST_WIDTH = 240;
+
+/** How clearly a pass's design stands out: hatched where it falls short, with a ring round its worst place. */
+export function DesignSeen({ kit, pass, shelf, needed, unit }: Props) {
+  const contrast = useDesignContrast(kit, pass.id);
+  const label = `${PASS_KINDS[pass.kind].label}, ${designOf(kit, pass)?.name ?? ''}`;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
+      <DesignPanel kit={kit} contrast={contrast} needed={needed} label={label} />
+      <div className="space-y-5">
+        <section aria-label="The design">
+          <h3 className="heading mb-1 text-[15px]">{label}</h3>
+          {contrast === undefined ? (
+            <p role="status" className="text-mute">
+              Reading the design …
+            </p>
+          ) : (
+            <p role="status">{tellContrast(contrast, needed, kit, unit)}</p>
+          )}
+        </section>
+        {pass.kind === 'clearResist' && <TopCoats kit={kit} shelf={shelf} />}
+      </div>
+    </div>
+  );
+}
+
+function tellContrast(contrast: DesignContrast | null, needed: number, { recipe }: Kit, unit: Unit): string {
+  if (!contrast) return 'The design lies off the panel: nothing of it is seen.';
+  const { least, worst, places } = contrast;
+  const reads = places.filter(({ ratio }) => ratio >= needed).length / places.length;
+  const where = `${formatLength(worst.x, unit)} from the left and ${formatLength(recipe.panel.height - worst.y, unit)} from the foot`;
+  return reads === 1
+    ? `Reads all over: ${least.toFixed(1)} : 1 at its worst place, ${where}.`
+    : `Reads on ${Math.floor(reads * 100)} % of its design; worst ${where}, at ${least.toFixed(1)} : 1.`;
+}
+
+/** Undefined while it is being read, null where nothing of the design lies on the panel. */
+function useDesignContrast(kit: Kit, passId: string): DesignContrast | null | undefined {
+  const [contrast, setContrast] = useState<DesignContrast | null>();
+  const { showBoundary } = useErrorBoundary();
+  useEffect(() => {
+    let wanted = true;
+    setContrast(undefined);
+    shelfWorker()
+      .designContrast(kit, passId)
+      .then((read) => wanted && setContrast(read ?? null))
+      .catch((error: unknown) => wanted && showBoundary(error));
+    return () => {
+      wanted = false;
+    };
+  }, [kit, passId, showBoundary]);
+  return contrast;
+}
+
+interface PanelProps extends Pick<Props, 'kit' | 'needed'> {
+  readonly contrast: DesignContrast | null | undefined;
+  readonly label: string;
+}
+
+function DesignPanel({ kit, contrast, needed, label }: PanelProps) {
+  const { panel } = kit.recipe;
+  const box = useRef<HTMLDivElement>(null);
+  const room = useSize(box);
+  const width = Math.round(Math.min((HEIGHT * panel.width) / panel.height, room.width || LEAST_WIDTH));
+  const height = Math.round((width * panel.height) / panel.width);
+  const thin = panel.height / height;
+  const places = contrast?.places ?? [];
+  const weak = places.filter(({ ratio }) => ratio < needed);
+  const step = Math.max(panel.width, panel.height) / 90;
+  return (
+    <div ref={box} className="w-full lg:w-[26.5rem]">
+      <div className="relative mx-auto" style={{ width, height }}>
+        <PanelPicture kit={kit} wetness="dry" width={width} height={height} label="The dried panel" />
+        <svg
+          role="img"
+          aria-label={
+            places.length === 0
+              ? `${label} is not on the panel`
+              : `${Math.round((weak.length / places.length) * 100)} % of ${label} is hatched: it does not read there`
+          }
+          viewBox={`0 0 ${panel.width} ${panel.height}`}
+          className="absolute inset-0 size-full"
+        >
+          <Hatching id="weak-design" thin={thin} />
+          <path
+            d={weak.map(({ x, y }) => `M${x - step / 2} ${y - step / 2}h${step}v${step}h${-step}z`).join('')}
+            fill="url(#weak-design)"
+          />
+          {contrast &&
+            ['#fff', '#000'].map((stroke, i) => (
+              <circle
+                key={stroke}
+                cx={contrast.worst.x}
+                cy={contrast.worst.y}
+                r={thin * 11}
+                className="fill-none"
+                stroke={stroke}
+                strokeWidth={thin * (i === 0 ? 5 : 2)}
+              />
+            ))}
+        </svg>
+      </div>
+    </div>
+  );
+}

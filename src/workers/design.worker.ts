@@ -1,0 +1,37 @@
+import { expose } from 'comlink';
+import type { Design } from '../core/design/design';
+import { finestLine } from '../core/design/fineness';
+import { readDesignPng } from '../core/formats/designPng';
+import { checkSvg, type ReadDesign, readDesignSvg } from '../core/formats/designSvg';
+import { FileError } from '../core/formats/fileError';
+
+export type DesignAnswer = ReadDesign | { readonly refused: string };
+
+/** An error class does not survive the way out, so what is refused goes as text. */
+function orRefused<T>(read: () => T): T | { readonly refused: string } {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof FileError) return { refused: error.message };
+    throw error;
+  }
+}
+
+/** Reads designs, which may come from anywhere, and measures them. */
+const door = {
+  /** Why a drawing is not to be opened; undefined where it may be. */
+  checkSvg: (text: string): string | undefined => {
+    const answer = orRefused(() => checkSvg(text));
+    return answer === undefined ? undefined : answer.refused;
+  },
+  /** @param text  a drawing that was let through and cleaned */
+  readSvg: (text: string, id: string, name: string): DesignAnswer =>
+    orRefused(() => readDesignSvg(text, id, name)),
+  readPng: (bytes: Uint8Array, id: string, name: string, swapped: boolean): DesignAnswer =>
+    orRefused(() => readDesignPng(bytes, id, name, swapped)),
+  /** How fine a design's lines are, mm. */
+  finestLine: (design: Design): number => finestLine(design),
+};
+
+export type DesignDoor = typeof door;
+expose(door);
