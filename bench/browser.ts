@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
+import { addPass } from '../e2e/passes';
 import { replaceShelf } from '../e2e/shelves';
 import { writeRecipeFile } from '../src/core/formats/recipeFile';
 import type { Ink } from '../src/core/ink/ink';

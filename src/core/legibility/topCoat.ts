@@ -40,9 +40,11 @@ export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): TopCoat[] {
     }),
   );
   const kept = [...solid, ...between];
-  const luminance = kept.map((under) => xyzOfSpectrum(under).y);
-  const contrastUnder = (ink: Ink) => (under: Spectrum, i: number) =>
-    contrastOf(luminance[i] as number, xyzOfSpectrum(laidReflectance([{ ink, coats: 1 }], under, 'dry')).y);
+  const seen = (ink: Ink, coats: number, under: Spectrum): number =>
+    coats === 0 ? xyzOfSpectrum(under).y : xyzOfSpectrum(laidReflectance([{ ink, coats }], under, 'dry')).y;
+  // What buffing leaves on the design dulls it.
+  const contrastUnder = (ink: Ink) => (under: Spectrum) =>
+    contrastOf(seen(ink, INK_KINDS[ink.kind].clings, under), seen(ink, 1, under));
   return shelf
     .filter(({ kind }) => INK_KINDS[kind].blends && INK_KINDS[kind].brushSet === 'dye and hybrid')
     .filter((ink) => driedColour(ink, ground).l <= DARK_UP_TO)
