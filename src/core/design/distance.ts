@@ -20,14 +20,17 @@ const MOST_KEPT = 24;
 export function distanceFieldOf(design: Design): DistanceField {
   const own = byDesign.get(design);
   if (own) return own;
-  const drawn = design.shapes.reduce((sum, { d }) => sum + d.length, 0);
-  const sign = `${design.id} ${design.width} ${design.height} ${design.use} ${drawn}`;
+  const sign = signOf(design);
   const field = bySign.get(sign) ?? measure(design, CELLS[design.use]);
   if (bySign.size >= MOST_KEPT) bySign.delete(bySign.keys().next().value as string);
   bySign.set(sign, field);
   byDesign.set(design, field);
   return field;
 }
+
+/** What tells a design from every other one, and from itself before it was changed. */
+export const signOf = ({ id, width, height, use, shapes }: Design): string =>
+  `${id} ${width} ${height} ${use} ${shapes.reduce((sum, { d }) => sum + d.length, 0)}`;
 
 /** Distances to a design's outline on a grid of so many cells along its longer side. */
 export function measure(design: Design, cells: number): DistanceField {

@@ -4,7 +4,7 @@ import { lapsNow, type Progress } from '../panel/progress';
 import type { Patches } from '../run/run';
 import { TOOLS } from '../tool/tools';
 import { fade } from './fade';
-import { coatsAt, lieOf, overlaps, patchesOf, type Recipe } from './recipe';
+import { layCoats, lieOf, overlaps, patchesOf, type Recipe } from './recipe';
 
 /**
  * How much of each rung's ink lies at a point of the panel, as parts that sum to 1.
@@ -22,9 +22,7 @@ export function coverageOf(recipe: Recipe, progress?: Progress): Coverage {
   const lie = lieOf(recipe);
   if (!lie) return patchCoverage(recipe, reachesOf(recipe));
   const laps = progress ? lapsNow(overlaps(recipe), progress) : overlaps(recipe);
-  return (x, y, into) => {
-    into.set(coatsAt(recipe, laps, lie.alongAt(x, y)));
-  };
+  return (x, y, into) => layCoats(recipe.tool, laps, lie.alongAt(x, y), into);
 }
 
 /**

@@ -127,22 +127,36 @@ export function stretches(recipe: Recipe): Stretch[] {
 /**
  * How much of each rung's ink lies at a place along the run, as parts that sum to 1.
  * At most two neighbours are above 0.
+ *
+ * @param into  one place a rung; what stands there is written over
  */
+export function layCoats(
+  tool: ToolId,
+  laps: readonly Overlap[],
+  along: Millimetres,
+  into: Float64Array | number[],
+): void {
+  into.fill(0);
+  let joint = 0;
+  while (joint < laps.length && along >= (laps[joint] as Overlap).end) joint++;
+  const lap = laps[joint];
+  if (!lap) {
+    into[into.length - 1] = 1;
+    return;
+  }
+  const left =
+    along <= lap.start ? 1 : hardFade((along - lap.start) / (lap.end - lap.start), TOOLS[tool].hardness);
+  into[joint] = left;
+  into[joint + 1] = 1 - left;
+}
+
+/** `layCoats` into a new list. */
 export function coatsAt(
-  recipe: Pick<Recipe, 'rungs' | 'tool'>,
+  { rungs, tool }: Pick<Recipe, 'rungs' | 'tool'>,
   laps: readonly Overlap[],
   along: Millimetres,
 ): number[] {
-  const coats = recipe.rungs.map(() => 0);
-  const joint = laps.findIndex(({ end }) => along < end);
-  if (joint < 0) {
-    coats[coats.length - 1] = 1;
-    return coats;
-  }
-  const { start, end } = laps[joint] as Overlap;
-  const { hardness } = TOOLS[recipe.tool];
-  const left = along <= start ? 1 : hardFade((along - start) / (end - start), hardness);
-  coats[joint] = left;
-  coats[joint + 1] = 1 - left;
+  const coats = rungs.map(() => 0);
+  layCoats(tool, laps, along, coats);
   return coats;
 }

@@ -25,9 +25,32 @@ const STATIONS = 9;
  * what is under it; everywhere else the coat lies on the dried ladder. Pigment clings to the resist, so it makes no coat
  * (common practice).
  */
-export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): TopCoat[] {
+export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): readonly TopCoat[] {
   const ground = groundOf(kit);
-  const rungs = kit.inks.filter((ink) => !isBare(ink));
+  const known = ranked;
+  if (
+    known?.inks === kit.inks &&
+    known.shelf === shelf &&
+    known.ground.every((reflectance, band) => reflectance === ground[band])
+  )
+    return known.coats;
+  const coats = rank(kit.inks, ground, shelf);
+  ranked = { inks: kit.inks, shelf, ground, coats };
+  return coats;
+}
+
+/** Where joints lie does not matter to it: it is asked again and again for the same inks while marks are moved. */
+let ranked:
+  | {
+      readonly inks: readonly Ink[];
+      readonly shelf: readonly Ink[];
+      readonly ground: Spectrum;
+      readonly coats: readonly TopCoat[];
+    }
+  | undefined;
+
+function rank(inks: readonly Ink[], ground: Spectrum, shelf: readonly Ink[]): TopCoat[] {
+  const rungs = inks.filter((ink) => !isBare(ink));
   const solid = rungs.map((ink) => laidReflectance([{ ink, coats: 1 }], ground, 'dry'));
   const between = rungs.slice(1).flatMap((second, i) =>
     Array.from({ length: STATIONS }, (_, station) => {

@@ -82,17 +82,18 @@ function layOver(
     }
     if (weighed > 0) scale = whole / weighed;
   }
-  K.fill(0);
-  S.fill(0);
   let trapped = 0;
+  let laidInks = 0;
   for (let ink = 0; ink < inks; ink++) {
     const laid = amounts[from + ink] as number;
     if (laid === 0) continue;
     const film = films[ink] as Mixed;
     const coats = potent ? laid * scale * film.potency : laid;
-    addFilm(film, wet ? coats * film.thicker : coats);
+    addFilm(film, wet ? coats * film.thicker : coats, laidInks === 0);
     if (wet) trapped += coats * film.trapping;
+    laidInks++;
   }
+  if (laidInks === 0) return;
   trapped = Math.min(trapped, MOST_TRAPPED);
   for (let band = 0; band < BANDS; band++) {
     const r = filmOver(K[band] as number, S[band] as number, R[band] as number);
@@ -102,11 +103,18 @@ function layOver(
 /** However thick it lies, a wet film keeps no more of the light inside than this. */
 const MOST_TRAPPED = 0.9;
 
-function addFilm({ absorption, scattering }: Mixed, coats: number): void {
-  for (let band = 0; band < BANDS; band++) {
-    K[band] = (K[band] as number) + coats * (absorption[band] as number);
-    S[band] = (S[band] as number) + coats * (scattering[band] as number);
-  }
+/** @param alone  whether nothing was added before */
+function addFilm({ absorption, scattering }: Mixed, coats: number, alone: boolean): void {
+  if (alone)
+    for (let band = 0; band < BANDS; band++) {
+      K[band] = coats * (absorption[band] as number);
+      S[band] = coats * (scattering[band] as number);
+    }
+  else
+    for (let band = 0; band < BANDS; band++) {
+      K[band] = (K[band] as number) + coats * (absorption[band] as number);
+      S[band] = (S[band] as number) + coats * (scattering[band] as number);
+    }
 }
 
 /** One band of a film over a ground; see `filmCurve` for the form of Kubelka's formula. */

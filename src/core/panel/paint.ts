@@ -1,16 +1,16 @@
 import { FINISHES, type FinishId } from '../card/finishes';
-import type { Border } from '../design/placement';
 import type { Wetness } from '../ink/laid';
 import { type Kit, lieOf, patchesOf } from '../ladder/recipe';
 import { type Work, workOf } from '../pass/work';
 import type { Lie } from '../run/run';
 import { TOOLS, type ToolId } from '../tool/tools';
-import { type Field, fieldOf, type Square, WEIGHT_OF } from './field';
+import { type Field, fieldOf } from './field';
 import { fibreTile, grainTile, TILE } from './grain';
 import { MM_AN_INCH } from './measure';
 import type { Panel } from './panel';
 import { finished, type Progress } from './progress';
 import { type Ramp, rampOf } from './ramp';
+import { type Side, STRETCH, stretchesOf } from './sides';
 import { fineSignalOf, SIGNAL_SLOPE } from './signal';
 
 /** A picture of the panel, its top row first. */
@@ -169,40 +169,48 @@ function fieldColours(
     Math.min(Math.max(Math.round(pixels / cell), MOST_NODES.least), most);
   const [columns, rows] = [nodes(width, MOST_NODES.columns), nodes(height, MOST_NODES.rows)];
   const field = fieldOf(kit, wetness, progress, { columns, rows }, work);
-  const [mmAcross, mmDown] = [panel.width / width, panel.height / height];
-  /** The first pixel of each square, and how far across it each pixel lies, 0…1. */
-  const starts = Int32Array.from({ length: columns }, (_, column) =>
-    Math.min(Math.max(Math.ceil((column / (columns - 1)) * width - 0.5), 0), width),
-  );
+  const stretches = stretchesOf(work, { panel, width, height, columns, rows });
+  /** How far across its square each pixel lies, 0…1. */
   const across = Float32Array.from({ length: width }, (_, pixel) => {
     const u = ((pixel + 0.5) / width) * (columns - 1);
     return u - Math.min(Math.floor(u), columns - 2);
   });
-  let squares: Square[] = [];
-  let squaresOf = -1;
   return (row, into) => {
     const v = ((row + 0.5) / height) * (rows - 1);
     const top = Math.min(Math.floor(v), rows - 2);
-    const down = v - top;
-    if (top !== squaresOf) {
-      squaresOf = top;
-      squares = Array.from({ length: columns - 1 }, (_, column) => field.squareAt(column, top));
-    }
-    const y = (row + 0.5) * mmDown;
-    for (let column = 0; column < columns - 1; column++) {
-      const { side, crossed } = squares[column] as Square;
-      const from = starts[column] as number;
-      const to = column === columns - 2 ? width : (starts[column + 1] as number);
-      if (crossed.length === 0) {
-        const signal = field.cornersOf(side, column, top);
-        fillSquare(into, across, from, to, signal, 3 * (top * columns + column), 3 * columns, down);
-      } else
-        crossSquare(into, { field, across, from, to, column, row: top, down, side, crossed, y, mmAcross });
-    }
+    fillRow(into, across, field, stretches.sides, stretches.ofRow(row), top, v - top);
   };
 }
 
-/** One row's pixels of a square that no border crosses. */
+/** One row from its stretches: each takes its side's colour, and on a border both sides' in part. */
+function fillRow(
+  into: Int32Array,
+  across: Float32Array,
+  field: Field,
+  sides: readonly Side[],
+  row: Int32Array,
+  top: number,
+  down: number,
+): void {
+  const next = 3 * field.columns;
+  for (let i = 0; i < row.length; i += STRETCH) {
+    const [from, to, column] = [row[i] as number, row[i + 1] as number, row[i + 2] as number];
+    const part = row[i + 5] as number;
+    const node = 3 * (top * field.columns + column);
+    const side = sides[row[i + 3] as number] as Side;
+    fillSquare(into, across, from, to, field.cornersOf(side, column, top), node, next, down);
+    if (part === 255) continue;
+    const at = 3 * from;
+    const [r, g, b] = [into[at] as number, into[at + 1] as number, into[at + 2] as number];
+    const beyond = sides[row[i + 4] as number] as Side;
+    fillSquare(into, across, from, to, field.cornersOf(beyond, column, top), node, next, down);
+    into[at] = r + (((into[at] as number) - r) * part) / 255;
+    into[at + 1] = g + (((into[at + 1] as number) - g) * part) / 255;
+    into[at + 2] = b + (((into[at + 2] as number) - b) * part) / 255;
+  }
+}
+
+/** Some of one row's pixels in a square, between the four nodes of one side. */
 function fillSquare(
   into: Int32Array,
   across: Float32Array,
@@ -228,59 +236,14 @@ function fillSquare(
   }
 }
 
-interface Crossing {
-  readonly field: Field;
-  readonly across: Float32Array;
-  readonly from: number;
-  readonly to: number;
-  readonly column: number;
-  readonly row: number;
-  readonly down: number;
-  readonly side: number;
-  readonly crossed: readonly number[];
-  readonly y: number;
-  readonly mmAcross: number;
-}
-
-/** One row's pixels of a square that borders cross: each takes its side's colour, and on a border both sides' in part. */
-function crossSquare(into: Int32Array, square: Crossing): void {
-  const { field, across, from, to, column, row, down, crossed, y, mmAcross } = square;
-  const node = 3 * (row * field.columns + column);
-  const next = 3 * field.columns;
-  for (let pixel = from; pixel < to; pixel++) {
-    const x = (pixel + 0.5) * mmAcross;
-    let side = square.side;
-    let split = 0;
-    let part = 1;
-    for (let i = 0; i < crossed.length; i++) {
-      const border = crossed[i] as number;
-      const covered = (field.borders[border] as Border)(x, y) / mmAcross + 0.5;
-      if (covered <= 0) continue;
-      const weight = WEIGHT_OF[border] as number;
-      // Where two borders run through one pixel, the one nearer to its middle is drawn soft.
-      if (covered < 1 && Math.abs(covered - 0.5) < Math.abs(part - 0.5)) {
-        if (split > 0 && part >= 0.5) side += split;
-        split = weight;
-        part = covered;
-      } else if (covered >= 0.5) side += weight;
-    }
-    fillSquare(into, across, pixel, pixel + 1, field.cornersOf(side + split, column, row), node, next, down);
-    if (part === 1) continue;
-    const at = 3 * pixel;
-    const [r, g, b] = [into[at] as number, into[at + 1] as number, into[at + 2] as number];
-    fillSquare(into, across, pixel, pixel + 1, field.cornersOf(side, column, row), node, next, down);
-    into[at] = (into[at] as number) + part * (r - (into[at] as number));
-    into[at + 1] = (into[at + 1] as number) + part * (g - (into[at + 1] as number));
-    into[at + 2] = (into[at + 2] as number) + part * (b - (into[at + 2] as number));
-  }
-}
-
 /** Pixels between two nodes, so that the narrowest blend on the panel still has several of them. */
 function cellFor({ recipe }: Kit, { blends, shrinks }: Work, perMm: number): number {
   const patches = patchesOf(recipe);
   const own = patches ? [patches.soft] : recipe.joints.map(({ width }) => width);
   const narrowest = Math.min(shrinks * Math.min(...own), ...blends) / TOOLS[recipe.tool].hardness;
-  return Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
+  const cell = Math.min(Math.max((narrowest * perMm) / CELL.toABlend, CELL.least), CELL.most);
+  // In few sizes, so that a joint that is widened a little leaves the squares, and what is known of them, as they are.
+  return CELL.least * 1.25 ** Math.floor(Math.log(cell / CELL.least) / Math.log(1.25) + 1e-9);
 }
 
 const GRAIN_SEED = 1912;

@@ -5,7 +5,7 @@ import { groundOfCard } from '../card/card';
 import { grammageOfPounds, isoASize } from '../card/paper';
 import { linearRgbOfXyz, xyzOfSpectrum } from '../colour/lab';
 import { laidReflectance } from '../ink/laid';
-import { setRun } from '../ladder/edit';
+import { setPlacement, setRun, setShare } from '../ladder/edit';
 import { addWet, dryStack, makeStack } from '../pass/stack';
 import { formatBare, formatLength, parseLength } from './measure';
 import { lightOf } from './mix';
@@ -125,4 +125,23 @@ test('a picture painted in two parts is the picture painted whole, on bands and 
       Buffer.concat(parts.map((part) => Buffer.from(part.buffer))).equals(Buffer.from(whole.buffer)),
     ).toBe(true);
   }
+});
+
+test('two pictures painted by turns, row by row, are as they are painted one after the other', () => {
+  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
+  const stamped = withPass(kit, 'splash');
+  const other = {
+    ...stamped,
+    recipe: setPlacement(setShare(stamped.recipe, 0, 0.6), 'splash-1', 0, { params: { seed: 9 } }),
+  };
+  const [width, height] = [90, 110];
+  const alone = [stamped, other].map((one) => paintPanel(one, 'dry', width, height).pixels);
+  const turns = [stamped, other].map((one) => preparePicture(one, 'dry', width, height));
+  for (let row = 0; row < height; row += 4)
+    for (const { paintRows } of turns) paintRows(row, Math.min(row + 4, height));
+  turns.forEach(({ picture }, i) => {
+    expect(Buffer.from(picture.pixels.buffer).equals(Buffer.from(alone[i]?.buffer as ArrayBuffer))).toBe(
+      true,
+    );
+  });
 });

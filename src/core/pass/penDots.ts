@@ -5,7 +5,7 @@ import type { Panel } from '../panel/panel';
 import { type Params, param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { borderOfDrops, type Drop, traceDrops } from './scattered';
+import { borderOfDrops, type Drop } from './scattered';
 
 const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
   id,
@@ -47,9 +47,8 @@ export const penDots: PassKind = {
   ],
   dries: true,
   on: ({ panel, params }) => {
-    const dots = dotsOf(panel, params);
     return {
-      borders: [borderOfDrops(dots, panel)],
+      borders: [borderOfDrops(() => dotsOf(panel, params), panel)],
       effects: [
         DRY,
         {
@@ -59,7 +58,7 @@ export const penDots: PassKind = {
         },
         DRY,
       ],
-      traces: traceDrops(dots),
+      traces: [],
     };
   },
   steps: ([scene], unit) => {

@@ -3,7 +3,7 @@ import type { Panel } from '../panel/panel';
 import { type Params, param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { borderOfDrops, type Drop, traceDrops } from './scattered';
+import { borderOfDrops, type Drop } from './scattered';
 
 /** What becomes of the drops: how much a drop's middle loses, and how much its rim gains. Common practice, sizes by eye. */
 const AFTER = [
@@ -42,9 +42,9 @@ export const splash: PassKind = {
   ],
   dries: true,
   on: ({ panel, params }) => {
-    const drops = dropsOf(panel, params);
+    const drops = () => dropsOf(panel, params);
     const { middle, rim } = AFTER[param(params, 'after', 1)] ?? AFTER[1];
-    const cores = drops.map((drop) => ({ ...drop, radius: drop.radius * RIM }));
+    const cores = () => drops().map((drop) => ({ ...drop, radius: drop.radius * RIM }));
     return {
       borders: [borderOfDrops(drops, panel), ...(rim > 0 ? [borderOfDrops(cores, panel)] : [])],
       effects: [
@@ -55,7 +55,7 @@ export const splash: PassKind = {
         },
         DRY,
       ],
-      traces: traceDrops(drops),
+      traces: [],
     };
   },
   steps: ([scene]) => {

@@ -1,4 +1,5 @@
 import type { Design } from '../design/design';
+import { signOf } from '../design/distance';
 import type { Border } from '../design/placement';
 import type { Ink } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
@@ -17,6 +18,8 @@ export interface Work {
   readonly palette: readonly Ink[];
   /** Every sharp border; between them all is smooth. */
   readonly borders: readonly Border[];
+  /** What decides where each border runs: the same for the same border. */
+  readonly borderKeys: readonly string[];
   /** The pass each border belongs to, by its id. */
   readonly owners: readonly string[];
   /** Over how many mm each smooth part fades. */
@@ -74,6 +77,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
   const passes = passesInOrder(recipe).slice(0, progress.passes);
   const palette: Ink[] = [...inks];
   const borders: Border[] = [];
+  const borderKeys: string[] = [];
   const owners: string[] = [];
   const blends: Millimetres[] = [];
   let shrinks = 1;
@@ -92,6 +96,8 @@ export function workOf(kit: Kit, progress: Progress): Work {
         const offset = borders.length;
         borders.push(...lie.borders);
         owners.push(...lie.borders.map(() => pass.id));
+        const key = `${pass.kind} ${JSON.stringify(scene.params)} ${scene.design ? signOf(scene.design) : ''}`;
+        borderKeys.push(...lie.borders.map((_, border) => `${key} ${border}`));
         if (lie.blend !== undefined) blends.push(lie.blend);
         shrinks = Math.min(shrinks, lie.shrinks ?? 1);
         return lie.effects.map((effect) => ({
@@ -204,6 +210,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
   return {
     palette,
     borders,
+    borderKeys,
     owners,
     blends,
     shrinks,

@@ -12,9 +12,6 @@ interface Props {
   readonly selected: string | undefined;
 }
 
-/** More than this many little borders, drops say, would hide what they border. */
-const MOST_TRACES = 40;
-
 /** The borders of bands, of what frames them and of the pass in hand, and a rule along the run; shown while the panel is pointed at. */
 export function Traces({ kit, lie, unit, selected }: Props) {
   const { panel } = kit.recipe;
@@ -22,9 +19,7 @@ export function Traces({ kit, lie, unit, selected }: Props) {
     ...(lie ? overlaps(kit.recipe).flatMap(({ start, end }) => [lie.trace(start), lie.trace(end)]) : []),
     ...passesInOrder(kit.recipe)
       .filter(({ id, kind }) => id === selected || PASS_KINDS[kind].design === undefined)
-      .flatMap((pass) =>
-        liesOf(kit, pass).flatMap(({ traces }) => (traces.length > MOST_TRACES ? [] : traces)),
-      ),
+      .flatMap((pass) => liesOf(kit, pass).flatMap(({ traces }) => traces)),
   ];
   const thin = panel.height / 520;
   return (

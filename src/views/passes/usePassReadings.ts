@@ -4,6 +4,9 @@ import type { Kit } from '../../core/ladder/recipe';
 import type { PassReading } from '../../core/readings/passReadings';
 import { shelfWorker } from '../workers';
 
+/** Passes are read once the hand has rested so long, ms: while it moves, the painters need the cores. */
+const REST = 900;
+
 const NONE: readonly PassReading[] = [];
 
 /** What each pass does to the panel, as last read; a moment behind the hand. Empty until then. */
@@ -17,16 +20,19 @@ export function usePassReadings(kit: Kit): readonly PassReading[] {
       return;
     }
     let wanted = true;
-    shelfWorker()
-      .passReadings(kit)
-      .then((read) => {
-        if (wanted) setReadings(read);
-      })
-      .catch((error: unknown) => {
-        if (wanted) showBoundary(error);
-      });
+    const timer = setTimeout(() => {
+      shelfWorker()
+        .passReadings(kit)
+        .then((read) => {
+          if (wanted) setReadings(read);
+        })
+        .catch((error: unknown) => {
+          if (wanted) showBoundary(error);
+        });
+    }, REST);
     return () => {
       wanted = false;
+      clearTimeout(timer);
     };
   }, [kit, any, showBoundary]);
   return readings;
