@@ -129,7 +129,7 @@ async function previewOfPasses(page: Page): Promise<Row[]> {
   await page.waitForSelector(mark);
   // Both painters have measured the designs by then.
   await page.waitForTimeout(4000);
-  await page.evaluate(stepControl, { selector: mark, steps: 12 });
+  await page.evaluate(stepControl, { selector: mark, steps: 40 });
   await page.waitForTimeout(1500);
   const { latencies } = await page.evaluate(stepControl, { selector: mark, steps: STEPS });
   await page.goto(back);

@@ -38,7 +38,6 @@ interface Grid {
  * the panel stays as it was, and while a pass is dragged so do most of the films.
  */
 interface Nodes {
-  readonly key: string;
   /** What besides the blend decides what lies at a node. */
   passes: string;
   /** The field that looked here last. */
@@ -51,27 +50,30 @@ interface Nodes {
   readonly checkedBy: Int32Array;
   readonly grids: Map<Side, Grid>;
 }
-let known: Nodes | undefined;
+/** Those used last, the last one last: a joint that grows narrow asks for more nodes, and soon for fewer again. */
+const kept = new Map<string, Nodes>();
+const MOST_KEPT = 4;
 let fields = 0;
 /** So many sides are remembered; a panel with more begins anew. */
 const MOST_GRIDS = 512;
 
 function nodesFor(key: string, passes: string, count: number, rungs: number): Nodes {
-  if (known?.key !== key)
-    known = {
-      key,
-      passes,
-      usedBy: 0,
-      parts: new Float64Array(count * rungs).fill(-1),
-      state: new Int32Array(count),
-      checkedBy: new Int32Array(count),
-      grids: new Map(),
-    };
-  if (known.passes !== passes) {
-    known.passes = passes;
-    for (let node = 0; node < count; node++) known.state[node] = (known.state[node] as number) + 1;
+  const nodes = kept.get(key) ?? {
+    passes,
+    usedBy: 0,
+    parts: new Float64Array(count * rungs).fill(-1),
+    state: new Int32Array(count),
+    checkedBy: new Int32Array(count),
+    grids: new Map<Side, Grid>(),
+  };
+  kept.delete(key);
+  kept.set(key, nodes);
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value as string);
+  if (nodes.passes !== passes) {
+    nodes.passes = passes;
+    for (let node = 0; node < count; node++) nodes.state[node] = (nodes.state[node] as number) + 1;
   }
-  return known;
+  return nodes;
 }
 
 /**
@@ -145,7 +147,7 @@ export function fieldOf(
   };
   const cornersOf = (side: Side, column: number, row: number): Float32Array => {
     // Another picture may have been painted between two rows of this one: then all is to be compared again.
-    if (nodes !== known || nodes.usedBy !== field) {
+    if (nodes.usedBy !== field) {
       field = ++fields;
       nodes = nodesHere();
       nodes.usedBy = field;
