@@ -1,6 +1,6 @@
 import { OWN_DESIGNS } from '../src/core/design/own';
-import { addPlacement, setPlacement } from '../src/core/ladder/edit';
 import type { Kit } from '../src/core/ladder/recipe';
+import { addPlacement, setPlacement } from '../src/core/pass/edit';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { withPass } from '../src/testing/kits';
 

@@ -1,13 +1,15 @@
 import type { Design } from '../core/design/design';
-import { OWN_DESIGNS } from '../core/design/own';
 import type { Database } from './database';
 import { designIdsOf } from './recipes';
 
+/** Drawn while the database opens: they need not come with the first script. */
+const shipped = import('../core/design/own');
+
 /** Every design there is to choose: those that ship with the application, then the maker's own, by name. */
-export const listDesigns = async (db: Database): Promise<Design[]> => [
-  ...OWN_DESIGNS,
-  ...(await db.designs.toArray()).sort((p, q) => p.name.localeCompare(q.name)),
-];
+export async function listDesigns(db: Database): Promise<Design[]> {
+  const own = (await db.designs.toArray()).sort((p, q) => p.name.localeCompare(q.name));
+  return [...(await shipped).OWN_DESIGNS, ...own];
+}
 
 /** Keeps a design, new or changed. */
 export const saveDesign = async (db: Database, design: Design): Promise<void> => {

@@ -1,6 +1,5 @@
 import type { Card } from '../core/card/card';
 import type { Design } from '../core/design/design';
-import { isOwnDesign } from '../core/design/own';
 import { BARE, type Ink, isBare } from '../core/ink/ink';
 import { shareEqually } from '../core/ladder/edit';
 import type { Kit, Recipe } from '../core/ladder/recipe';
@@ -135,8 +134,9 @@ export const designIdsOf = (passes: Recipe['passes']): Set<string> =>
  * Brings a recipe in from a file, with what of its inks, designs and card is not on the shelf yet: all of it or nothing.
  * One that is here under the same id but is another one comes in beside it under a new id.
  */
-export const importKit = (db: Database, kit: Kit): Promise<RecipeRecord> =>
-  db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
+export async function importKit(db: Database, kit: Kit): Promise<RecipeRecord> {
+  const { isOwnDesign } = await import('../core/design/own');
+  return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const inkIds = new Map<string, string>();
     for (const ink of [...kit.inks, ...kit.passInks])
       if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
@@ -161,6 +161,7 @@ export const importKit = (db: Database, kit: Kit): Promise<RecipeRecord> =>
       })),
     });
   });
+}
 
 async function bringIn<T extends { id: string; name: string }>(
   table: { get(id: string): PromiseLike<T | undefined>; add(value: T): PromiseLike<string> },

@@ -87,3 +87,6 @@ export const POTENCY_LIMITS = { least: 0.25, most: 4 } as const;
 
 /** Part of the wet film's strength that this ink loses by drying, 0…1. */
 export const dryBackOf = (ink: Ink): number => ink.dryBack ?? INK_KINDS[ink.kind].dryBack;
+
+/** White blending ink that is stamped, or laid on as a base, lies like the pigment it is made of: thick, not softened out. */
+export const asPigment = (ink: Ink): Ink => (ink.kind === 'white' ? { ...ink, kind: 'pigment' } : ink);

@@ -5,25 +5,20 @@ import { groundOfCard } from '../card/card';
 import { OWN_DESIGNS } from '../design/own';
 import { BARE } from '../ink/ink';
 import { driedColour } from '../ink/laid';
-import { PASS_KINDS } from '../pass/pass';
-import { RUN_IDS } from '../run/run';
-import { differencesBetween } from './differences';
 import {
   addPass,
   addPlacement,
-  addRung,
-  copyRun,
-  copyShares,
   movePass,
   removePass,
   removePlacement,
   setPassDesign,
   setPlacement,
-  setRun,
-  setRunParams,
-  setShare,
   switchPass,
-} from './edit';
+} from '../pass/edit';
+import { PASS_KINDS } from '../pass/pass';
+import { RUN_IDS } from '../run/run';
+import { differencesBetween } from './differences';
+import { addRung, copyRun, copyShares, setRun, setRunParams, setShare } from './edit';
 import { readPlace } from './place';
 import type { Recipe } from './recipe';
 

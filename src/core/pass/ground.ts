@@ -1,10 +1,10 @@
 import { groundOfCard } from '../card/card';
 import type { Spectrum } from '../colour/spectrum';
+import { asPigment } from '../ink/ink';
 import { laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
 import { param } from '../run/params';
-import { asPigment } from './whiteBase';
-import { passesInOrder } from './work';
+import { passesInOrder } from './order';
 
 /** What the blend lies on all over: the card, with the white base of the recipe where it has one. Reflectance, dried. */
 export function groundOf(kit: Kit): Spectrum {

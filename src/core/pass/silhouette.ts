@@ -1,8 +1,8 @@
+import { asPigment } from '../ink/ink';
 import { param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { asPigment } from './whiteBase';
 import { percent, tellPlaced } from './words';
 
 /** A bold image stamped over everything, with lighter second impressions for depth. */

@@ -1,12 +1,12 @@
 import type { Design } from '../design/design';
 import { type Ink, isBare } from '../ink/ink';
 import { driedColour } from '../ink/laid';
-import type { PassStart } from '../ladder/edit';
 import type { Kit } from '../ladder/recipe';
 import { rankTopCoats } from '../legibility/topCoat';
+import type { PassStart } from './edit';
 import { groundOf } from './ground';
+import { passesInOrder } from './order';
 import { PASS_KINDS, type PassKind, type PassKindId } from './pass';
-import { passesInOrder } from './work';
 
 /**
  * What a new pass starts in and with: the ladder's darkest ink, or over a resist the dark that reads best; white for a

@@ -1,10 +1,7 @@
-import type { Ink } from '../ink/ink';
+import { asPigment } from '../ink/ink';
 import { param } from '../run/params';
 import { DRY, type FilmEffect } from './effects';
 import type { PassKind } from './pass';
-
-/** White blending ink that is stamped, or laid on as a base, lies like the pigment it is made of: thick, not softened out. */
-export const asPigment = (ink: Ink): Ink => (ink.kind === 'white' ? { ...ink, kind: 'pigment' } : ink);
 
 /** White pigment over the whole panel before the blend, for card on which colour sinks. */
 export const whiteBase: PassKind = {

@@ -4,11 +4,12 @@ import type { Border } from '../design/placement';
 import type { Ink } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
 import { coverageOf } from '../ladder/coverage';
-import type { Kit, Recipe } from '../ladder/recipe';
+import type { Kit } from '../ladder/recipe';
 import type { Millimetres } from '../panel/measure';
 import type { Progress } from '../panel/progress';
 import { TOOLS } from '../tool/tools';
 import type { Effect, GuardEffect, Inside, PassLie } from './effects';
+import { passesInOrder } from './order';
 import { PASS_KINDS, type Pass, type Placement, type Scene } from './pass';
 import { addWet, clearStack, dryStack, makeStack, type Stack, thinStack } from './stack';
 
@@ -34,13 +35,6 @@ export interface Work {
    * @param inside  on which side of each border the point counts as lying
    */
   readonly at: (x: Millimetres, y: Millimetres, inside: Inside, stack: Stack) => void;
-}
-
-/** The passes that are on, in the order they are done: those before the blend first. */
-export function passesInOrder({ passes }: Pick<Recipe, 'passes'>): Pass[] {
-  const on = passes.filter((pass) => pass.on);
-  const isUnder = ({ kind }: Pass) => PASS_KINDS[kind].stage === 'under';
-  return [...on.filter(isUnder), ...on.filter((pass) => !isUnder(pass))];
 }
 
 /** What a placement of a pass is laid with and on. */

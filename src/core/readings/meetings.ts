@@ -7,8 +7,9 @@ import { laidReflectance } from '../ink/laid';
 import { judgeJoint, STATIONS, type Station, tellVerdict, type Verdict, walkJoint } from '../ladder/joint';
 import type { Kit } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type PassKindId } from '../pass/pass';
-import { passesInOrder, scenesOf } from '../pass/work';
+import { scenesOf } from '../pass/work';
 import { measuresOf } from '../sheet/measures';
 
 /** Two inks that meet though they are not next to each other in the ladder. */

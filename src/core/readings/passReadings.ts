@@ -10,9 +10,10 @@ import { contrastOf } from '../legibility/contrast';
 import type { Millimetres } from '../panel/measure';
 import { lightOf } from '../panel/mix';
 import { finished } from '../panel/progress';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type Pass } from '../pass/pass';
 import type { Stack } from '../pass/stack';
-import { designOf, liesOf, passesInOrder, workOf } from '../pass/work';
+import { designOf, liesOf, workOf } from '../pass/work';
 import { param } from '../run/params';
 import type { Point } from '../run/run';
 

@@ -1,7 +1,8 @@
 import { INK_KINDS } from '../ink/kinds';
-import { setPlacement } from '../ladder/edit';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS } from '../pass/pass';
-import { passesInOrder, scenesOf } from '../pass/work';
+import { scenesOf } from '../pass/work';
 import { nearestShowing } from './nearest';
 import type { Rule } from './rule';
 

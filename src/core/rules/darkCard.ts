@@ -1,8 +1,8 @@
 import { labOfHex } from '../colour/hex';
 import { isBare } from '../ink/ink';
-import { addPass } from '../ladder/edit';
+import { addPass } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { startFor } from '../pass/start';
-import { passesInOrder } from '../pass/work';
 import type { Rule } from './rule';
 
 /** A card darker than this, L*, takes the colour out of all but pigment. */

@@ -1,8 +1,8 @@
-import { addPass, setPlacement } from '../ladder/edit';
 import type { Recipe } from '../ladder/recipe';
 import { NEEDS } from '../legibility/contrast';
 import { rankTopCoats } from '../legibility/topCoat';
-import { passesInOrder } from '../pass/work';
+import { addPass, setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import type { Rule } from './rule';
 
 /** A clear resist whose design cannot be told from the coat over it, or over which nothing is laid. */

@@ -1,7 +1,8 @@
-import { setPlacement } from '../ladder/edit';
 import type { Millimetres } from '../panel/measure';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type PassKindId } from '../pass/pass';
-import { designOf, passesInOrder } from '../pass/work';
+import { designOf } from '../pass/work';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 

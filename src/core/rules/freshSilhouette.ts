@@ -1,6 +1,6 @@
-import { addPass, movePass } from '../ladder/edit';
+import { addPass, movePass } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type PassKindId } from '../pass/pass';
-import { passesInOrder } from '../pass/work';
 import type { Rule } from './rule';
 
 /** What rubs or wets the face of the panel. */

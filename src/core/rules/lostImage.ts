@@ -1,9 +1,9 @@
 import type { Ink } from '../ink/ink';
-import { setPlacement } from '../ladder/edit';
 import type { Kit, Recipe } from '../ladder/recipe';
 import { NEEDS } from '../legibility/contrast';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import type { Pass } from '../pass/pass';
-import { passesInOrder } from '../pass/work';
 import { designContrast } from '../readings/passReadings';
 import { param } from '../run/params';
 import type { Rule } from './rule';

@@ -1,6 +1,7 @@
 import { ontoPanel, placingOf } from '../design/placement';
-import { setPlacement } from '../ladder/edit';
-import { designOf, passesInOrder } from '../pass/work';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
+import { designOf } from '../pass/work';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 

@@ -1,9 +1,10 @@
 import type { Design } from '../design/design';
 import { ontoPanel, placingOf } from '../design/placement';
-import { setPlacement } from '../ladder/edit';
 import type { Recipe } from '../ladder/recipe';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import type { Pass } from '../pass/pass';
-import { designOf, passesInOrder } from '../pass/work';
+import { designOf } from '../pass/work';
 import type { Rule } from './rule';
 
 /** Water impressions over each other: the second smears what the first has loosened. */

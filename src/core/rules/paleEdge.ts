@@ -1,8 +1,9 @@
 import { driedColour } from '../ink/laid';
-import { setPlacement } from '../ladder/edit';
+import { setPlacement } from '../pass/edit';
 import { groundOf } from '../pass/ground';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS } from '../pass/pass';
-import { passesInOrder, scenesOf } from '../pass/work';
+import { scenesOf } from '../pass/work';
 import type { Rule } from './rule';
 
 /** What frames the blend. */

@@ -1,6 +1,7 @@
 import { coversPanel, placingOf } from '../design/placement';
-import { setPlacement } from '../ladder/edit';
-import { designOf, passesInOrder } from '../pass/work';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
+import { designOf } from '../pass/work';
 import type { Rule } from './rule';
 
 /** A pattern stencil that does not reach over the whole panel. */

@@ -1,5 +1,5 @@
-import { setPlacement } from '../ladder/edit';
-import { passesInOrder } from '../pass/work';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 

@@ -1,7 +1,7 @@
 import { CURLS_BELOW, curlOf, LIES_FLAT_FROM } from '../card/fit';
 import type { Recipe } from '../ladder/recipe';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type PassKindId } from '../pass/pass';
-import { passesInOrder } from '../pass/work';
 import { nearestCard } from './nearest';
 import type { Rule } from './rule';
 

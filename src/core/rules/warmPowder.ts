@@ -1,6 +1,6 @@
-import { setPlacement } from '../ladder/edit';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { PASS_KINDS } from '../pass/pass';
-import { passesInOrder } from '../pass/work';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 

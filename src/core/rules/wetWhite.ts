@@ -1,6 +1,6 @@
-import { setPlacement } from '../ladder/edit';
 import type { Recipe } from '../ladder/recipe';
-import { passesInOrder } from '../pass/work';
+import { setPlacement } from '../pass/edit';
+import { passesInOrder } from '../pass/order';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 

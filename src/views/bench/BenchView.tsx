@@ -19,7 +19,6 @@ import { Conflict } from './Conflict';
 import { PanelBoard } from './PanelBoard';
 import { ReadingsColumn } from './ReadingsColumn';
 import { useEdit, useKit, useReadings } from './useBench';
-import { useBenchCommands } from './useBenchCommands';
 import { useCalm } from './useCalm';
 import { useDriedShelf } from './useDriedShelf';
 import { useDroppedRecipe } from './useDroppedRecipe';
@@ -32,6 +31,9 @@ const ValueRail = lazy(
   afterFirstPicture(() => import('./ValueRail').then((m) => ({ default: m.ValueRail }))),
 );
 
+const BenchCommands = lazy(
+  afterFirstPicture(() => import('./BenchCommands').then((m) => ({ default: m.BenchCommands }))),
+);
 const Mind = lazy(afterFirstPicture(() => import('./Mind').then((m) => ({ default: m.Mind }))));
 const PassesColumn = lazy(() => import('../passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
@@ -104,7 +106,6 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
   const addOne = useAddPass(calm.kit, shelf, edit, showPass);
-  useBenchCommands(readings, edit, addOne);
   const passes = usePassReadings(calm.kit);
   const full = rungIds.length >= RUNG_LIMITS.most;
   const aimed = target === 'new' && full ? 'nearest' : target;
@@ -240,6 +241,9 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           <StepsStrip kit={calm.kit} unit={unit} edit={edit} />
         </Suspense>
       </div>
+      <Suspense fallback={null}>
+        <BenchCommands readings={readings} edit={edit} onAdd={addOne} />
+      </Suspense>
       {drop.refusal}
     </main>
   );

@@ -7,16 +7,19 @@ import { formatBare, type Unit } from '../../core/panel/measure';
 import { RUNS } from '../../core/run/run';
 import { Button } from '../../ui/Button';
 import { type Command, useCommands } from '../palette/commands';
+import { afterFirstPicture } from '../panel/firstPicture';
 import { PanelPicture } from '../panel/PanelPicture';
 import { Marks } from './Marks';
-import { PanelHandles } from './PanelHandles';
 import { Rule } from './Rule';
-import { Traces } from './Traces';
 import type { Edit } from './useBench';
 import { useSize } from './useSize';
 
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
 const SeenDialog = lazy(() => import('../seen/SeenDialog'));
+const PanelHandles = lazy(
+  afterFirstPicture(() => import('./PanelHandles').then((m) => ({ default: m.PanelHandles }))),
+);
+const Traces = lazy(afterFirstPicture(() => import('./Traces').then((m) => ({ default: m.Traces }))));
 const PassHandles = lazy(() => import('../passes/PassHandles').then((m) => ({ default: m.PassHandles })));
 const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
@@ -111,8 +114,10 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
                   height={height}
                   label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, ${RUNS[kit.recipe.run.id].label.toLowerCase()}: ${inkNames}`}
                 />
-                <Traces {...{ kit, lie, unit, selected }} />
-                <PanelHandles {...{ kit, unit, board, edit, onDone }} />
+                <Suspense fallback={null}>
+                  <Traces {...{ kit, lie, unit, selected }} />
+                  <PanelHandles {...{ kit, unit, board, edit, onDone }} />
+                </Suspense>
                 {inHand && (
                   <Suspense fallback={null}>
                     <PassHandles {...{ kit, unit, board, edit, onDone }} pass={inHand} />

@@ -1,7 +1,8 @@
 import type { RefObject } from 'react';
-import { setPlacement, setRunParams, setShare } from '../../core/ladder/edit';
+import { setRunParams, setShare } from '../../core/ladder/edit';
 import { type Kit, patchesOf } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
+import { setPlacement } from '../../core/pass/edit';
 import { PASS_KINDS } from '../../core/pass/pass';
 import { liesOf } from '../../core/pass/work';
 import { type Point, RUNS } from '../../core/run/run';

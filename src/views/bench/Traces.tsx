@@ -1,7 +1,8 @@
 import { type Kit, type lieOf, overlaps } from '../../core/ladder/recipe';
 import { formatBare, MM_AN_INCH, type Unit } from '../../core/panel/measure';
+import { passesInOrder } from '../../core/pass/order';
 import { PASS_KINDS } from '../../core/pass/pass';
-import { liesOf, passesInOrder } from '../../core/pass/work';
+import { liesOf } from '../../core/pass/work';
 import type { Lie } from '../../core/run/run';
 
 interface Props {

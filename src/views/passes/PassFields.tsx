@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { DesignUse } from '../../core/design/design';
-import { addPlacement, removePlacement, setPassDesign, setPlacement } from '../../core/ladder/edit';
+import { addPlacement, removePlacement, setPassDesign, setPlacement } from '../../core/pass/edit';
 import { inkDoes, PASS_KINDS, type Pass } from '../../core/pass/pass';
 import { Button } from '../../ui/Button';
 import { ParamFields } from '../bench/ParamFields';

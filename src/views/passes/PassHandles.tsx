@@ -1,9 +1,9 @@
 import type { RefObject } from 'react';
 import type { Design } from '../../core/design/design';
 import { ontoPanel, placingOf } from '../../core/design/placement';
-import { setPlacement } from '../../core/ladder/edit';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
+import { setPlacement } from '../../core/pass/edit';
 import { PASS_KINDS, type Pass } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
 import type { Params } from '../../core/run/params';

@@ -9,8 +9,8 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState } from 'react';
-import { movePass } from '../../core/ladder/edit';
 import type { Kit } from '../../core/ladder/recipe';
+import { movePass } from '../../core/pass/edit';
 import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type PassKindId } from '../../core/pass/pass';
 import type { PassReading } from '../../core/readings/passReadings';
 import { Menu } from '../../ui/Menu';

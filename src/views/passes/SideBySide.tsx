@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useMemo, useRef } from 'react';
-import { switchPass } from '../../core/ladder/edit';
 import type { Kit } from '../../core/ladder/recipe';
+import { switchPass } from '../../core/pass/edit';
 import { PASS_KINDS } from '../../core/pass/pass';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';

@@ -1,8 +1,6 @@
 import { useCallback } from 'react';
-import { addPass } from '../../core/ladder/edit';
 import type { Kit } from '../../core/ladder/recipe';
 import type { PassKindId } from '../../core/pass/pass';
-import { startFor } from '../../core/pass/start';
 import type { Edit } from '../bench/useBench';
 import type { Shelf } from '../session';
 
@@ -14,7 +12,11 @@ export function useAddPass(
   onAdded: (id: string) => void,
 ): (kind: PassKindId) => void {
   return useCallback(
-    (kind) => {
+    async (kind) => {
+      const [{ startFor }, { addPass }] = await Promise.all([
+        import('../../core/pass/start'),
+        import('../../core/pass/edit'),
+      ]);
       const start = startFor(kind, kit, shelf.inks, shelf.designs);
       edit((recipe) => {
         const next = addPass(recipe, kind, start);

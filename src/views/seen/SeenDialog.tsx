@@ -12,8 +12,9 @@ import {
 } from '../../core/legibility/legibility';
 import { panelField } from '../../core/legibility/panelField';
 import type { Unit } from '../../core/panel/measure';
+import { passesInOrder } from '../../core/pass/order';
 import { PASS_KINDS } from '../../core/pass/pass';
-import { designOf, passesInOrder } from '../../core/pass/work';
+import { designOf } from '../../core/pass/work';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';

@@ -9,8 +9,14 @@ import { viewSet } from '../../store/view';
 import { type Command, useCommands } from '../palette/commands';
 import { type Edit, orderedBy } from './useBench';
 
+interface Props {
+  readonly readings: Readings;
+  readonly edit: Edit;
+  readonly onAdd: (kind: PassKindId) => void;
+}
+
 /** What can be done to the recipe on the bench, by name and by key. */
-export function useBenchCommands(readings: Readings, edit: Edit, addOne: (kind: PassKindId) => void): void {
+export function BenchCommands({ readings, edit, onAdd }: Props) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   useCommands(
@@ -38,7 +44,7 @@ export function useBenchCommands(readings: Readings, edit: Edit, addOne: (kind: 
           id: `pass-${id}`,
           label: `Add a pass: ${PASS_KINDS[id].label.toLowerCase()}`,
           group: 'Passes',
-          run: () => addOne(id),
+          run: () => onAdd(id),
         })),
         {
           id: 'top',
@@ -55,6 +61,7 @@ export function useBenchCommands(readings: Readings, edit: Edit, addOne: (kind: 
         { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
         { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
       ];
-    }, [readings, edit, addOne, dispatch, store]),
+    }, [readings, edit, onAdd, dispatch, store]),
   );
+  return null;
 }
