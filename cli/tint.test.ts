@@ -4,11 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { decode, encode } from 'fast-png';
 import { beforeAll, expect, test } from 'vitest';
+import type { Design } from '../src/core/design/design';
+import { OWN_DESIGNS } from '../src/core/design/own';
 import { writeInksCsv } from '../src/core/formats/inksCsv';
 import { writeRecipeFile } from '../src/core/formats/recipeFile';
 import { drawReference, REFERENCES } from '../src/core/match/references';
 import { DEMO_INKS } from '../src/data/demo/inks';
-import { ink, kitOf } from '../src/testing/kits';
+import { ink, kitOf, withPass } from '../src/testing/kits';
 import { runTint } from './commands';
 
 const folder = mkdtempSync(join(tmpdir(), 'tint-'));
@@ -86,6 +88,33 @@ test('a school or a run is tried without changing the file, and the sheet comes 
   expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-');
   await expect(runTint(['sheet', file, '--school', 'sideways'])).rejects.toThrow(/pale-first, dark-first/);
   await expect(runTint(['pdf', file, join(folder, 'sheet.txt')])).rejects.toThrow(/ending in \.pdf/);
+});
+
+test('readings tell what passes do and what offends, the picture draws them, and the sheet lays them', async () => {
+  const resisted = withPass(
+    withPass(kitOf([ink('Gorse', '#f8d46f'), ink('Thrift', '#f6b5c5')]), 'clearResist', {
+      design: OWN_DESIGNS[0] as Design,
+    }),
+    'coat',
+    { ink: ink('Saggar', '#96482c', 'pigment') },
+  );
+  const [with_, without] = [join(folder, 'resist.json'), join(folder, 'plain.json')];
+  writeFileSync(with_, writeRecipeFile(resisted));
+  writeFileSync(
+    without,
+    writeRecipeFile({ ...resisted, recipe: { ...resisted.recipe, passes: [] }, passInks: [] }),
+  );
+  const told = JSON.parse(await runTint(['readings', with_]));
+  expect(told.passes.map(({ pass }: { pass: string }) => pass)).toEqual(['Clear resist', 'Top coat']);
+  expect(told.passes[0].contrast.least).toBeGreaterThan(1);
+  expect(told.warnings.join(' ')).toMatch(/Saggar, a pigment, clings to the resist/);
+  expect(await runTint(['sheet', with_])).toMatch(
+    /Emboss the resist[\s\S]*Cool[\s\S]*Top coat: Saggar[\s\S]*Powder: do not breathe/,
+  );
+  const [coated, plain] = [join(folder, 'coated.png'), join(folder, 'plain.png')];
+  await runTint(['picture', with_, coated, '--dpi', '60']);
+  await runTint(['picture', without, plain, '--dpi', '60']);
+  expect(readFileSync(coated).equals(readFileSync(plain))).toBe(false);
 });
 
 test('a cut plan comes out as cuts in order and as drawings at true size', async () => {

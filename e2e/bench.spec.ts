@@ -211,7 +211,7 @@ test('changes in conflict are kept as a copy when another recipe is opened', asy
   await page.getByRole('link', { name: 'Open Kiln mouth on the bench' }).click();
   await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth');
   await page.getByRole('link', { name: 'Recipes' }).click();
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
   await expect(page.getByRole('link', { name: /^Open Kiln-opening invitation, run 2/ })).toBeVisible();
 });
 
@@ -236,7 +236,7 @@ function saveAsAnotherTabWould(): Promise<void> {
 test('recipes are listed, made, copied, renamed, deleted and brought back', async ({ page }) => {
   await openBench(page);
   await page.getByRole('link', { name: 'Recipes' }).click();
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(3);
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
   await page.getByRole('button', { name: 'Duplicate Kiln mouth' }).click();
   await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth (2)');
   await page.getByRole('button', { name: 'Recipe', exact: true }).click();
@@ -246,9 +246,9 @@ test('recipes are listed, made, copied, renamed, deleted and brought back', asyn
   const name = page.getByLabel('Name of Kiln mouth (2)');
   await name.fill('Kiln door');
   await name.press('Enter');
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(6);
   await page.getByRole('button', { name: 'Delete Kiln door' }).click();
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Open Kiln door on the bench' })).toBeVisible();
 });
@@ -281,7 +281,7 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
   await expect(readings(elsewhere)).toContainText('Own Yellow');
 
   await elsewhere.getByRole('link', { name: 'Recipes' }).click();
-  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(5);
   const refused = async (name: string, contents: string, told: RegExp) => {
     await bringIn(name, contents);
     await expect(elsewhere.getByRole('dialog')).toContainText(told);
@@ -289,7 +289,7 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
     await elsewhere.getByRole('button', { name: 'Close' }).click();
   };
   await refused('notes.txt.json', 'not a recipe', /not JSON/);
-  await refused('later.json', text.replace('"version": 2', '"version": 7'), /version.*7/);
+  await refused('later.json', text.replace('"version": 3', '"version": 7'), /version.*7/);
   await refused(
     'minus.json',
     text.replace(/"share": [\d.]+/, '"share": -3'),
@@ -300,7 +300,7 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
   await elsewhere.getByLabel('Recipe file to import').setInputFiles(huge);
   await expect(elsewhere.getByRole('dialog')).toContainText(/50 MB/);
   await elsewhere.getByRole('button', { name: 'Close' }).click();
-  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(5);
 });
 
 test('the full sheet has every step, and prints without the chrome around it', async ({ page }) => {
@@ -332,7 +332,7 @@ test('nothing serious for axe on the sheet, the recipes and the narrow bench', a
   await expect(page.locator('canvas[data-painted]')).toBeVisible();
   await expectAccessible(page, 'sheet');
   await page.getByRole('link', { name: 'Recipes' }).click();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(3);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(4);
   await expectAccessible(page, 'recipes');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('link', { name: 'Bench', exact: true }).click();

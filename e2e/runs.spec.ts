@@ -91,6 +91,7 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
 
   await page.getByRole('radio', { name: 'Readings', exact: true }).focus();
   await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'Passes', exact: true })).toBeFocused();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Add over it' }).focus();
   await page.keyboard.press('Enter');

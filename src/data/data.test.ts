@@ -6,9 +6,9 @@ import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
 import { OWN_DESIGNS } from '../core/design/own';
 import { setShare } from '../core/ladder/edit';
-import { ink, kitOf } from '../testing/kits';
+import { ink, kitOf, withPass } from '../testing/kits';
 import { Database } from './database';
-import { listDesigns } from './designs';
+import { listDesigns, removeDesign, saveDesign } from './designs';
 import { dropTrio, keepTrio, listKept, restoreTrio } from './kept';
 import {
   addRecipe,
@@ -33,13 +33,13 @@ const materials = async (db: Database) => ({
 const freshDb = () => new Database(`test-${count++}`);
 
 describe('the demo', () => {
-  test('has 72 inks, eight cards and three recipes, each with all it needs', async () => {
+  test('has 72 inks, eight cards and four recipes, each with all it needs', async () => {
     const db = freshDb();
     const [inks, cards, recipes] = [await db.inks.toArray(), await db.cards.toArray(), await listRecipes(db)];
     expect(inks).toHaveLength(72);
     expect(new Set(inks.map(({ name }) => name)).size).toBe(72);
     expect(cards).toHaveLength(8);
-    expect(recipes).toHaveLength(3);
+    expect(recipes).toHaveLength(4);
     for (const { recipe } of recipes)
       expect(kitFrom(recipe, { inks, cards, designs: OWN_DESIGNS })).toBeDefined();
   });
@@ -61,7 +61,7 @@ describe('saving', () => {
     const db = freshDb();
     const before = await listRecipes(db);
     const removed = await removeRecipe(db, 'kiln-mouth');
-    expect(await listRecipes(db)).toHaveLength(2);
+    expect(await listRecipes(db)).toHaveLength(3);
     if (removed) await restoreRecipe(db, removed);
     expect(await listRecipes(db)).toEqual(before);
   });
@@ -81,7 +81,7 @@ describe('saving', () => {
 test('an ink leaves the shelf only when no recipe is made of it', async () => {
   const db = freshDb();
   await expect(removeInk(db, 'gorse-pale')).rejects.toMatchObject({
-    recipes: ['Kiln-opening invitation, run 2'],
+    recipes: ['Kiln-opening invitation, run 2', 'Running glaze, a resist'],
   });
   expect(await db.inks.count()).toBe(72);
   await removeInk(db, 'haar-pale');
@@ -127,8 +127,28 @@ describe('bringing a recipe in', () => {
     const broken = { ...kit, card: { ...kit.card, id: undefined as unknown as string } };
     await expect(importKit(db, broken)).rejects.toThrow();
     expect(await db.inks.count()).toBe(72);
-    expect(await db.recipes.count()).toBe(3);
+    expect(await db.recipes.count()).toBe(4);
   });
+});
+
+test('a design stays while a recipe is made with it; the maker’s own come after those that ship', async () => {
+  const db = freshDb();
+  const star = { id: 'star', name: 'Star', use: 'image', width: 20, height: 20, shapes: [] } as const;
+  await saveDesign(db, star);
+  expect((await listDesigns(db)).at(-1)).toEqual(star);
+  const kit = withPass(kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', { design: star });
+  await importKit(db, kit);
+  await expect(removeDesign(db, 'star')).rejects.toMatchObject({ recipes: ['Test'] });
+  // Another design of that id comes in beside it.
+  const { recipe } = await importKit(db, { ...kit, designs: [{ ...star, width: 30 }] });
+  expect(recipe.passes[0]?.designId).not.toBe('star');
+  expect(kitFrom(recipe, await materials(db))?.designs[0]).toMatchObject({
+    width: 30,
+    name: 'Star (from file)',
+  });
+  await db.recipes.clear();
+  await removeDesign(db, 'star');
+  expect(await db.designs.count()).toBe(1);
 });
 
 test('named states of a recipe are kept apart from other recipes’, the last one first, and come back', async () => {
@@ -213,6 +233,31 @@ describe('migrations', () => {
         tool: 'brush',
         school: 'paleFirst',
       });
+  });
+
+  test('recipes and named versions saved before passes open with them', async () => {
+    const name = 'before-passes';
+    const older = SCHEMA.filter(({ version }) => version <= 3);
+    await leaveAt(name, SCHEMA, 3);
+    const old = new Database(name, older);
+    const overs = [{ id: 'edge', inkId: 'sloe-deep', params: { depth: 12 } }];
+    await old.recipes.toCollection().modify((record: { recipe: unknown }) => {
+      const { passes: _, ...recipe } = record.recipe as Record<string, unknown>;
+      record.recipe = { ...recipe, overs, notes: { 'over edge': 'twice' } };
+    });
+    const [record] = await old.recipes.toArray();
+    if (!record) throw new Error('no demo recipe');
+    await nameVersion(old, record.recipe, 'then');
+    old.close();
+    const db = new Database(name);
+    const passes = [
+      { id: 'edge', kind: 'edge', on: true, placements: [{ inkId: 'sloe-deep', params: { depth: 12 } }] },
+    ];
+    for (const { recipe } of [...(await listRecipes(db)), ...(await listVersions(db, record.id))]) {
+      expect(recipe).toMatchObject({ passes, notes: { 'pass edge 0': 'twice' } });
+      expect(recipe).not.toHaveProperty('overs');
+    }
+    expect(await listDesigns(db)).toHaveLength(OWN_DESIGNS.length);
   });
 
   test('a further version would upgrade every record once', async () => {

@@ -82,14 +82,21 @@ export function stopMatcher(): void {
   matches = undefined;
 }
 
-let papers: Remote<PaperDoor> | undefined;
+let papers: { worker: Worker; door: Remote<PaperDoor> } | undefined;
 
 /** The worker that makes pictures and pages for paper. */
 export function paperWorker(): Remote<PaperDoor> {
-  papers ??= wrap<PaperDoor>(
-    new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return papers;
+  if (!papers) {
+    const worker = new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' });
+    papers = { worker, door: wrap<PaperDoor>(worker) };
+  }
+  return papers.door;
+}
+
+/** Ends whatever is being made for paper; the next call starts a new worker. */
+export function stopPaper(): void {
+  papers?.worker.terminate();
+  papers = undefined;
 }
 
 let designs: { worker: Worker; door: Remote<DesignDoor> } | undefined;

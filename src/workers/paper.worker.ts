@@ -7,15 +7,24 @@ import { writeRecipePicture } from '../core/formats/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/formats/sheetPdf';
 import type { Kit } from '../core/ladder/recipe';
 import type { Unit } from '../core/panel/measure';
-import { paintPanel, pixelsAt } from '../core/panel/paint';
+import { pixelsAt, preparePicture } from '../core/panel/paint';
 import type { Pace } from '../core/sheet/times';
 
 /** Resolution of pictures for paper, dots an inch. */
 const DPI = 300;
 
-function panelPng(kit: Kit): Uint8Array {
+/** Rows painted before it is told how far the picture has come. */
+const ROWS = 64;
+
+/** @param onProgress  told the part that is done, 0…1 */
+function panelPng(kit: Kit, onProgress: (part: number) => void): Uint8Array {
   const { width, height } = pixelsAt(kit.recipe.panel, DPI);
-  return writeRecipePicture(kit, paintPanel(kit, 'dry', width, height), DPI);
+  const { picture, paintRows } = preparePicture(kit, 'dry', width, height);
+  for (let row = 0; row < height; row += ROWS) {
+    paintRows(row, Math.min(row + ROWS, height));
+    onProgress(Math.min((row + ROWS) / height, 1));
+  }
+  return writeRecipePicture(kit, picture, DPI);
 }
 
 const fontAt = async (url: string): Promise<Uint8Array> =>
@@ -29,11 +38,17 @@ const door = {
     return handOver(await writeCutPdf(plan, await fontAt(plain)));
   },
 
-  picture: (kit: Kit): Uint8Array => handOver(panelPng(kit)),
+  picture: (kit: Kit, onProgress: (part: number) => void): Uint8Array => handOver(panelPng(kit, onProgress)),
 
-  async pdf(kit: Kit, unit: Unit, pace: Pace, paper: Paper): Promise<Uint8Array> {
+  async pdf(
+    kit: Kit,
+    unit: Unit,
+    pace: Pace,
+    paper: Paper,
+    onProgress: (part: number) => void,
+  ): Promise<Uint8Array> {
     const fonts = { plain: await fontAt(plain), bold: await fontAt(bold) };
-    return handOver(await writeSheetPdf({ kit, unit, pace, paper, png: panelPng(kit), fonts }));
+    return handOver(await writeSheetPdf({ kit, unit, pace, paper, png: panelPng(kit, onProgress), fonts }));
   },
 };
 

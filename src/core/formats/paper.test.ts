@@ -6,6 +6,7 @@ import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
 import { describe, expect, test, vi } from 'vitest';
 import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import type { Design } from '../design/design';
 import { setRun } from '../ladder/edit';
 import type { Kit } from '../ladder/recipe';
 import { paintPanel, pixelsAt } from '../panel/paint';
@@ -154,4 +155,34 @@ test('a panel larger than the paper is drawn smaller, and the page says so', asy
   const { text, panel } = await read(pdf);
   expect(panel.width / POINT).toBeLessThan(200);
   expect(text).toMatch(/drawn at \d\d % of its size/);
+});
+
+test('a recipe whose own designs are too large for a code still becomes a sheet, and says so', async () => {
+  const busy: Design = {
+    id: 'busy',
+    name: 'Busy',
+    use: 'image',
+    width: 60,
+    height: 60,
+    shapes: Array.from({ length: 400 }, (_, i) => ({
+      d: `M${(i * 7.31) % 60} ${(i * 3.77) % 60}L${(i * 5.13) % 60} ${(i * 9.91) % 60}`,
+      rule: 'nonzero',
+      stroke: 0.4,
+    })),
+  };
+  const drawn = withPass(kit, 'silhouette', { ink: dark, design: busy });
+  const pdf = await writeSheetPdf({
+    kit: drawn,
+    unit: 'mm',
+    pace: USUAL_PACE,
+    paper: 'A4',
+    png: pictureOf(drawn, 40),
+    fonts: FONTS,
+  });
+  const page = await (await getDocument({ data: pdf.slice() }).promise).getPage(1);
+  const words = (await page.getTextContent()).items
+    .flatMap((item) => ('str' in item ? [item.str] : []))
+    .join(' ');
+  expect(words).toContain('too large for a code');
+  expect(readRecipeFile(writeRecipeFile(drawn)).designs).toEqual([busy]);
 });

@@ -122,7 +122,7 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
   }
   const lines = linesOf(kit, sheet);
   const size = SIZES.find((points) => flow(pen, lines, columns, points, false));
-  const code = QRCode.create(writeRecipeCode(kit), { errorCorrectionLevel: 'L' });
+  const code = codeOf(kit);
   if (size !== undefined) {
     flow(pen, lines, columns, size, true);
     drawCode(pen, code, width - MARGIN - QR_SIZE, MARGIN);
@@ -314,7 +314,21 @@ function wrapped(pen: Pen, text: string, font: PDFFont, size: number, width: num
   return [...rows, row];
 }
 
-function drawCode(pen: Pen, { modules }: ReturnType<typeof QRCode.create>, x: number, y: number): void {
+/** The recipe's code; undefined where designs of the maker's own make it more than a code holds. */
+function codeOf(kit: Kit): Code | undefined {
+  const text = writeRecipeCode(kit);
+  // Source: ISO/IEC 18004, the most bytes of the largest symbol at level L.
+  return text.length > 2953 ? undefined : QRCode.create(text, { errorCorrectionLevel: 'L' });
+}
+type Code = ReturnType<typeof QRCode.create>;
+
+function drawCode(pen: Pen, code: Code | undefined, x: number, y: number): void {
+  if (!code) {
+    pen.text('Its own designs are too large for a code:', x - 60, y + 10, 7, pen.plain, MUTE);
+    pen.text('export the recipe as a file.', x - 60, y + 2, 7, pen.plain, MUTE);
+    return;
+  }
+  const { modules } = code;
   const { page } = pen;
   const cell = QR_SIZE / modules.size;
   pen.text('This recipe: scan it, paste it under Recipes', x, y - 7, 5, pen.plain, MUTE);

@@ -11,7 +11,7 @@ import type { Millimetres } from '../panel/measure';
 import { lightOf } from '../panel/mix';
 import { finished } from '../panel/progress';
 import { passesInOrder } from '../pass/order';
-import { PASS_KINDS, type Pass } from '../pass/pass';
+import { PASS_KINDS, type Pass, type PassKindId } from '../pass/pass';
 import type { Stack } from '../pass/stack';
 import { designOf, liesOf, workOf } from '../pass/work';
 import { param } from '../run/params';
@@ -97,7 +97,8 @@ const luminanceOf = (rgb: LinearRgb): number => xyzOfLinearRgb(rgb).y;
  *
  * @param points  along the panel's longer side
  */
-export function designContrast(kit: Kit, passId: string, points = 90): DesignContrast | undefined {
+export function designContrast(whole: Kit, passId: string, points = 90): DesignContrast | undefined {
+  const kit = withoutLaterImages(whole, passId);
   const work = workOf(kit, finished(kit.recipe));
   const own = work.owners.flatMap((owner, border) => (owner === passId ? [border] : []));
   if (own.length === 0) return undefined;
@@ -127,6 +128,16 @@ export function designContrast(kit: Kit, passId: string, points = 90): DesignCon
   if (!first) return undefined;
   const worst = places.reduce((low, place) => (place.ratio < low.ratio ? place : low), first);
   return { least: worst.ratio, worst: { x: worst.x, y: worst.y }, places };
+}
+
+/** What is laid over a design as a thing of its own: where it hides the design, that is not for want of contrast. */
+const IMAGES: readonly PassKindId[] = ['silhouette', 'greetingStrip', 'penDots'];
+
+function withoutLaterImages(kit: Kit, passId: string): Kit {
+  const { passes } = kit.recipe;
+  const at = passes.findIndex(({ id }) => id === passId);
+  const kept = passes.filter(({ kind }, i) => i <= at || !IMAGES.includes(kind));
+  return { ...kit, recipe: { ...kit.recipe, passes: kept } };
 }
 
 /** The two placements of a pass whose designs cover each other most. */

@@ -5,7 +5,7 @@ import { STRAIGHT } from '../../core/run/run';
 
 const PLAIN = { run: STRAIGHT, passes: [], tool: 'brush', school: 'suggested' } as const;
 
-/** Three recipes of the kiln-opening weekend; the first is the one a first visit opens. */
+/** Four recipes of the kiln-opening weekend; the first is the one a first visit opens. */
 export const DEMO_RECIPES: readonly Recipe[] = [
   {
     id: 'kiln-opening-2',
@@ -53,6 +53,46 @@ export const DEMO_RECIPES: readonly Recipe[] = [
       { inkId: 'thrift-pale', share: 1 / 3 },
       { inkId: 'betony-mid', share: 1 / 3 },
       { inkId: 'sloe-deep', share: 1 / 3 },
+    ],
+    joints: [{ width: 20 }, { width: 20 }],
+  }),
+  shareEqually({
+    id: 'running-glaze',
+    name: 'Running glaze, a resist',
+    cardId: 'smooth-white',
+    panel: USUAL_PANEL,
+    ...PLAIN,
+    passes: [
+      {
+        id: 'clearResist-1',
+        kind: 'clearResist',
+        on: true,
+        designId: 'glaze-drips',
+        placements: [{ params: { x: 54, y: 49, turn: 0, flip: 0, width: 100, cool: 1 } }],
+      },
+      {
+        id: 'coat-1',
+        kind: 'coat',
+        on: true,
+        placements: [{ inkId: 'vetch-deep', params: { strength: 100 } }],
+      },
+      {
+        id: 'greetingStrip-1',
+        kind: 'greetingStrip',
+        on: true,
+        placements: [{ params: { x: 54, y: 114, width: 70, height: 15, way: 0, shadow: 1 } }],
+      },
+      {
+        id: 'penDots-1',
+        kind: 'penDots',
+        on: true,
+        placements: [{ params: { pen: 0, seed: 12, dots: 26, size: 1.2 } }],
+      },
+    ],
+    rungs: [
+      { inkId: 'thrift-pale', share: 1 / 3 },
+      { inkId: 'gorse-pale', share: 1 / 3 },
+      { inkId: 'leat-pale', share: 1 / 3 },
     ],
     joints: [{ width: 20 }, { width: 20 }],
   }),

@@ -4,6 +4,7 @@ import { kitFrom } from '../../data/recipes';
 import { useAppStore } from '../../store/hooks';
 import { Menu } from '../../ui/Menu';
 import { useShelf } from '../session';
+import { usePaperWork } from '../usePaperWork';
 import { type Refusal, useRecipeActions } from './recipeActions';
 
 const Faults = lazy(() => import('../../ui/Faults'));
@@ -13,6 +14,10 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
   const store = useAppStore();
   const actions = useRecipeActions();
   const shelf = useShelf();
+  const painting = usePaperWork(
+    'Painting the picture',
+    'The picture could not be painted. Reload the page and try again; the recipe is saved.',
+  );
   const picker = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<Refusal>();
   // Looked up when asked for: the menu need not follow every step of a drag.
@@ -27,13 +32,21 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
     });
   return (
     <>
+      {painting.progress}
       <Menu
         items={[
           { label: 'New recipe', onSelect: () => shelf && void actions.create(shelf) },
           { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
           'line',
           { label: 'Export as a file', onSelect: withKit(actions.download) },
-          { label: 'Export as a picture, 300 dpi', onSelect: withKit(actions.exportPicture) },
+          {
+            label: 'Export as a picture, 300 dpi',
+            onSelect: withKit((kit) =>
+              painting.make((worker, onProgress) =>
+                actions.exportPicture(kit, (one) => worker.picture(one, onProgress)),
+              ),
+            ),
+          },
           { label: 'Import from a file', onSelect: () => picker.current?.click() },
           'line',
           { label: 'Versions', onSelect: onVersions },

@@ -9,7 +9,6 @@ import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
 import { type Shelf, useSession } from '../session';
-import { paperWorker } from '../workers';
 
 /** Reading and checking files is loaded when a file is first read or written. */
 const recipeFiles = () => import('../../core/formats/recipeFile');
@@ -64,9 +63,9 @@ export function useRecipeActions() {
         const { writeRecipeFile } = await recipeFiles();
         download(`${fileNameOf(kit.recipe.name)}.json`, 'application/json', writeRecipeFile(kit));
       },
-      /** Hands the panel to the browser as a picture that carries its recipe. */
-      async exportPicture(kit: Kit) {
-        download(`${fileNameOf(kit.recipe.name)}.png`, 'image/png', await paperWorker().picture(kit));
+      /** Hands the panel to the browser as a picture that carries its recipe, once it is painted. */
+      async exportPicture(kit: Kit, paint: (kit: Kit) => Promise<Uint8Array>) {
+        download(`${fileNameOf(kit.recipe.name)}.png`, 'image/png', await paint(kit));
       },
       /** Brings a recipe in, from its file, its picture or its code, and opens it; returns what is wrong when it cannot. */
       async bringIn(file: File): Promise<Refusal | undefined> {

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { type Kit, lieOf, overlaps } from '../../core/ladder/recipe';
 import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
@@ -8,13 +8,12 @@ import { tellMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
-import { useNotify } from '../../ui/Notices';
 import { useEdit } from '../bench/useBench';
 import { download } from '../download';
 import { PanelPicture } from '../panel/PanelPicture';
 import { fileNameOf } from '../recipes/recipeActions';
 import { WithKit } from '../recipes/WithKit';
-import { paperWorker } from '../workers';
+import { usePaperWork } from '../usePaperWork';
 import { StepRow } from './StepRow';
 import { usePace } from './usePace';
 
@@ -100,34 +99,29 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
 /** The sheet as a PDF with the panel at true size. */
 function PdfMenu({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   const pace = usePace();
-  const notify = useNotify();
-  const [busy, setBusy] = useState(false);
-  const make = async (paper: 'A4' | 'Letter') => {
-    setBusy(true);
-    try {
+  const { make: begin, progress } = usePaperWork(
+    'Making the PDF',
+    'The PDF could not be made. Reload the page and try again; the recipe is saved.',
+  );
+  const make = (paper: 'A4' | 'Letter') =>
+    begin(async (worker, onProgress) =>
       download(
         `${fileNameOf(kit.recipe.name)}.pdf`,
         'application/pdf',
-        await paperWorker().pdf(kit, unit, pace, paper),
-      );
-    } catch {
-      notify({ text: 'The PDF could not be made. Reload the page and try again; the recipe is saved.' });
-    }
-    setBusy(false);
-  };
-  return busy ? (
-    <p role="status" className="flex items-center gap-2">
-      Making the PDF … <progress aria-label="Making the PDF" className="h-2 w-16 accent-(--strong)" />
-    </p>
-  ) : (
-    <Menu
-      items={[
-        { label: 'A4', onSelect: () => void make('A4') },
-        { label: 'US Letter', onSelect: () => void make('Letter') },
-      ]}
-    >
-      PDF, true size
-    </Menu>
+        await worker.pdf(kit, unit, pace, paper, onProgress),
+      ),
+    );
+  return (
+    progress ?? (
+      <Menu
+        items={[
+          { label: 'A4', onSelect: () => void make('A4') },
+          { label: 'US Letter', onSelect: () => void make('Letter') },
+        ]}
+      >
+        PDF, true size
+      </Menu>
+    )
   );
 }
 
