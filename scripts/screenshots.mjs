@@ -8,6 +8,15 @@ const PORT = '5273';
 const SHOTS = [
   { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
   { name: 'glow', path: '/bench/kiln-mouth', width: 1280, height: 800 },
+  {
+    name: 'passes',
+    path: '/bench/running-glaze',
+    width: 1280,
+    height: 800,
+    press: 'Passes, 4',
+    then: 'Clear resist',
+  },
+  { name: 'designs', path: '/designs', width: 1280, height: 800, ready: 'main li svg' },
   { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
   { name: 'desk', path: '/desk/kiln-opening-2', width: 1280, height: 800, keys: ['PageDown', 'PageDown'] },
   { name: 'trios', path: '/trios', width: 1280, height: 800 },
@@ -43,13 +52,14 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height, press, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
+for (const { name, path, width, height, press, then, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
   const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();
+  if (then) await page.getByRole('button', { name: new RegExp(`^${then}`) }).click();
   await page.waitForSelector(ready);
   for (const key of keys) await page.keyboard.press(key);
-  await page.waitForTimeout(1500);
+  await page.waitForTimeout(then || name === 'designs' ? 4000 : 1500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }
 await browser.close();
