@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass, showReadings } from './passes';
+import { colourAt, lightAt } from './picture';
 
 async function openBench(page: Page) {
   await page.goto('/bench/kiln-opening-2');
@@ -14,24 +15,6 @@ const type = async (page: Page, label: string, value: string) => {
   await page.getByLabel(label, { exact: true }).fill(value);
   await page.getByLabel(label, { exact: true }).press('Enter');
 };
-/** Colour of the panel at a point, 0…255; x and y are parts of its sides. */
-const colourAt = (page: Page, x: number, y: number) =>
-  page
-    .locator('main canvas')
-    .first()
-    .evaluate(
-      (canvas, at) => {
-        const { width, height } = canvas as HTMLCanvasElement;
-        const data = (canvas as HTMLCanvasElement)
-          .getContext('2d')
-          ?.getImageData(Math.floor(at.x * width), Math.floor(at.y * height), 1, 1).data;
-        return [...(data ?? [])].slice(0, 3);
-      },
-      { x, y },
-    );
-const lightAt = async (page: Page, x: number, y: number) =>
-  (await colourAt(page, x, y)).reduce((sum, value) => sum + value, 0) / 3;
-
 test('a clear resist under a dark coat: the design stays, what offends is told, and mended by one press', async ({
   page,
 }) => {

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass, showReadings } from './passes';
+import { lightAt } from './picture';
 
 async function openBench(page: Page) {
   await page.goto('/bench/kiln-opening-2');
@@ -10,22 +11,6 @@ async function openBench(page: Page) {
 }
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
-/** Mean light of the panel round a point, 0…255; x and y are parts of its sides. */
-const lightAt = (page: Page, x: number, y: number) =>
-  page
-    .locator('main canvas')
-    .first()
-    .evaluate(
-      (canvas, at) => {
-        const { width, height } = canvas as HTMLCanvasElement;
-        const data = (canvas as HTMLCanvasElement)
-          .getContext('2d')
-          ?.getImageData(Math.floor(at.x * (width - 5)), Math.floor(at.y * (height - 5)), 5, 5).data;
-        return [...(data ?? [])].filter((_, i) => i % 4 < 3).reduce((sum, v) => sum + v, 0) / 75;
-      },
-      { x, y },
-    );
-
 test('each run by mouse: chosen, its handle dragged, picture and sheet follow', async ({ page }) => {
   await openBench(page);
   await run(page, 'Glow').click();

@@ -14,7 +14,7 @@ const SHOTS = [
     width: 1280,
     height: 800,
     press: 'Passes, 4',
-    then: 'Clear resist',
+    unfold: 'Clear resist',
   },
   { name: 'designs', path: '/designs', width: 1280, height: 800, ready: 'main li svg' },
   { name: 'sheet', path: '/sheet/kiln-mouth', width: 1280, height: 800 },
@@ -52,14 +52,14 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height, press, then, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
+for (const { name, path, width, height, press, unfold, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
   const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();
-  if (then) await page.getByRole('button', { name: new RegExp(`^${then}`) }).click();
+  if (unfold) await page.getByRole('button', { name: new RegExp(`^${unfold}`) }).click();
   await page.waitForSelector(ready);
   for (const key of keys) await page.keyboard.press(key);
-  await page.waitForTimeout(then || name === 'designs' ? 4000 : 1500);
+  await page.waitForTimeout(unfold || name === 'designs' ? 4000 : 1500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }
 await browser.close();

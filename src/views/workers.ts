@@ -65,53 +65,38 @@ export function searcher(): Remote<SearchDoor> {
   return searches;
 }
 
-let matches: { worker: Worker; door: Remote<MatchDoor> } | undefined;
-
-/** The worker that reads pictures a maker opens. */
-export function matcher(): Remote<MatchDoor> {
-  if (!matches) {
-    const worker = new Worker(new URL('../workers/match.worker.ts', import.meta.url), { type: 'module' });
-    matches = { worker, door: wrap<MatchDoor>(worker) };
-  }
-  return matches.door;
+/** A worker that is started when first asked for, and ended when the maker does not want to wait. */
+function stoppable<Door>(start: () => Worker): {
+  readonly door: () => Remote<Door>;
+  readonly stop: () => void;
+} {
+  let running: { readonly worker: Worker; readonly door: Remote<Door> } | undefined;
+  return {
+    door: () => {
+      if (!running) {
+        const worker = start();
+        running = { worker, door: wrap<Door>(worker) };
+      }
+      return running.door;
+    },
+    stop: () => {
+      running?.worker.terminate();
+      running = undefined;
+    },
+  };
 }
 
-/** Ends whatever the picture reader is at; the next call starts a new one. */
-export function stopMatcher(): void {
-  matches?.worker.terminate();
-  matches = undefined;
-}
+/** Reads pictures a maker opens. */
+export const { door: matcher, stop: stopMatcher } = stoppable<MatchDoor>(
+  () => new Worker(new URL('../workers/match.worker.ts', import.meta.url), { type: 'module' }),
+);
 
-let papers: { worker: Worker; door: Remote<PaperDoor> } | undefined;
+/** Makes pictures and pages for paper. */
+export const { door: paperWorker, stop: stopPaper } = stoppable<PaperDoor>(
+  () => new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' }),
+);
 
-/** The worker that makes pictures and pages for paper. */
-export function paperWorker(): Remote<PaperDoor> {
-  if (!papers) {
-    const worker = new Worker(new URL('../workers/paper.worker.ts', import.meta.url), { type: 'module' });
-    papers = { worker, door: wrap<PaperDoor>(worker) };
-  }
-  return papers.door;
-}
-
-/** Ends whatever is being made for paper; the next call starts a new worker. */
-export function stopPaper(): void {
-  papers?.worker.terminate();
-  papers = undefined;
-}
-
-let designs: { worker: Worker; door: Remote<DesignDoor> } | undefined;
-
-/** The worker that reads designs and measures them. */
-export function designer(): Remote<DesignDoor> {
-  if (!designs) {
-    const worker = new Worker(new URL('../workers/design.worker.ts', import.meta.url), { type: 'module' });
-    designs = { worker, door: wrap<DesignDoor>(worker) };
-  }
-  return designs.door;
-}
-
-/** Ends whatever the design reader is at; the next call starts a new one. */
-export function stopDesigner(): void {
-  designs?.worker.terminate();
-  designs = undefined;
-}
+/** Reads designs and measures them. */
+export const { door: designer, stop: stopDesigner } = stoppable<DesignDoor>(
+  () => new Worker(new URL('../workers/design.worker.ts', import.meta.url), { type: 'module' }),
+);

@@ -1,4 +1,12 @@
-export type FinishId = 'smooth' | 'plate' | 'watercolour' | 'kraft' | 'textured' | 'coated' | 'patterned';
+export type FinishId =
+  | 'smooth'
+  | 'plate'
+  | 'watercolour'
+  | 'kraft'
+  | 'textured'
+  | 'coated'
+  | 'patterned'
+  | 'metallic';
 
 /** A card's surface: how it looks, how the brush moves on it, and how it takes ink. Adding one is adding one here. */
 export interface Finish {
@@ -99,6 +107,17 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     stroke: SMALL,
     takes: 'badly',
     told: 'Its print shows through and its coating takes ink badly: good as the ground under a resist.',
+    wets: false,
+  },
+  metallic: {
+    id: 'metallic',
+    label: 'metallic',
+    tooth: 0.02,
+    grain: 0.15,
+    fibres: 0,
+    stroke: SMALL,
+    takes: 'badly',
+    told: 'Metallic: ink slides and wipes off. For a mat or a base, not for a panel.',
     wets: false,
   },
 };

@@ -5,7 +5,8 @@ import { isBare } from '../ink/ink';
 import { driedColour } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
 import { panelField } from '../legibility/panelField';
-import { type Card, groundOfCard } from './card';
+import { groundOf } from '../pass/ground';
+import type { Card } from './card';
 
 /** A card as a mat or base under a panel, and why it goes or does not. */
 export interface MatAdvice {
@@ -22,11 +23,11 @@ const [ITS_COLOUR, MELTS] = [14, 9] as const;
 const COLOURLESS = 10;
 
 /**
- * The drawer's cards by how they go with a panel: its own dark first, then black and white, greys, its own pale; what
+ * The drawer's cards by how they go with a panel: its own dark first, then black, a metallic and white, greys, its own pale; what
  * melts into the panel's border frames nothing. Common practice.
  */
 export function matsFor(kit: Kit, cards: readonly Card[]): MatAdvice[] {
-  const ground = groundOfCard(kit.card);
+  const ground = groundOf(kit);
   const inks = kit.inks.filter((ink) => !isBare(ink)).map((ink) => ({ ink, lab: driedColour(ink, ground) }));
   const byLightness = inks.toSorted((p, q) => p.lab.l - q.lab.l);
   const [darkest, palest] = [byLightness[0], byLightness.at(-1)];
@@ -39,6 +40,8 @@ export function matsFor(kit: Kit, cards: readonly Card[]): MatAdvice[] {
         return { card, worth: 0, reason: `melts into ${Math.round(melted * 100)} % of the panel’s border` };
       const held = melted > 0.1 ? `; it melts into ${Math.round(melted * 100)} % of the border` : '';
       const worth = (base: number) => base - melted;
+      if (card.finish === 'metallic')
+        return { card, worth: worth(2.3), reason: `metallic: a narrow rim catches the light${held}` };
       if (darkest && lab.l >= BLACK_TO && deltaE00(darkest.lab, lab) < ITS_COLOUR)
         return { card, worth: worth(3), reason: `near its own darkest, ${darkest.ink.name}${held}` };
       if (lab.l < BLACK_TO)

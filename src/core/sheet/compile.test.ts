@@ -1,6 +1,13 @@
-import { expect, test } from 'vitest';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import type { Design } from '../design/design';
+import { OWN_DESIGNS } from '../design/own';
+import type { Kit } from '../ladder/recipe';
 import { USUAL_PANEL } from '../panel/panel';
+import { finished } from '../panel/progress';
+import { addPlacement } from '../pass/edit';
+import { PASS_KIND_IDS, PASS_KINDS } from '../pass/pass';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
 import { layingOrder } from './school';
@@ -75,6 +82,89 @@ test('thin card is warned of, heat carries its caution once', () => {
   expect(thin.steps[0]?.care.join(' ')).toContain('curls');
   expect(compileSheet(kitOf([yellow, blue]), 'mm').steps[0]?.care.join(' ')).not.toContain('curls');
   expect(sheetText(kitOf([yellow, blue]), 'mm').match(/hot air and hot card burn/g)).toHaveLength(1);
+});
+
+describe('passes in the order of work', () => {
+  const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
+  const titles = (kit: Kit) => compileSheet(kit, 'mm').steps.map(({ title }) => title);
+  const dark = ink('Tarn', '#133f7c');
+
+  test('a white base is laid and dried before the blend; a resist dries it, cools, and is coated', () => {
+    const slip = ink('Slip', '#fdfdfb', 'white');
+    const based = withPass(kitOf([yellow, blue]), 'whiteBase', { ink: slip });
+    const kit = withPass(withPass(based, 'clearResist', { design: design('reeds') }), 'coat', { ink: dark });
+    expect(titles(kit)).toEqual([
+      'Prepare',
+      'White base: Slip',
+      'Dry the white',
+      'Gorse',
+      'Skerry',
+      'Back with Gorse',
+      'Dry',
+      'Emboss the resist',
+      'Cool',
+      'Top coat: Tarn',
+      'Dry',
+      'Check, dry',
+    ]);
+    expect(compileSheet(kit, 'mm').steps.at(-1)?.care.join(' ')).toMatch(
+      /Wash brush A at once, before it sets/,
+    );
+  });
+
+  test('what is dry already is not dried again, and a heat set is the drying', () => {
+    const set = withPass(withPass(kitOf([yellow, blue]), 'heatSet'), 'splash');
+    expect(titles(set).slice(-3)).toEqual(['Heat set', 'Splashes', 'Check, dry']);
+    expect(titles(set).filter((title) => title === 'Dry')).toEqual([]);
+  });
+
+  test('each placement is a step in its own ink, and the picture after it grows', () => {
+    const stencil = withPass(kitOf([yellow, blue]), 'edgeStencil', {
+      ink: dark,
+      design: design('far-hills'),
+    });
+    const kit = { ...stencil, recipe: addPlacement(stencil.recipe, 'edgeStencil-1') };
+    const placings = compileSheet(kit, 'mm').steps.filter(({ title }) => title.startsWith('Edge stencil'));
+    expect(placings.map(({ title }) => title)).toEqual([
+      'Edge stencil, placing 1: Tarn',
+      'Edge stencil, placing 2: Tarn',
+    ]);
+    expect(placings.map(({ after }) => after.passes)).toEqual([0, 1]);
+  });
+
+  test('heat, powder, blades and steel edges are cautioned against once a sheet, and only where they are', () => {
+    const dangers = [/hot air/g, /do not breathe/g, /cut away from/g, /their edges cut/g];
+    const counts = (kit: Kit) => dangers.map((one) => sheetText(kit, 'mm').match(one)?.length ?? 0);
+    const plain = kitOf([yellow, blue]);
+    expect(counts(plain)).toEqual([1, 0, 0, 0]);
+    const all = (['clearResist', 'mask', 'patternStencil', 'toneResist', 'paste'] as const).reduce(
+      (kit, kind) => withPass(kit, kind, { ink: dark, design: design('kiln-bricks') }),
+      plain,
+    );
+    expect(counts(all)).toEqual([1, 1, 1, 1]);
+  });
+
+  test('whatever passes there are: keys name one step, and the last shows all of them done', () => {
+    const anyKind = fc.constantFrom(...PASS_KIND_IDS);
+    fc.assert(
+      fc.property(fc.array(anyKind, { minLength: 1, maxLength: 8 }), (kinds) => {
+        const kit = kinds.reduce(
+          (one, kind) =>
+            withPass(one, kind, {
+              ...(PASS_KINDS[kind].ink ? { ink: dark } : {}),
+              ...(PASS_KINDS[kind].design ? { design: design('reeds') } : {}),
+            }),
+          kitOf([yellow, teal, blue]),
+        );
+        const { steps, workMinutes, dryMinutes } = compileSheet(kit, 'mm');
+        expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
+        expect(steps.at(-1)?.after).toEqual(finished(kit.recipe));
+        const told = steps.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
+        expect(workMinutes + dryMinutes).toBeCloseTo(told, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
 });
 
 test('minutes are told as a maker says them', () => {

@@ -1,0 +1,24 @@
+import type { Page } from '@playwright/test';
+
+/** Mean colour of a few pixels of the panel round a point, 0…255; x and y are parts of its sides. */
+export async function colourAt(page: Page, x: number, y: number): Promise<readonly [number, number, number]> {
+  return page
+    .locator('main canvas')
+    .first()
+    .evaluate(
+      (canvas, at) => {
+        const { width, height } = canvas as HTMLCanvasElement;
+        const data = (canvas as HTMLCanvasElement)
+          .getContext('2d')
+          ?.getImageData(Math.floor(at.x * (width - 5)), Math.floor(at.y * (height - 5)), 5, 5).data;
+        const mean = (channel: number) =>
+          [...(data ?? [])].filter((_, i) => i % 4 === channel).reduce((sum, v) => sum + v, 0) / 25;
+        return [mean(0), mean(1), mean(2)] as const;
+      },
+      { x, y },
+    );
+}
+
+/** Mean light there. */
+export const lightAt = async (page: Page, x: number, y: number): Promise<number> =>
+  (await colourAt(page, x, y)).reduce((sum, value) => sum + value, 0) / 3;
