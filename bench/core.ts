@@ -93,6 +93,12 @@ function pictures(): Row[] {
       30,
     ),
     row(
+      'legibility-passes',
+      medianTime(() => legibilityMap(eightPasses(three)), 7),
+      'ms',
+      null,
+    ),
+    row(
       'topcoat-240',
       medianTime(() => rankTopCoats(three, manyInks), 7),
       'ms',

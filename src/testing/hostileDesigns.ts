@@ -42,6 +42,11 @@ export const HOSTILE_SVGS: readonly Hostile[] = [
     text: `${open}<path d="M0 0${'L1 1L2 0'.repeat(150_000)}"/></svg>`,
     refused: /too long to work with/,
   },
+  {
+    name: 'a scribble without end',
+    text: `${open}<path stroke="#000" d="M0 0${'L9 50L1 0'.repeat(8000)}"/></svg>`,
+    refused: /too often to be measured/,
+  },
   { name: 'broken XML', text: `${open}<g>${box}</svg>`, refused: /line 1.*no well-formed SVG/s },
   { name: 'a path of letters', text: `${open}<path d="M0 0 L x y"/></svg>`, refused: /path cannot be read/ },
   {

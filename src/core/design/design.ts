@@ -150,3 +150,20 @@ export function trimDesign(design: Design): Design {
     })),
   };
 }
+
+/** Lines drawn from top to foot that a design may come to at the most: more would take too long to measure. */
+const MOST_TRAVEL = 3000;
+
+/** Whether a design goes up and down so much that measuring it would hold up everything else. */
+export function isTooBusy({ height, shapes }: Pick<Design, 'height' | 'shapes'>): boolean {
+  let travel = 0;
+  for (const { d, stroke } of shapes)
+    for (const { loop } of flatten(d))
+      for (let i = 3; i < loop.length; i += 2) {
+        const down = Math.min(Math.abs((loop[i] as number) - (loop[i - 2] as number)), 3 * height);
+        // A line is filled as a band with round ends.
+        travel += stroke === undefined ? down : 2 * down + 4 * stroke;
+        if (travel > MOST_TRAVEL * height) return true;
+      }
+  return false;
+}

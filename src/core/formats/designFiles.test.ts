@@ -81,13 +81,11 @@ describe('a drawing, SVG', () => {
 
 describe('a hostile drawing', () => {
   test.each(HOSTILE_SVGS)('$name: refused, or nothing of it goes on but geometry', ({ text, refused }) => {
-    const begun = performance.now();
     if (refused) expect(() => read(text)).toThrow(refused);
     else {
       const kept = writeDesignSvg(read(text).design);
       expect(kept).not.toMatch(/script|onload|href|url\(|@import|foreignObject|javascript|style/i);
     }
-    expect(performance.now() - begun).toBeLessThan(4000);
   });
 
   test('any text at all is refused with a reason, or read', () => {

@@ -1,7 +1,7 @@
 import { parseXml, XmlElement, XmlError } from '@rgrove/parse-xml';
 import { parse as parseColour } from 'culori';
 import svgPath from 'svgpath';
-import { DESIGN_LIMITS, type Design, type Shape, scaleDesign } from '../design/design';
+import { DESIGN_LIMITS, type Design, isTooBusy, type Shape, scaleDesign } from '../design/design';
 import { MM_AN_INCH } from '../panel/measure';
 import { FileError } from './fileError';
 import { DESIGNS_LIMIT } from './passSchema';
@@ -87,6 +87,7 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
   const shapes: Shape[] = [];
   const leftOut = new Set<string>();
   let elements = 0;
+  let letters = 0;
   const walk = (element: XmlElement, style: Style, depth: number): void => {
     if (++elements > SVG_LIMITS.elements)
       refuse(
@@ -104,6 +105,9 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
       }
     else {
       const d = pathOf(element);
+      letters += d?.length ?? 0;
+      // Told before they are gone through, which takes longer than to refuse them.
+      if (letters > 1.5 * DESIGNS_LIMIT) refuse(TOO_LONG);
       if (d !== undefined) shapes.push(...shapesOf(d, own, frame, elements));
       else if (!SILENT.includes(element.name)) leftOut.add(element.name.replace(/^.*:/, ''));
     }
@@ -114,13 +118,16 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
     refuse(
       `The drawing holds no dark shape${leftOut.size > 0 ? ` (it has ${[...leftOut].join(', ')}, which are not read)` : ''}. Turn lettering into paths, and fill what is to be cut or inked with black.`,
     );
-  if (drawn.reduce((sum, { d }) => sum + d.length, 0) > DESIGNS_LIMIT)
-    refuse('The drawing’s paths are too long to work with. Simplify them, and export it again.');
+  if (drawn.reduce((sum, { d }) => sum + d.length, 0) > DESIGNS_LIMIT) refuse(TOO_LONG);
   const { width, height } = frame;
+  if (isTooBusy({ height, shapes: drawn }))
+    refuse('The drawing’s lines go up and down too often to be measured. Simplify it, and export it again.');
   const design: Design = { id, name, use: 'image', width, height, shapes: drawn };
   const held = Math.min(Math.max(width, DESIGN_LIMITS.least), DESIGN_LIMITS.most);
   return { design: held === width ? design : scaleDesign(design, held), leftOut: [...leftOut] };
 }
+
+const TOO_LONG = 'The drawing’s paths are too long to work with. Simplify them, and export it again.';
 
 /** The box of a drawing: from user units to mm from its top left corner. */
 interface Frame {

@@ -1,5 +1,5 @@
 import { array, boolean, number, type ObjectSchema, object, string } from 'yup';
-import { DESIGN_LIMITS, type Design, type Shape } from '../design/design';
+import { DESIGN_LIMITS, type Design, isTooBusy, type Shape } from '../design/design';
 import type { Ink } from '../ink/ink';
 import { inkDoes, PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type Pass } from '../pass/pass';
 import type { Fault } from './fileError';
@@ -48,7 +48,13 @@ export const designSchema: ObjectSchema<Design> = object({
     .min(1, 'must have at least one shape')
     .max(MOST_SHAPES, `must have at most ${MOST_SHAPES} shapes`)
     .of(shapeSchema.required()),
-}).noUnknown(unknownField) as unknown as ObjectSchema<Design>;
+})
+  .noUnknown(unknownField)
+  .test(
+    'busy',
+    'goes up and down too often to be measured',
+    (design) => !isTooBusy(design as Design),
+  ) as unknown as ObjectSchema<Design>;
 
 /** What is wrong with passes that have the right shape. */
 export function passFaults(

@@ -36,25 +36,31 @@ export function stackReflectance(
   return reflectance;
 }
 
-/** Reads one point of the panel, x and y in mm from its top left corner. */
-export function readPlace(kit: Kit, x: number, y: number): Place {
+/** Reads points of the panel, x and y in mm from its top left corner. */
+export function placeReader(kit: Kit): (x: number, y: number) => Place {
   const work = workOf(kit, finished(kit.recipe));
   const stack = work.stack();
-  work.at(x, y, (border) => (work.borders[border]?.(x, y) ?? 0) > 0, stack);
-  const lab = labOfSpectrum(stackReflectance(work, stack, groundOfCard(kit.card)));
-  const laid = new Map<string, { ink: Ink; coats: number }>();
-  work.palette.forEach((ink, i) => {
-    let coats = laid.get(ink.id)?.coats ?? 0;
-    for (let layer = 0; layer < layersOf(stack); layer++)
-      coats += stack.amounts[layer * stack.inks + i] as number;
-    laid.set(ink.id, { ink, coats });
-  });
-  return {
-    lab,
-    hex: hexOfLab(lab),
-    colour: nameColour(lab),
-    inks: [...laid.values()]
-      .filter(({ ink, coats }) => coats >= 0.01 && !isBare(ink))
-      .toSorted((p, q) => q.coats - p.coats),
+  const ground = groundOfCard(kit.card);
+  return (x, y) => {
+    work.at(x, y, (border) => (work.borders[border]?.(x, y) ?? 0) > 0, stack);
+    const lab = labOfSpectrum(stackReflectance(work, stack, ground));
+    const laid = new Map<string, { ink: Ink; coats: number }>();
+    work.palette.forEach((ink, i) => {
+      let coats = laid.get(ink.id)?.coats ?? 0;
+      for (let layer = 0; layer < layersOf(stack); layer++)
+        coats += stack.amounts[layer * stack.inks + i] as number;
+      laid.set(ink.id, { ink, coats });
+    });
+    return {
+      lab,
+      hex: hexOfLab(lab),
+      colour: nameColour(lab),
+      inks: [...laid.values()]
+        .filter(({ ink, coats }) => coats >= 0.01 && !isBare(ink))
+        .toSorted((p, q) => q.coats - p.coats),
+    };
   };
 }
+
+/** Reads one point. */
+export const readPlace = (kit: Kit, x: number, y: number): Place => placeReader(kit)(x, y);

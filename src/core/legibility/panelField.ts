@@ -1,8 +1,8 @@
 import { groundOfCard } from '../card/card';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
-import { stackReflectance } from '../ladder/place';
 import type { Kit } from '../ladder/recipe';
+import { reflectanceOf } from '../panel/mix';
 import { finished } from '../panel/progress';
 import { layersOf } from '../pass/stack';
 import { workOf } from '../pass/work';
@@ -32,9 +32,9 @@ export function panelField(kit: Kit, cells = CELLS): PanelField {
     number,
     number,
   ];
-  const bare = groundOfCard(card);
   const work = workOf(kit, finished(recipe));
   const stack = work.stack();
+  const reflectanceAt = reflectanceOf(work.palette, groundOfCard(card));
   const x = (column: number) => ((column + 0.5) / columns) * width;
   const y = (row: number) => ((row + 0.5) / rows) * height;
   const known = new Map<string, Spectrum>();
@@ -43,7 +43,7 @@ export function panelField(kit: Kit, cells = CELLS): PanelField {
     work.at(across, down, (border) => (work.borders[border]?.(across, down) ?? 0) > 0, stack);
     // A straight run looks alike along a row, and a solid ink everywhere.
     const key = stack.amounts.subarray(0, layersOf(stack) * stack.inks).join(' ');
-    const found = known.get(key) ?? stackReflectance(work, stack, bare);
+    const found = known.get(key) ?? reflectanceAt(stack);
     known.set(key, found);
     return found;
   };

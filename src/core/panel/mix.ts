@@ -28,6 +28,33 @@ export function lightOf(
   ground: Spectrum,
   wetness: Wetness,
 ): (stack: Stack) => LinearRgb {
+  const layAll = layersOver(palette, ground, wetness);
+  return (stack) => {
+    layAll(stack);
+    let x = 0;
+    let y = 0;
+    let z = 0;
+    for (let band = 0; band < BANDS; band++) {
+      const r = R[band] as number;
+      x += r * (WEIGHTS.x[band] as number);
+      y += r * (WEIGHTS.y[band] as number);
+      z += r * (WEIGHTS.z[band] as number);
+    }
+    return linearRgbOfXyz({ x, y, z });
+  };
+}
+
+/** The dried reflectance of what lies at one point, as `lightOf` reckons it. */
+export function reflectanceOf(palette: readonly Ink[], ground: Spectrum): (stack: Stack) => Float64Array {
+  const layAll = layersOver(palette, ground, 'dry');
+  return (stack) => {
+    layAll(stack);
+    return R.slice();
+  };
+}
+
+/** Lays a stack's layers over a ground; the light that comes back is left in R. */
+function layersOver(palette: readonly Ink[], ground: Spectrum, wetness: Wetness): (stack: Stack) => void {
   const bare = Float64Array.from(ground);
   const films = palette.map(
     (ink): Mixed => ({
@@ -44,16 +71,6 @@ export function lightOf(
     const layers = layersOf(stack);
     for (let layer = 0; layer < layers; layer++)
       layOver(films, stack, layer, potent, wetness === 'wet' && stack.wet && layer === stack.dried);
-    let x = 0;
-    let y = 0;
-    let z = 0;
-    for (let band = 0; band < BANDS; band++) {
-      const r = R[band] as number;
-      x += r * (WEIGHTS.x[band] as number);
-      y += r * (WEIGHTS.y[band] as number);
-      z += r * (WEIGHTS.z[band] as number);
-    }
-    return linearRgbOfXyz({ x, y, z });
   };
 }
 

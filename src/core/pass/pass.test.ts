@@ -8,7 +8,7 @@ import { DESIGN_LIMITS, type Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import type { InkKindId } from '../ink/kinds';
 import { setRun } from '../ladder/edit';
-import { readPlace } from '../ladder/place';
+import { placeReader, readPlace } from '../ladder/place';
 import type { Kit } from '../ladder/recipe';
 import { paintPanel } from '../panel/paint';
 import { finished } from '../panel/progress';
@@ -108,6 +108,22 @@ describe('resists (common practice)', () => {
   });
 });
 
+test('a strip laid over a resist takes ink again, and water does not get under a resist', () => {
+  const resist = withPass(kit, 'clearResist', { design: SQUARE });
+  const strip = { x: 40, y: 50, width: 30, height: 20 };
+  const dotted = (under: Kit) =>
+    withPass(withPass(under, 'greetingStrip', { params: strip }), 'coat', { ink: dark });
+  expect(labAt(dotted(resist), ...inside)).toEqual(labAt(dotted(kit), ...inside));
+  const pigments = kitOf([
+    { ...mid, kind: 'pigment' },
+    { ...mid, id: 'other', kind: 'pigment' },
+  ]);
+  const sealed = withPass(pigments, 'clearResist', { design: SQUARE });
+  const lifted = withPass(sealed, 'lift', { params: { seconds: 90 } });
+  expect(labAt(lifted, ...inside)).toEqual(labAt(sealed, ...inside));
+  expect(labAt(lifted, ...outside)).not.toEqual(labAt(sealed, ...outside));
+});
+
 describe('water (common practice)', () => {
   const kinds: readonly InkKindId[] = ['dye', 'fluorescent', 'hybrid', 'pigment'];
 
@@ -149,11 +165,12 @@ describe('water (common practice)', () => {
     const [lie] = liesOf(splashed, passesInOrder(splashed.recipe)[0] as never);
     const [rim, core] = lie?.borders ?? [];
     const plain = labAt(kitOf([mid, { ...mid, id: 'same' }]), 2, 2).l;
+    const read = placeReader(splashed);
     let [pales, darker] = [0, 0];
-    for (let x = 1; x < 80; x += 0.5)
+    for (let x = 1; x < 80; x++)
       for (let y = 1; y < 100; y += 0.5) {
         if (!rim || !core || rim(x, y) < 0.05) continue;
-        const { l } = labAt(splashed, x, y);
+        const { l } = read(x, y).lab;
         if (core(x, y) > 0.05 && l > plain + 1) pales++;
         if (core(x, y) < -0.05 && l < plain - 0.3) darker++;
       }
@@ -302,6 +319,7 @@ test('whatever the passes: the painted picture shows at each place what lies the
         const { borders } = workOf(laid, finished(laid.recipe));
         const perMm = 4;
         const { pixels, width } = paintPanel(laid, 'dry', 80 * perMm, 100 * perMm);
+        const read = placeReader(laid);
         for (const [x, y] of places) {
           const [at, down] = [x + 0.5 / perMm, y + 0.5 / perMm];
           // On a border a pixel shows both sides.
@@ -311,7 +329,7 @@ test('whatever the passes: the painted picture shows at each place what lies the
             `#${[0, 1, 2].map((i) => (pixels[from + i] ?? 0).toString(16).padStart(2, '0')).join('')}` as `#${string}`,
           );
           // The card's tooth, the brush's unevenness and the dither come to about three, a steep joint to as much.
-          expect(deltaE00(painted, labAt(laid, at, down))).toBeLessThan(9);
+          expect(deltaE00(painted, read(at, down).lab)).toBeLessThan(9);
         }
       },
     ),

@@ -59,6 +59,8 @@ interface Operation {
   readonly effect: Effect;
   readonly ink: number;
   readonly pass: number;
+  /** Its place among all operations, in the order of work. */
+  readonly turn: number;
   /** On which side of its own borders a point lies. */
   readonly inside: Inside;
   /** What keeps it off. */
@@ -77,6 +79,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
   let shrinks = 1;
   /** What the caller says of the point in hand. */
   let side: Inside = () => false;
+  let turns = 0;
   const inkAt = (ink: Ink | undefined): number => {
     if (!ink) return -1;
     const known = palette.indexOf(ink, inks.length);
@@ -98,6 +101,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
           effect,
           ink: effect.does === 'film' ? inkAt(effect.ink ?? scene.ink) : -1,
           pass: first + i,
+          turn: turns++,
           inside: (border: number) => side(offset + border),
           guards: [],
         }));
@@ -139,15 +143,19 @@ export function workOf(kit: Kit, progress: Progress): Work {
   const shown = new Float64Array(inks.length);
   const kindOf = palette.map(({ kind }) => kind);
 
-  /** The part of an ink that stays where guards lie. */
-  const stays = (guards: Operation['guards'], ink: number, x: number, y: number): number => {
+  /** The last piece laid over the point in hand: what was guarded under it is out of reach. */
+  let laidOver = -1;
+  /** The part of an ink of some kind that stays where guards lie. */
+  const stays = (guards: Operation['guards'], kind: Ink['kind'], x: number, y: number): number => {
     let part = 1;
-    for (const { effect, inside } of guards) {
+    for (const { effect, inside, turn } of guards) {
+      if (turn < laidOver) continue;
       const cover = effect.coverAt(x, y, inside);
-      if (cover > 0) part *= 1 - cover * effect.keepsOff(kindOf[ink] as Ink['kind']);
+      if (cover > 0) part *= 1 - cover * effect.keepsOff(kind);
     }
     return part;
   };
+  const kindAt = (ink: number) => kindOf[ink] as Ink['kind'];
   const layLadder = (
     stack: Stack,
     amounts: Float64Array,
@@ -161,17 +169,22 @@ export function workOf(kit: Kit, progress: Progress): Work {
         addWet(
           stack,
           rung,
-          much * (amounts[rung] as number) * (guards.length > 0 ? stays(guards, rung, x, y) : 1),
+          much * (amounts[rung] as number) * (guards.length > 0 ? stays(guards, kindAt(rung), x, y) : 1),
         );
   };
-  const work = ({ effect, ink, inside, guards }: Operation, x: number, y: number, stack: Stack): void => {
+  const work = (
+    { effect, ink, inside, guards, turn }: Operation,
+    x: number,
+    y: number,
+    stack: Stack,
+  ): void => {
     switch (effect.does) {
       case 'dry':
         dryStack(stack);
         break;
       case 'film': {
         const cover = ink < 0 ? 0 : effect.coverAt(x, y, inside);
-        if (cover > 0) addWet(stack, ink, cover * stays(guards, ink, x, y));
+        if (cover > 0) addWet(stack, ink, cover * stays(guards, kindAt(ink), x, y));
         break;
       }
       case 'ladder': {
@@ -182,10 +195,9 @@ export function workOf(kit: Kit, progress: Progress): Work {
       case 'thin': {
         const cover = effect.coverAt(x, y, inside);
         if (cover === 0) break;
-        thinStack(stack, (one) => {
-          const { lifts } = INK_KINDS[kindOf[one] as Ink['kind']];
-          return lifts === 0 ? 1 : 1 - cover * lifts * stays(guards, one, x, y);
-        });
+        // Water wipes off wherever dye does.
+        const wetted = cover * stays(guards, 'dye', x, y);
+        thinStack(stack, (one) => 1 - wetted * INK_KINDS[kindAt(one)].lifts);
         break;
       }
       case 'piece':
@@ -193,6 +205,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
           const from = effect.shows(x, y);
           coverage(from.x, from.y, shown);
           clearStack(stack);
+          laidOver = turn;
           layLadder(stack, shown, coats, [], x, y);
         }
         break;
@@ -211,6 +224,7 @@ export function workOf(kit: Kit, progress: Progress): Work {
     stack: () => makeStack(palette, before.length + after.length + 1),
     at: (x, y, inside, stack) => {
       side = inside;
+      laidOver = -1;
       clearStack(stack);
       for (const operation of before) work(operation, x, y, stack);
       coverage(x, y, parts);

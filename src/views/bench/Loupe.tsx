@@ -1,5 +1,5 @@
-import { type KeyboardEvent, type RefObject, useState } from 'react';
-import { readPlace } from '../../core/ladder/place';
+import { type KeyboardEvent, type RefObject, useMemo, useState } from 'react';
+import { placeReader } from '../../core/ladder/place';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatBare, type Unit } from '../../core/panel/measure';
 import type { Point } from '../../core/run/run';
@@ -23,7 +23,8 @@ export function Loupe({ kit, unit, board }: Props) {
   const { panel } = kit.recipe;
   const [at, setAt] = useState<Point>({ x: panel.width / 2, y: panel.height / 2 });
   const held = { x: Math.min(at.x, panel.width), y: Math.min(at.y, panel.height) };
-  const { lab, hex, colour, inks } = readPlace(kit, held.x, held.y);
+  const read = useMemo(() => placeReader(kit), [kit]);
+  const { lab, hex, colour, inks } = read(held.x, held.y);
   const onKeyDown = (event: KeyboardEvent) => {
     const [right = 0, down = 0] = ARROWS[event.key] ?? [];
     if (right === 0 && down === 0) return;
