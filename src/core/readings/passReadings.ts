@@ -58,7 +58,7 @@ export const passReadings = (kit: Kit): PassReading[] => {
     });
     const changed = after.map((lab, i) => deltaE00(lab, before[i] as Lab)).filter((far) => far >= SEEN);
     const design = designOf(kit, pass);
-    const contrast = design || pass.kind === 'greetingStrip' ? designContrast(kit, pass.id) : undefined;
+    const contrast = hasImage(pass) ? designContrast(kit, pass.id) : undefined;
     const overlap = overlapOf(kit, pass);
     return {
       id: pass.id,
@@ -139,6 +139,10 @@ function withoutLaterImages(kit: Kit, passId: string): Kit {
   const kept = passes.filter(({ kind }, i) => i <= at || !IMAGES.includes(kind));
   return { ...kit, recipe: { ...kit.recipe, passes: kept } };
 }
+
+/** Whether it shows something that is to stand out from what lies beside it; an edge stencil's ink fades into it. */
+export const hasImage = ({ kind, designId }: Pass): boolean =>
+  kind === 'greetingStrip' || (designId !== undefined && kind !== 'edgeStencil');
 
 /** The two placements of a pass whose designs cover each other most. */
 function overlapOf(kit: Kit, pass: Pass): PassReading['overlap'] {

@@ -15,6 +15,7 @@ import type { Unit } from '../../core/panel/measure';
 import { passesInOrder } from '../../core/pass/order';
 import { PASS_KINDS } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
+import { hasImage } from '../../core/readings/passReadings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
@@ -34,7 +35,7 @@ interface Props {
 /** Whether a silhouette, a greeting or a resist will be seen on the panel: where, in what, and how clearly. */
 export default function SeenDialog({ kit, shelf, onClose }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const designed = passesInOrder(kit.recipe).filter((pass) => designOf(kit, pass) !== undefined);
+  const designed = passesInOrder(kit.recipe).filter((pass) => designOf(kit, pass) && hasImage(pass));
   const [passId, setPassId] = useState<string>();
   const pass = designed.find(({ id }) => id === passId);
   const [need, setNeed] = useState<Need>('lettering');
