@@ -49,6 +49,8 @@ interface Nodes {
   /** The field that last compared each node's parts. */
   readonly checkedBy: Int32Array;
   readonly grids: Map<Side, Grid>;
+  /** Colours by what lies there: where one ink is solid there are many places alike. */
+  readonly colours: Map<number, readonly [r: number, g: number, b: number]>;
 }
 /** Those used last, the last one last: a joint that grows narrow asks for more nodes, and soon for fewer again. */
 const kept = new Map<string, Nodes>();
@@ -56,6 +58,7 @@ const MOST_KEPT = 4;
 let fields = 0;
 /** So many sides are remembered; a panel with more begins anew. */
 const MOST_GRIDS = 512;
+const MOST_COLOURS = 20_000;
 
 function nodesFor(key: string, passes: string, count: number, rungs: number): Nodes {
   const nodes = kept.get(key) ?? {
@@ -65,6 +68,7 @@ function nodesFor(key: string, passes: string, count: number, rungs: number): No
     state: new Int32Array(count),
     checkedBy: new Int32Array(count),
     grids: new Map<Side, Grid>(),
+    colours: new Map(),
   };
   kept.delete(key);
   kept.set(key, nodes);
@@ -115,14 +119,21 @@ export function fieldOf(
     if (!same) nodes.state[node] = (nodes.state[node] as number) + 1;
     nodes.checkedBy[node] = field;
   };
+  const compute = (here: number): readonly [number, number, number] => {
+    const { r, g, b } = colourOf(stack);
+    const found = [fineSignalOf(r), fineSignalOf(g), fineSignalOf(b)] as const;
+    if (nodes.colours.size >= MOST_COLOURS) nodes.colours.clear();
+    nodes.colours.set(here, found);
+    return found;
+  };
   const look = ({ signal, lies, seen }: Grid, node: number): void => {
     work.at((node % columns) * stepX, Math.floor(node / columns) * stepY, inside, stack);
     const here = told(stack);
     if (here !== lies[node]) {
-      const { r, g, b } = colourOf(stack);
-      signal[3 * node] = fineSignalOf(r);
-      signal[3 * node + 1] = fineSignalOf(g);
-      signal[3 * node + 2] = fineSignalOf(b);
+      const [r, g, b] = nodes.colours.get(here) ?? compute(here);
+      signal[3 * node] = r;
+      signal[3 * node + 1] = g;
+      signal[3 * node + 2] = b;
       lies[node] = here;
     }
     seen[node] = nodes.state[node] as number;

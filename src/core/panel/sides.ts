@@ -32,8 +32,8 @@ export const STRETCH = 6;
 /** How far each pixel near one border lies inside it, and how each square lies to it; filled as it is asked for. */
 interface Outline {
   readonly state: Uint8Array;
-  /** Part of a pixel inside, in 255ths; told only where the border may cross its square. */
-  readonly cover: Uint8Array;
+  /** By square the part of each of its pixels inside, in 255ths, row by row; only where the border may cross it. */
+  readonly covers: (Uint8Array | undefined)[];
 }
 const [OUTSIDE, INSIDE, CROSSED] = [1, 2, 3] as const;
 
@@ -46,12 +46,11 @@ interface Whole {
 
 /** A picture of more pixels is painted once, and what is found for it is not kept. */
 const KEPT_UP_TO = 1_000_000;
-/** The most pixels of outlines that are kept, and pictures. */
-const MOST_PIXELS = 24_000_000;
+/** The most outlines that are kept, and pictures. */
+const MOST_OUTLINES = 160;
 const MOST_WHOLES = 6;
 const outlines = new Map<string, Outline>();
 const wholes = new Map<string, Whole>();
-let keptPixels = 0;
 
 /** The first pixel of each column or row of squares; one more than there are squares. */
 const firstsOf = (pixels: number, nodes: number): Int32Array =>
@@ -68,29 +67,34 @@ export function stretchesOf({ borders, borderKeys }: Work, tiling: Tiling): Stre
   const size = `${width} ${height} ${columns} ${rows} ${tiling.panel.width} ${tiling.panel.height}`;
   const whole = wholeOf(`${size} ${borderKeys.join(' ')}`, width * height <= KEPT_UP_TO);
   const [left, top] = [firstsOf(width, columns), firstsOf(height, rows)];
-  let drawn: Outline[] | undefined;
   const look = looker(tiling, left, top);
+  let drawing: Drawing | undefined;
+  let squares = 0;
   return {
     sides: whole.sides,
     ofRow: (row) => {
       const known = whole.rows[row];
       if (known) return known;
-      drawn ??= borderKeys.map((key) => outlineOf(`${size} ${key}`, tiling));
-      const v = ((row + 0.5) / height) * (rows - 1);
-      const found = readRow(
-        row,
-        Math.min(Math.floor(v), rows - 2),
-        borders,
-        drawn,
-        look,
-        whole,
-        tiling,
-        left,
-      );
+      const drawn = drawing?.drawn ?? borderKeys.map((key) => outlineOf(`${size} ${key}`, tiling));
+      drawing ??= { borders, drawn, look, whole, columns, left, top };
+      while (squares > 0 && row < (top[squares] as number)) squares--;
+      while (row >= (top[squares + 1] as number)) squares++;
+      const found = readRow(row, squares, drawing);
       if (width * height <= KEPT_UP_TO) whole.rows[row] = found;
       return found;
     },
   };
+}
+
+/** All that a row is read from. */
+interface Drawing {
+  readonly borders: readonly Border[];
+  readonly drawn: readonly Outline[];
+  readonly look: Look;
+  readonly whole: Whole;
+  readonly columns: number;
+  readonly left: Int32Array;
+  readonly top: Int32Array;
 }
 
 function wholeOf(key: string, keeps: boolean): Whole {
@@ -106,58 +110,45 @@ function wholeOf(key: string, keeps: boolean): Whole {
 function outlineOf(key: string, { width, height, columns, rows }: Tiling): Outline {
   const known = outlines.get(key);
   if (known) return known;
-  const outline = { state: new Uint8Array(columns * rows), cover: new Uint8Array(width * height) };
+  const outline: Outline = { state: new Uint8Array(columns * rows), covers: [] };
   if (width * height > KEPT_UP_TO) return outline;
-  if (keptPixels + width * height > MOST_PIXELS) {
-    outlines.clear();
-    keptPixels = 0;
-  }
+  if (outlines.size >= MOST_OUTLINES) outlines.delete(outlines.keys().next().value as string);
   outlines.set(key, outline);
-  keptPixels += width * height;
   return outline;
 }
 
 type Look = (border: Border, outline: Outline, column: number, row: number) => number;
 
 /** Looks how a square lies to a border, and where the border may cross it, how each of its pixels does. */
-function looker({ panel, width, height, columns, rows }: Tiling, left: Int32Array, top: Int32Array): Look {
+function looker(tiling: Tiling, left: Int32Array, top: Int32Array): Look {
+  const { panel, width, height, columns, rows } = tiling;
   const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   // No border comes nearer to a square's middle than its corners are, or it may cross it.
   const reach = Math.hypot(stepX, stepY) / 2 + 0.1 * Math.max(stepX, stepY);
-  return (border, { state, cover }, column, row) => {
+  return (border, { state, covers }, column, row) => {
+    const square = row * columns + column;
     const far = border((column + 0.5) * stepX, (row + 0.5) * stepY);
     const found = far > reach ? INSIDE : far < -reach ? OUTSIDE : CROSSED;
-    state[row * columns + column] = found;
+    state[square] = found;
     if (found !== CROSSED) return found;
-    for (let y = top[row] as number; y < (top[row + 1] as number); y++)
-      for (let x = left[column] as number; x < (left[column + 1] as number); x++) {
+    const [fromX, toX] = [left[column] as number, left[column + 1] as number];
+    const [fromY, toY] = [top[row] as number, top[row + 1] as number];
+    const cover = new Uint8Array((toX - fromX) * (toY - fromY));
+    for (let y = fromY, at = 0; y < toY; y++)
+      for (let x = fromX; x < toX; x++, at++) {
         const part = border((x + 0.5) * acrossPixel, (y + 0.5) * downPixel) / acrossPixel + 0.5;
-        cover[y * width + x] = part <= 0 ? 0 : part >= 1 ? 255 : 1 + part * 253.99;
+        cover[at] = part <= 0 ? 0 : part >= 1 ? 255 : 1 + part * 253.99;
       }
+    covers[square] = cover;
     return found;
   };
 }
 
-/** The stretches of one row. */
-function readRow(
-  row: number,
-  squares: number,
-  borders: readonly Border[],
-  drawn: readonly Outline[],
-  look: Look,
-  whole: Whole,
-  { width, columns }: Tiling,
-  left: Int32Array,
-): Int32Array {
+/** The stretches of one row, which lies in one row of squares. */
+function readRow(row: number, squares: number, drawing: Drawing): Int32Array {
+  const { borders, drawn, look, whole, columns, left, top } = drawing;
   const found: number[] = [];
-  const placeOf = (side: Side): number => {
-    const known = whole.places.get(side);
-    if (known !== undefined) return known;
-    whole.places.set(side, whole.sides.length);
-    return whole.sides.push(side) - 1;
-  };
-  const pixels = row * width;
   const crossed: number[] = [];
   for (let column = 0; column < columns - 1; column++) {
     let plain = 0;
@@ -171,10 +162,9 @@ function readRow(
     }
     const to = left[column + 1] as number;
     let begun = left[column] as number;
+    // Where this row of the square begins among its pixels, less the square's first pixel.
+    const shift = (row - (top[squares] as number)) * (to - begun) - begun;
     let running = plain;
-    const end = (pixel: number): void => {
-      if (begun < pixel) found.push(begun, pixel, column, placeOf(running), 0, 255);
-    };
     if (crossed.length > 0)
       for (let pixel = begun; pixel < to; pixel++) {
         let side = plain;
@@ -182,7 +172,8 @@ function readRow(
         let part = 255;
         for (let i = 0; i < crossed.length; i++) {
           const border = crossed[i] as number;
-          const covered = (drawn[border] as Outline).cover[pixels + pixel] as number;
+          const cover = (drawn[border] as Outline).covers[squares * columns + column] as Uint8Array;
+          const covered = cover[shift + pixel] as number;
           if (covered === 0) continue;
           const weight = WEIGHT_OF[border] as number;
           // Where two borders run through one pixel, the one nearer to its middle is drawn soft.
@@ -193,14 +184,22 @@ function readRow(
           } else if (covered >= 128) side += weight;
         }
         if (part === 255 && side === running) continue;
-        end(pixel);
+        if (begun < pixel) found.push(begun, pixel, column, placeOf(whole, running), 0, 255);
         begun = pixel;
         running = side;
         if (part === 255) continue;
-        found.push(pixel, pixel + 1, column, placeOf(side), placeOf(side + split), part);
+        found.push(pixel, pixel + 1, column, placeOf(whole, side), placeOf(whole, side + split), part);
         begun = pixel + 1;
       }
-    end(to);
+    if (begun < to) found.push(begun, to, column, placeOf(whole, running), 0, 255);
   }
   return Int32Array.from(found);
+}
+
+/** The place of a side among those of a picture; a new one is put at the end. */
+function placeOf({ sides, places }: Whole, side: Side): number {
+  const known = places.get(side);
+  if (known !== undefined) return known;
+  places.set(side, sides.length);
+  return sides.push(side) - 1;
 }
