@@ -179,6 +179,13 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await page.mouse.move((to?.x ?? 0) + 10, (to?.y ?? 0) + 4, { steps: 8 });
   await page.mouse.up();
   await expect.poll(labels).toEqual(['Pen dots on', 'Silhouette on', 'Heat set on', 'Splashes on']);
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^Pen dots (taken up|is over Pen dots)/)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('Pen dots is over Silhouette.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(labels).toEqual(['Silhouette on', 'Pen dots on', 'Heat set on', 'Splashes on']);
   await page.getByRole('checkbox', { name: 'Silhouette on' }).uncheck();
   await expect(steps(page)).not.toContainText('Silhouette');
   await page.getByRole('checkbox', { name: 'Silhouette on' }).check();

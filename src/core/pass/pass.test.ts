@@ -15,7 +15,7 @@ import { finished } from '../panel/progress';
 import type { Params } from '../run/params';
 import { RUN_IDS } from '../run/run';
 import { movePass, setPlacement, switchPass } from './edit';
-import { passesInOrder } from './order';
+import { LEAVES_DRY, passesInOrder } from './order';
 import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from './pass';
 import { borderOfDrops } from './scattered';
 import { liesOf, workOf } from './work';
@@ -360,6 +360,15 @@ test('every kind tells its work, asks for what it needs, and starts inside its r
     );
   }
   expect(DESIGN_LIMITS.most).toBe(400);
+});
+
+test('kinds are known that leave nothing wet: those that end by drying', () => {
+  const ends = PASS_KIND_IDS.filter((id) => {
+    const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 0 }]);
+    const [lie] = liesOf(laid, passesInOrder(laid.recipe)[0] as never);
+    return PASS_KINDS[id].stage === 'over' && lie?.effects.at(-1)?.does === 'dry';
+  });
+  expect(new Set(ends)).toEqual(LEAVES_DRY);
 });
 
 test('the distance to many drops is the distance to the nearest, or less where none is near', () => {

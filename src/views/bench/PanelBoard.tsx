@@ -4,6 +4,7 @@ import type { Ink } from '../../core/ink/ink';
 import type { Wetness } from '../../core/ink/laid';
 import { type Kit, lieOf } from '../../core/ladder/recipe';
 import { formatBare, type Unit } from '../../core/panel/measure';
+import { endsDry } from '../../core/pass/order';
 import { RUNS } from '../../core/run/run';
 import { Button } from '../../ui/Button';
 import { type Command, useCommands } from '../palette/commands';
@@ -148,7 +149,11 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
       <footer className="flex flex-wrap items-center gap-1 px-3 pb-1">
         <p className="mr-auto text-mute">
           {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {kit.card.name} ·{' '}
-          {wetness === 'wet' ? 'wet, as under the brush' : 'dried'}
+          {wetness === 'dry'
+            ? 'dried'
+            : endsDry(kit.recipe)
+              ? 'wet: after the last pass nothing is'
+              : 'wet, as under the brush'}
         </p>
         <Button onClick={() => setSeen(true)}>Will it be seen?</Button>
         <Button
