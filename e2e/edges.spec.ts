@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Ink } from '../src/core/ink/ink';
 import { ink } from '../src/testing/kits';
+import { addPass } from './passes';
 import { replaceShelf } from './shelves';
 
 const greys = Array.from({ length: 5 }, (_, i) =>
@@ -33,6 +34,9 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await page.goto('/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Slate 2');
+  await addPass(page, 'White base', 'before the blend');
+  await expect(page.getByText('White base needs a white or a pigment ink').first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Passes' })).toContainText('Nothing but the blend yet');
 });
 
 test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page }) => {
