@@ -13,7 +13,7 @@ import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { SessionProvider } from './views/session';
 import { Shell } from './views/shell/Shell';
-import { painter, shelfWorker } from './views/workers';
+import { painter } from './views/workers';
 
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
@@ -52,9 +52,8 @@ const VIEW_SETTING = 'view';
 
 function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
-  // The workers' scripts load while the database opens.
+  // The painter's script loads while the database opens.
   painter();
-  shelfWorker();
   const db = new Database();
   const store = makeStore();
   const session = { db, autosave: autosave(store, db) };

@@ -8,7 +8,7 @@ import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
-import { afterFirstPicture } from '../panel/firstPicture';
+import { afterFirstPicture, firstPicture } from '../panel/firstPicture';
 import { useAddPass } from '../passes/useAddPass';
 import { usePassReadings } from '../passes/usePassReadings';
 import { useOpenRecipe } from '../recipes/useOpenRecipe';
@@ -101,6 +101,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const dried = useDriedShelf(
     useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
     kit.card,
+    firstPicture,
   );
   const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.

@@ -2,7 +2,8 @@
 const PATIENCE = 1200;
 
 let done: () => void = () => {};
-const painted = new Promise<void>((resolve) => {
+/** Settled once the first panel is on the screen, or after a while where none is. */
+export const firstPicture = new Promise<void>((resolve) => {
   done = resolve;
   setTimeout(resolve, PATIENCE);
 });
@@ -14,4 +15,4 @@ export const pictureIsPainted = (): void => done();
 export const afterFirstPicture =
   <T>(load: () => Promise<T>) =>
   (): Promise<T> =>
-    painted.then(load);
+    firstPicture.then(load);

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { useErrorBoundary } from 'react-error-boundary';
 import type { Kit } from '../../core/ladder/recipe';
 import type { PassReading } from '../../core/readings/passReadings';
+import { useRaise } from '../useRaise';
 import { shelfWorker } from '../workers';
 
 /** Passes are read once the hand has rested so long, ms: while it moves, the painters need the cores. */
@@ -12,7 +12,7 @@ const NONE: readonly PassReading[] = [];
 /** What each pass does to the panel, as last read; a moment behind the hand. Empty until then. */
 export function usePassReadings(kit: Kit): readonly PassReading[] {
   const [readings, setReadings] = useState<readonly PassReading[]>(NONE);
-  const { showBoundary } = useErrorBoundary();
+  const raise = useRaise();
   const any = kit.recipe.passes.some(({ on }) => on);
   useEffect(() => {
     if (!any) {
@@ -27,13 +27,13 @@ export function usePassReadings(kit: Kit): readonly PassReading[] {
           if (wanted) setReadings(read);
         })
         .catch((error: unknown) => {
-          if (wanted) showBoundary(error);
+          if (wanted) raise(error);
         });
     }, REST);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [kit, any, showBoundary]);
+  }, [kit, any, raise]);
   return readings;
 }

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import { useErrorBoundary } from 'react-error-boundary';
 import type { Ink } from '../../core/ink/ink';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
@@ -8,6 +7,7 @@ import { designOf } from '../../core/pass/work';
 import type { DesignContrast } from '../../core/readings/passReadings';
 import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
+import { useRaise } from '../useRaise';
 import { shelfWorker } from '../workers';
 import { Hatching } from './Hatching';
 import { TopCoats } from './TopCoats';
@@ -61,18 +61,18 @@ function tellContrast(contrast: DesignContrast | null, needed: number, { recipe 
 /** Undefined while it is being read, null where nothing of the design lies on the panel. */
 function useDesignContrast(kit: Kit, passId: string): DesignContrast | null | undefined {
   const [contrast, setContrast] = useState<DesignContrast | null>();
-  const { showBoundary } = useErrorBoundary();
+  const raise = useRaise();
   useEffect(() => {
     let wanted = true;
     setContrast(undefined);
     shelfWorker()
       .designContrast(kit, passId)
       .then((read) => wanted && setContrast(read ?? null))
-      .catch((error: unknown) => wanted && showBoundary(error));
+      .catch((error: unknown) => wanted && raise(error));
     return () => {
       wanted = false;
     };
-  }, [kit, passId, showBoundary]);
+  }, [kit, passId, raise]);
   return contrast;
 }
 
