@@ -188,6 +188,10 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await expect.poll(labels).toEqual(['Silhouette on', 'Pen dots on', 'Heat set on', 'Splashes on']);
   await page.getByRole('checkbox', { name: 'Silhouette on' }).uncheck();
   await expect(steps(page)).not.toContainText('Silhouette');
+  await expectAccessible(page, 'a pass left out');
+  await addPass(page, 'Silhouette');
+  await expect(page.getByRole('checkbox', { name: 'Silhouette 2 on' })).toBeVisible();
+  await page.keyboard.press('Control+z');
   await page.getByRole('checkbox', { name: 'Silhouette on' }).check();
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.getByRole('main')).toContainText('Silhouette');

@@ -146,6 +146,13 @@ export const PASS_KIND_IDS = Object.keys(PASS_KINDS) as readonly PassKindId[];
 /** The most passes in a recipe, and placements in all of them: as many as a panel could bear. */
 export const PASS_LIMITS = { passes: 16, placements: 40 } as const;
 
+/** What a pass is called among others: with a number where there are several of its kind. */
+export function passName(passes: readonly Pass[], { id, kind }: Pass): string {
+  const alike = passes.filter((other) => other.kind === kind);
+  const { label } = PASS_KINDS[kind];
+  return alike.length > 1 ? `${label} ${alike.findIndex((other) => other.id === id) + 1}` : label;
+}
+
 /** Whether an ink will do for what a pass asks for. */
 export function inkDoes(need: InkNeed, { kind }: Ink): boolean {
   const { blends, brushSet } = INK_KINDS[kind];

@@ -4,7 +4,7 @@ import { ontoPanel, placingOf } from '../../core/design/placement';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
 import { setPlacement } from '../../core/pass/edit';
-import { PASS_KINDS, type Pass } from '../../core/pass/pass';
+import { PASS_KINDS, type Pass, passName } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
 import type { Params } from '../../core/run/params';
 import type { Point } from '../../core/run/run';
@@ -23,7 +23,8 @@ interface Props {
 /** Handles of the pass in hand: each placement is moved by its middle, turned at its top, drawn larger at a corner. */
 export function PassHandles({ kit, pass, unit, board, edit, onDone }: Props) {
   const { panel } = kit.recipe;
-  const { label, placements } = PASS_KINDS[pass.kind];
+  const { placements } = PASS_KINDS[pass.kind];
+  const label = passName(kit.recipe.passes, pass);
   const design = designOf(kit, pass);
   return pass.placements.flatMap(({ params }, i) => {
     if (params.x === undefined || params.y === undefined) return [];

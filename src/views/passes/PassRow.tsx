@@ -4,7 +4,7 @@ import { ChevronDown, ChevronRight, GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Kit } from '../../core/ladder/recipe';
 import { movePass, removePass, switchPass } from '../../core/pass/edit';
-import { PASS_KINDS, type Pass } from '../../core/pass/pass';
+import { type Pass, passName } from '../../core/pass/pass';
 import { designOf, scenesOf } from '../../core/pass/work';
 import { type PassReading, tellPassReading } from '../../core/readings/passReadings';
 import { Button } from '../../ui/Button';
@@ -27,7 +27,7 @@ interface Props {
 
 /** One pass in the list: what it is, whether it is on, what it does; opened, its design, inks and numbers. */
 export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, onCompare }: Props) {
-  const { label } = PASS_KINDS[pass.kind];
+  const label = passName(kit.recipe.passes, pass);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id: pass.id });
   const inks = [...new Set(scenesOf(kit, pass).flatMap(({ ink }) => ink ?? []))];
@@ -71,10 +71,10 @@ export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, 
           onClick={() => onOpen(!open)}
           onKeyDown={onKeyDown}
           title="Press to open; Alt and an arrow key move it"
-          className={`flex min-w-0 flex-1 items-center gap-1.5 px-1 text-left ${pass.on ? '' : 'opacity-60'}`}
+          className="flex min-w-0 flex-1 items-center gap-1.5 px-1 text-left"
         >
           <span className="min-w-0 flex-1">
-            <span className="block truncate font-semibold">
+            <span className={`block truncate font-semibold ${pass.on ? '' : 'text-mute line-through'}`}>
               {label}
               {design && <span className="font-normal text-mute"> · {design.name}</span>}
             </span>

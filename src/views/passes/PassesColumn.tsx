@@ -11,7 +11,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { useMemo, useState } from 'react';
 import type { Kit } from '../../core/ladder/recipe';
 import { movePass } from '../../core/pass/edit';
-import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type PassKindId } from '../../core/pass/pass';
+import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type PassKindId, passName } from '../../core/pass/pass';
 import type { PassReading } from '../../core/readings/passReadings';
 import { Menu } from '../../ui/Menu';
 import type { Edit } from '../bench/useBench';
@@ -42,7 +42,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
   const full = passes.length >= PASS_LIMITS.passes;
   const labelOf = (id: string | number) => {
     const pass = passes.find((one) => one.id === id);
-    return pass ? PASS_KINDS[pass.kind].label : '';
+    return pass ? passName(passes, pass) : '';
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over) edit((recipe) => movePass(recipe, String(active.id), ids.indexOf(String(over.id))));

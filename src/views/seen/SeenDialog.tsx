@@ -13,7 +13,7 @@ import {
 import { panelField } from '../../core/legibility/panelField';
 import type { Unit } from '../../core/panel/measure';
 import { passesInOrder } from '../../core/pass/order';
-import { PASS_KINDS } from '../../core/pass/pass';
+import { passName } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
 import { hasImage } from '../../core/readings/passReadings';
 import { useAppSelector } from '../../store/hooks';
@@ -57,7 +57,7 @@ export default function SeenDialog({ kit, shelf, onClose }: Props) {
             <option value="">an image over the panel</option>
             {designed.map((one) => (
               <option key={one.id} value={one.id}>
-                {PASS_KINDS[one.kind].label}: {designOf(kit, one)?.name}
+                {passName(kit.recipe.passes, one)}: {designOf(kit, one)?.name}
               </option>
             ))}
           </select>
