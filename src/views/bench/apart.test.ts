@@ -22,5 +22,7 @@ test('handles keep apart, stay in the panel, and those with room stay on the run
         expect(points[0]).toEqual(lie.handleAt(marks[0] ?? 0));
       },
     ),
+    // In the corner a slant's bands are short.
+    { examples: [['slant', [5, 6, 7]]] },
   );
 });

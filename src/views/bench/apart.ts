@@ -4,7 +4,7 @@ import type { Lie, Point } from '../../core/run/run';
 
 /**
  * Where the handles of marks stand on the panel: on the run's own line, and where two would lie on each other the later
- * one moved along its band, so that each can be taken hold of.
+ * one moved along its band, or where that is too short along the run, so that each can be taken hold of.
  *
  * @param apart  least distance between two, mm
  */
@@ -18,10 +18,13 @@ export function apartAlongBands(
   for (const along of marks) {
     const home = lie.handleAt(along);
     const tangent = tangentAt(lie, home);
-    const tried = [0, 1, -1, 2, -2, 3, -3].map((steps) => ({
-      x: home.x + tangent.x * steps * apart,
-      y: home.y + tangent.y * steps * apart,
-    }));
+    // Near a corner a band is too short for all of them: then on along the run.
+    const tried = [0, 1, -1, 2, -2, 3, -3].flatMap((on) =>
+      [0, 1, -1, 2, -2, 3, -3].map((steps) => ({
+        x: home.x + (tangent.x * steps + tangent.y * on) * apart,
+        y: home.y + (tangent.y * steps - tangent.x * on) * apart,
+      })),
+    );
     const isFree = ({ x, y }: Point) =>
       x >= 0 &&
       y >= 0 &&
