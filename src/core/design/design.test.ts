@@ -97,7 +97,7 @@ describe('distance to the outline', () => {
           expect(Math.abs(here - there)).toBeLessThanOrEqual(1.1 * Math.hypot(dx, dy) + cell);
         },
       ),
-      { numRuns: 300 },
+      { numRuns: 500 },
     );
   });
 });

@@ -103,20 +103,27 @@ export function borderOf(design: Design, { middle, scale, turn, flip, gap }: Pla
   // A pattern's field goes on into its neighbours: alone, or apart from them, it ends where its sheet does.
   const ends = use === 'pattern' && gap !== 0;
   const [stepX, stepY] = [width + (gap ?? 0) / scale, height + (gap ?? 0) / scale];
+  // All other tiles do not know of each other.
+  const meets = gap !== undefined && (use !== 'pattern' || gap > 0);
+  /** From the design's middle, in its own mm. */
+  const own = (across: number, down: number): number => {
+    field ??= distanceFieldOf(design);
+    const far = distanceAt(field, across + width / 2, down + height / 2);
+    return ends ? Math.min(far, width / 2 - Math.abs(across), height / 2 - Math.abs(down)) : far;
+  };
   return (x, y) => {
     const dx = x - middle.x;
     const dy = y - middle.y;
     let across = dx * cos + dy * sin;
     let down = dy * cos - dx * sin;
     if (flip) across = -across;
-    if (gap !== undefined) {
-      across -= stepX * Math.round(across / stepX);
-      down -= stepY * Math.round(down / stepY);
-    }
-    field ??= distanceFieldOf(design);
-    const far = distanceAt(field, across + width / 2, down + height / 2);
-    if (!ends) return far * scale;
-    return scale * Math.min(far, width / 2 - Math.abs(across), height / 2 - Math.abs(down));
+    if (gap === undefined) return scale * own(across, down);
+    across -= stepX * Math.round(across / stepX);
+    down -= stepY * Math.round(down / stepY);
+    if (!meets) return scale * own(across, down);
+    const beside = across > 0 ? across - stepX : across + stepX;
+    const below = down > 0 ? down - stepY : down + stepY;
+    return scale * Math.max(own(across, down), own(beside, down), own(across, below), own(beside, below));
   };
 }
 
