@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
 
 interface Props {
   readonly label: string;
@@ -34,3 +34,16 @@ export function FormField({ label, name, problem, children }: Props) {
     </div>
   );
 }
+
+interface InputProps extends ComponentProps<'input'> {
+  readonly label: string;
+  readonly name: string;
+  readonly problem?: string | undefined;
+}
+
+/** What is typed in one line, with its label and what is wrong with it; takes what `register` gives. */
+export const FormInput = ({ label, name, problem, ...input }: InputProps) => (
+  <FormField label={label} name={name} problem={problem}>
+    <input id={name} name={name} autoComplete="off" className={`${FIELD} placeholder:text-mute`} {...input} />
+  </FormField>
+);

@@ -4,7 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { writeDesignSvg } from '../formats/designSvg';
 import { type Design, flatten, scaleDesign, trimDesign } from './design';
 import { distanceAt, distanceFieldOf } from './distance';
-import { finestLine, weightOf } from './fineness';
+import { finestLine, weightOfLine } from './fineness';
 import { isOwnDesign, OWN_DESIGNS } from './own';
 import { borderOf, coversPanel, intoDesign, ontoPanel, placingOf } from './placement';
 import { coverageOfDesign } from './raster';
@@ -25,7 +25,9 @@ describe('the designs that ship with the application', () => {
     expect(OWN_DESIGNS.length).toBeGreaterThanOrEqual(12);
     expect(new Set(OWN_DESIGNS.map(({ id }) => id)).size).toBe(OWN_DESIGNS.length);
     expect(new Set(OWN_DESIGNS.map(({ use }) => use))).toEqual(new Set(['image', 'pattern', 'edge']));
-    expect(new Set(OWN_DESIGNS.map(weightOf))).toEqual(new Set(['fine', 'medium', 'bold']));
+    expect(new Set(OWN_DESIGNS.map((one) => weightOfLine(finestLine(one))))).toEqual(
+      new Set(['fine', 'medium', 'bold']),
+    );
     expect(OWN_DESIGNS.every(({ id }) => isOwnDesign(id))).toBe(true);
   });
 

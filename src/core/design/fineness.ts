@@ -29,8 +29,6 @@ export function finestLine(design: Design): Millimetres {
 export const weightOfLine = (line: Millimetres): Weight =>
   line < FINE_BELOW ? 'fine' : line < BOLD_FROM ? 'medium' : 'bold';
 
-export const weightOf = (design: Design): Weight => weightOfLine(finestLine(design));
-
 /** Halves the range of widths until the part of the area that a round of that width misses is what may be spared. */
 function solve(field: DistanceField): Millimetres {
   let [low, high] = [0, 2 * field.far.reduce((most, far) => Math.max(most, far), 0)];

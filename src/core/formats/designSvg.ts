@@ -252,6 +252,7 @@ function paintOf(colour: string): 'none' | 'dark' | 'pale' {
 /** What a path adds to a design: its filling, its line, or both. */
 function shapesOf(d: string, style: Style, frame: Frame, element: number): Shape[] {
   const path = svgPath(d);
+  // What stopped the parser; the package's types leave it out.
   const { err } = path as unknown as { readonly err: string };
   if (err)
     refuse(`A path cannot be read: ${err.slice(0, 80)}. Export the drawing again.`, `element ${element}`);

@@ -6,7 +6,7 @@ import type { Fault } from './fileError';
 import { id, label, numbers, oneOf, paramFaults, real, unknownField } from './schemaParts';
 
 /** A pass as it stands in files. */
-export const passSchema: ObjectSchema<Pass> = object({
+export const passSchema = object({
   id: id(),
   kind: oneOf(PASS_KIND_IDS),
   on: boolean().strict().required(),
@@ -17,7 +17,7 @@ export const passSchema: ObjectSchema<Pass> = object({
     .min(1, 'must have at least one placement')
     .max(PASS_LIMITS.placements)
     .of(object({ inkId: id().optional(), params: numbers() }).noUnknown(unknownField).required()),
-}).noUnknown(unknownField) as unknown as ObjectSchema<Pass>;
+}).noUnknown(unknownField);
 
 /** Letters of paths that one design may hold, and shapes. */
 export const DESIGNS_LIMIT = 600_000;
@@ -34,7 +34,7 @@ const shapeSchema: ObjectSchema<Shape> = object({
 }).noUnknown(unknownField) as ObjectSchema<Shape>;
 
 /** A design as it stands in files. */
-export const designSchema: ObjectSchema<Design> = object({
+export const designSchema = object({
   id: id(),
   name: label(),
   use: oneOf(['image', 'pattern', 'edge'] as const),
@@ -50,11 +50,7 @@ export const designSchema: ObjectSchema<Design> = object({
     .of(shapeSchema.required()),
 })
   .noUnknown(unknownField)
-  .test(
-    'busy',
-    'goes up and down too often to be measured',
-    (design) => !isTooBusy(design as Design),
-  ) as unknown as ObjectSchema<Design>;
+  .test('busy', 'goes up and down too often to be measured', (design) => !isTooBusy(design as Design));
 
 /** What is wrong with passes that have the right shape. */
 export function passFaults(

@@ -57,7 +57,7 @@ export function differencesBetween(one: Recipe, other: Recipe, inks: readonly In
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** A number of a run or a pass in words. */
-export function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): string {
+function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): string {
   if (value === undefined) return 'none';
   if (isChoice(spec)) return spec.choices[value] ?? 'none';
   if (spec.unit === 'mm') return formatLength(value, unit);

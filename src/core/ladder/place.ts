@@ -20,11 +20,7 @@ export interface Place {
 }
 
 /** Dried reflectance of what lies at one point, layer by layer over a ground. */
-export function stackReflectance(
-  { palette }: Pick<Work, 'palette'>,
-  stack: Stack,
-  ground: Spectrum,
-): Spectrum {
+function stackReflectance({ palette }: Pick<Work, 'palette'>, stack: Stack, ground: Spectrum): Spectrum {
   let reflectance = ground;
   for (let layer = 0; layer < layersOf(stack); layer++) {
     const laid = palette.flatMap((ink, i) => {
@@ -61,6 +57,3 @@ export function placeReader(kit: Kit): (x: number, y: number) => Place {
     };
   };
 }
-
-/** Reads one point. */
-export const readPlace = (kit: Kit, x: number, y: number): Place => placeReader(kit)(x, y);

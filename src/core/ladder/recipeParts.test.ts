@@ -19,7 +19,7 @@ import { PASS_KINDS } from '../pass/pass';
 import { RUN_IDS } from '../run/run';
 import { differencesBetween } from './differences';
 import { addRung, copyRun, copyShares, setRun, setRunParams, setShare } from './edit';
-import { readPlace } from './place';
+import { placeReader } from './place';
 import type { Recipe } from './recipe';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
@@ -28,7 +28,7 @@ const kit = kitOf(inks);
 
 describe('reading one point of the panel', () => {
   test('where an ink is solid it is that ink’s dried colour, whole', () => {
-    const { lab, inks: there } = readPlace(kit, 40, 2);
+    const { lab, inks: there } = placeReader(kit)(40, 2);
     expect(there).toEqual([{ ink: inks[0], coats: 1 }]);
     expect(lab).toEqual(driedColour(inks[0] ?? BARE, groundOfCard(WHITE_CARD)));
   });
@@ -40,7 +40,7 @@ describe('reading one point of the panel', () => {
         fc.double({ min: 0, max: 80, noNaN: true }),
         fc.double({ min: 0, max: 100, noNaN: true }),
         (id, x, y) => {
-          const { inks: there } = readPlace({ ...kit, recipe: setRun(kit.recipe, id) }, x, y);
+          const { inks: there } = placeReader({ ...kit, recipe: setRun(kit.recipe, id) })(x, y);
           expect(there.reduce((sum, { coats }) => sum + coats, 0)).toBeGreaterThan(0.96);
           expect(there.map(({ coats }) => coats)).toEqual(
             there.map(({ coats }) => coats).sort((p, q) => q - p),
@@ -52,10 +52,10 @@ describe('reading one point of the panel', () => {
 
   test('under a horizon the ink over it is told too; on bare card nothing is', () => {
     const over = withPass(kit, 'horizon', { ink: dark });
-    expect(readPlace(over, 40, 95).inks.map(({ ink: { name } }) => name)).toEqual(['Tarn', 'Sloe']);
+    expect(placeReader(over)(40, 95).inks.map(({ ink: { name } }) => name)).toEqual(['Tarn', 'Sloe']);
     const faded = kitOf([inks[2] ?? dark, BARE]);
-    expect(readPlace(faded, 40, 99).inks).toEqual([]);
-    expect(readPlace(faded, 40, 99).lab.l).toBeGreaterThan(97);
+    expect(placeReader(faded)(40, 99).inks).toEqual([]);
+    expect(placeReader(faded)(40, 99).lab.l).toBeGreaterThan(97);
   });
 });
 

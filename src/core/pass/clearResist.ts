@@ -1,12 +1,11 @@
 import { INK_KINDS } from '../ink/kinds';
 import { param } from '../run/params';
-import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { tellPlaced } from './words';
+import { guardedBy, IMAGE_PARAMS } from './placed';
+import { tellAllPlaced } from './words';
 
 /** Long enough for melted powder to cool, minutes; common practice. */
-export const COOL_MINUTES = 1;
+const COOL_MINUTES = 1;
 
 /** A design clear-embossed on the dried blend: what is laid over it later is wiped off the design. */
 export const clearResist: PassKind = {
@@ -22,24 +21,13 @@ export const clearResist: PassKind = {
     { key: 'cool', label: 'Cools', choices: ['not at all', 'for a minute'], initial: () => 1 },
   ],
   dries: true,
-  on: (scene) => ({
-    ...placed(scene),
-    effects: [
-      DRY,
-      {
-        does: 'guard',
-        coverAt: withinDesign(scene, 1),
-        keepsOff: (kind) => 1 - INK_KINDS[kind].clings,
-        lasts: 'for good',
-      },
-    ],
-  }),
+  on: (scene) => guardedBy(scene, { keepsOff: (kind) => 1 - INK_KINDS[kind].clings, lasts: 'for good' }),
   steps: (scenes, unit) => {
     const cools = scenes.every(({ params }) => param(params, 'cool', 1) === 1);
     return [
       {
         title: 'Emboss the resist',
-        work: `Anti-static pouch. ${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}, in clear embossing ink. Clear powder, tap off, heat until it melts.`,
+        work: `Anti-static pouch. ${tellAllPlaced(scenes, unit)}, in clear embossing ink. Clear powder, tap off, heat until it melts.`,
         care: ['Brush off stray grains before the heat: each one keeps its own speck.'],
         minutes: 3.5,
         dangers: ['heat', 'powder'],

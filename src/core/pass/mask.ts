@@ -1,7 +1,6 @@
-import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { tellPlaced } from './words';
+import { guardedBy, IMAGE_PARAMS } from './placed';
+import { tellAllPlaced } from './words';
 
 /** A cut shape on the bare card while the blend is laid: the card stays as it is under it. */
 export const mask: PassKind = {
@@ -13,14 +12,11 @@ export const mask: PassKind = {
   placements: { most: 6, noun: 'shape' },
   params: IMAGE_PARAMS,
   dries: true,
-  on: (scene) => ({
-    ...placed(scene),
-    effects: [DRY, { does: 'guard', coverAt: withinDesign(scene, 1), keepsOff: () => 1, lasts: 'until dry' }],
-  }),
+  on: (scene) => guardedBy(scene, { keepsOff: () => 1, lasts: 'until dry' }),
   steps: (scenes, unit) => [
     {
       title: 'Mask the card',
-      work: `Lay down ${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}.`,
+      work: `Lay down ${tellAllPlaced(scenes, unit)}.`,
       care: ['Press its edges down with a nail, and brush away from them. Lift it once the blend is dry.'],
       minutes: 2,
       dangers: ['blade'],

@@ -8,13 +8,14 @@ import { DESIGN_LIMITS, type Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import type { InkKindId } from '../ink/kinds';
 import { setRun } from '../ladder/edit';
-import { placeReader, readPlace } from '../ladder/place';
+import { placeReader } from '../ladder/place';
 import type { Kit } from '../ladder/recipe';
 import { paintPanel } from '../panel/paint';
 import { finished } from '../panel/progress';
 import type { Params } from '../run/params';
 import { RUN_IDS } from '../run/run';
 import { movePass, setPlacement, switchPass } from './edit';
+import type { PassLie } from './effects';
 import { LEAVES_DRY, passesInOrder } from './order';
 import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from './pass';
 import { borderOfDrops } from './scattered';
@@ -26,7 +27,13 @@ const mid = ink('Leat', '#0098a8');
 const dark = ink('Sloe', '#393060', 'dye');
 const white = ink('Slip', '#fdfdfb', 'white');
 const kit = kitOf([pale, mid]);
-const labAt = (of: Kit, x: number, y: number): Lab => readPlace(of, x, y).lab;
+/** How the only placement of the first pass lies. */
+const firstLie = (of: Kit): PassLie => {
+  const [lie] = passesInOrder(of.recipe).flatMap((pass) => liesOf(of, pass));
+  if (!lie) throw new Error('nothing is laid');
+  return lie;
+};
+const labAt = (of: Kit, x: number, y: number): Lab => placeReader(of)(x, y).lab;
 /** A square of 40 mm in the middle of the panel. */
 const SQUARE: Design = {
   id: 'square',
@@ -162,8 +169,8 @@ describe('water (common practice)', () => {
     const splashed = withPass(kitOf([mid, { ...mid, id: 'same' }]), 'splash', {
       params: { after: 2, distance: 120, drops: 30 },
     });
-    const [lie] = liesOf(splashed, passesInOrder(splashed.recipe)[0] as never);
-    const [rim, core] = lie?.borders ?? [];
+    const lie = firstLie(splashed);
+    const [rim, core] = lie.borders;
     const plain = labAt(kitOf([mid, { ...mid, id: 'same' }]), 2, 2).l;
     const read = placeReader(splashed);
     let [pales, darker] = [0, 0];
@@ -181,7 +188,7 @@ describe('water (common practice)', () => {
   test('near by the drops fall coarse, from afar fine', () => {
     const widest = (distance: number) => {
       const splashed = withPass(kit, 'splash', { params: { distance, drops: 60 } });
-      const border = liesOf(splashed, passesInOrder(splashed.recipe)[0] as never)[0]?.borders[0];
+      const border = firstLie(splashed).borders[0];
       let most = 0;
       for (let x = 0; x < 80; x++) for (let y = 0; y < 100; y++) most = Math.max(most, border?.(x, y) ?? 0);
       return most;
@@ -239,7 +246,7 @@ describe('an edge stencil', () => {
     });
 
   test('inks along its edge, fading away from it, and nothing under its body', () => {
-    const border = liesOf(laid(), passesInOrder(laid().recipe)[0] as never)[0]?.borders[0];
+    const border = firstLie(laid()).borders[0];
     const column = Array.from({ length: 60 }, (_, y) => y).filter((y) => (border?.(40, y) ?? -1) > 0.3);
     const light = column.map((y) => labAt(laid(), 40, y).l);
     const near = light.slice(-12);
@@ -365,8 +372,8 @@ test('every kind tells its work, asks for what it needs, and starts inside its r
 test('kinds are known that leave nothing wet: those that end by drying', () => {
   const ends = PASS_KIND_IDS.filter((id) => {
     const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 0 }]);
-    const [lie] = liesOf(laid, passesInOrder(laid.recipe)[0] as never);
-    return PASS_KINDS[id].stage === 'over' && lie?.effects.at(-1)?.does === 'dry';
+    const lie = firstLie(laid);
+    return PASS_KINDS[id].stage === 'over' && lie.effects.at(-1)?.does === 'dry';
   });
   expect(new Set(ends)).toEqual(LEAVES_DRY);
 });

@@ -3,7 +3,7 @@ import { param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { tellPlaced } from './words';
+import { tellAllPlaced } from './words';
 
 /** White texture paste as a film: a thin, hiding layer. */
 const PASTE: Ink = {
@@ -45,7 +45,7 @@ export const paste: PassKind = {
   steps: (scenes, unit) => [
     {
       title: 'Texture paste',
-      work: `A thin coat through ${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}. Stencil straight into water.`,
+      work: `A thin coat through ${tellAllPlaced(scenes, unit)}. Stencil straight into water.`,
       care: [
         'Tape the stencil down. After the blend, rub the paste with a barely damp cloth so that it comes up white again.',
       ],

@@ -8,7 +8,7 @@ import {
   SIZE_PARAM,
 } from '../design/placement';
 import type { ParamSpec } from '../run/params';
-import type { CoverAt } from './effects';
+import { type CoverAt, DRY, type GuardEffect, type PassLie } from './effects';
 import type { Scene } from './pass';
 
 /** The numbers of a stamped, embossed or masked image. */
@@ -29,3 +29,12 @@ export function placed({ design, params }: Scene): {
 /** So much inside a scene's design, or everywhere where it has none; nothing elsewhere. */
 export const withinDesign = ({ design }: Scene, amount: number): CoverAt =>
   design ? (_x, _y, inside) => (inside(0) ? amount : 0) : () => amount;
+
+/** A scene's design laid on what has dried, to keep ink off: how much of which, and for how long. */
+export const guardedBy = (
+  scene: Scene,
+  { keepsOff, lasts }: Pick<GuardEffect, 'keepsOff' | 'lasts'>,
+): PassLie => ({
+  ...placed(scene),
+  effects: [DRY, { does: 'guard', coverAt: withinDesign(scene, 1), keepsOff, lasts }],
+});

@@ -1,8 +1,7 @@
 import { param } from '../run/params';
-import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { tellPlaced } from './words';
+import { guardedBy, IMAGE_PARAMS } from './placed';
+import { tellAllPlaced } from './words';
 
 /** A cut shape over the dried blend that keeps off the passes after it. */
 export const shield: PassKind = {
@@ -17,24 +16,13 @@ export const shield: PassKind = {
     { key: 'passes', label: 'Stays for passes', unit: '×', least: 1, most: 15, step: 1, initial: () => 1 },
   ],
   dries: true,
-  on: (scene) => ({
-    ...placed(scene),
-    effects: [
-      DRY,
-      {
-        does: 'guard',
-        coverAt: withinDesign(scene, 1),
-        keepsOff: () => 1,
-        lasts: param(scene.params, 'passes', 1),
-      },
-    ],
-  }),
+  on: (scene) => guardedBy(scene, { keepsOff: () => 1, lasts: param(scene.params, 'passes', 1) }),
   steps: (scenes, unit) => {
     const passes = param(scenes[0]?.params ?? {}, 'passes', 1);
     return [
       {
         title: 'Mask the blend',
-        work: `Lay down ${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}; lift after ${passes === 1 ? 'the next pass' : `the next ${passes} passes`}.`,
+        work: `Lay down ${tellAllPlaced(scenes, unit)}; lift after ${passes === 1 ? 'the next pass' : `the next ${passes} passes`}.`,
         care: ['Try the tape on scrap of the same card first: it must not take ink along.'],
         minutes: 2,
         dangers: ['blade'],

@@ -1,7 +1,6 @@
-import { DRY } from './effects';
 import type { PassKind } from './pass';
-import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { tellPlaced } from './words';
+import { guardedBy, IMAGE_PARAMS } from './placed';
+import { tellAllPlaced } from './words';
 
 /** What of a blend does not stay on a raised, clear design once it has been buffed at once; common practice. */
 const BUFFED = 0.985;
@@ -17,17 +16,11 @@ export const toneResist: PassKind = {
   placements: { most: 4, noun: 'impression' },
   params: IMAGE_PARAMS,
   dries: true,
-  on: (scene) => {
-    const coverAt = withinDesign(scene, 1);
-    return {
-      ...placed(scene),
-      effects: [DRY, { does: 'guard', coverAt, keepsOff: () => BUFFED, lasts: 'for good' }],
-    };
-  },
+  on: (scene) => guardedBy(scene, { keepsOff: () => BUFFED, lasts: 'for good' }),
   steps: (scenes, unit) => [
     {
       title: 'Emboss the tone resist',
-      work: `${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
+      work: `${tellAllPlaced(scenes, unit)}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
       care: [
         'Let it cool for a minute before any ink. Buff the design with a soft dry cloth after each ink.',
       ],

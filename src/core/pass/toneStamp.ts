@@ -2,7 +2,7 @@ import { param } from '../run/params';
 import { DRY } from './effects';
 import type { PassKind } from './pass';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { percent, tellPlaced } from './words';
+import { percent, tellAllPlaced } from './words';
 
 /** A stamp inked with the same ink as the ground under it, each band with its own. */
 export const toneStamp: PassKind = {
@@ -28,7 +28,7 @@ export const toneStamp: PassKind = {
   steps: (scenes, unit) => [
     {
       title: 'Tone on tone',
-      work: `${scenes.map((scene) => tellPlaced(scene, unit)).join('; ')}: ink each part of the stamp with the ink of the band it falls on, about ${percent(param(scenes[0]?.params ?? {}, 'strength', 80))} of a full coat.`,
+      work: `${tellAllPlaced(scenes, unit)}: ink each part of the stamp with the ink of the band it falls on, about ${percent(param(scenes[0]?.params ?? {}, 'strength', 80))} of a full coat.`,
       care: ['Use the edge of the pad to meet the bands. Subtle on deep inks; a pale ink hardly shows.'],
       minutes: 3,
     },

@@ -28,8 +28,10 @@ export function tellPlaced({ design, params, panel }: Scene, unit: Unit): string
   ].join(', ');
 }
 
-/** "one by one: …; …" where a pass is laid more than once. */
-export const tellEach = (told: readonly string[]): string =>
-  told.length === 1 ? (told[0] as string) : told.map((one, i) => `(${i + 1}) ${one}`).join('; ');
+/** All placements of a pass, numbered where there are several. */
+export const tellAllPlaced = (scenes: readonly Scene[], unit: Unit): string =>
+  scenes.length === 1
+    ? scenes.map((scene) => tellPlaced(scene, unit)).join('')
+    : scenes.map((scene, i) => `(${i + 1}) ${tellPlaced(scene, unit)}`).join('; ');
 
 export const percent = (value: number): string => `${Math.round(value)} %`;

@@ -38,7 +38,7 @@ export interface Work {
 }
 
 /** What a placement of a pass is laid with and on. */
-export function sceneOf(kit: Kit, pass: Pass, { inkId, params }: Placement): Scene {
+function sceneOf(kit: Kit, pass: Pass, { inkId, params }: Placement): Scene {
   const ink = inkId === undefined ? undefined : kit.passInks.find(({ id }) => id === inkId);
   const design = designOf(kit, pass);
   return { panel: kit.recipe.panel, params, ...(ink ? { ink } : {}), ...(design ? { design } : {}) };

@@ -6,7 +6,7 @@ import { type Hex, parseColour } from '../../core/colour/hex';
 import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/panel/measure';
 import { Button } from '../../ui/Button';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, NAME_RULE } from '../../ui/FormField';
+import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
 import { COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
@@ -88,9 +88,7 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
       onSubmit={handleSubmit((fields) => onSave(cardFrom(fields, card?.id ?? crypto.randomUUID(), unit)))}
       onClose={onClose}
     >
-      <FormField label="Name" name="name" problem={errors.name?.message}>
-        <input id="name" autoComplete="off" className={FIELD} {...register('name', NAME_RULE)} />
-      </FormField>
+      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
       <FormField label="Colour" name="colour" problem={errors.colour?.message}>
         <ColourInput
           colour={parseColour(watch('colour'))}
@@ -132,12 +130,16 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
         )}
       </FormField>
       <div className="grid grid-cols-2 gap-3">
-        <FormField label={`Sheet width, ${unit}`} name="width" problem={errors.width?.message}>
-          <input id="width" autoComplete="off" className={FIELD} {...register('width', side('height'))} />
-        </FormField>
-        <FormField label={`Sheet height, ${unit}`} name="height" problem={errors.height?.message}>
-          <input id="height" autoComplete="off" className={FIELD} {...register('height', side('width'))} />
-        </FormField>
+        <FormInput
+          label={`Sheet width, ${unit}`}
+          problem={errors.width?.message}
+          {...register('width', side('height'))}
+        />
+        <FormInput
+          label={`Sheet height, ${unit}`}
+          problem={errors.height?.message}
+          {...register('height', side('width'))}
+        />
       </div>
       <div className="flex flex-wrap items-end gap-1.5 pb-0.5">
         {SHEETS.map(({ label, width, height }) => (
@@ -152,28 +154,20 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
           </Button>
         ))}
       </div>
-      <FormField label="Whole sheets in stock" name="stock" problem={errors.stock?.message}>
-        <input
-          id="stock"
-          inputMode="numeric"
-          autoComplete="off"
-          className={FIELD}
-          {...register('stock', {
-            validate: (text) =>
-              text.trim() === '' ||
-              /^\d{1,5}$/.test(text.trim()) ||
-              'Type a whole number, or leave it empty.',
-          })}
-        />
-      </FormField>
-      <FormField label="Note" name="note" problem={errors.note?.message}>
-        <input
-          id="note"
-          autoComplete="off"
-          className={FIELD}
-          {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
-        />
-      </FormField>
+      <FormInput
+        label="Whole sheets in stock"
+        problem={errors.stock?.message}
+        inputMode="numeric"
+        {...register('stock', {
+          validate: (text) =>
+            text.trim() === '' || /^\d{1,5}$/.test(text.trim()) || 'Type a whole number, or leave it empty.',
+        })}
+      />
+      <FormInput
+        label="Note"
+        problem={errors.note?.message}
+        {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
+      />
     </FormDialog>
   );
 }

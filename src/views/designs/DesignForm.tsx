@@ -9,7 +9,7 @@ import {
 } from '../../core/design/design';
 import { formatBare, formatLength, parseLength, type Unit } from '../../core/panel/measure';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, NAME_RULE } from '../../ui/FormField';
+import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
 import { DesignDrawing } from './DesignDrawing';
 
 interface Props {
@@ -25,7 +25,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-export const USE_LABELS: Readonly<Record<DesignUse, string>> = {
+const USE_LABELS: Readonly<Record<DesignUse, string>> = {
   image: 'an image to stamp, emboss or mask with',
   pattern: 'a stencil to ink through',
   edge: 'an edge stencil to ink along',
@@ -62,9 +62,7 @@ export function DesignForm(props: Props) {
           Left out: {leftOut.join(', ')}. Only shapes are read; turn lettering into paths to have it cut.
         </p>
       )}
-      <FormField label="Name" name="name" problem={errors.name?.message}>
-        <input id="name" autoComplete="off" className={FIELD} {...register('name', NAME_RULE)} />
-      </FormField>
+      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
       <FormField label="It is" name="use">
         <select id="use" className={FIELD} {...register('use')}>
           {(Object.keys(USE_LABELS) as DesignUse[]).map((use) => (
@@ -74,23 +72,20 @@ export function DesignForm(props: Props) {
           ))}
         </select>
       </FormField>
-      <FormField label={`True width, ${unit}`} name="width" problem={errors.width?.message}>
-        <input
-          id="width"
-          autoComplete="off"
-          className={FIELD}
-          {...register('width', {
-            validate: (text) => {
-              const mm = parseLength(text, unit);
-              const { least, most } = DESIGN_LIMITS;
-              return (
-                (mm !== undefined && mm >= least && mm <= most) ||
-                `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}.`
-              );
-            },
-          })}
-        />
-      </FormField>
+      <FormInput
+        label={`True width, ${unit}`}
+        problem={errors.width?.message}
+        {...register('width', {
+          validate: (text) => {
+            const mm = parseLength(text, unit);
+            const { least, most } = DESIGN_LIMITS;
+            return (
+              (mm !== undefined && mm >= least && mm <= most) ||
+              `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}.`
+            );
+          },
+        })}
+      />
       <div className="space-y-1 self-end">
         <p className="text-mute">
           Height follows:{' '}

@@ -3,6 +3,7 @@ import type { DesignUse } from '../../core/design/design';
 import { addPlacement, removePlacement, setPassDesign, setPlacement } from '../../core/pass/edit';
 import { inkDoes, PASS_KINDS, type Pass } from '../../core/pass/pass';
 import { Button } from '../../ui/Button';
+import { GroupedSelect } from '../../ui/GroupedSelect';
 import { ParamFields } from '../bench/ParamFields';
 import type { Edit } from '../bench/useBench';
 import type { Shelf } from '../session';
@@ -110,36 +111,22 @@ const USES: Readonly<Record<DesignUse, string>> = {
 function DesignSelect({ pass, label, use, optional, shelf, edit }: DesignSelectProps) {
   const uses = [use, ...(Object.keys(USES) as DesignUse[]).filter((other) => other !== use)];
   return (
-    <label className="flex items-center gap-1.5">
+    <div className="flex items-center gap-1.5">
       <span className="text-mute">Design</span>
-      <select
-        aria-label={`Design of ${label.toLowerCase()}`}
+      <GroupedSelect
+        label={`Design of ${label.toLowerCase()}`}
         value={pass.designId ?? ''}
-        onChange={({ target }) =>
-          edit((recipe) =>
-            setPassDesign(
-              recipe,
-              pass.id,
-              shelf.designs.find(({ id }) => id === target.value),
-            ),
-          )
-        }
-        className="frame min-h-7 min-w-0 flex-1 px-1 py-0.5"
-      >
-        {optional && <option value="">none: all over</option>}
-        {uses.map((one) => (
-          <optgroup key={one} label={USES[one]}>
-            {shelf.designs
-              .filter((design) => design.use === one)
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </optgroup>
-        ))}
-      </select>
-    </label>
+        groups={uses.map((one) => ({
+          label: USES[one],
+          options: shelf.designs.filter((design) => design.use === one),
+        }))}
+        none={optional ? 'none: all over' : undefined}
+        onChange={(chosen) => {
+          const design = shelf.designs.find(({ id }) => id === chosen);
+          edit((recipe) => setPassDesign(recipe, pass.id, design));
+        }}
+      />
+    </div>
   );
 }
 

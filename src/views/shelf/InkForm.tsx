@@ -3,7 +3,7 @@ import { type Hex, parseColour } from '../../core/colour/hex';
 import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, NAME_RULE } from '../../ui/FormField';
+import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
 import { COLOUR_HELP, COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
@@ -83,17 +83,12 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
       onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
       onClose={onClose}
     >
-      <FormField label="Name" name="name" problem={errors.name?.message}>
-        <input id="name" autoComplete="off" className={FIELD} {...register('name', NAME_RULE)} />
-      </FormField>
-      <FormField label="Maker’s line" name="line" problem={errors.line?.message}>
-        <input
-          id="line"
-          autoComplete="off"
-          className={FIELD}
-          {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
-        />
-      </FormField>
+      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
+      <FormInput
+        label="Maker’s line"
+        problem={errors.line?.message}
+        {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
+      />
       <FormField label="Family" name="family" problem={errors.family?.message}>
         <input
           id="family"
@@ -158,50 +153,41 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
           />
         </ColourInput>
       </FormField>
-      <FormField label="Dry-back, per cent" name="dryBack" problem={errors.dryBack?.message}>
-        <input
-          id="dryBack"
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
-          className={`${FIELD} placeholder:text-mute`}
-          {...register('dryBack', {
-            validate: (text) => {
-              const per = Number(text.replace(',', '.'));
-              return (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.';
-            },
-          })}
-        />
-      </FormField>
+      <FormInput
+        label="Dry-back, per cent"
+        problem={errors.dryBack?.message}
+        inputMode="decimal"
+        placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
+        {...register('dryBack', {
+          validate: (text) => {
+            const per = Number(text.replace(',', '.'));
+            return (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.';
+          },
+        })}
+      />
       <p className="self-end text-mute">{hidingOf(white, black)}</p>
-      <FormField label="Potency beside other inks" name="potency" problem={errors.potency?.message}>
-        <input
-          id="potency"
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder="1; more where it overpowers"
-          className={`${FIELD} placeholder:text-mute`}
-          {...register('potency', {
-            validate: (text) => {
-              const times = Number(text.replace(',', '.'));
-              const { least, most } = POTENCY_LIMITS;
-              return (
-                text.trim() === '' ||
-                (times >= least && times <= most) ||
-                `Type ${least} to ${most}, or leave it empty.`
-              );
-            },
-          })}
-        />
-      </FormField>
-      <FormField label="Written on its brush" name="brush" problem={errors.brush?.message}>
-        <input
-          id="brush"
-          autoComplete="off"
-          className={FIELD}
-          {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
-        />
-      </FormField>
+      <FormInput
+        label="Potency beside other inks"
+        problem={errors.potency?.message}
+        inputMode="decimal"
+        placeholder="1; more where it overpowers"
+        {...register('potency', {
+          validate: (text) => {
+            const times = Number(text.replace(',', '.'));
+            const { least, most } = POTENCY_LIMITS;
+            return (
+              text.trim() === '' ||
+              (times >= least && times <= most) ||
+              `Type ${least} to ${most}, or leave it empty.`
+            );
+          },
+        })}
+      />
+      <FormInput
+        label="Written on its brush"
+        problem={errors.brush?.message}
+        {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
+      />
       <div className="sm:col-span-2">
         <FormField label="Note" name="note" problem={errors.note?.message}>
           <textarea
