@@ -1,6 +1,8 @@
-import { expose, transfer } from 'comlink';
+import { expose, type ProxyMarked, proxy, transfer } from 'comlink';
 import type { Wetness } from '../core/ink/laid';
+import type { Place } from '../core/ladder/place';
 import type { Kit } from '../core/ladder/recipe';
+import type { Millimetres } from '../core/panel/measure';
 import { type Picture, preparePicture, type Rows } from '../core/panel/paint';
 import type { Progress } from '../core/panel/progress';
 import { STRAIGHT } from '../core/run/run';
@@ -74,6 +76,11 @@ const door = {
       since = performance.now();
     }
     return transfer(picture, [picture.pixels.buffer]);
+  },
+  /** What reads the dried panel at a point; here, where its designs have been measured for the picture. */
+  async placeReader(kit: Kit): Promise<((x: Millimetres, y: Millimetres) => Place) & ProxyMarked> {
+    const { placeReader } = await import('../core/ladder/place');
+    return proxy(placeReader(kit));
   },
 };
 

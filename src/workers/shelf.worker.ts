@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { matsFor } from '../core/card/mats';
 import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/cutting/cutPlan';
 import type { Piece } from '../core/cutting/pieces';
 import { FileError } from '../core/formats/fileError';
@@ -6,6 +7,7 @@ import { looksLikeGpl, rowsOfGpl } from '../core/formats/gpl';
 import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
 import { rowsOfCsv } from '../core/formats/inksCsv';
 import type { Ink } from '../core/ink/ink';
+import { imagesSeen } from '../core/legibility/legibility';
 import { dryShelf } from '../core/readings/driedShelf';
 import { designContrast, passReadings } from '../core/readings/passReadings';
 import { findTwins } from '../core/shelf/twins';
@@ -15,7 +17,7 @@ import { breathe } from './breathe';
 const ROWS_A_TURN = 500;
 let newestReading = 0;
 
-/** Work on the whole shelf, which may hold a thousand inks. */
+/** Work on the whole shelf, which may hold a thousand inks, and readings of the whole panel. */
 const door = {
   dryShelf,
   /** A plan for one card's pieces, or why there can be none; an error class does not survive the way out. */
@@ -30,6 +32,8 @@ const door = {
   findTwins,
   passReadings,
   designContrast,
+  imagesSeen,
+  matsFor,
   /**
    * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as
    * text. A newer reading ends it with null.

@@ -7,7 +7,7 @@ import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../testing/kits';
 import { xyzOfHex } from '../colour/hex';
 import { setRun } from '../ladder/edit';
 import { contrastOf, NEEDS } from './contrast';
-import { bestImage, calmestPlace, imageInks, legibilityOf, readsOn } from './legibility';
+import { bestImage, calmestPlace, imageInks, imagesSeen, legibilityOf, readsOn } from './legibility';
 import { panelField } from './panelField';
 import { rankTopCoats } from './topCoat';
 
@@ -48,11 +48,7 @@ describe('what the trade says (common practice)', () => {
 
   test('on a mid-toned ground black beats white', () => {
     const kit = kitOf([ink('Kilnfire', '#ef8023'), ink('Sedge', '#779c3b')]);
-    const field = panelField(kit);
-    const images = imageInks(kit, DEMO_INKS).map((image) => ({
-      image,
-      legibility: legibilityOf(field, image),
-    }));
+    const { images } = imagesSeen(kit, DEMO_INKS, 1);
     expect(bestImage(images, NEEDS.lettering)?.id).toBe('black');
   });
 

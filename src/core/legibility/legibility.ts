@@ -5,7 +5,7 @@ import { driedColour, laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
 import { contrastOf } from './contrast';
-import type { PanelField } from './panelField';
+import { type PanelField, panelField } from './panelField';
 
 /** An image that is stamped or lettered over the dried panel. */
 export interface ImageInk {
@@ -78,15 +78,32 @@ export function legibilityOf(field: PanelField, { ink, impressions }: ImageInk):
   return { ratio, least, most };
 }
 
+/** An image, and how it reads. */
+export interface ImageSeen {
+  readonly image: ImageInk;
+  readonly legibility: Legibility;
+}
+
+/** Whatever an image could be made in, each with how it reads over the dried panel. */
+export function imagesSeen(
+  kit: Kit,
+  shelf: readonly Ink[],
+  impressions: number,
+): { readonly field: PanelField; readonly images: readonly ImageSeen[] } {
+  const field = panelField(kit);
+  const images = imageInks(kit, shelf, impressions).map((image) => ({
+    image,
+    legibility: legibilityOf(field, image),
+  }));
+  return { field, images };
+}
+
 /** The part of the panel, 0…1, on which the contrast needed is there. */
 export const readsOn = ({ ratio }: Legibility, needed: number): number =>
   ratio.reduce((count, value) => count + (value >= needed ? 1 : 0), 0) / ratio.length;
 
 /** Of several images the one that reads on most of the panel; of equals the one with the better worst place. */
-export function bestImage(
-  images: readonly { readonly image: ImageInk; readonly legibility: Legibility }[],
-  needed: number,
-): ImageInk | undefined {
+export function bestImage(images: readonly ImageSeen[], needed: number): ImageInk | undefined {
   return images.toSorted(
     (p, q) =>
       readsOn(q.legibility, needed) - readsOn(p.legibility, needed) ||
@@ -118,10 +135,9 @@ export function calmestPlace(
   size: { readonly width: number; readonly height: number },
   needed: number,
 ): CalmPlace {
-  const { columns, rows, x, y, luminance } = field;
-  const [cellWidth, cellHeight] = [x(1) - x(0), y(1) - y(0)];
-  const wide = Math.min(Math.max(Math.round(size.width / cellWidth), 1), columns);
-  const high = Math.min(Math.max(Math.round(size.height / cellHeight), 1), rows);
+  const { columns, rows, cell, luminance } = field;
+  const wide = Math.min(Math.max(Math.round(size.width / cell.width), 1), columns);
+  const high = Math.min(Math.max(Math.round(size.height / cell.height), 1), rows);
   let best: CalmPlace | undefined;
   for (let top = 0; top + high <= rows; top++)
     for (let left = 0; left + wide <= columns; left++) {
@@ -130,25 +146,25 @@ export function calmestPlace(
       let squares = 0;
       for (let row = top; row < top + high; row++)
         for (let column = left; column < left + wide; column++) {
-          const cell = row * columns + column;
-          const ratio = legibility.ratio[cell] as number;
+          const at = row * columns + column;
+          const ratio = legibility.ratio[at] as number;
           if (ratio < least) least = ratio;
           // The cube root of luminance is what lightness goes by.
-          const light = 100 * Math.cbrt(luminance[cell] as number);
+          const light = 100 * Math.cbrt(luminance[at] as number);
           sum += light;
           squares += light * light;
         }
       const count = wide * high;
       const restless = Math.sqrt(Math.max(squares / count - (sum / count) ** 2, 0));
       const place = {
-        x: left * cellWidth,
-        y: top * cellHeight,
-        width: wide * cellWidth,
-        height: high * cellHeight,
+        x: left * cell.width,
+        y: top * cell.height,
+        width: wide * cell.width,
+        height: high * cell.height,
         least,
         restless,
       };
-      if (!best || isCalmer(place, best, needed, (columns * cellWidth) / 2)) best = place;
+      if (!best || isCalmer(place, best, needed, (columns * cell.width) / 2)) best = place;
     }
   return best as CalmPlace;
 }

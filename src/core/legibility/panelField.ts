@@ -2,6 +2,7 @@ import { groundOfCard } from '../card/card';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import type { Kit } from '../ladder/recipe';
+import type { Millimetres } from '../panel/measure';
 import { reflectanceOf } from '../panel/mix';
 import { finished } from '../panel/progress';
 import { layersOf } from '../pass/stack';
@@ -11,9 +12,8 @@ import { workOf } from '../pass/work';
 export interface PanelField {
   readonly columns: number;
   readonly rows: number;
-  /** mm from the left and from the top to the middle of a cell's column and row. */
-  readonly x: (column: number) => number;
-  readonly y: (row: number) => number;
+  /** A cell's size, mm. */
+  readonly cell: { readonly width: Millimetres; readonly height: Millimetres };
   /** Reflectance of each cell, row by row. */
   readonly spectra: readonly Spectrum[];
   /** Relative luminance of each cell, 0…1. */
@@ -35,11 +35,10 @@ export function panelField(kit: Kit, cells = CELLS): PanelField {
   const work = workOf(kit, finished(recipe));
   const stack = work.stack();
   const reflectanceAt = reflectanceOf(work.palette, groundOfCard(card));
-  const x = (column: number) => ((column + 0.5) / columns) * width;
-  const y = (row: number) => ((row + 0.5) / rows) * height;
+  const cell = { width: width / columns, height: height / rows };
   const known = new Map<string, Spectrum>();
   const at = (column: number, row: number): Spectrum => {
-    const [across, down] = [x(column), y(row)];
+    const [across, down] = [(column + 0.5) * cell.width, (row + 0.5) * cell.height];
     work.at(across, down, (border) => (work.borders[border]?.(across, down) ?? 0) > 0, stack);
     // A straight run looks alike along a row, and a solid ink everywhere.
     const key = stack.amounts.subarray(0, layersOf(stack) * stack.inks).join(' ');
@@ -51,8 +50,7 @@ export function panelField(kit: Kit, cells = CELLS): PanelField {
   return {
     columns,
     rows,
-    x,
-    y,
+    cell,
     spectra,
     luminance: Float64Array.from(spectra, (one) => xyzOfSpectrum(one).y),
   };

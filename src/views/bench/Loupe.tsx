@@ -1,8 +1,10 @@
-import { type KeyboardEvent, type RefObject, useMemo, useState } from 'react';
-import { placeReader } from '../../core/ladder/place';
+import { type KeyboardEvent, type RefObject, useCallback, useMemo, useState } from 'react';
+import type { Place } from '../../core/ladder/place';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatBare, type Unit } from '../../core/panel/measure';
 import type { Point } from '../../core/run/run';
+import { useAnswer } from '../useAnswer';
+import { painter } from '../workers';
 import { pointOn } from './pointOn';
 
 interface Props {
@@ -23,8 +25,9 @@ export function Loupe({ kit, unit, board }: Props) {
   const { panel } = kit.recipe;
   const [at, setAt] = useState<Point>({ x: panel.width / 2, y: panel.height / 2 });
   const held = { x: Math.min(at.x, panel.width), y: Math.min(at.y, panel.height) };
-  const read = useMemo(() => placeReader(kit), [kit]);
-  const { lab, hex, colour, inks } = read(held.x, held.y);
+  const { x, y } = held;
+  const read = useAnswer(useCallback(() => painter().placeReader(kit), [kit]));
+  const place = useAnswer(useMemo(() => read && (async () => read(x, y)), [read, x, y]));
   const onKeyDown = (event: KeyboardEvent) => {
     const [right = 0, down = 0] = ARROWS[event.key] ?? [];
     if (right === 0 && down === 0) return;
@@ -57,29 +60,37 @@ export function Loupe({ kit, unit, board }: Props) {
         aria-label="Loupe reading"
         className={`frame pointer-events-none absolute w-48 bg-field p-2 text-[12px] leading-snug shadow-lg ${left ? 'right-2' : 'left-2'} ${held.y < panel.height / 2 ? 'bottom-2' : 'top-2'}`}
       >
-        <p className="flex items-center gap-2">
-          <span
-            aria-hidden="true"
-            className="size-6 shrink-0 border border-line"
-            style={{ backgroundColor: hex }}
-          />
-          <span>
-            <strong>L* {Math.round(lab.l)}</strong> <span className="colour-name">{colour.name}</span>
-          </span>
-        </p>
-        <ul className="mt-1">
-          {inks.map(({ ink, coats }) => (
-            <li key={ink.id}>
-              {ink.name} <span className="text-mute">{Math.round(coats * 100)} %</span>
-            </li>
-          ))}
-          {inks.length === 0 && <li>bare card</li>}
-        </ul>
+        {place ? <PlaceRead place={place} /> : <p>Reading …</p>}
         <p className="text-mute">
           {formatBare(held.x, unit)} from the left, {formatBare(panel.height - held.y, unit)} {unit} from the
           foot
         </p>
       </div>
     </div>
+  );
+}
+
+function PlaceRead({ place: { lab, hex, colour, inks } }: { readonly place: Place }) {
+  return (
+    <>
+      <p className="flex items-center gap-2">
+        <span
+          aria-hidden="true"
+          className="size-6 shrink-0 border border-line"
+          style={{ backgroundColor: hex }}
+        />
+        <span>
+          <strong>L* {Math.round(lab.l)}</strong> <span className="colour-name">{colour.name}</span>
+        </span>
+      </p>
+      <ul className="mt-1">
+        {inks.map(({ ink, coats }) => (
+          <li key={ink.id}>
+            {ink.name} <span className="text-mute">{Math.round(coats * 100)} %</span>
+          </li>
+        ))}
+        {inks.length === 0 && <li>bare card</li>}
+      </ul>
+    </>
   );
 }

@@ -1,11 +1,12 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { useRaise } from '../useRaise';
+import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
 
 const AT_ONCE = Promise.resolve();
+const NONE: readonly DriedInk[] = [];
 
 /**
  * The shelf as it dries on the card, computed by the worker; the last answer stays until the next is there.
@@ -17,17 +18,9 @@ export function useDriedShelf(
   card: Card,
   after: Promise<void> = AT_ONCE,
 ): readonly DriedInk[] {
-  const [dried, setDried] = useState<readonly DriedInk[]>([]);
-  const raise = useRaise();
-  useEffect(() => {
-    let wanted = true;
-    after
-      .then(() => (wanted ? shelfWorker().dryShelf([...inks], card) : []))
-      .then((answer) => wanted && setDried(answer))
-      .catch(raise);
-    return () => {
-      wanted = false;
-    };
-  }, [inks, card, after, raise]);
-  return dried;
+  const ask = useCallback(
+    () => after.then(() => shelfWorker().dryShelf([...inks], card)),
+    [inks, card, after],
+  );
+  return useAnswer(ask) ?? NONE;
 }

@@ -18,7 +18,8 @@ interface Props {
   readonly choices: Choices;
   readonly cards: readonly Card[];
   /** The drawer's cards by how they go with the panel. */
-  readonly advice: readonly MatAdvice[];
+  /** Undefined until the cards have been held against the panel. */
+  readonly advice: readonly MatAdvice[] | undefined;
   readonly onChange: (change: Partial<Choices>) => void;
 }
 
@@ -35,7 +36,7 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
     onChange({ cards: n });
     return undefined;
   };
-  const firstCard = advice[0]?.card.id ?? cards[0]?.id ?? '';
+  const firstCard = advice?.[0]?.card.id ?? cards[0]?.id ?? '';
   return (
     <div className="space-y-4">
       <p className="flex items-center justify-between gap-2">
@@ -92,8 +93,13 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
       </fieldset>
       <details>
         <summary className="cursor-pointer font-semibold">Which card goes with it</summary>
+        {!advice && (
+          <p role="status" className="text-mute">
+            Holding every card against the panel …
+          </p>
+        )}
         <ul className="mt-1 space-y-1">
-          {advice.map(({ card, reason }) => (
+          {advice?.map(({ card, reason }) => (
             <li key={card.id} className="grid grid-cols-[1.25rem_1fr] gap-2 leading-snug">
               <span
                 aria-hidden="true"

@@ -1,15 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
-import { matsFor } from '../../core/card/mats';
-import type { CutPlan } from '../../core/cutting/cutPlan';
 import { type Assembly, piecesOf } from '../../core/cutting/pieces';
 import type { Recipe } from '../../core/ladder/recipe';
 import { kitFrom, listRecipes } from '../../data/recipes';
 import { readSetting, writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
 import { type Shelf, useSession } from '../session';
-import { useRaise } from '../useRaise';
+import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
 import { AssemblyForm, type Choices } from './AssemblyForm';
 import { CutPlanView } from './CutPlanView';
@@ -34,10 +32,11 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
-  const advice = useMemo(() => {
+  const ask = useMemo(() => {
     const kit = recipe && kitFrom(recipe, shelf);
-    return kit ? matsFor(kit, shelf.cards) : [];
+    return kit && (() => shelfWorker().matsFor(kit, shelf.cards));
   }, [recipe, shelf]);
+  const advice = useAnswer(ask);
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
   const choices = { ...STARTING, ...(remembered.value as Partial<Choices> | undefined) };
@@ -110,19 +109,13 @@ interface CardPlanProps {
 }
 
 function CardPlan({ card, pieces, grain }: CardPlanProps) {
-  const [answer, setAnswer] = useState<CutPlan | { readonly refused: string }>();
-  const raise = useRaise();
-  useEffect(() => {
-    if (!card.sheet) return;
-    let wanted = true;
-    shelfWorker()
-      .planCuts(card.sheet, pieces, grain)
-      .then((plan) => wanted && setAnswer(plan))
-      .catch(raise);
-    return () => {
-      wanted = false;
-    };
-  }, [card.sheet, pieces, grain, raise]);
+  const { sheet } = card;
+  const ask = useMemo(
+    () => sheet && (async () => shelfWorker().planCuts(sheet, pieces, grain)),
+    [sheet, pieces, grain],
+  );
+  // A plan tells of the pieces it was made for: one of earlier pieces would be read wrongly.
+  const answer = useAnswer(ask, 'nothing');
   return (
     <article>
       <h2 className="heading text-[16px]">{card.name}</h2>

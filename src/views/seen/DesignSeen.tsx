@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useRef } from 'react';
 import type { Ink } from '../../core/ink/ink';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
@@ -7,7 +7,7 @@ import { designOf } from '../../core/pass/work';
 import type { DesignContrast } from '../../core/readings/passReadings';
 import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
-import { useRaise } from '../useRaise';
+import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
 import { Hatching } from './Hatching';
 import { TopCoats } from './TopCoats';
@@ -26,7 +26,11 @@ const LEAST_WIDTH = 240;
 
 /** How clearly a pass's design stands out: hatched where it falls short, with a ring round its worst place. */
 export function DesignSeen({ kit, pass, shelf, needed, unit }: Props) {
-  const contrast = useDesignContrast(kit, pass.id);
+  // Undefined while it is being read, null where nothing of the design lies on the panel.
+  const contrast = useAnswer(
+    useCallback(async () => (await shelfWorker().designContrast(kit, pass.id)) ?? null, [kit, pass.id]),
+    'nothing',
+  );
   const label = `${PASS_KINDS[pass.kind].label}, ${designOf(kit, pass)?.name ?? ''}`;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
@@ -56,24 +60,6 @@ function tellContrast(contrast: DesignContrast | null, needed: number, { recipe 
   return reads === 1
     ? `Reads all over: ${least.toFixed(1)} : 1 at its worst place, ${where}.`
     : `Reads on ${Math.floor(reads * 100)} % of its design; worst ${where}, at ${least.toFixed(1)} : 1.`;
-}
-
-/** Undefined while it is being read, null where nothing of the design lies on the panel. */
-function useDesignContrast(kit: Kit, passId: string): DesignContrast | null | undefined {
-  const [contrast, setContrast] = useState<DesignContrast | null>();
-  const raise = useRaise();
-  useEffect(() => {
-    let wanted = true;
-    setContrast(undefined);
-    shelfWorker()
-      .designContrast(kit, passId)
-      .then((read) => wanted && setContrast(read ?? null))
-      .catch((error: unknown) => wanted && raise(error));
-    return () => {
-      wanted = false;
-    };
-  }, [kit, passId, raise]);
-  return contrast;
 }
 
 interface PanelProps extends Pick<Props, 'kit' | 'needed'> {

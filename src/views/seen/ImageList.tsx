@@ -1,8 +1,8 @@
-import { type ImageInk, type Legibility, readsOn } from '../../core/legibility/legibility';
+import { type ImageInk, type ImageSeen, readsOn } from '../../core/legibility/legibility';
 import { Segmented } from '../../ui/Segmented';
 
 interface Props {
-  readonly images: readonly { readonly image: ImageInk; readonly legibility: Legibility }[];
+  readonly images: readonly ImageSeen[];
   readonly needed: number;
   readonly shown: ImageInk['id'];
   readonly best: ImageInk['id'] | undefined;

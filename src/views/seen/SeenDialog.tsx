@@ -1,16 +1,9 @@
 import { Dialog } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Ink } from '../../core/ink/ink';
 import type { Kit } from '../../core/ladder/recipe';
 import { NEEDS, type Need } from '../../core/legibility/contrast';
-import {
-  bestImage,
-  calmestPlace,
-  type ImageInk,
-  imageInks,
-  legibilityOf,
-} from '../../core/legibility/legibility';
-import { panelField } from '../../core/legibility/panelField';
+import { bestImage, calmestPlace, type ImageInk } from '../../core/legibility/legibility';
 import type { Unit } from '../../core/panel/measure';
 import { passesInOrder } from '../../core/pass/order';
 import { passName } from '../../core/pass/pass';
@@ -20,6 +13,8 @@ import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
+import { useAnswer } from '../useAnswer';
+import { shelfWorker } from '../workers';
 import { DesignSeen } from './DesignSeen';
 import { GreetingSize } from './GreetingSize';
 import { ImageList } from './ImageList';
@@ -102,12 +97,16 @@ function ImageSeen({ kit, shelf, needed, unit }: ImageProps) {
     width: Math.round(kit.recipe.panel.width * 0.5),
     height: Math.round(kit.recipe.panel.height * 0.11),
   });
-  const field = useMemo(() => panelField(kit), [kit]);
-  const images = useMemo(
-    () =>
-      imageInks(kit, shelf, impressions).map((image) => ({ image, legibility: legibilityOf(field, image) })),
-    [kit, shelf, impressions, field],
+  const seen = useAnswer(
+    useCallback(() => shelfWorker().imagesSeen(kit, shelf, impressions), [kit, shelf, impressions]),
   );
+  if (!seen)
+    return (
+      <p role="status" className="text-mute">
+        Reading the panel …
+      </p>
+    );
+  const { field, images } = seen;
   const best = bestImage(images, needed);
   const shown = images.find(({ image }) => image.id === (chosen ?? best?.id)) ?? images[0];
   if (!shown) return null;

@@ -3,7 +3,7 @@ import { hexOfLab } from '../../core/colour/hex';
 import { labOfSpectrum } from '../../core/colour/lab';
 import { laidReflectance } from '../../core/ink/laid';
 import type { Kit } from '../../core/ladder/recipe';
-import type { CalmPlace, ImageInk, Legibility } from '../../core/legibility/legibility';
+import type { CalmPlace, ImageSeen } from '../../core/legibility/legibility';
 import type { PanelField } from '../../core/legibility/panelField';
 import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
@@ -12,7 +12,7 @@ import { Hatching } from './Hatching';
 interface Props {
   readonly kit: Kit;
   readonly field: PanelField;
-  readonly shown: { readonly image: ImageInk; readonly legibility: Legibility };
+  readonly shown: ImageSeen;
   readonly place: CalmPlace;
   readonly needed: number;
 }
@@ -29,11 +29,11 @@ export function SeenPanel({ kit, field, shown, place, needed }: Props) {
   const wanted = Math.min(HEIGHT, (HEIGHT * 0.9 * panel.height) / panel.width);
   const width = Math.round(Math.min((wanted * panel.width) / panel.height, room.width || LEAST_WIDTH));
   const height = Math.round((width * panel.height) / panel.width);
-  const { columns, rows } = field;
-  const [across, down] = [panel.width / columns, panel.height / rows];
-  const weak = [...shown.legibility.ratio].flatMap((ratio, cell) =>
+  const { columns, rows, cell } = field;
+  const { width: across, height: down } = cell;
+  const weak = [...shown.legibility.ratio].flatMap((ratio, i) =>
     ratio < needed
-      ? [`M${(cell % columns) * across} ${Math.floor(cell / columns) * down}h${across}v${down}h${-across}z`]
+      ? [`M${(i % columns) * across} ${Math.floor(i / columns) * down}h${across}v${down}h${-across}z`]
       : [],
   );
   const middle =

@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import type { Ink } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { TWINS_WITHIN, type Twins } from '../../core/shelf/twins';
+import { TWINS_WITHIN } from '../../core/shelf/twins';
 import { Button } from '../../ui/Button';
-import { useRaise } from '../useRaise';
+import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
 
 interface Props {
@@ -14,18 +14,7 @@ interface Props {
 
 /** Pairs of inks that dry to nearly one colour on the chosen card, side by side. */
 export function TwinsList({ dried, onEdit, onRemove }: Props) {
-  const [twins, setTwins] = useState<readonly Twins[]>();
-  const raise = useRaise();
-  useEffect(() => {
-    let wanted = true;
-    shelfWorker()
-      .findTwins([...dried])
-      .then((found) => wanted && setTwins(found))
-      .catch(raise);
-    return () => {
-      wanted = false;
-    };
-  }, [dried, raise]);
+  const twins = useAnswer(useCallback(() => shelfWorker().findTwins([...dried]), [dried]));
   if (!twins) return <p className="p-4 text-mute">Comparing every pair …</p>;
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
 import { hexOfLab } from '../../core/colour/hex';
 import type { Ink } from '../../core/ink/ink';
@@ -6,7 +6,7 @@ import type { Brew } from '../../core/ladder/brew';
 import { tellVerdict } from '../../core/ladder/joint';
 import type { Bridging, JointWalk, Middle, Quieting } from '../../core/search/bridges';
 import { Button } from '../../ui/Button';
-import { useRaise } from '../useRaise';
+import { useAnswer } from '../useAnswer';
 import { searcher } from '../workers';
 import { InkChoice } from './InkChoice';
 
@@ -87,21 +87,18 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
 }
 
 function useBetween(first: Ink | undefined, last: Ink | undefined, inks: readonly Ink[], card: Card) {
-  const [answer, setAnswer] = useState<Answer>();
-  const raise = useRaise();
-  useEffect(() => {
-    setAnswer(undefined);
-    if (!first || !last || first.id === last.id) return;
-    let wanted = true;
+  const ask = useMemo(() => {
+    if (!first || !last || first.id === last.id) return undefined;
     const shelf = [...inks];
-    Promise.all([searcher().bridge(first, last, shelf, card), searcher().quiet(first, last, shelf, card)])
-      .then(([bridging, quieting]) => wanted && setAnswer({ bridging, quieting }))
-      .catch(raise);
-    return () => {
-      wanted = false;
+    return async (): Promise<Answer> => {
+      const [bridging, quieting] = await Promise.all([
+        searcher().bridge(first, last, shelf, card),
+        searcher().quiet(first, last, shelf, card),
+      ]);
+      return { bridging, quieting };
     };
-  }, [first, last, inks, card, raise]);
-  return answer;
+  }, [first, last, inks, card]);
+  return useAnswer(ask, 'nothing');
 }
 
 function Strip({ walk }: { readonly walk: JointWalk }) {
