@@ -9,7 +9,7 @@ import { setRun } from '../ladder/edit';
 import { contrastOf, NEEDS } from './contrast';
 import { bestImage, calmestPlace, imageInks, imagesSeen, legibilityOf, readsOn } from './legibility';
 import { panelField } from './panelField';
-import { rankTopCoats } from './topCoat';
+import { BLACK_DYE, rankTopCoats, withBlack } from './topCoat';
 
 const pale = [ink('Gorse', '#f8d46f'), ink('Thrift', '#f6b5c5'), ink('Leat', '#8fd1de')];
 const dark = [ink('Tarn', '#133f7c'), ink('Sloe', '#393060'), ink('Weir', '#004c52')];
@@ -75,6 +75,16 @@ describe('what the trade says (common practice)', () => {
     for (const { lost } of coats) expect(lost.map(({ name }) => name)).toContain('Tarn');
     expect(coats.every(({ ink: { kind } }) => kind === 'dye' || kind === 'hybrid')).toBe(true);
   });
+});
+
+test('only what is owned is ranked as a coat; a black dye stands beside a shelf that has none, and reads best', () => {
+  const wished = DEMO_INKS.map((one) => (one.kind === 'hybrid' ? { ...one, wished: true } : one));
+  for (const { ink: coat } of rankTopCoats(kitOf(pale), wished)) expect(coat.kind).toBe('dye');
+  const beside = withBlack(DEMO_INKS);
+  expect(rankTopCoats(kitOf(pale), beside)[0]?.ink).toBe(BLACK_DYE);
+  const black = ink('Char', '#1a1a1a');
+  expect(withBlack([...DEMO_INKS, black])).not.toContain(BLACK_DYE);
+  expect(withBlack([...DEMO_INKS, { ...black, wished: true }])).toContain(BLACK_DYE);
 });
 
 test('the calmest place lies in the panel, reads throughout where any place does, and is as even as any', () => {

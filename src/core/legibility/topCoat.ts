@@ -1,3 +1,4 @@
+import { labOfHex } from '../colour/hex';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
@@ -20,10 +21,31 @@ export interface TopCoat {
 /** Places looked at along each joint. */
 const STATIONS = 9;
 
+/** What a shelf's darks are held against where it has no black of its own. */
+export const BLACK_DYE: Ink = {
+  id: 'black-dye',
+  name: 'A black dye',
+  family: 'black',
+  depth: 'deep',
+  kind: 'dye',
+  overWhite: '#141416',
+};
+/** An ink that over white is at most this light, L*, is black to the eye. */
+const BLACK_UP_TO = 18;
+
+/** A shelf with a plain black dye beside its own, unless it has a black that makes a coat. */
+export const withBlack = (shelf: readonly Ink[]): readonly Ink[] =>
+  shelf.some((ink) => makesCoat(ink) && labOfHex(ink.overWhite).l <= BLACK_UP_TO)
+    ? shelf
+    : [...shelf, BLACK_DYE];
+
+/** Owned, and wiped off a resist: pigment clings to it (common practice). */
+const makesCoat = ({ kind, wished }: Ink): boolean =>
+  !wished && INK_KINDS[kind].blends && INK_KINDS[kind].brushSet === 'dye and hybrid';
+
 /**
- * The shelf's darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
- * what is under it; everywhere else the coat lies on the dried ladder. Pigment clings to the resist, so it makes no coat
- * (common practice).
+ * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
+ * what is under it; everywhere else the coat lies on the dried ladder.
  */
 export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): readonly TopCoat[] {
   const ground = groundOf(kit);
@@ -69,7 +91,7 @@ function rank(inks: readonly Ink[], ground: Spectrum, shelf: readonly Ink[]): To
   const contrastUnder = (ink: Ink) => (under: Spectrum) =>
     contrastOf(seen(ink, INK_KINDS[ink.kind].clings, under), seen(ink, 1, under));
   return shelf
-    .filter(({ kind }) => INK_KINDS[kind].blends && INK_KINDS[kind].brushSet === 'dye and hybrid')
+    .filter(makesCoat)
     .filter((ink) => driedColour(ink, ground).l <= DARK_UP_TO)
     .map((ink): TopCoat => {
       const contrasts = kept.map(contrastUnder(ink));

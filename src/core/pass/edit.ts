@@ -3,6 +3,7 @@ import type { Recipe } from '../ladder/recipe';
 import type { Millimetres } from '../panel/measure';
 import type { Panel } from '../panel/panel';
 import { heldParams, type Params } from '../run/params';
+import { passesInOrder } from './order';
 import { PASS_KINDS, PASS_LIMITS, type Pass, type PassKindId } from './pass';
 
 /** What a new pass is laid in and with. */
@@ -125,6 +126,21 @@ export const setPlacement = (
         : placement,
     ),
   }));
+
+/** The coat that lies over a resist, where one does. */
+export function coatOver(recipe: Recipe, resistId: string): Pass | undefined {
+  const order = passesInOrder(recipe);
+  return order
+    .slice(order.findIndex(({ id }) => id === resistId) + 1)
+    .findLast(({ kind }) => kind === 'coat');
+}
+
+/** A full coat of this ink over a resist: the coat that lies over it takes it, else one more pass does. */
+export function coatResist(recipe: Recipe, resistId: string, inkId: string): Recipe {
+  const full = { inkId, params: { strength: 100 } };
+  const coat = coatOver(recipe, resistId);
+  return coat ? setPlacement(recipe, coat.id, 0, full) : addPass(recipe, 'coat', full);
+}
 
 /** How far beside the last one a further placement starts, mm. */
 const BESIDE = 12;

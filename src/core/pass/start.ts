@@ -49,7 +49,7 @@ function inkFor(kindId: PassKindId, kit: Kit, shelf: readonly Ink[]): Ink | unde
   }
   const detail = owned.find(({ kind }) => kind === 'detail');
   if (need === 'stamped' && detail) return detail;
-  const best = kindId === 'coat' && hasResist(kit) ? rankTopCoats(kit, owned)[0]?.ink : undefined;
+  const best = kindId === 'coat' && hasResist(kit) ? rankTopCoats(kit, shelf)[0]?.ink : undefined;
   return best ?? darkestOf(kit);
 }
 

@@ -1,7 +1,6 @@
-import type { Recipe } from '../ladder/recipe';
 import { NEEDS } from '../legibility/contrast';
 import { rankTopCoats } from '../legibility/topCoat';
-import { addPass, setPlacement } from '../pass/edit';
+import { coatOver, coatResist } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
 import type { Rule } from './rule';
 
@@ -9,18 +8,12 @@ import type { Rule } from './rule';
 export const darkGround: Rule = {
   id: 'darkGround',
   check: ({ kit, passes, shelf }) => {
-    const order = passesInOrder(kit.recipe);
-    return order.flatMap((pass, at) => {
+    return passesInOrder(kit.recipe).flatMap((pass) => {
       const contrast = passes.find(({ id }) => id === pass.id)?.contrast;
       if (pass.kind !== 'clearResist' || !contrast || contrast.least >= NEEDS['bold shape']) return [];
-      const coat = order.slice(at + 1).findLast(({ kind }) => kind === 'coat');
+      const coat = coatOver(kit.recipe, pass.id);
       const [best] = rankTopCoats(kit, shelf);
       const does = best && best.worst >= NEEDS['bold shape'] ? best : undefined;
-      const laid = (recipe: Recipe, inkId: string): Recipe => {
-        const added = coat ? recipe : addPass(recipe, 'coat', { inkId });
-        const id = coat?.id ?? added.passes.findLast(({ kind }) => kind === 'coat')?.id ?? '';
-        return setPlacement(added, id, 0, { inkId, params: { strength: 100 } });
-      };
       return [
         {
           key: `dark ground ${pass.id} ${coat?.id ?? 'bare'}`,
@@ -31,7 +24,7 @@ export const darkGround: Rule = {
             ? {
                 fix: {
                   label: `Coat it with ${does.ink.name}`,
-                  mend: (recipe) => laid(recipe, does.ink.id),
+                  mend: (recipe) => coatResist(recipe, pass.id, does.ink.id),
                 },
               }
             : {}),

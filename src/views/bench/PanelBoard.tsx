@@ -143,7 +143,7 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
       </div>
       {seen && (
         <Suspense fallback={null}>
-          <SeenDialog kit={kit} shelf={shelf} onClose={() => setSeen(false)} />
+          <SeenDialog {...{ kit, shelf, edit }} onClose={() => setSeen(false)} />
         </Suspense>
       )}
       <footer className="flex flex-wrap items-center gap-1 px-3 pb-1">

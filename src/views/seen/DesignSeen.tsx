@@ -5,6 +5,7 @@ import { formatLength, type Unit } from '../../core/panel/measure';
 import { PASS_KINDS, type Pass } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
 import type { DesignContrast } from '../../core/readings/passReadings';
+import type { Edit } from '../bench/useBench';
 import { useSize } from '../bench/useSize';
 import { PanelPicture } from '../panel/PanelPicture';
 import { useAnswer } from '../useAnswer';
@@ -18,6 +19,7 @@ interface Props {
   readonly shelf: readonly Ink[];
   readonly needed: number;
   readonly unit: Unit;
+  readonly edit: Edit;
 }
 
 const HEIGHT = 430;
@@ -25,7 +27,7 @@ const HEIGHT = 430;
 const LEAST_WIDTH = 240;
 
 /** How clearly a pass's design stands out: hatched where it falls short, with a ring round its worst place. */
-export function DesignSeen({ kit, pass, shelf, needed, unit }: Props) {
+export function DesignSeen({ kit, pass, shelf, needed, unit, edit }: Props) {
   // Undefined while it is being read, null where nothing of the design lies on the panel.
   const contrast = useAnswer(
     useCallback(async () => (await shelfWorker().designContrast(kit, pass.id)) ?? null, [kit, pass.id]),
@@ -46,7 +48,7 @@ export function DesignSeen({ kit, pass, shelf, needed, unit }: Props) {
             <p role="status">{tellContrast(contrast, needed, kit, unit)}</p>
           )}
         </section>
-        {pass.kind === 'clearResist' && <TopCoats kit={kit} shelf={shelf} />}
+        {pass.kind === 'clearResist' && <TopCoats {...{ kit, shelf, edit }} resist={pass} />}
       </div>
     </div>
   );

@@ -13,6 +13,7 @@ import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
+import type { Edit } from '../bench/useBench';
 import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
 import { DesignSeen } from './DesignSeen';
@@ -24,11 +25,12 @@ import { TopCoats } from './TopCoats';
 interface Props {
   readonly kit: Kit;
   readonly shelf: readonly Ink[];
+  readonly edit: Edit;
   readonly onClose: () => void;
 }
 
 /** Whether a silhouette, a greeting or a resist will be seen on the panel: where, in what, and how clearly. */
-export default function SeenDialog({ kit, shelf, onClose }: Props) {
+export default function SeenDialog({ kit, shelf, edit, onClose }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const designed = passesInOrder(kit.recipe).filter((pass) => designOf(kit, pass) && hasImage(pass));
   const [passId, setPassId] = useState<string>();
@@ -76,21 +78,21 @@ export default function SeenDialog({ kit, shelf, onClose }: Props) {
           : 'Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for the greeting.'}
       </Dialog.Description>
       {pass ? (
-        <DesignSeen {...{ kit, pass, shelf, needed, unit }} />
+        <DesignSeen {...{ kit, pass, shelf, needed, unit, edit }} />
       ) : (
-        <ImageSeen {...{ kit, shelf, needed, unit }} />
+        <ImageSeen {...{ kit, shelf, needed, unit, edit }} />
       )}
     </Modal>
   );
 }
 
-interface ImageProps extends Pick<Props, 'kit' | 'shelf'> {
+interface ImageProps extends Pick<Props, 'kit' | 'shelf' | 'edit'> {
   readonly needed: number;
   readonly unit: Unit;
 }
 
 /** What an image or a greeting over the panel would read in, and where. */
-function ImageSeen({ kit, shelf, needed, unit }: ImageProps) {
+function ImageSeen({ kit, shelf, needed, unit, edit }: ImageProps) {
   const [impressions, setImpressions] = useState(1);
   const [chosen, setChosen] = useState<ImageInk['id']>();
   const [size, setSize] = useState({
@@ -125,7 +127,10 @@ function ImageSeen({ kit, shelf, needed, unit }: ImageProps) {
           onImpressions={setImpressions}
         />
         <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
-        <TopCoats kit={kit} shelf={shelf} />
+        <TopCoats
+          {...{ kit, shelf, edit }}
+          resist={passesInOrder(kit.recipe).findLast(({ kind }) => kind === 'clearResist')}
+        />
       </div>
     </div>
   );
