@@ -1,14 +1,21 @@
-import type { Ink } from '../ink/ink';
 import { formatLength, type Unit } from '../panel/measure';
-import { PASS_KINDS, type Pass } from '../pass/pass';
+import { PASS_KINDS, type Pass, passName } from '../pass/pass';
 import { isChoice, type ParamSpec, type Params } from '../run/params';
 import { RUNS } from '../run/run';
+import { SCHOOLS } from '../sheet/schools';
 import { TOOLS } from '../tool/tools';
-import type { Recipe } from './recipe';
+import type { Kit, Recipe } from './recipe';
 
 /** What a recipe has otherwise than another, in words; empty where they are alike. */
-export function differencesBetween(one: Recipe, other: Recipe, inks: readonly Ink[], unit: Unit): string[] {
-  const nameOf = (id: string | undefined): string => inks.find((ink) => ink.id === id)?.name ?? 'another ink';
+export function differencesBetween(oneKit: Kit, otherKit: Kit, unit: Unit): string[] {
+  const { recipe: one } = oneKit;
+  const { recipe: other } = otherKit;
+  const named = new Map(
+    [oneKit, otherKit].flatMap(({ inks, passInks, designs }) =>
+      [...inks, ...passInks, ...designs].map(({ id, name }) => [id, name]),
+    ),
+  );
+  const nameOf = (id: string): string => named.get(id) ?? 'something else';
   const told: string[] = [];
   const say = (what: string, p: string, q: string) => p !== q && told.push(`${what}: ${p} → ${q}`);
   const sayParams = (of: string, specs: readonly ParamSpec[], p: Params, q: Params) => {
@@ -18,7 +25,10 @@ export function differencesBetween(one: Recipe, other: Recipe, inks: readonly In
   say('Run', RUNS[one.run.id].label, RUNS[other.run.id].label);
   if (one.run.id === other.run.id) sayParams('', RUNS[one.run.id].params, one.run.params, other.run.params);
   say('Laid with', TOOLS[one.tool].label, TOOLS[other.tool].label);
-  say('Card', one.cardId, other.cardId);
+  const schoolOf = ({ school }: Recipe) =>
+    school === 'suggested' ? 'as suggested' : SCHOOLS[school].label.toLowerCase();
+  say('Order of laying', schoolOf(one), schoolOf(other));
+  say('Card', oneKit.card.name, otherKit.card.name);
   const size = ({ panel }: Recipe) =>
     `${formatLength(panel.width, unit)} × ${formatLength(panel.height, unit)}`;
   say('Panel', size(one), size(other));
@@ -33,24 +43,35 @@ export function differencesBetween(one: Recipe, other: Recipe, inks: readonly In
     const there = other.joints[joint];
     if (there) say(`Joint ${joint + 1}`, formatLength(width, unit), formatLength(there.width, unit));
   });
-  const passIds = new Set([...one.passes, ...other.passes].map(({ id }) => id));
-  for (const id of passIds) {
-    const [p, q] = [one, other].map(({ passes }) => passes.find((pass) => pass.id === id));
-    const { label, params } = PASS_KINDS[(p ?? q)?.kind ?? 'coat'];
-    const inksOf = (pass: Pass | undefined) =>
-      pass === undefined
-        ? 'none'
-        : !pass.on
-          ? 'off'
-          : pass.placements.map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid')).join(', ');
-    say(label, inksOf(p), inksOf(q));
-    if (p && q)
-      p.placements.forEach((placement, i) => {
-        const there = q.placements[i];
-        if (there) sayParams(`${label}: `, params, placement.params, there.params);
-      });
+  const wishOf = ({ wanted }: Recipe) => wanted?.map(percent).join(', ') ?? 'equal';
+  say('Shares to be seen', wishOf(one), wishOf(other));
+  const stateOf = (pass: Pass | undefined) =>
+    pass === undefined
+      ? 'none'
+      : !pass.on
+        ? 'off'
+        : pass.placements.map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid')).join(', ');
+  const designOf = ({ designId }: Pass) => (designId ? nameOf(designId) : 'none');
+  for (const p of one.passes) {
+    const q = other.passes.find(({ id }) => id === p.id);
+    const label = passName(one.passes, p);
+    say(label, stateOf(p), stateOf(q));
+    if (!q) continue;
+    say(`${label}: Design`, designOf(p), designOf(q));
+    p.placements.forEach((placement, i) => {
+      const there = q.placements[i];
+      const of = p.placements.length > 1 ? `${label}, ${i + 1}: ` : `${label}: `;
+      if (there) sayParams(of, PASS_KINDS[p.kind].params, placement.params, there.params);
+    });
   }
-  if (sameSet(one.passes, other.passes)) say('Order of passes', orderOf(one.passes), orderOf(other.passes));
+  for (const q of other.passes)
+    if (!one.passes.some(({ id }) => id === q.id)) say(passName(other.passes, q), 'none', stateOf(q));
+  if (sameSet(one.passes, other.passes)) {
+    const orderOf = (passes: readonly Pass[]) =>
+      // By their names in the first, or two of a kind that change places would look alike.
+      passes.map((pass) => passName(one.passes, pass)).join(', ');
+    say('Order of passes', orderOf(one.passes), orderOf(other.passes));
+  }
   return told;
 }
 
@@ -64,7 +85,5 @@ function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): stri
   return `${Math.round(value)}${spec.unit === '°' || spec.unit === '%' ? ` ${spec.unit}` : ''}`;
 }
 
-const orderOf = (passes: readonly Pass[]): string =>
-  passes.map(({ kind }) => PASS_KINDS[kind].label).join(', ');
 const sameSet = (p: readonly Pass[], q: readonly Pass[]): boolean =>
   p.length === q.length && p.every(({ id }) => q.some((other) => other.id === id));

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import { groundOfCard } from '../card/card';
+import type { Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import { BARE } from '../ink/ink';
 import { driedColour } from '../ink/laid';
@@ -15,12 +16,12 @@ import {
   setPlacement,
   switchPass,
 } from '../pass/edit';
-import { PASS_KINDS } from '../pass/pass';
+import { PASS_KINDS, type Pass } from '../pass/pass';
 import { RUN_IDS } from '../run/run';
 import { differencesBetween } from './differences';
 import { addRung, copyRun, copyShares, setRun, setRunParams, setShare } from './edit';
 import { placeReader } from './place';
-import type { Recipe } from './recipe';
+import type { Kit, Recipe } from './recipe';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
 const dark = ink('Sloe', '#393060');
@@ -146,11 +147,40 @@ test('wishes are for as many rungs as there are: with another number they are go
   expect(addRung(wished, 1, 'Sloe').wanted).toBeUndefined();
 });
 
-test('two states are told apart in words, and alike ones in none', () => {
-  const other = addPass(setShare(setRun(kit.recipe, 'glow'), 0, 0.5), 'edge', { inkId: 'Sloe' });
-  const told = differencesBetween(kit.recipe, other, [...inks, dark], 'mm');
-  expect(told).toContain('Run: Straight → Glow');
-  expect(told).toContain('Share of rung 1: 33 % → 50 %');
-  expect(told).toContain('Edge: none → Sloe');
-  expect(differencesBetween(other, other, inks, 'mm')).toEqual([]);
+test('two states are told apart in words, by the names a maker knows, and alike ones in none', () => {
+  const stamped = withPass(
+    withPass(kit, 'silhouette', { ink: dark, design: OWN_DESIGNS[0] as Design }),
+    'edge',
+    {
+      ink: dark,
+    },
+  );
+  const [silhouette, edge] = stamped.recipe.passes as [Pass, Pass];
+  const other: Kit = {
+    ...stamped,
+    card: { ...WHITE_CARD, id: '5e1f', name: 'kraft 280 g/m²' },
+    designs: OWN_DESIGNS,
+    recipe: {
+      ...setShare(setRun(stamped.recipe, 'glow'), 0, 0.5),
+      cardId: '5e1f',
+      school: 'middleOut',
+      passes: [
+        { ...edge, on: false },
+        { ...silhouette, designId: OWN_DESIGNS[1]?.id as string },
+      ],
+    },
+  };
+  const told = differencesBetween(stamped, other, 'mm');
+  for (const line of [
+    'Run: Straight → Glow',
+    'Order of laying: pale first → middle out',
+    `Card: ${WHITE_CARD.name} → kraft 280 g/m²`,
+    'Share of rung 1: 33 % → 50 %',
+    `Silhouette: Design: ${OWN_DESIGNS[0]?.name} → ${OWN_DESIGNS[1]?.name}`,
+    'Edge: Sloe → off',
+    'Order of passes: Silhouette, Edge → Edge, Silhouette',
+  ])
+    expect(told).toContain(line);
+  expect(differencesBetween(kit, stamped, 'mm')).toContain('Edge: none → Sloe');
+  expect(differencesBetween(other, other, 'mm')).toEqual([]);
 });

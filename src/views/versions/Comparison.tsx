@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import type { Ink } from '../../core/ink/ink';
 import { differencesBetween } from '../../core/ladder/differences';
 import type { Kit } from '../../core/ladder/recipe';
 import { useAppSelector } from '../../store/hooks';
@@ -14,13 +13,12 @@ interface State {
 interface Props {
   readonly one: State;
   readonly other: State;
-  readonly inks: readonly Ink[];
 }
 
 const HEIGHT = 420;
 
 /** Two states of a recipe side by side, or one over the other with a line that wipes between them. */
-export function Comparison({ one, other, inks }: Props) {
+export function Comparison({ one, other }: Props) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
   const [way, setWay] = useState<'beside' | 'wipe'>('beside');
   const [wiped, setWiped] = useState(50);
@@ -30,7 +28,7 @@ export function Comparison({ one, other, inks }: Props) {
   const picture = (state: State) => (
     <PanelPicture kit={state.kit} wetness={wetness} {...size} label={`Panel, ${state.name}`} />
   );
-  const told = differencesBetween(one.kit.recipe, other.kit.recipe, inks, unit);
+  const told = differencesBetween(one.kit, other.kit, unit);
   return (
     <section aria-label="Comparison" className="border-t border-line pt-4">
       <Segmented

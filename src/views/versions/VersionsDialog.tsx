@@ -113,7 +113,7 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
         })}
       </ul>
       {versions?.length === 0 && <p>No state has a name yet.</p>}
-      {compared[0] && compared[1] && <Comparison one={compared[0]} other={compared[1]} inks={shelf.inks} />}
+      {compared[0] && compared[1] && <Comparison one={compared[0]} other={compared[1]} />}
     </Modal>
   );
 }
