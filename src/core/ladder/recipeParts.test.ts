@@ -6,22 +6,13 @@ import type { Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import { BARE } from '../ink/ink';
 import { driedColour } from '../ink/laid';
-import {
-  addPass,
-  addPlacement,
-  movePass,
-  removePass,
-  removePlacement,
-  setPassDesign,
-  setPlacement,
-  switchPass,
-} from '../pass/edit';
-import { PASS_KINDS, type Pass } from '../pass/pass';
+import { addPass } from '../pass/edit';
+import type { Pass } from '../pass/pass';
 import { RUN_IDS } from '../run/run';
 import { differencesBetween } from './differences';
 import { addRung, copyRun, copyShares, setRun, setRunParams, setShare } from './edit';
 import { placeReader } from './place';
-import type { Kit, Recipe } from './recipe';
+import type { Kit } from './recipe';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
 const dark = ink('Sloe', '#393060');
@@ -57,67 +48,6 @@ describe('reading one point of the panel', () => {
     const faded = kitOf([inks[2] ?? dark, BARE]);
     expect(placeReader(faded)(40, 99).inks).toEqual([]);
     expect(placeReader(faded)(40, 99).lab.l).toBeGreaterThan(97);
-  });
-});
-
-describe('passes, as they are edited', () => {
-  const edged = addPass(kit.recipe, 'edge', { inkId: 'Sloe' });
-  const labels = (recipe: Recipe) => recipe.passes.map(({ id }) => id);
-
-  test('a number is held in its range; another ink leaves the numbers; taken off it is gone', () => {
-    const placement = (recipe: Recipe) => recipe.passes[0]?.placements[0];
-    expect(placement(setPlacement(edged, 'edge-1', 0, { params: { depth: 900 } }))?.params).toEqual({
-      depth: 60,
-    });
-    expect(placement(setPlacement(edged, 'edge-1', 0, { inkId: 'Tarn' }))).toEqual({
-      inkId: 'Tarn',
-      params: placement(edged)?.params,
-    });
-    expect(removePass(edged, 'edge-1').passes).toEqual([]);
-    expect(switchPass(edged, 'edge-1', false).passes[0]?.on).toBe(false);
-  });
-
-  test('what lies under the blend stands first, and moving keeps it so', () => {
-    const [design] = OWN_DESIGNS;
-    if (!design) throw new Error('no design');
-    const many = (['mask', 'coat', 'whiteBase', 'edge'] as const).reduce(
-      (recipe, kind) => addPass(recipe, kind, { inkId: 'Sloe', design }),
-      edged,
-    );
-    expect(labels(many)).toEqual(['mask-1', 'whiteBase-1', 'edge-1', 'coat-1', 'edge-2']);
-    fc.assert(
-      fc.property(fc.constantFrom(...labels(many)), fc.integer({ min: -3, max: 9 }), (id, to) => {
-        const moved = movePass(many, id, to);
-        expect(labels(moved).toSorted()).toEqual(labels(many).toSorted());
-        expect(moved.passes.slice(0, 2).map(({ kind }) => PASS_KINDS[kind].stage)).toEqual([
-          'under',
-          'under',
-        ]);
-      }),
-    );
-    expect(labels(movePass(many, 'edge-2', 2))).toEqual([
-      'mask-1',
-      'whiteBase-1',
-      'edge-2',
-      'edge-1',
-      'coat-1',
-    ]);
-  });
-
-  test('a further placement starts beside the last, as many as the kind allows; a new design comes in its size', () => {
-    const [hills, bricks] = ['far-hills', 'kiln-bricks'].map((id) =>
-      OWN_DESIGNS.find((one) => one.id === id),
-    );
-    if (!hills || !bricks) throw new Error('no design');
-    let recipe = addPass(kit.recipe, 'edgeStencil', { inkId: 'Sloe', design: hills });
-    for (let i = 0; i < 20; i++) recipe = addPlacement(recipe, 'edgeStencil-1');
-    const placements = recipe.passes[0]?.placements ?? [];
-    expect(placements).toHaveLength(PASS_KINDS.edgeStencil.placements.most);
-    expect((placements[1]?.params.x ?? 0) - (placements[0]?.params.x ?? 0)).toBe(12);
-    expect(removePlacement(recipe, 'edgeStencil-1', 1).passes[0]?.placements).toHaveLength(
-      placements.length - 1,
-    );
-    expect(setPassDesign(recipe, 'edgeStencil-1', bricks).passes[0]?.placements[0]?.params.width).toBe(100);
   });
 });
 
