@@ -1,0 +1,132 @@
+import { describe, expect, test } from 'vitest';
+import { BLACK_CARD, ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { groundOfCard } from '../card/card';
+import { xyzOfSpectrum } from '../colour/lab';
+import type { Design } from '../design/design';
+import { laidReflectance } from '../ink/laid';
+import type { Kit } from '../ladder/recipe';
+import { contrastOf } from '../legibility/contrast';
+import { addPlacement, setPlacement, switchPass } from '../pass/edit';
+import type { Pass } from '../pass/pass';
+import { designContrast, hasImage, type PassReading, passReadings, tellPassReading } from './passReadings';
+
+const pale = ink('Gorse', '#f8d46f');
+const black = ink('Soot', '#141416', 'detail');
+const dark = ink('Sloe', '#393060', 'dye');
+const kit = kitOf([pale, pale]);
+/** A bar of 80 by 20 mm: a fifth of the panel's 80 by 100. */
+const BAR: Design = {
+  id: 'bar',
+  name: 'Bar',
+  use: 'image',
+  width: 80,
+  height: 20,
+  shapes: [{ d: 'M0 0h80v20h-80z', rule: 'nonzero' }],
+};
+const barAt = (y: number) => ({ design: BAR, params: { x: 40, y, width: 80 } });
+const only = (of: Kit): PassReading => {
+  const [reading] = passReadings(of);
+  if (!reading) throw new Error('no pass was read');
+  return reading;
+};
+const passOf = ({ recipe }: Kit): Pass => recipe.passes[0] as Pass;
+
+describe('what a pass does to the panel', () => {
+  test('touches the part its design covers, strongly where the inks are far apart', () => {
+    const reading = only(withPass(kit, 'silhouette', { ink: black, ...barAt(50) }));
+    expect(reading.touches).toBeCloseTo(0.2, 1);
+    expect(reading.changes).toBeGreaterThan(40);
+  });
+
+  test('half of it off the panel touches half as much, all of it off nothing, and is said to', () => {
+    const half = withPass(kit, 'silhouette', { ink: black, ...barAt(100) });
+    expect(only(half).touches).toBeCloseTo(0.1, 1);
+    const off = withPass(kit, 'silhouette', { ink: black, ...barAt(-30) });
+    expect(only(off)).toMatchObject({ touches: 0, changes: 0 });
+    expect(only(off).contrast).toBeUndefined();
+    expect(tellPassReading(passOf(off), only(off))).toBe('changes nothing that is seen');
+  });
+
+  test('one that is off is not read, and one hidden by another has nothing left to change', () => {
+    const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
+    expect(passReadings({ ...kit, recipe: switchPass(stamped.recipe, 'silhouette-1', false) })).toEqual([]);
+    const resist = withPass(kit, 'clearResist', barAt(50));
+    expect(only(resist).touches).toBe(0);
+    // Under a coat the same resist is what keeps the blend.
+    expect(only(withPass(resist, 'coat', { ink: dark, params: { strength: 100 } })).touches).toBeCloseTo(
+      0.2,
+      1,
+    );
+  });
+});
+
+describe('how clearly its design stands out', () => {
+  test('a silhouette on even ground: the ratio of the two films, the same everywhere', () => {
+    const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
+    const ground = laidReflectance([{ ink: pale, coats: 1 }], groundOfCard(WHITE_CARD), 'dry');
+    const over = laidReflectance([{ ink: { ...black, kind: 'pigment' }, coats: 1 }], ground, 'dry');
+    const ratio = contrastOf(xyzOfSpectrum(over).y, xyzOfSpectrum(ground).y);
+    const contrast = designContrast(stamped, 'silhouette-1');
+    expect(contrast?.least).toBeCloseTo(ratio, 1);
+    for (const place of contrast?.places ?? []) expect(place.ratio).toBeCloseTo(ratio, 1);
+  });
+
+  test('over a ladder from pale to dark its worst place is where the ladder is dark', () => {
+    const ladder = kitOf([pale, dark]);
+    const tall: Design = {
+      ...BAR,
+      width: 20,
+      height: 80,
+      shapes: [{ d: 'M0 0h20v80h-20z', rule: 'nonzero' }],
+    };
+    const stamped = withPass(ladder, 'silhouette', {
+      ink: black,
+      design: tall,
+      params: { x: 40, y: 50, width: 20 },
+    });
+    const contrast = designContrast(stamped, 'silhouette-1');
+    expect(contrast?.worst.y).toBeGreaterThan(50);
+    expect(contrast?.least).toBeLessThan(2);
+    expect(Math.max(...(contrast?.places ?? []).map(({ ratio }) => ratio))).toBeGreaterThan(8);
+  });
+
+  test('what hides a design later is not held against it: the resist is read as without the strip over it', () => {
+    const resist = withPass(withPass(kit, 'clearResist', barAt(50)), 'coat', { ink: dark });
+    const hidden = withPass(resist, 'greetingStrip', { params: { x: 40, y: 50 } });
+    expect(designContrast(hidden, 'clearResist-1')).toEqual(designContrast(resist, 'clearResist-1'));
+  });
+
+  test('on black card a clear resist shows nothing until a pigment is dragged over: a tone resist does', () => {
+    const onBlack = kitOf([pale, pale], BLACK_CARD);
+    const clear = withPass(onBlack, 'clearResist', barAt(50));
+    expect(designContrast(clear, 'clearResist-1')?.least).toBeCloseTo(1, 2);
+    const tone = withPass(onBlack, 'toneResist', { ink: ink('Slip', '#fdfdfb', 'white'), ...barAt(50) });
+    expect(designContrast(tone, 'toneResist-1')?.least).toBeGreaterThan(3);
+  });
+
+  test('an edge stencil fades into its ground: it has no image to read', () => {
+    const edge = withPass(kit, 'edgeStencil', { ink: dark, design: { ...BAR, use: 'edge' } });
+    expect(hasImage(passOf(edge))).toBe(false);
+    expect(only(edge).contrast).toBeUndefined();
+  });
+});
+
+test('its finest lines are told as large as the design is laid, by its smallest impression', () => {
+  const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
+  const twice = addPlacement(stamped.recipe, 'silhouette-1');
+  const smaller = setPlacement(twice, 'silhouette-1', 1, { params: { width: 40 } });
+  const whole = only(stamped).finest ?? 0;
+  expect(whole).toBeGreaterThan(15);
+  expect(only({ ...stamped, recipe: smaller }).finest).toBeCloseTo(whole / 2, 6);
+});
+
+test('two impressions over each other are told with how much of the smaller one lies on the other', () => {
+  const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(40) });
+  const twice = addPlacement(stamped.recipe, 'silhouette-1');
+  const laid = (y: number) => ({
+    ...stamped,
+    recipe: setPlacement(twice, 'silhouette-1', 1, { params: { x: 40, y } }),
+  });
+  expect(only(laid(50)).overlap).toMatchObject({ pair: [0, 1], part: expect.closeTo(0.5, 1) });
+  expect(only(laid(70)).overlap).toBeUndefined();
+});
