@@ -32,7 +32,7 @@ export function TopCoats({ kit, shelf, resist, edit }: Props) {
         {coats.slice(0, TOLD).map(({ ink, worst, lost }) => (
           <li
             key={ink.id}
-            className="grid grid-cols-[1.5rem_1fr_auto_auto] items-center gap-3 bg-pane px-3 py-1.5"
+            className={`grid min-h-10 items-center gap-3 bg-pane px-3 py-1 ${resist ? 'grid-cols-[1.5rem_1fr_auto_6.7rem]' : 'grid-cols-[1.5rem_1fr_auto]'}`}
           >
             <span aria-hidden="true" className="size-5" style={{ backgroundColor: ink.overWhite }} />
             <span>
