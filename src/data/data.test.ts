@@ -22,7 +22,8 @@ import {
   saveRecipe,
 } from './recipes';
 import { SCHEMA, type SchemaVersion } from './schema';
-import { removeInk } from './shelf';
+import { readSetting, writeSetting } from './settings';
+import { removeInk, restoreInks, saveInks } from './shelf';
 
 let count = 0;
 const materials = async (db: Database) => ({
@@ -30,6 +31,8 @@ const materials = async (db: Database) => ({
   cards: await db.cards.toArray(),
   designs: await listDesigns(db),
 });
+/** A record as no database can hold it: functions are not cloned. */
+const unstorable = <T extends object>(record: T): T => Object.assign(record, { draw: () => {} });
 const freshDb = () => new Database(`test-${count++}`);
 
 describe('the demo', () => {
@@ -88,6 +91,35 @@ test('an ink leaves the shelf only when no recipe is made of it', async () => {
   expect(await db.inks.get('haar-pale')).toBeUndefined();
 });
 
+test('many inks come all or not at all, and taking them back leaves the shelf as it was', async () => {
+  const db = freshDb();
+  const before = await db.inks.toArray();
+  const [changed] = before;
+  if (!changed) throw new Error('the shelf is empty');
+  const incoming = [
+    { ...changed, overWhite: '#123456' as const },
+    { ...changed, id: 'new', name: 'New' },
+  ];
+  const replaced = await saveInks(db, incoming);
+  expect(replaced).toEqual([changed]);
+  expect(await db.inks.get(changed.id)).toMatchObject({ overWhite: '#123456' });
+  expect(await db.inks.count()).toBe(before.length + 1);
+  await restoreInks(db, incoming, replaced);
+  expect(await db.inks.toArray()).toEqual(before);
+  // One that cannot be stored takes the others with it.
+  const broken = unstorable({ ...changed, id: 'broken' });
+  await expect(saveInks(db, [{ ...changed, overWhite: '#654321' }, broken])).rejects.toThrow();
+  expect(await db.inks.toArray()).toEqual(before);
+});
+
+test('what is remembered under a key is the last that was written there', async () => {
+  const db = freshDb();
+  expect(await readSetting(db, 'pace')).toBeUndefined();
+  await writeSetting(db, 'pace', { band: 2 });
+  await writeSetting(db, 'pace', { band: 3 });
+  expect(await readSetting(db, 'pace')).toEqual({ band: 3 });
+});
+
 test('a kept trio is one whatever its order, and comes back as it was', async () => {
   const db = freshDb();
   const inks = (await db.inks.toArray()).slice(0, 3);
@@ -124,7 +156,7 @@ describe('bringing a recipe in', () => {
   test('leaves nothing behind when a part of it fails', async () => {
     const db = freshDb();
     await db.open();
-    const broken = { ...kit, card: { ...kit.card, id: undefined as unknown as string } };
+    const broken = { ...kit, card: unstorable({ ...kit.card, id: 'broken' }) };
     await expect(importKit(db, broken)).rejects.toThrow();
     expect(await db.inks.count()).toBe(72);
     expect(await db.recipes.count()).toBe(4);

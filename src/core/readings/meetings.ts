@@ -8,7 +8,7 @@ import { judgeJoint, STATIONS, type Station, tellVerdict, type Verdict, walkJoin
 import type { Kit } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
 import { passesInOrder } from '../pass/order';
-import { PASS_KINDS, type PassKindId } from '../pass/pass';
+import { PASS_KINDS, type PassKindId, passName } from '../pass/pass';
 import { scenesOf } from '../pass/work';
 import { measuresOf } from '../sheet/measures';
 
@@ -33,7 +33,7 @@ export function meetingsOf(kit: Kit): Meeting[] {
     });
   const passes = passesInOrder(recipe);
   const over = passes.flatMap((pass, at) => {
-    const { label, stage, design, dries } = PASS_KINDS[pass.kind];
+    const { stage, design, dries } = PASS_KINDS[pass.kind];
     const [ink] = scenesOf(kit, pass).flatMap((scene) => scene.ink ?? []);
     if (!ink || stage === 'under' || design) return [];
     const dried = dries || passes.slice(0, at).some(({ kind }) => dryingKind(kind));
@@ -41,7 +41,7 @@ export function meetingsOf(kit: Kit): Meeting[] {
       .filter((under) => !isBare(under) && under.id !== ink.id)
       .map((under) =>
         meeting(
-          `${label}: ${ink.name} over ${under.name}`,
+          `${passName(recipe.passes, pass)}: ${ink.name} over ${under.name}`,
           walkOver(under, ink, ground, dried ? 'dried' : 'wet'),
         ),
       );
