@@ -1,5 +1,5 @@
 import { paceFrom, USUAL_PACE } from '../core/sheet/times';
-import { CardInUse, removeCard } from './cards';
+import { LastCard, removeCard } from './cards';
 import { addTiming, clearTimings } from './timings';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from './versions';
 import 'fake-indexeddb/auto';
@@ -84,7 +84,7 @@ describe('saving', () => {
 test('an ink leaves the shelf only when no recipe is made of it', async () => {
   const db = freshDb();
   await expect(removeInk(db, 'gorse-pale')).rejects.toMatchObject({
-    recipes: ['Kiln-opening invitation, run 2', 'Running glaze, a resist'],
+    by: ['Kiln-opening invitation, run 2', 'Running glaze, a resist'],
   });
   expect(await db.inks.count()).toBe(72);
   await removeInk(db, 'haar-pale');
@@ -170,7 +170,7 @@ test('a design stays while a recipe is made with it; the maker’s own come afte
   expect((await listDesigns(db)).at(-1)).toEqual(star);
   const kit = withPass(kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', { design: star });
   await importKit(db, kit);
-  await expect(removeDesign(db, 'star')).rejects.toMatchObject({ recipes: ['Test'] });
+  await expect(removeDesign(db, 'star')).rejects.toMatchObject({ by: ['Test'] });
   // Another design of that id comes in beside it.
   const { recipe } = await importKit(db, { ...kit, designs: [{ ...star, width: 30 }] });
   expect(recipe.passes[0]?.designId).not.toBe('star');
@@ -201,6 +201,36 @@ test('named states of a recipe are kept apart from other recipes’, the last on
   expect((await listVersions(db, one.id))[0]?.recipe.name).toBe('changed');
 });
 
+test('what only a named state is made with stays too, until that state or its recipe is gone', async () => {
+  const db = freshDb();
+  const star = { id: 'star', name: 'Star', use: 'image', width: 20, height: 20, shapes: [] } as const;
+  const kit = withPass(kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', { design: star });
+  const { id, recipe, revision } = await importKit(db, kit);
+  const state = await nameVersion(db, recipe, 'With the star');
+  const [first] = recipe.rungs;
+  if (!first) throw new Error('no rung');
+  await saveRecipe(
+    db,
+    {
+      ...recipe,
+      cardId: 'linen',
+      passes: [],
+      rungs: recipe.rungs.map((rung) => ({ ...rung, inkId: 'haar-pale' })),
+    },
+    revision,
+  );
+  const by = [`${recipe.name} as “With the star”`];
+  await expect(removeInk(db, first.inkId)).rejects.toMatchObject({ by });
+  await expect(removeDesign(db, 'star')).rejects.toMatchObject({ by });
+  await expect(removeCard(db, recipe.cardId)).rejects.toMatchObject({ by });
+  await removeVersion(db, state.id);
+  await removeDesign(db, 'star');
+  await restoreVersion(db, state);
+  await removeRecipe(db, id);
+  await removeInk(db, first.inkId);
+  expect(await db.inks.get(first.inkId)).toBeUndefined();
+});
+
 test('a card stays while a recipe lies on it, and the last one always', async () => {
   const db = freshDb();
   await expect(removeCard(db, 'smooth-white')).rejects.toThrow(/Kiln-opening/);
@@ -208,7 +238,7 @@ test('a card stays while a recipe lies on it, and the last one always', async ()
   expect(await db.cards.get('linen')).toBeUndefined();
   await db.recipes.clear();
   for (const { id } of (await db.cards.toArray()).slice(1)) await removeCard(db, id);
-  await expect(removeCard(db, (await db.cards.toArray())[0]?.id ?? '')).rejects.toThrow(CardInUse);
+  await expect(removeCard(db, (await db.cards.toArray())[0]?.id ?? '')).rejects.toThrow(LastCard);
 });
 
 test('timings add up to a pace, and can be forgotten', async () => {

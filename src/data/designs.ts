@@ -1,5 +1,6 @@
 import type { Design } from '../core/design/design';
 import type { Database } from './database';
+import { refuseWhileUsed } from './inUse';
 import { designIdsOf } from './recipes';
 
 /** Drawn while the database opens: they need not come with the first script. */
@@ -16,24 +17,13 @@ export const saveDesign = async (db: Database, design: Design): Promise<void> =>
   await db.designs.put(design);
 };
 
-/** A design stays while recipes are made with it. Nothing was deleted. */
-export class DesignInUse extends Error {
-  override readonly name = 'DesignInUse';
-  constructor(readonly recipes: readonly string[]) {
-    super(`The design is used in ${recipes.join(', ')}`);
-  }
-}
-
 /**
  * Takes a design of the maker's own away.
  *
- * @throws DesignInUse when a recipe has it
+ * @throws InUse when a recipe is made with it
  */
 export const removeDesign = (db: Database, id: string): Promise<void> =>
-  db.transaction('rw', db.designs, db.recipes, async () => {
-    const recipes = (await db.recipes.toArray())
-      .filter(({ recipe }) => designIdsOf(recipe.passes).has(id))
-      .map(({ recipe }) => recipe.name);
-    if (recipes.length > 0) throw new DesignInUse(recipes);
+  db.transaction('rw', db.designs, db.recipes, db.versions, async () => {
+    await refuseWhileUsed(db, ({ passes }) => designIdsOf(passes).has(id));
     await db.designs.delete(id);
   });

@@ -1,36 +1,22 @@
 import type { Ink } from '../core/ink/ink';
 import type { Database } from './database';
+import { refuseWhileUsed } from './inUse';
 
 /** Keeps an ink, new or changed. */
 export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
   await db.inks.put(ink);
 };
 
-/** Names of the recipes in which an ink is a rung, or is laid in a pass. */
-export const recipesWith = async (db: Database, inkId: string): Promise<string[]> =>
-  (await db.recipes.toArray())
-    .filter(({ recipe: { rungs, passes } }) =>
-      [...rungs, ...passes.flatMap(({ placements }) => placements)].some((laid) => laid.inkId === inkId),
-    )
-    .map(({ recipe }) => recipe.name);
-
-/** An ink stays on the shelf while recipes are made of it. Nothing was deleted. */
-export class InkInUse extends Error {
-  override readonly name = 'InkInUse';
-  constructor(readonly recipes: readonly string[]) {
-    super(`The ink is a rung of ${recipes.join(', ')}`);
-  }
-}
-
 /**
  * Takes an ink off the shelf.
  *
- * @throws InkInUse when a recipe has it
+ * @throws InUse when it is a rung of a recipe or laid in a pass
  */
 export const removeInk = (db: Database, inkId: string): Promise<void> =>
-  db.transaction('rw', db.inks, db.recipes, async () => {
-    const recipes = await recipesWith(db, inkId);
-    if (recipes.length > 0) throw new InkInUse(recipes);
+  db.transaction('rw', db.inks, db.recipes, db.versions, async () => {
+    await refuseWhileUsed(db, ({ rungs, passes }) =>
+      [...rungs, ...passes.flatMap(({ placements }) => placements)].some((laid) => laid.inkId === inkId),
+    );
     await db.inks.delete(inkId);
   });
 

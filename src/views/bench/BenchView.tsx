@@ -1,5 +1,5 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { BARE } from '../../core/ink/ink';
 import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
 import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
@@ -11,14 +11,14 @@ import { Segmented } from '../../ui/Segmented';
 import { afterFirstPicture, firstPicture } from '../panel/firstPicture';
 import { useAddPass } from '../passes/useAddPass';
 import { usePassReadings } from '../passes/usePassReadings';
-import { useOpenRecipe } from '../recipes/useOpenRecipe';
-import { type Shelf, useSession, useShelf } from '../session';
+import { WithKit } from '../recipes/WithKit';
+import { type Shelf, useSession } from '../session';
 import { Invitation } from '../tour/Invitation';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
 import { PanelBoard } from './PanelBoard';
 import { ReadingsColumn } from './ReadingsColumn';
-import { useEdit, useKit, useReadings } from './useBench';
+import { useEdit, useReadings } from './useBench';
 import { useCalm } from './useCalm';
 import { useDriedShelf } from './useDriedShelf';
 import { useDroppedRecipe } from './useDroppedRecipe';
@@ -42,10 +42,6 @@ export function BenchView() {
   const { recipeId } = useParams();
   const { db } = useSession();
   const navigate = useNavigate();
-  const shelf = useShelf();
-  const missing = useOpenRecipe(recipeId);
-  const kit = useKit(shelf);
-  const recipe = useAppSelector(({ draft }) => draft.recipe);
   const dispatch = useAppDispatch();
   const store = useAppStore();
 
@@ -58,27 +54,7 @@ export function BenchView() {
     });
   }, [db, recipeId, navigate, dispatch, store]);
 
-  if (missing)
-    return (
-      <Plain title="This recipe is not here">It may have been deleted, or saved in another browser.</Plain>
-    );
-  if (recipe && shelf && !kit)
-    return <Plain title={recipe.name}>An ink or the card of this recipe is no longer on the shelf.</Plain>;
-  if (!kit || !shelf || kit.recipe.id !== recipeId)
-    return <p className="p-6 text-mute">Opening the bench …</p>;
-  return <Bench kit={kit} shelf={shelf} />;
-}
-
-function Plain({ title, children }: { readonly title: string; readonly children: string }) {
-  return (
-    <main className="p-8">
-      <h1 className="heading text-xl">{title}</h1>
-      <p className="mt-1">{children}</p>
-      <Link to="/recipes" className="mt-4 inline-block font-semibold underline underline-offset-4">
-        Go to all recipes
-      </Link>
-    </main>
-  );
+  return <WithKit waiting="Opening the bench …">{(kit, shelf) => <Bench kit={kit} shelf={shelf} />}</WithKit>;
 }
 
 type Side = 'readings' | 'passes';

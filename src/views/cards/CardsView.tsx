@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Card } from '../../core/card/card';
-import { CardInUse, removeCard, saveCard } from '../../data/cards';
+import { LastCard, removeCard, saveCard } from '../../data/cards';
+import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
@@ -39,13 +40,13 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
       await removeCard(db, card.id);
       notify({ text: `${card.name} is out of the drawer.`, undo: () => void saveCard(db, card) });
     } catch (error) {
-      if (!(error instanceof CardInUse)) throw error;
-      notify({
-        text:
-          error.recipes.length > 0
-            ? `${card.name} stays: it is under ${error.recipes.join(', ')}. Give these another card first.`
-            : `${card.name} stays: it is the last card, and inks are dried on one.`,
-      });
+      if (error instanceof LastCard)
+        notify({ text: `${card.name} stays: it is the last card, and inks are dried on one.` });
+      else if (error instanceof InUse)
+        notify({
+          text: `${card.name} stays: it is under ${error.by.join(', ')}. Give these another card first.`,
+        });
+      else throw error;
     }
   };
   return (

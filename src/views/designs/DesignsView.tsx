@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Design, DesignUse } from '../../core/design/design';
 import { isOwnDesign } from '../../core/design/own';
-import { DesignInUse, removeDesign, saveDesign } from '../../data/designs';
+import { removeDesign, saveDesign } from '../../data/designs';
+import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
@@ -51,9 +52,9 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
       await removeDesign(db, design.id);
       notify({ text: `${design.name} is gone.`, undo: () => void saveDesign(db, design) });
     } catch (error) {
-      if (!(error instanceof DesignInUse)) throw error;
+      if (!(error instanceof InUse)) throw error;
       notify({
-        text: `${design.name} stays: it is used in ${error.recipes.join(', ')}. Give these another design first.`,
+        text: `${design.name} stays: it is used in ${error.by.join(', ')}. Give these another design first.`,
       });
     }
   };

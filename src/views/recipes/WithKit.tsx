@@ -1,31 +1,37 @@
 import type { ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { Kit } from '../../core/ladder/recipe';
+import { useAppSelector } from '../../store/hooks';
 import { useKit } from '../bench/useBench';
-import { useShelf } from '../session';
+import { type Shelf, useShelf } from '../session';
+import { NotHere } from './NotHere';
 import { useOpenRecipe } from './useOpenRecipe';
 
 interface Props {
   /** What is being done until the recipe is there. */
   readonly waiting: string;
-  readonly children: (kit: Kit) => ReactNode;
+  readonly children: (kit: Kit, shelf: Shelf) => ReactNode;
 }
 
-/** Shows something of the recipe in the address, or says that it is not here. */
+/** Shows something of the recipe in the address, or says why it cannot be shown. */
 export function WithKit({ waiting, children }: Props) {
   const { recipeId } = useParams();
   const shelf = useShelf();
   const missing = useOpenRecipe(recipeId);
+  const recipe = useAppSelector(({ draft }) => draft.recipe);
   const kit = useKit(shelf);
   if (missing)
     return (
-      <main className="p-8">
-        <h1 className="heading text-xl">This recipe is not here</h1>
-        <Link to="/recipes" className="font-semibold underline underline-offset-4">
-          Go to all recipes
-        </Link>
-      </main>
+      <NotHere title="This recipe is not here">
+        It may have been deleted, or saved in another browser.
+      </NotHere>
     );
-  if (!kit || kit.recipe.id !== recipeId) return <p className="p-6 text-mute">{waiting}</p>;
-  return children(kit);
+  if (!recipe || recipe.id !== recipeId || !shelf) return <p className="p-6 text-mute">{waiting}</p>;
+  if (!kit)
+    return (
+      <NotHere title={recipe.name}>
+        An ink, a design or the card of this recipe is no longer on the shelf.
+      </NotHere>
+    );
+  return children(kit, shelf);
 }

@@ -3,8 +3,9 @@ import type { Card } from '../../core/card/card';
 import type { Ink } from '../../core/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
+import { InUse } from '../../data/inUse';
 import { freeName } from '../../data/recipes';
-import { InkInUse, removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
+import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
@@ -89,9 +90,9 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
       await removeInk(db, ink.id);
       notify({ text: `${ink.name} is off the shelf.`, undo: () => void saveInk(db, ink) });
     } catch (error) {
-      if (!(error instanceof InkInUse)) throw error;
+      if (!(error instanceof InUse)) throw error;
       notify({
-        text: `${ink.name} stays: it is a rung of ${error.recipes.join(', ')}. Put another ink there first.`,
+        text: `${ink.name} stays: it is laid in ${error.by.join(', ')}. Put another ink there first.`,
       });
     }
   };

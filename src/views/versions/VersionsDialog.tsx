@@ -113,6 +113,12 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
         })}
       </ul>
       {versions?.length === 0 && <p>No state has a name yet.</p>}
+      {versions && versions.length > states.length - 1 && (
+        <p>
+          {versions.length - (states.length - 1)} more cannot be shown: an ink, a design or a card of theirs
+          is no longer on the shelf.
+        </p>
+      )}
       {compared[0] && compared[1] && <Comparison one={compared[0]} other={compared[1]} />}
     </Modal>
   );
