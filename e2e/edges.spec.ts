@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Ink } from '../src/core/ink/ink';
 import { ink } from '../src/testing/kits';
+import { expectAccessible } from './axe';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
 
@@ -59,4 +60,21 @@ test('a thousand inks are searched and listed', async ({ page }) => {
   await page.goto('/trios');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').first()).toContainText('Stopped');
+});
+
+test('a recipe that is not here, or whose inks are gone, says so on the bench, the sheet and at the desk', async ({
+  page,
+}) => {
+  for (const view of ['bench', 'sheet', 'desk']) {
+    await page.goto(`/${view}/nothing`);
+    await expect(page.getByRole('heading', { name: 'This recipe is not here' })).toBeVisible();
+  }
+  await expectAccessible(page, 'not here');
+  await replaceShelf(page, greys, 'with the demo’s recipes');
+  for (const view of ['bench', 'sheet', 'desk']) {
+    await page.goto(`/${view}/kiln-mouth`);
+    await expect(page.getByRole('main')).toContainText('no longer on the shelf');
+  }
+  await page.getByRole('link', { name: 'Go to all recipes' }).click();
+  await expect(page).toHaveURL(/recipes$/);
 });
