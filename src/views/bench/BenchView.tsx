@@ -137,6 +137,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
             shelf={dried}
             rungs={rungIds}
             onPick={pick}
+            aimed={aimedRung === undefined ? undefined : rungIds[aimedRung]}
             goesTo={
               aimed === 'new'
                 ? 'a new rung'

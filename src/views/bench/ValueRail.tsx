@@ -1,4 +1,4 @@
-import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { isBare } from '../../core/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { layRail, neighbourDot, type RailDot, railScale } from './railLayout';
@@ -11,6 +11,8 @@ interface Props {
   readonly onPick: (ink: DriedInk) => void;
   /** Where a picked ink goes, in words. */
   readonly goesTo: string;
+  /** The ink of the rung that is to be changed, where one was chosen: its dot takes the keys. */
+  readonly aimed: string | undefined;
 }
 
 const AXIS = 34;
@@ -22,7 +24,7 @@ const ARROWS = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']);
 type Arrow = Parameters<typeof neighbourDot>[2];
 
 /** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up. */
-export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo }: Props) {
+export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo, aimed }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const [active, setActive] = useState<string>();
@@ -37,12 +39,16 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo 
   const focusable = byId.get(active ?? '') ?? ladder[0] ?? dots[0];
   const told = byId.get(named ?? '') ?? byId.get(active ?? '');
 
+  useEffect(() => {
+    if (aimed !== undefined) focusDot(box.current, aimed);
+  }, [aimed]);
+
   const onKeyDown = (event: KeyboardEvent<HTMLElement>, dot: RailDot) => {
     if (ARROWS.has(event.key)) {
       event.preventDefault();
       const next = neighbourDot(dots, dot, event.key as Arrow);
       setActive(next.ink.id);
-      box.current?.querySelector<HTMLElement>(`[data-ink="${CSS.escape(next.ink.id)}"]`)?.focus();
+      focusDot(box.current, next.ink.id);
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       onPick(dot);
@@ -110,6 +116,9 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo 
     </div>
   );
 });
+
+const focusDot = (rail: HTMLElement | null, inkId: string): void =>
+  rail?.querySelector<HTMLElement>(`[data-ink="${CSS.escape(inkId)}"]`)?.focus();
 
 interface DotProps {
   readonly dot: RailDot;

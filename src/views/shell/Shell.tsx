@@ -89,6 +89,9 @@ function Frame() {
         <header
           className={`flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sheet px-4 py-2 print:hidden ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
         >
+          <Button className="not-focus:sr-only" onClick={skipToMain}>
+            Skip to the work
+          </Button>
           <span className="heading flex items-center gap-2 text-[17px]">
             <LadderSign />
             Tint Ladder
@@ -148,6 +151,14 @@ function Frame() {
       </div>
     </TourContext>
   );
+}
+
+/** Past the views and settings, for the keyboard (WCAG 2.2, 2.4.1). */
+function skipToMain() {
+  const main = document.querySelector('main');
+  if (!main) return;
+  main.tabIndex = -1;
+  main.focus();
 }
 
 /** Three rungs, pale to dark. */

@@ -1,0 +1,80 @@
+import { expect, type Page, test } from '@playwright/test';
+
+/** Presses Tab until what has the focus is called so. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  const passed: string[] = [];
+  for (let i = 0; i < 90; i++) {
+    await page.keyboard.press('Tab');
+    const focused = await page.evaluate(() => {
+      const at = document.activeElement;
+      return at?.getAttribute('aria-label') ?? at?.textContent?.trim() ?? '';
+    });
+    if (name.test(focused)) return;
+    passed.push(focused.slice(0, 40));
+  }
+  throw new Error(`Tab never came to ${name}; it came by ${passed.join(' | ')}`);
+}
+
+/** Finds something to do by its name and does it. */
+async function command(page: Page, text: string): Promise<void> {
+  await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder(/^Type what/)).toBeFocused();
+  await page.keyboard.type(text);
+  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText(new RegExp(text, 'i'));
+  await page.keyboard.press('Enter');
+}
+
+test('a panel from its inks to its sheet by keyboard alone', async ({ page }) => {
+  await page.goto('/bench/kiln-opening-2');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expect(page.getByRole('option').first()).toBeVisible();
+
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Skip to the work' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toBeFocused();
+
+  // A rung is chosen, the keys are on its dot at once, and an ink above it takes its place.
+  await tabTo(page, /^Change Skerry Deep/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('option', { name: /^Skerry Deep/ })).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  const readings = page.getByRole('region', { name: 'Readings' });
+  await expect(readings).not.toContainText('Skerry Deep');
+
+  // A mark, by arrow keys and typed.
+  await tabTo(page, /solid to, .* faded out$/);
+  const mark = page.locator(':focus');
+  const before = await mark.getAttribute('aria-valuenow');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(mark).not.toHaveAttribute('aria-valuenow', before ?? '');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('98');
+  await page.keyboard.press('Enter');
+  await expect(page.locator(':focus')).toHaveValue('98');
+
+  // A resist and its coat, and whether it will be seen.
+  await command(page, 'clear resist');
+  const steps = page.getByRole('list', { name: 'Steps' });
+  await expect(steps).toContainText('Emboss the resist');
+  await command(page, 'will it be seen');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('button', { name: /^Coat with / }).first()).toBeVisible();
+  await tabTo(page, /^Coat with /);
+  await page.keyboard.press('Enter');
+  await expect(dialog.getByText('laid', { exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await expect(steps).toContainText('Top coat');
+  await page.keyboard.press('Control+z');
+  await expect(steps).not.toContainText('Top coat');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(steps).toContainText('Top coat');
+
+  await tabTo(page, /^Full sheet$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toContainText('Emboss the resist');
+  await expect(page.getByRole('main')).toContainText('Top coat');
+});
