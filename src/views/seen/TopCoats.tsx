@@ -32,7 +32,7 @@ export function TopCoats({ kit, shelf, resist, edit }: Props) {
         {coats.slice(0, TOLD).map(({ ink, worst, lost }) => (
           <li
             key={ink.id}
-            className={`grid min-h-10 items-center gap-3 bg-pane px-3 py-1 ${resist ? 'grid-cols-[1.5rem_1fr_auto_6.7rem]' : 'grid-cols-[1.5rem_1fr_auto]'}`}
+            className="grid min-h-10 grid-cols-[1.5rem_1fr_auto] items-center gap-3 bg-pane px-3 py-1"
           >
             <span aria-hidden="true" className="size-5" style={{ backgroundColor: ink.overWhite }} />
             <span>
@@ -44,24 +44,30 @@ export function TopCoats({ kit, shelf, resist, edit }: Props) {
                 </span>
               )}
             </span>
-            <span>
-              <strong>{worst.toFixed(1)} : 1</strong>{' '}
-              <span className="text-mute">
-                {worst >= NEEDS['bold shape'] ? 'at its worst' : 'at its worst, too little'}
+            <span className="flex flex-col items-end gap-x-3 sm:flex-row sm:items-center">
+              <span>
+                <strong>{worst.toFixed(1)} : 1</strong>{' '}
+                <span className="text-mute">
+                  {worst >= NEEDS['bold shape'] ? 'at its worst' : 'at its worst, too little'}
+                </span>
               </span>
+              {resist && (
+                <span className="sm:w-22">
+                  {laid === ink.id ? (
+                    <span className="font-semibold">laid</span>
+                  ) : (
+                    ink !== BLACK_DYE && (
+                      <Button
+                        aria-label={`Coat with ${ink.name}`}
+                        onClick={() => edit((recipe) => coatResist(recipe, resist.id, ink.id))}
+                      >
+                        Coat with it
+                      </Button>
+                    )
+                  )}
+                </span>
+              )}
             </span>
-            {resist &&
-              ink !== BLACK_DYE &&
-              (laid === ink.id ? (
-                <span className="font-semibold">laid</span>
-              ) : (
-                <Button
-                  aria-label={`Coat with ${ink.name}`}
-                  onClick={() => edit((recipe) => coatResist(recipe, resist.id, ink.id))}
-                >
-                  Coat with it
-                </Button>
-              ))}
           </li>
         ))}
       </ol>
