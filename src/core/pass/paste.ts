@@ -27,11 +27,11 @@ export const paste: PassKind = {
   placements: { most: 1, noun: 'stencil' },
   params: [
     ...STENCIL_PARAMS,
-    { key: 'rub', label: 'Rubbed off', unit: '%', least: 0, most: 95, step: 5, initial: () => 85 },
+    { key: 'rub', label: 'Rubbed off', unit: '%', least: 0, most: 100, step: 5, initial: () => 95 },
   ],
   dries: true,
   on: (scene) => {
-    const rub = param(scene.params, 'rub', 85) / 100;
+    const rub = param(scene.params, 'rub', 95) / 100;
     return {
       ...placed(scene),
       effects: [
