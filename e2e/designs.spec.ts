@@ -6,7 +6,7 @@ import { HOSTILE_SVGS, hugePng } from '../src/testing/hostileDesigns';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass } from './passes';
 
-const STAR = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="60mm"><script>document.title='taken'</script><text>hello</text><path d="M50 10L60 40L90 40L66 58L76 90L50 70L24 90L34 58L10 40L40 40Z"/></svg>`;
+const STAR = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="60mm"><style>.hole { fill: #fff }</style><script>document.title='taken'</script><text>hello</text><defs><path id="title" d="M50 10L60 40L90 40L66 58L76 90L50 70L24 90L34 58L10 40L40 40Z"/></defs><use href="#title"/><circle class="hole" cx="50" cy="50" r="4"/></svg>`;
 const open = (page: Page, name: string, contents: string | Uint8Array) =>
   page.getByLabel('Design file').setInputFiles({
     name,
@@ -23,6 +23,8 @@ test('a drawing is opened, cleaned, measured, kept, laid as a resist, and stays 
   await open(page, 'star.svg', STAR);
   const form = page.getByRole('dialog');
   await expect(form).toContainText('Left out: script, text');
+  // The star that is used again, and the hole its style sheet makes.
+  await expect(form.locator('svg path')).toHaveCount(2);
   await expect(form.getByLabel('True width, mm')).toHaveValue('60');
   await form.getByLabel('Trim to what is drawn').check();
   await form.getByLabel('Name').fill('');

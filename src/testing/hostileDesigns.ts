@@ -60,6 +60,24 @@ export const HOSTILE_SVGS: readonly Hostile[] = [
     text: `${open}${'<g>'.repeat(deep)}${box}${'</g>'.repeat(deep)}</svg>`,
     refused: /deep in each other/,
   },
+  {
+    name: 'a part that is made of itself',
+    text: `${open}<g id="a">${box}<use href="#a"/></g></svg>`,
+    refused: /deep in each other/,
+  },
+  {
+    name: 'parts that multiply',
+    text: `${open}<defs>${Array.from({ length: 12 }, (_, i) => `<g id="p${i + 1}">${`<use href="#p${i}"/>`.repeat(10)}</g>`).join('')}<g id="p0">${box}</g></defs><use href="#p12"/></svg>`,
+    refused: /more than 6000 elements/,
+  },
+  {
+    name: 'a style sheet without end',
+    text: `${open}<style>${'.a:not(.b){fill:red}'.repeat(40_000)}</style>${box.repeat(3000)}</svg>`,
+  },
+  {
+    name: 'a style sheet that asks outside',
+    text: `${open}<style>@font-face{font-family:x;src:url(http://127.0.0.1:9/f.woff)} rect{fill:url(http://127.0.0.1:9/p.svg#q)}</style>${box}</svg>`,
+  },
   { name: 'an empty file', text: '', refused: /no well-formed SVG/ },
   { name: 'a web page', text: '<html><body><p>hello</p></body></html>', refused: /no SVG drawing/ },
   { name: 'nothing drawn', text: `${open}<text>hello</text></svg>`, refused: /no dark shape \(it has text/ },

@@ -4,6 +4,7 @@ import { finestLine } from '../core/design/fineness';
 import { readDesignPng } from '../core/formats/designPng';
 import { checkSvg, type ReadDesign, readDesignSvg } from '../core/formats/designSvg';
 import { FileError } from '../core/formats/fileError';
+import { withInlineStyles } from '../core/formats/svgStyles';
 
 export type DesignAnswer = ReadDesign | { readonly refused: string };
 
@@ -19,11 +20,9 @@ function orRefused<T>(read: () => T): T | { readonly refused: string } {
 
 /** Reads designs, which may come from anywhere, and measures them. */
 const door = {
-  /** Why a drawing is not to be opened; undefined where it may be. */
-  checkSvg: (text: string): string | undefined => {
-    const answer = orRefused(() => checkSvg(text));
-    return answer === undefined ? undefined : answer.refused;
-  },
+  /** A drawing that may be cleaned, its styles written on its elements; or why it is not to be opened. */
+  prepareSvg: async (text: string): Promise<{ readonly prepared: string } | { readonly refused: string }> =>
+    orRefused(() => checkSvg(text)) ?? { prepared: await withInlineStyles(text) },
   /** @param text  a drawing that was let through and cleaned */
   readSvg: (text: string, id: string, name: string): DesignAnswer =>
     orRefused(() => readDesignSvg(text, id, name)),

@@ -9,6 +9,7 @@ import { coverageOfDesign } from '../design/raster';
 import { readDesignPng } from './designPng';
 import { checkSvg, readDesignSvg, SVG_LIMITS, writeDesignSvg } from './designSvg';
 import { FileError } from './fileError';
+import { withInlineStyles } from './svgStyles';
 
 vi.setConfig({ testTimeout: 20_000 });
 
@@ -17,6 +18,10 @@ const svg = (inside: string, attributes = 'viewBox="0 0 100 50" width="100mm"') 
 const read = (text: string) => {
   checkSvg(text);
   return readDesignSvg(text, 'read', 'Read');
+};
+const readStyled = async (text: string) => {
+  checkSvg(text);
+  return readDesignSvg(await withInlineStyles(text), 'read', 'Read');
 };
 const cells = (design: Design, columns = 200) => {
   const cell = design.width / columns;
@@ -27,6 +32,18 @@ const area = (design: Design) => {
   const covered = cells(design);
   return covered.reduce((sum, one) => sum + one, 0) / covered.length;
 };
+
+/** How far a design's coverage is on average from what another renderer draws, 0…1. */
+async function farFromRendered(design: Design, text: string): Promise<number> {
+  const own = cells(design, 400);
+  const { data } = await sharp(Buffer.from(text), { density: 300 })
+    .resize(400, 200, { fit: 'fill' })
+    .flatten({ background: '#fff' })
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return own.reduce((sum, one, i) => sum + Math.abs(1 - (data[i] ?? 0) / 255 - one), 0) / own.length;
+}
 
 describe('a drawing, SVG', () => {
   test('is read at its true size, whatever it is measured in', () => {
@@ -50,15 +67,26 @@ describe('a drawing, SVG', () => {
       </g>
       <polygon points="55,30 75,30 65,45"/><circle cx="88" cy="38" r="9"/><circle cx="88" cy="38" r="4" fill="white"/>
       <rect x="3" y="3" width="20" height="8" rx="3" transform="rotate(10 13 7)"/>`);
-    const own = cells(read(text).design, 400);
-    const { data } = await sharp(Buffer.from(text), { density: 300 })
-      .resize(400, 200, { fit: 'fill' })
-      .flatten({ background: '#fff' })
-      .greyscale()
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-    const off = own.reduce((sum, one, i) => sum + Math.abs(1 - (data[i] ?? 0) / 255 - one), 0) / own.length;
-    expect(off).toBeLessThan(0.01);
+    expect(await farFromRendered(read(text).design, text)).toBeLessThan(0.01);
+  });
+
+  test('style sheets, parts used again and symbols come out as an independent renderer draws them', async () => {
+    const text = svg(`
+      <defs>
+        <style><![CDATA[ .line, #arch { fill: none; stroke: #000 } .line { stroke-width: 2px } g > .pale { fill: #fff !important } ]]></style>
+        <g id="pot"><path d="M0 0h12v10a6 6 0 0 1-12 0z"/><circle class="pale" cx="6" cy="6" r="3" fill="red"/></g>
+        <symbol id="sign" viewBox="0 0 10 20"><path d="M0 0h10v20z"/></symbol>
+      </defs>
+      <path class="line" stroke-linecap="round" d="M5 45C20 20 40 60 60 42" fill="red"/>
+      <path id="arch" stroke-width="3" stroke-linecap="round" d="M70 45a12 12 0 0 1 24 0"/>
+      <use href="#pot" x="8" y="6"/>
+      <use xlink:href="#pot" transform="translate(60 4) rotate(15)"/>
+      <use href="#sign" x="32" y="4" width="20" height="16"/>
+      <use href="other.svg#pot" x="80" y="20"/>`);
+    const linked = text.replace('<svg ', '<svg xmlns:xlink="http://www.w3.org/1999/xlink" ');
+    const { design, leftOut } = await readStyled(linked);
+    expect(await farFromRendered(design, linked)).toBeLessThan(0.01);
+    expect(leftOut).toEqual(['use']);
   });
 
   test('what is written is read back as it was', () => {
@@ -80,13 +108,16 @@ describe('a drawing, SVG', () => {
 });
 
 describe('a hostile drawing', () => {
-  test.each(HOSTILE_SVGS)('$name: refused, or nothing of it goes on but geometry', ({ text, refused }) => {
-    if (refused) expect(() => read(text)).toThrow(refused);
-    else {
-      const kept = writeDesignSvg(read(text).design);
-      expect(kept).not.toMatch(/script|onload|href|url\(|@import|foreignObject|javascript|style/i);
-    }
-  });
+  test.each(HOSTILE_SVGS)(
+    '$name: refused, or nothing of it goes on but geometry',
+    async ({ text, refused }) => {
+      if (refused) await expect(readStyled(text)).rejects.toThrow(refused);
+      else {
+        const kept = writeDesignSvg((await readStyled(text)).design);
+        expect(kept).not.toMatch(/script|onload|href|url\(|@import|foreignObject|javascript|style/i);
+      }
+    },
+  );
 
   test('any text at all is refused with a reason, or read', () => {
     const part = fc.constantFrom(

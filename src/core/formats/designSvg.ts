@@ -72,7 +72,9 @@ const START: Style = {
 };
 
 /** Things that draw nothing by themselves, and need not be told when they are left out. */
-const SILENT = ['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview'];
+const SILENT = ['title', 'desc', 'metadata', 'defs', 'symbol', 'sodipodi:namedview'];
+/** Things that only hold others. */
+const GROUPS = ['g', 'svg', 'switch'];
 
 /**
  * The shapes of an SVG drawing as a design in mm. Of the file nothing but geometry goes on: paths, circles, boxes,
@@ -84,6 +86,7 @@ const SILENT = ['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview'];
 export function readDesignSvg(text: string, id: string, name: string): ReadDesign {
   const root = rootOf(text);
   const frame = frameOf(root);
+  const named = namedIn(root);
   const shapes: Shape[] = [];
   const leftOut = new Set<string>();
   let elements = 0;
@@ -99,11 +102,16 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
       );
     const own = styleOf(element, style);
     if (own.hidden) return;
-    if (element.name === 'g' || element.name === 'svg')
-      for (const child of element.children) {
-        if (child instanceof XmlElement) walk(child, own, depth + 1);
-      }
-    else {
+    const into = (group: XmlElement, inner: Style): void => {
+      for (const child of group.children) if (child instanceof XmlElement) walk(child, inner, depth + 1);
+    };
+    const used = element.name === 'use' ? named.get(referenceOf(element)) : undefined;
+    if (GROUPS.includes(element.name)) into(element, own);
+    else if (used) {
+      const placed = { ...own, matrix: `${own.matrix} ${placingOf(element, used, frame)}`.trim() };
+      if (used.name === 'symbol') into(used, styleOf(used, placed));
+      else walk(used, placed, depth + 1);
+    } else {
       const d = pathOf(element);
       letters += d?.length ?? 0;
       // Told before they are gone through, which takes longer than to refuse them.
@@ -128,6 +136,51 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
 }
 
 const TOO_LONG = 'The drawing’s paths are too long to work with. Simplify them, and export it again.';
+
+/** Every element that has an id, by it; of several the first. */
+function namedIn(root: XmlElement): ReadonlyMap<string, XmlElement> {
+  const named = new Map<string, XmlElement>();
+  const waiting = [root];
+  for (let element = waiting.pop(); element; element = waiting.pop()) {
+    const { id } = element.attributes;
+    if (id !== undefined && !named.has(id)) named.set(id, element);
+    for (const child of element.children.toReversed()) if (child instanceof XmlElement) waiting.push(child);
+  }
+  return named;
+}
+
+/** The id of what a `use` stands for; of anything but this drawing it is none. */
+function referenceOf({ attributes }: XmlElement): string {
+  const reference = attributes.href ?? attributes['xlink:href'] ?? '';
+  return reference.startsWith('#') ? reference.slice(1) : '';
+}
+
+/** Where a `use` puts what it stands for; a symbol's own box is fitted into the room given. Source: SVG 2, 5.5 and 8.2. */
+function placingOf({ attributes }: XmlElement, used: XmlElement, { perUnit, width, height }: Frame): string {
+  const number = (text: string | undefined, otherwise: number): number => {
+    const value = Number.parseFloat(text ?? '');
+    return Number.isFinite(value) ? value : otherwise;
+  };
+  const moved = `translate(${number(attributes.x, 0)} ${number(attributes.y, 0)})`;
+  const box = boxOf(used);
+  if (used.name !== 'symbol' || !box) return moved;
+  const wide = number(attributes.width, width / perUnit);
+  const high = number(attributes.height, height / perUnit);
+  const scale = Math.min(wide / box.width, high / box.height);
+  const [left, top] = [(wide - box.width * scale) / 2, (high - box.height * scale) / 2];
+  return `${moved} translate(${left} ${top}) scale(${scale}) translate(${-box.x} ${-box.y})`;
+}
+
+/** An element's viewBox, where it has a proper one. */
+function boxOf({ attributes }: XmlElement) {
+  const [x, y, width, height] = (attributes.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  return x !== undefined && y !== undefined && width && height && width > 0 && height > 0
+    ? { x, y, width, height }
+    : undefined;
+}
 
 /** The box of a drawing: from user units to mm from its top left corner. */
 interface Frame {
@@ -155,18 +208,15 @@ function lengthOf(text: string | undefined): number | undefined {
   return match && unit !== undefined ? Number(match[1]) * unit : undefined;
 }
 
-function frameOf({ attributes }: XmlElement): Frame {
-  const [x, y, across, down] = (attributes.viewBox ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number);
-  const width = lengthOf(attributes.width);
-  const height = lengthOf(attributes.height);
-  if (x !== undefined && y !== undefined && across && down && across > 0 && down > 0) {
+function frameOf(root: XmlElement): Frame {
+  const box = boxOf(root);
+  const width = lengthOf(root.attributes.width);
+  const height = lengthOf(root.attributes.height);
+  if (box) {
     const perUnit =
-      width !== undefined ? width / across : height !== undefined ? height / down : (UNITS.px ?? 1);
+      width !== undefined ? width / box.width : height !== undefined ? height / box.height : (UNITS.px ?? 1);
     if (Number.isFinite(perUnit) && perUnit > 0)
-      return { x, y, perUnit, width: across * perUnit, height: down * perUnit };
+      return { x: box.x, y: box.y, perUnit, width: box.width * perUnit, height: box.height * perUnit };
   }
   if (width && height) return { x: 0, y: 0, perUnit: UNITS.px ?? 1, width, height };
   return refuse(
@@ -179,7 +229,13 @@ function styleOf({ attributes }: XmlElement, inherited: Style): Style {
   const inline = Object.fromEntries(
     (attributes.style ?? '').split(';').map((one) => {
       const at = one.indexOf(':');
-      return [one.slice(0, at).trim(), one.slice(at + 1).trim()];
+      return [
+        one.slice(0, at).trim(),
+        one
+          .slice(at + 1)
+          .replace('!important', '')
+          .trim(),
+      ];
     }),
   );
   const said = (key: string): string | undefined => inline[key] ?? attributes[key];

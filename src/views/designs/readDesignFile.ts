@@ -30,19 +30,28 @@ export async function readDesignFile(file: File, id: string, swapped: boolean): 
   if (file.size > 4 * SVG_LIMITS.letters)
     return { refused: 'The drawing is too large to be read. Simplify it first.' };
   const text = new TextDecoder().decode(bytes);
-  const refused = await designer().checkSvg(text);
-  if (refused !== undefined) return { refused };
-  const { clean, removed } = cleaned(text);
+  const ready = await designer().prepareSvg(text);
+  if ('refused' in ready) return ready;
+  const { clean, removed } = cleaned(ready.prepared);
   const answer = await designer().readSvg(clean, id, name);
   return 'refused' in answer ? answer : { ...answer, leftOut: [...new Set([...removed, ...answer.leftOut])] };
 }
 
-/** A drawing without scripts, links, fonts, styles and whatever lies outside it. */
+/** Of references only those to a part of the drawing itself are kept, and only where a part is used again. */
+DOMPurify.addHook('uponSanitizeAttribute', (element, attribute) => {
+  if (/href$/.test(attribute.attrName))
+    attribute.keepAttr = element.tagName.toLowerCase() === 'use' && attribute.attrValue.startsWith('#');
+});
+
+/** A drawing without scripts, links, fonts, style sheets and whatever lies outside it. It never becomes part of the page. */
 function cleaned(text: string): { readonly clean: string; readonly removed: readonly string[] } {
   const clean = DOMPurify.sanitize(text, {
     USE_PROFILES: { svg: true },
-    FORBID_TAGS: ['style', 'image', 'foreignObject', 'a', 'use', 'animate', 'animateTransform', 'set'],
-    FORBID_ATTR: ['href', 'xlink:href', 'class'],
+    ADD_TAGS: ['use'],
+    FORBID_TAGS: ['style', 'image', 'foreignObject', 'a', 'animate', 'animateTransform', 'set'],
+    FORBID_ATTR: ['class'],
+    // Names that would get in the page's way are only parts' names here.
+    SANITIZE_DOM: false,
   });
   const removed = DOMPurify.removed.flatMap((one) =>
     'element' in one && one.element instanceof Element ? [one.element.tagName.toLowerCase()] : [],
