@@ -100,9 +100,11 @@ describe('a drawing, SVG', () => {
 
   test('what is not geometry is left out and told', () => {
     const { design, leftOut } = read(
-      svg('<text>hello</text><rect width="50" height="50"/><title>kept quiet</title>'),
+      svg(
+        '<text>hello</text><clipPath id="c"><rect width="9" height="9"/></clipPath><rect width="50" height="50" style="clip-path:url(#c)"/><title>kept quiet</title>',
+      ),
     );
-    expect(leftOut).toEqual(['text']);
+    expect(leftOut).toEqual(['text', 'clipping']);
     expect(design.shapes).toHaveLength(1);
   });
 });

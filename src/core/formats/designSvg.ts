@@ -72,7 +72,12 @@ const START: Style = {
 };
 
 /** Things that draw nothing by themselves, and need not be told when they are left out. */
-const SILENT = ['title', 'desc', 'metadata', 'defs', 'symbol', 'sodipodi:namedview'];
+const SILENT = ['title', 'desc', 'metadata', 'defs', 'symbol', 'clipPath', 'mask', 'sodipodi:namedview'];
+/** What would hide a part of a shape, as the form tells it. */
+const CUTS = [
+  ['clip-path', 'clipping'],
+  ['mask', 'a mask'],
+] as const;
 /** Things that only hold others. */
 const GROUPS = ['g', 'svg', 'switch'];
 
@@ -102,6 +107,8 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
       );
     const own = styleOf(element, style);
     if (own.hidden) return;
+    const said = saidBy(element);
+    for (const [key, name] of CUTS) if ((said(key) ?? 'none') !== 'none') leftOut.add(name);
     const into = (group: XmlElement, inner: Style): void => {
       for (const child of group.children) if (child instanceof XmlElement) walk(child, inner, depth + 1);
     };
@@ -225,7 +232,8 @@ function frameOf(root: XmlElement): Frame {
   );
 }
 
-function styleOf({ attributes }: XmlElement, inherited: Style): Style {
+/** What an element says of itself in its style, or else in an attribute. */
+function saidBy({ attributes }: XmlElement): (key: string) => string | undefined {
   const inline = Object.fromEntries(
     (attributes.style ?? '').split(';').map((one) => {
       const at = one.indexOf(':');
@@ -238,10 +246,14 @@ function styleOf({ attributes }: XmlElement, inherited: Style): Style {
       ];
     }),
   );
-  const said = (key: string): string | undefined => inline[key] ?? attributes[key];
+  return (key) => inline[key] ?? attributes[key];
+}
+
+function styleOf(element: XmlElement, inherited: Style): Style {
+  const said = saidBy(element);
   const width = lengthOf(said('stroke-width'));
   return {
-    matrix: [inherited.matrix, attributes.transform ?? ''].join(' ').trim(),
+    matrix: [inherited.matrix, element.attributes.transform ?? ''].join(' ').trim(),
     fill: said('fill') ?? inherited.fill,
     stroke: said('stroke') ?? inherited.stroke,
     // A bare number is in user units; `lengthOf` took it for pixels.
