@@ -2,7 +2,7 @@ import { labOfHex } from '../colour/hex';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
-import { INK_KINDS } from '../ink/kinds';
+import { coatsResist, INK_KINDS } from '../ink/kinds';
 import { driedColour, laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
@@ -39,9 +39,7 @@ export const withBlack = (shelf: readonly Ink[]): readonly Ink[] =>
     ? shelf
     : [...shelf, BLACK_DYE];
 
-/** Owned, and wiped off a resist: pigment clings to it (common practice). */
-const makesCoat = ({ kind, wished }: Ink): boolean =>
-  !wished && INK_KINDS[kind].blends && INK_KINDS[kind].brushSet === 'dye and hybrid';
+const makesCoat = ({ kind, wished }: Ink): boolean => !wished && coatsResist(kind);
 
 /**
  * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps

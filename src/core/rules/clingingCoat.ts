@@ -1,13 +1,10 @@
-import { INK_KINDS } from '../ink/kinds';
+import { coatsResist, INK_KINDS } from '../ink/kinds';
 import { setPlacement } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
 import { PASS_KINDS } from '../pass/pass';
 import { scenesOf } from '../pass/work';
 import { nearestShowing } from './nearest';
 import type { Rule } from './rule';
-
-/** An ink of which more than this part stays on a resist spoils it. */
-const CLINGS = 0.2;
 
 /** Pigment over a clear resist: it clings to the design and cannot be buffed off. */
 export const clingingCoat: Rule = {
@@ -18,8 +15,7 @@ export const clingingCoat: Rule = {
     if (resist < 0) return [];
     return passes.slice(resist + 1).flatMap((pass) =>
       scenesOf(kit, pass).flatMap(({ ink }, placement) => {
-        if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || INK_KINDS[ink.kind].clings <= CLINGS)
-          return [];
+        if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || coatsResist(ink.kind)) return [];
         const other = nearestShowing(ink, shelf, kit.card, ({ kind }) => kind === 'dye');
         return [
           {
