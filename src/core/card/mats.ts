@@ -58,7 +58,8 @@ export function matsFor(kit: Kit, cards: readonly Card[]): MatAdvice[] {
 
 /** Colours along the dried panel's border. */
 function borderOf(kit: Kit): Lab[] {
-  const { columns, rows, spectra } = panelField(kit, 20);
+  const { cells, spectra } = panelField(kit, 20);
+  const { columns, rows } = cells;
   return spectra.flatMap((spectrum, i) => {
     const [column, row] = [i % columns, Math.floor(i / columns)];
     const isEdge = column === 0 || row === 0 || column === columns - 1 || row === rows - 1;

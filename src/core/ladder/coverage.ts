@@ -1,5 +1,5 @@
+import { gridOf } from '../panel/grid';
 import type { Millimetres } from '../panel/measure';
-import type { Panel } from '../panel/panel';
 import { lapsNow, type Progress } from '../panel/progress';
 import type { Patches } from '../run/run';
 import { TOOLS } from '../tool/tools';
@@ -67,7 +67,7 @@ function share(into: Float64Array, width: Millimetres): void {
 const solved = new Map<string, Float64Array>();
 const MOST_SOLVED = 64;
 /** Points along the longer side at which areas are counted. */
-const GRID = 44;
+export const GRID = 44;
 
 /**
  * How much farther each ink reaches from its places than from the others', in mm, so that each covers its share of the
@@ -90,7 +90,7 @@ function solveReaches(recipe: Recipe): Float64Array {
   const { places, soft, wander } = patchesOf(recipe) as Patches;
   const width = soft / TOOLS[tool].hardness;
   // How far every point is from the nearest place of every ink stays; only the reaches are tried.
-  const points = gridOf(panel);
+  const points = gridOf(panel, GRID);
   const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
   points.forEach(([x, y], i) => {
     const here = wander?.(x, y) ?? { x, y };
@@ -124,20 +124,10 @@ function solveReaches(recipe: Recipe): Float64Array {
   return reaches;
 }
 
-/** The middles of an even grid of cells over the panel. */
-export function gridOf({ width, height }: Panel, most = GRID): (readonly [x: Millimetres, y: Millimetres])[] {
-  const cells = (side: Millimetres) => Math.max(Math.round((most * side) / Math.max(width, height)), 8);
-  const [columns, rows] = [cells(width), cells(height)];
-  return Array.from({ length: columns * rows }, (_, i) => [
-    (((i % columns) + 0.5) / columns) * width,
-    ((Math.floor(i / columns) + 0.5) / rows) * height,
-  ]);
-}
-
 /** The part of the panel each rung covers, summing to 1, over a grid of points. */
 export function areasOf(recipe: Recipe): Float64Array {
   const coverage = coverageOf(recipe);
-  const points = gridOf(recipe.panel);
+  const points = gridOf(recipe.panel, GRID);
   const sums = new Float64Array(recipe.rungs.length);
   const parts = new Float64Array(recipe.rungs.length);
   for (const [x, y] of points) {

@@ -2,9 +2,10 @@ import { deltaE00 } from '../colour/difference';
 import { type Lab, labOfSpectrum } from '../colour/lab';
 import type { Ink } from '../ink/ink';
 import { type Laid, laidReflectance } from '../ink/laid';
+import { gridOf } from '../panel/grid';
 import { groundOf } from '../pass/ground';
 import { areaCurveOf } from './areaCurve';
-import { coverageOf, gridOf } from './coverage';
+import { coverageOf } from './coverage';
 import { coatsAt, type Kit, lieOf, overlaps, type Recipe } from './recipe';
 
 /** Places along a run at which it is asked which ink a colour reads as. */

@@ -135,9 +135,10 @@ export function calmestPlace(
   size: { readonly width: number; readonly height: number },
   needed: number,
 ): CalmPlace {
-  const { columns, rows, cell, luminance } = field;
-  const wide = Math.min(Math.max(Math.round(size.width / cell.width), 1), columns);
-  const high = Math.min(Math.max(Math.round(size.height / cell.height), 1), rows);
+  const { cells, luminance } = field;
+  const { columns, rows } = cells;
+  const wide = Math.min(Math.max(Math.round(size.width / cells.width), 1), columns);
+  const high = Math.min(Math.max(Math.round(size.height / cells.height), 1), rows);
   let best: CalmPlace | undefined;
   for (let top = 0; top + high <= rows; top++)
     for (let left = 0; left + wide <= columns; left++) {
@@ -157,14 +158,14 @@ export function calmestPlace(
       const count = wide * high;
       const restless = Math.sqrt(Math.max(squares / count - (sum / count) ** 2, 0));
       const place = {
-        x: left * cell.width,
-        y: top * cell.height,
-        width: wide * cell.width,
-        height: high * cell.height,
+        x: left * cells.width,
+        y: top * cells.height,
+        width: wide * cells.width,
+        height: high * cells.height,
         least,
         restless,
       };
-      if (!best || isCalmer(place, best, needed, (columns * cell.width) / 2)) best = place;
+      if (!best || isCalmer(place, best, needed, (columns * cells.width) / 2)) best = place;
     }
   return best as CalmPlace;
 }

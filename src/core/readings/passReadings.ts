@@ -4,9 +4,9 @@ import type { Lab, LinearRgb } from '../colour/lab';
 import { labOfXyz, xyzOfLinearRgb } from '../colour/lab';
 import { finestLine } from '../design/fineness';
 import type { Border } from '../design/placement';
-import { gridOf } from '../ladder/coverage';
 import type { Kit } from '../ladder/recipe';
 import { contrastOf } from '../legibility/contrast';
+import { cellsOf, gridOf, middlesOf } from '../panel/grid';
 import type { Millimetres } from '../panel/measure';
 import { lightOf } from '../panel/mix';
 import { finished } from '../panel/progress';
@@ -22,7 +22,9 @@ export interface DesignContrast {
   /** Contrast ratio at its worst place. */
   readonly least: number;
   readonly worst: Point;
-  /** Ratios on an even grid of points, those inside the design. */
+  /** Width and height of the cells in whose middles it was read, mm. */
+  readonly cell: { readonly width: Millimetres; readonly height: Millimetres };
+  /** Ratios in the middles of an even grid of cells, those inside the design. */
   readonly places: readonly (Point & { readonly ratio: number })[];
 }
 
@@ -95,9 +97,9 @@ const luminanceOf = (rgb: LinearRgb): number => xyzOfLinearRgb(rgb).y;
  * Contrast of a pass's design with what would lie there without it: of a resist the kept ground with the coat around it,
  * of a silhouette the image with its ground. Undefined where the design lies off the panel, or bears none.
  *
- * @param points  along the panel's longer side
+ * @param most  cells along the panel's longer side
  */
-export function designContrast(whole: Kit, passId: string, points = 90): DesignContrast | undefined {
+export function designContrast(whole: Kit, passId: string, most = 90): DesignContrast | undefined {
   const kit = withoutLaterImages(whole, passId);
   const work = workOf(kit, finished(kit.recipe));
   const own = work.owners.flatMap((owner, border) => (owner === passId ? [border] : []));
@@ -105,9 +107,10 @@ export function designContrast(whole: Kit, passId: string, points = 90): DesignC
   const stack: Stack = work.stack();
   const light = lightOf(work.palette, groundOfCard(kit.card), 'dry');
   const { panel } = kit.recipe;
-  // A line finer than the grid is met where it comes within half a step of a point.
-  const near = Math.max(panel.width, panel.height) / points / 2;
-  const places = gridOf(panel, points).flatMap(([x, y]) => {
+  const cells = cellsOf(panel, most);
+  // A line finer than the grid is met where it comes within half a cell of a middle.
+  const near = Math.max(cells.width, cells.height) / 2;
+  const places = middlesOf(cells).flatMap(([x, y]) => {
     const sides = work.borders.map((border) => border(x, y));
     if (!own.some((border) => (sides[border] as number) > -near)) return [];
     const seen = (inside: boolean): number => {
@@ -127,7 +130,8 @@ export function designContrast(whole: Kit, passId: string, points = 90): DesignC
   const [first] = places;
   if (!first) return undefined;
   const worst = places.reduce((low, place) => (place.ratio < low.ratio ? place : low), first);
-  return { least: worst.ratio, worst: { x: worst.x, y: worst.y }, places };
+  const { width, height } = cells;
+  return { least: worst.ratio, worst: { x: worst.x, y: worst.y }, cell: { width, height }, places };
 }
 
 /** What is laid over a design as a thing of its own: where it hides the design, that is not for want of contrast. */

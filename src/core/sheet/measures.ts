@@ -1,5 +1,6 @@
-import { areasOf, coverageOf, gridOf } from '../ladder/coverage';
+import { areasOf, coverageOf, GRID } from '../ladder/coverage';
 import { lieOf, overlaps, patchesOf, type Recipe, type Stretch, stretches } from '../ladder/recipe';
+import { gridOf } from '../panel/grid';
 import { formatBare, formatLength, type Millimetres, type Unit } from '../panel/measure';
 import type { Lie, Patches, Point } from '../run/run';
 
@@ -120,7 +121,7 @@ function patchMeasures(recipe: Recipe, patches: Patches, unit: Unit): Measures {
     return { solid: until(SOLID), faded: until(FADED) };
   };
   const meets = new Map<string, readonly [number, number]>();
-  for (const [x, y] of gridOf(recipe.panel)) {
+  for (const [x, y] of gridOf(recipe.panel, GRID)) {
     coverage(x, y, parts);
     for (let one = 0; one < parts.length; one++)
       for (let other = one + 1; other < parts.length; other++)

@@ -1,4 +1,4 @@
-import { useCallback, useRef } from 'react';
+import { useCallback } from 'react';
 import type { Ink } from '../../core/ink/ink';
 import type { Kit } from '../../core/ladder/recipe';
 import { formatLength, type Unit } from '../../core/panel/measure';
@@ -6,11 +6,9 @@ import { PASS_KINDS, type Pass } from '../../core/pass/pass';
 import { designOf } from '../../core/pass/work';
 import type { DesignContrast } from '../../core/readings/passReadings';
 import type { Edit } from '../bench/useBench';
-import { useSize } from '../bench/useSize';
-import { PanelPicture } from '../panel/PanelPicture';
 import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
-import { Hatching } from './Hatching';
+import { HatchedPanel } from './HatchedPanel';
 import { TopCoats } from './TopCoats';
 
 interface Props {
@@ -21,10 +19,6 @@ interface Props {
   readonly unit: Unit;
   readonly edit: Edit;
 }
-
-const HEIGHT = 430;
-/** Until the room there is has been measured. */
-const LEAST_WIDTH = 240;
 
 /** How clearly a pass's design stands out: hatched where it falls short, with a ring round its worst place. */
 export function DesignSeen({ kit, pass, shelf, needed, unit, edit }: Props) {
@@ -70,48 +64,35 @@ interface PanelProps extends Pick<Props, 'kit' | 'needed'> {
 }
 
 function DesignPanel({ kit, contrast, needed, label }: PanelProps) {
-  const { panel } = kit.recipe;
-  const box = useRef<HTMLDivElement>(null);
-  const room = useSize(box);
-  const width = Math.round(Math.min((HEIGHT * panel.width) / panel.height, room.width || LEAST_WIDTH));
-  const height = Math.round((width * panel.height) / panel.width);
-  const thin = panel.height / height;
-  const places = contrast?.places ?? [];
+  const { places, cell } = contrast ?? { places: [], cell: { width: 0, height: 0 } };
   const weak = places.filter(({ ratio }) => ratio < needed);
-  const step = Math.max(panel.width, panel.height) / 90;
+  const { width, height } = cell;
   return (
-    <div ref={box} className="w-full lg:w-[26.5rem]">
-      <div className="relative mx-auto" style={{ width, height }}>
-        <PanelPicture kit={kit} wetness="dry" width={width} height={height} label="The dried panel" />
-        <svg
-          role="img"
-          aria-label={
-            places.length === 0
-              ? `${label} is not on the panel`
-              : `${Math.round((weak.length / places.length) * 100)} % of ${label} is hatched: it does not read there`
-          }
-          viewBox={`0 0 ${panel.width} ${panel.height}`}
-          className="absolute inset-0 size-full"
-        >
-          <Hatching id="weak-design" thin={thin} />
-          <path
-            d={weak.map(({ x, y }) => `M${x - step / 2} ${y - step / 2}h${step}v${step}h${-step}z`).join('')}
-            fill="url(#weak-design)"
+    <HatchedPanel
+      kit={kit}
+      weak={weak
+        .map(({ x, y }) => `M${x - width / 2} ${y - height / 2}h${width}v${height}h${-width}z`)
+        .join('')}
+      label={
+        places.length === 0
+          ? `${label} is not on the panel`
+          : `${Math.round((weak.length / places.length) * 100)} % of ${label} is hatched: it does not read there`
+      }
+    >
+      {(thin) =>
+        contrast &&
+        ['#fff', '#000'].map((stroke, i) => (
+          <circle
+            key={stroke}
+            cx={contrast.worst.x}
+            cy={contrast.worst.y}
+            r={thin * 11}
+            className="fill-none"
+            stroke={stroke}
+            strokeWidth={thin * (i === 0 ? 5 : 2)}
           />
-          {contrast &&
-            ['#fff', '#000'].map((stroke, i) => (
-              <circle
-                key={stroke}
-                cx={contrast.worst.x}
-                cy={contrast.worst.y}
-                r={thin * 11}
-                className="fill-none"
-                stroke={stroke}
-                strokeWidth={thin * (i === 0 ? 5 : 2)}
-              />
-            ))}
-        </svg>
-      </div>
-    </div>
+        ))
+      }
+    </HatchedPanel>
   );
 }
