@@ -39,14 +39,21 @@ function behind(t: number): number {
 function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
   const { places, soft, wander } = patchesOf(recipe) as Patches;
   const width = soft / TOOLS[recipe.tool].hardness;
+  // Asked for at every node of a picture: places lie as plain numbers, and roots are taken once an ink.
+  const numbers = Float64Array.from(places.flatMap((place) => [place.x, place.y, place.rung]));
   return (x, y, into) => {
-    const at = wander?.(x, y) ?? { x, y };
+    const at = wander?.(x, y);
+    const [atX, atY] = at ? [at.x, at.y] : [x, y];
     into.fill(Number.POSITIVE_INFINITY);
-    for (const place of places) {
-      const [across, down] = [at.x - place.x, at.y - place.y];
-      const far = Math.sqrt(across * across + down * down) - (reaches[place.rung] as number);
-      if (far < (into[place.rung] as number)) into[place.rung] = far;
+    for (let i = 0; i < numbers.length; i += 3) {
+      const across = atX - (numbers[i] as number);
+      const down = atY - (numbers[i + 1] as number);
+      const rung = numbers[i + 2] as number;
+      const square = across * across + down * down;
+      if (square < (into[rung] as number)) into[rung] = square;
     }
+    for (let rung = 0; rung < into.length; rung++)
+      into[rung] = Math.sqrt(into[rung] as number) - (reaches[rung] as number);
     share(into, width);
   };
 }
@@ -96,7 +103,8 @@ function solveReaches(recipe: Recipe): Float64Array {
     const here = wander?.(x, y) ?? { x, y };
     for (const place of places) {
       const at = i * count + place.rung;
-      far[at] = Math.min(far[at] as number, Math.hypot(here.x - place.x, here.y - place.y));
+      const [across, down] = [here.x - place.x, here.y - place.y];
+      far[at] = Math.min(far[at] as number, Math.sqrt(across * across + down * down));
     }
   });
   const reaches = new Float64Array(count);
