@@ -30,23 +30,32 @@ export function grainTile(cell: number, seed: number): Float32Array {
   return tile;
 }
 
+/** Made anew for every size a panel is shown in, so plain loops: where each column lies among the grains is told once. */
 function makeTile(cells: number, seed: number): Float32Array {
   const random = seededRandom(seed);
-  const lattice = Float32Array.from({ length: cells * cells }, () => random() * 2 - 1);
-  const at = (x: number, y: number): number => lattice[(y % cells) * cells + (x % cells)] as number;
+  const lattice = new Float32Array(cells * cells);
+  for (let i = 0; i < lattice.length; i++) lattice[i] = random() * 2 - 1;
+  const left = new Int32Array(TILE);
+  const part = new Float64Array(TILE);
+  for (let i = 0; i < TILE; i++) {
+    const at = (i * cells) / TILE;
+    left[i] = Math.floor(at);
+    part[i] = soften(at - Math.floor(at));
+  }
   const tile = new Float32Array(TILE * TILE);
-  const scale = cells / TILE;
   for (let y = 0; y < TILE; y++) {
-    const v = y * scale;
-    const row = Math.floor(v);
-    const fy = soften(v - row);
+    const upper = (left[y] as number) * cells;
+    const lower = (((left[y] as number) + 1) % cells) * cells;
+    const down = part[y] as number;
     for (let x = 0; x < TILE; x++) {
-      const u = x * scale;
-      const column = Math.floor(u);
-      const fx = soften(u - column);
-      const top = at(column, row) * (1 - fx) + at(column + 1, row) * fx;
-      const foot = at(column, row + 1) * (1 - fx) + at(column + 1, row + 1) * fx;
-      tile[y * TILE + x] = top * (1 - fy) + foot * fy;
+      const column = left[x] as number;
+      const next = column + 1 === cells ? 0 : column + 1;
+      const across = part[x] as number;
+      const top =
+        (lattice[upper + column] as number) * (1 - across) + (lattice[upper + next] as number) * across;
+      const foot =
+        (lattice[lower + column] as number) * (1 - across) + (lattice[lower + next] as number) * across;
+      tile[y * TILE + x] = top * (1 - down) + foot * down;
     }
   }
   return tile;

@@ -292,11 +292,14 @@ function tileFor(finishId: FinishId, toolId: ToolId, perMm: number): Int32Array 
   const tooth = grainTile(finish.grain * perMm, GRAIN_SEED);
   const cloud = grainTile(mottle.size * perMm, MOTTLE_SEED);
   const fibre = fibreTile(FIBRE_SEED);
-  const made = Int32Array.from(tooth, (bump, i) => {
+  const made = new Int32Array(tooth.length);
+  for (let i = 0; i < made.length; i++) {
     const uneven =
-      finish.tooth * bump + mottle.depth * (cloud[i] as number) + finish.fibres * (fibre[i] as number);
-    return Math.round(ONE * (1 + SIGNAL_SLOPE * uneven));
-  });
+      finish.tooth * (tooth[i] as number) +
+      mottle.depth * (cloud[i] as number) +
+      finish.fibres * (fibre[i] as number);
+    made[i] = Math.round(ONE * (1 + SIGNAL_SLOPE * uneven));
+  }
   if (tiles.size >= MOST_TILES) tiles.clear();
   tiles.set(key, made);
   return made;
@@ -307,9 +310,11 @@ let dithers: Int32Array | undefined;
 
 /** Half a pixel's step of noise and the half that rounding adds, as high as a colour times a light. */
 function ditherTile(): Int32Array {
-  dithers ??= Int32Array.from(grainTile(1, DITHER_SEED), (noise) =>
-    Math.round(2 ** BITS * (0.5 + 0.5 * noise)),
-  );
+  if (dithers) return dithers;
+  const noise = grainTile(1, DITHER_SEED);
+  dithers = new Int32Array(noise.length);
+  for (let i = 0; i < noise.length; i++)
+    dithers[i] = Math.round(2 ** BITS * (0.5 + 0.5 * (noise[i] as number)));
   return dithers;
 }
 
