@@ -59,7 +59,7 @@ function tellReadings(kit: Kit) {
   const { rungs, joints, ...rest } = readings;
   const laid = laidShares(kit);
   const seen = perceivedShares(kit);
-  const passes = passReadings(kit);
+  const passes = passReadings(kit, []);
   return {
     recipe: kit.recipe.name,
     card: kit.card.name,

@@ -142,6 +142,16 @@ export function coatResist(recipe: Recipe, resistId: string, inkId: string): Rec
   return coat ? setPlacement(recipe, coat.id, 0, full) : addPass(recipe, 'coat', full);
 }
 
+/** Another ink, or other numbers, for every placement of a pass. */
+export const setPlacements = (
+  recipe: Recipe,
+  id: string,
+  change: { readonly inkId?: string; readonly params?: Params },
+): Recipe =>
+  recipe.passes
+    .flatMap((pass) => (pass.id === id ? pass.placements : []))
+    .reduce((so, _, index) => setPlacement(so, id, index, change), recipe);
+
 /** How far beside the last one a further placement starts, mm. */
 const BESIDE = 12;
 

@@ -25,7 +25,7 @@ const BAR: Design = {
 };
 const barAt = (y: number) => ({ design: BAR, params: { x: 40, y, width: 80 } });
 const only = (of: Kit): PassReading => {
-  const [reading] = passReadings(of);
+  const [reading] = passReadings(of, []);
   if (!reading) throw new Error('no pass was read');
   return reading;
 };
@@ -49,7 +49,9 @@ describe('what a pass does to the panel', () => {
 
   test('one that is off is not read, and one hidden by another has nothing left to change', () => {
     const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
-    expect(passReadings({ ...kit, recipe: switchPass(stamped.recipe, 'silhouette-1', false) })).toEqual([]);
+    expect(passReadings({ ...kit, recipe: switchPass(stamped.recipe, 'silhouette-1', false) }, [])).toEqual(
+      [],
+    );
     const resist = withPass(kit, 'clearResist', barAt(50));
     expect(only(resist).touches).toBe(0);
     // Under a coat the same resist is what keeps the blend.

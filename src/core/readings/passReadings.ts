@@ -4,12 +4,14 @@ import type { Lab, LinearRgb } from '../colour/lab';
 import { labOfXyz, xyzOfLinearRgb } from '../colour/lab';
 import { finestLine } from '../design/fineness';
 import type { Border } from '../design/placement';
+import type { Ink } from '../ink/ink';
 import type { Kit } from '../ladder/recipe';
-import { contrastOf } from '../legibility/contrast';
+import { contrastOf, NEEDS } from '../legibility/contrast';
 import { cellsOf, gridOf, middlesOf } from '../panel/grid';
 import type { Millimetres } from '../panel/measure';
 import { lightOf } from '../panel/mix';
 import { finished } from '../panel/progress';
+import { setPlacements } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type Pass, type PassKindId } from '../pass/pass';
 import type { Stack } from '../pass/stack';
@@ -37,10 +39,19 @@ export interface PassReading {
   readonly changes: number;
   /** Absent where it has no design. */
   readonly contrast?: DesignContrast;
+  /** How a silhouette that does not read would read better; absent where none of the shelf's stamps does. */
+  readonly better?: Stamping;
   /** The finest lines of its design as it is drawn, mm. */
   readonly finest?: Millimetres;
   /** Two of its impressions that lie over each other, and by how much of the smaller one. */
   readonly overlap?: { readonly pair: readonly [number, number]; readonly part: number };
+}
+
+/** An ink to stamp in, and how much of it: white may take several impressions over each other. */
+export interface Stamping {
+  readonly ink: Ink;
+  /** Per cent of one impression. */
+  readonly strength: number;
 }
 
 /** Points along the panel's longer side at which passes are read. */
@@ -50,8 +61,12 @@ const SEEN = 1.5;
 /** Less than this of the smaller impression is no overlap. */
 const OVERLAPS = 0.02;
 
-/** Reads every pass that is on. Some tens of milliseconds for a full recipe, and designs are measured: for a worker. */
-export const passReadings = (kit: Kit): PassReading[] => {
+/**
+ * Reads every pass that is on. Some tens of milliseconds for a full recipe, and designs are measured: for a worker.
+ *
+ * @param shelf  what could be stamped in instead
+ */
+export const passReadings = (kit: Kit, shelf: readonly Ink[]): PassReading[] => {
   const after = coloursOf(kit);
   return passesInOrder(kit.recipe).map((pass): PassReading => {
     const before = coloursOf({
@@ -62,11 +77,16 @@ export const passReadings = (kit: Kit): PassReading[] => {
     const design = designOf(kit, pass);
     const contrast = hasImage(pass) ? designContrast(kit, pass.id) : undefined;
     const overlap = overlapOf(kit, pass);
+    const better =
+      pass.kind === 'silhouette' && contrast && contrast.least < NEEDS['bold shape']
+        ? betterStamping(kit, pass, contrast.least, shelf)
+        : undefined;
     return {
       id: pass.id,
       touches: changed.length / after.length,
       changes: changed.length === 0 ? 0 : changed.reduce((sum, far) => sum + far, 0) / changed.length,
       ...(contrast ? { contrast } : {}),
+      ...(better ? { better } : {}),
       ...(design
         ? {
             finest:
@@ -132,6 +152,32 @@ export function designContrast(whole: Kit, passId: string, most = 90): DesignCon
   const worst = places.reduce((low, place) => (place.ratio < low.ratio ? place : low), first);
   const { width, height } = cells;
   return { least: worst.ratio, worst: { x: worst.x, y: worst.y }, cell: { width, height }, places };
+}
+
+/** Impressions over each other, per cent: white may need two or three, black does not (common practice). */
+const IMPRESSIONS = { detail: [100], white: [100, 200, 300] } as const;
+/** By less than this as a contrast ratio nothing is gained. */
+const GAINS = 0.1;
+
+/** The fewest impressions in black or white that read everywhere; where none does, those that come nearest, if nearer. */
+function betterStamping(kit: Kit, pass: Pass, least: number, shelf: readonly Ink[]): Stamping | undefined {
+  const tried = shelf
+    .filter(({ wished }) => !wished)
+    .flatMap((ink) =>
+      ink.kind === 'detail' || ink.kind === 'white'
+        ? IMPRESSIONS[ink.kind].map((strength) => ({ ink, strength }))
+        : [],
+    )
+    .toSorted((p, q) => p.strength - q.strength)
+    .map(({ ink, strength }) => {
+      const recipe = setPlacements(kit.recipe, pass.id, { inkId: ink.id, params: { strength } });
+      const stamped = { ...kit, recipe, passInks: [...kit.passInks, ink] };
+      return { ink, strength, least: designContrast(stamped, pass.id)?.least ?? 0 };
+    })
+    .filter((one) => one.least > least + GAINS);
+  const best =
+    tried.find((one) => one.least >= NEEDS['bold shape']) ?? tried.toSorted((p, q) => q.least - p.least)[0];
+  return best && { ink: best.ink, strength: best.strength };
 }
 
 /** What is laid over a design as a thing of its own: where it hides the design, that is not for want of contrast. */

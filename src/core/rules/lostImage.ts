@@ -1,10 +1,6 @@
-import type { Ink } from '../ink/ink';
-import type { Kit, Recipe } from '../ladder/recipe';
 import { NEEDS } from '../legibility/contrast';
-import { setPlacement } from '../pass/edit';
+import { setPlacement, setPlacements } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
-import type { Pass } from '../pass/pass';
-import { designContrast } from '../readings/passReadings';
 import { param } from '../run/params';
 import type { Rule } from './rule';
 
@@ -14,7 +10,7 @@ const STANDS_OFF = 1.6;
 /** A silhouette that does not stand out from its ground, or a greeting strip that does not. */
 export const lostImage: Rule = {
   id: 'lostImage',
-  check: ({ kit, passes, shelf }) =>
+  check: ({ kit, passes }) =>
     passesInOrder(kit.recipe).flatMap((pass) => {
       const contrast = passes.find(({ id }) => id === pass.id)?.contrast;
       if (!contrast) return [];
@@ -35,43 +31,29 @@ export const lostImage: Rule = {
       }
       const full = pass.placements.every(({ params }) => param(params, 'strength', 100) >= 95);
       if (pass.kind !== 'silhouette' || !full || contrast.least >= NEEDS['bold shape']) return [];
-      const stamps = shelf.filter(({ kind, wished }) => (kind === 'detail' || kind === 'white') && !wished);
+      const better = passes.find(({ id }) => id === pass.id)?.better;
+      const told = `The silhouette reads at only ${contrast.least.toFixed(1)} : 1 at its worst place`;
       return [
-        {
-          key: `image ${pass.id}`,
-          told: `The silhouette reads at only ${contrast.least.toFixed(1)} : 1 at its worst place.`,
-          ...(stamps.length > 0
-            ? {
-                fix: {
-                  label: 'Take the ink that reads best',
-                  mend: (recipe) => reading(kit, recipe, pass, stamps),
-                },
-              }
-            : {}),
-        },
+        better
+          ? {
+              key: `image ${pass.id}`,
+              told: `${told}.`,
+              fix: {
+                label: `Stamp it in ${better.ink.name}${TIMES[better.strength] ?? ''}`,
+                mend: (recipe) =>
+                  setPlacements(recipe, pass.id, {
+                    inkId: better.ink.id,
+                    params: { strength: better.strength },
+                  }),
+              },
+            }
+          : {
+              key: `image ${pass.id}`,
+              told: `${told}, and no stamping ink of the shelf reads better there: set it on calmer ground.`,
+            },
       ];
     }),
 };
 
-/** White may need two or three impressions over each other; black does not. */
-const IMPRESSIONS = { detail: [100], white: [100, 200, 300] } as const;
-
-/** The silhouette in the ink, and as many impressions, that first reads everywhere; where none does, in the best. */
-function reading(kit: Kit, recipe: Recipe, pass: Pass, stamps: readonly Ink[]): Recipe {
-  const tried = stamps
-    .flatMap((ink) =>
-      IMPRESSIONS[ink.kind === 'white' ? 'white' : 'detail'].map((strength) => ({ ink, strength })),
-    )
-    .toSorted((p, q) => p.strength - q.strength)
-    .map(({ ink, strength }) => {
-      const inked = pass.placements.reduce(
-        (all, _, i) => setPlacement(all, pass.id, i, { inkId: ink.id, params: { strength } }),
-        recipe,
-      );
-      const other: Kit = { ...kit, recipe: inked, passInks: [...kit.passInks, ink] };
-      return { inked, least: designContrast(other, pass.id)?.least ?? 0 };
-    });
-  const best =
-    tried.find(({ least }) => least >= NEEDS['bold shape']) ?? tried.toSorted((p, q) => q.least - p.least)[0];
-  return best?.inked ?? recipe;
-}
+/** How often white is stamped, by its strength. */
+const TIMES: Readonly<Record<number, string>> = { 200: ', twice', 300: ', three times' };

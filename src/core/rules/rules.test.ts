@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../data/demo/cards';
 import { DEMO_INKS } from '../../data/demo/inks';
@@ -8,11 +9,13 @@ import type { Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import type { Ink } from '../ink/ink';
 import type { Kit, Recipe } from '../ladder/recipe';
-import { addPlacement } from '../pass/edit';
+import { addPass, addPlacement, setPlacement } from '../pass/edit';
 import { groundOf } from '../pass/ground';
+import { inkDoes, PASS_KIND_IDS, PASS_KINDS } from '../pass/pass';
+import { startFor } from '../pass/start';
 import { passReadings } from '../readings/passReadings';
 import { readingsOf } from '../readings/readings';
-import type { Params } from '../run/params';
+import { type Params, rangeOf } from '../run/params';
 import { type Finding, findingsOf } from './rule';
 
 const inkOf = (id: string): Ink => DEMO_INKS.find((ink) => ink.id === id) as Ink;
@@ -23,7 +26,7 @@ const check = (kit: Kit): Finding[] =>
   findingsOf({
     kit,
     readings: readingsOf(kit, groundOf(kit)),
-    passes: passReadings(kit),
+    passes: passReadings(kit, DEMO_INKS),
     shelf: DEMO_INKS,
     cards: DEMO_CARDS,
   });
@@ -239,7 +242,7 @@ test('what passes do is read: how much of the panel, how strongly, and where a d
     }),
     'heatSet',
   );
-  const [image, heat] = passReadings(kit);
+  const [image, heat] = passReadings(kit, []);
   expect(image?.touches).toBeGreaterThan(0.1);
   expect(image?.changes).toBeGreaterThan(20);
   expect(heat?.touches).toBe(0);
@@ -248,3 +251,53 @@ test('what passes do is read: how much of the panel, how strongly, and where a d
   expect(least).toBe(Math.min(...places.map(({ ratio }) => ratio)));
   expect(worst?.y).toBeGreaterThan(65);
 });
+
+/** A pass as a maker might add one: with what it starts with, then changed here and there. */
+const anyPass = fc.record({
+  kind: fc.constantFrom(...PASS_KIND_IDS),
+  ink: fc.constantFrom(...DEMO_INKS),
+  twice: fc.boolean(),
+  changes: fc.array(fc.tuple(fc.nat(12), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 3 }),
+});
+const everything = { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS };
+
+test('whatever is laid: what is told is whole, a press leaves a whole recipe, and is not offered again', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.constantFrom(...DEMO_INKS.filter(({ kind }) => kind !== 'detail')), {
+        minLength: 2,
+        maxLength: 4,
+      }),
+      fc.constantFrom(...DEMO_CARDS),
+      fc.array(anyPass, { maxLength: 3 }),
+      (inks, card, passes) => {
+        const recipe = passes.reduce((so, { kind, ink, twice, changes }) => {
+          const kit = kitFrom(so, everything);
+          const { ink: need, params } = PASS_KINDS[kind];
+          const start = kit ? startFor(kind, kit, DEMO_INKS, OWN_DESIGNS) : {};
+          const added = addPass(so, kind, {
+            ...start,
+            ...(need && inkDoes(need, ink) ? { inkId: ink.id } : {}),
+          });
+          const id = added.passes.find((pass) => !so.passes.some((other) => other.id === pass.id))?.id ?? '';
+          const changed = changes.reduce((one, [at, part]) => {
+            const spec = params[at % Math.max(params.length, 1)];
+            if (!spec) return one;
+            const [least, most] = rangeOf(spec);
+            return setPlacement(one, id, 0, { params: { [spec.key]: least + part * (most - least) } });
+          }, added);
+          return twice ? addPlacement(changed, id) : changed;
+        }, kitOf(inks, card).recipe);
+        const kit = kitFrom(recipe, everything);
+        if (!kit) throw new Error('what was laid is not whole');
+        for (const finding of check(kit)) {
+          expect(finding.told).not.toMatch(/undefined|NaN/);
+          if (!finding.fix) continue;
+          const after = check(mended(kit, finding)).find(({ key }) => key === finding.key);
+          expect(after?.fix?.label, finding.told).not.toBe(finding.fix.label);
+        }
+      },
+    ),
+    { numRuns: 8 },
+  );
+}, 60_000);

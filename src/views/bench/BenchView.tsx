@@ -83,7 +83,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
   const addOne = useAddPass(calm.kit, shelf, edit, showPass);
-  const passes = usePassReadings(calm.kit);
+  const passes = usePassReadings(calm.kit, shelf.inks);
   const full = rungIds.length >= RUNG_LIMITS.most;
   const aimed = target === 'new' && full ? 'nearest' : target;
   const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);

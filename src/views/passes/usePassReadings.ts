@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import type { Ink } from '../../core/ink/ink';
 import type { Kit } from '../../core/ladder/recipe';
 import type { PassReading } from '../../core/readings/passReadings';
 import { useRaise } from '../useRaise';
@@ -9,8 +10,12 @@ const REST = 900;
 
 const NONE: readonly PassReading[] = [];
 
-/** What each pass does to the panel, as last read; a moment behind the hand. Empty until then. */
-export function usePassReadings(kit: Kit): readonly PassReading[] {
+/**
+ * What each pass does to the panel, as last read; a moment behind the hand. Empty until then.
+ *
+ * @param inks  the shelf's
+ */
+export function usePassReadings(kit: Kit, inks: readonly Ink[]): readonly PassReading[] {
   const [readings, setReadings] = useState<readonly PassReading[]>(NONE);
   const raise = useRaise();
   const any = kit.recipe.passes.some(({ on }) => on);
@@ -22,7 +27,7 @@ export function usePassReadings(kit: Kit): readonly PassReading[] {
     let wanted = true;
     const timer = setTimeout(() => {
       shelfWorker()
-        .passReadings(kit)
+        .passReadings(kit, inks)
         .then((read) => {
           if (wanted) setReadings(read);
         })
@@ -34,6 +39,6 @@ export function usePassReadings(kit: Kit): readonly PassReading[] {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [kit, any, raise]);
+  }, [kit, inks, any, raise]);
   return readings;
 }
