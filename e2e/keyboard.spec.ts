@@ -20,7 +20,9 @@ async function command(page: Page, text: string): Promise<void> {
   await page.keyboard.press('Control+k');
   await expect(page.getByPlaceholder(/^Type what/)).toBeFocused();
   await page.keyboard.type(text);
-  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText(new RegExp(text, 'i'));
+  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText(
+    new RegExp(text, 'i'),
+  );
   await page.keyboard.press('Enter');
 }
 
