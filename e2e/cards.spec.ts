@@ -1,4 +1,6 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { expectAccessible, expectNoSideScroll } from './axe';
 
 test('a card is added by pounds and a reading in Lab, changed, used, kept while it is used, and taken out with undo', async ({
@@ -97,4 +99,40 @@ test('nothing serious for axe on the drawer and its form, wide or narrow', async
   await page.setViewportSize({ width: 390, height: 844 });
   await expectAccessible(page, 'drawer, narrow');
   await expectNoSideScroll(page, 390);
+});
+
+test('a batch is measured in inches, keeps the grain, and its drawing is as large as the sheet', async ({
+  page,
+}) => {
+  await page.goto('/cards');
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await page.getByText('Cut a batch').click();
+  const plans = page.getByRole('region', { name: 'Cut plans' });
+  await expect(plans.getByRole('article')).toHaveCount(2);
+  await expect(plans).toContainText('12 × panel, 4 1/4 × 5 1/2 in');
+  const oversize = page.getByLabel('Panel cut larger all round by, in');
+  await oversize.fill('1/8');
+  await oversize.press('Enter');
+  await expect(plans).toContainText('12 × panel, to be trimmed, 4 1/2 × 5 3/4 in');
+  await oversize.fill('9');
+  await oversize.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(plans).toContainText('4 1/2 × 5 3/4 in');
+  const grain = page.getByLabel('Keep the grain alike in all pieces');
+  await grain.click();
+  await expect(grain).toBeChecked();
+  await expect(plans.getByRole('article')).toHaveCount(2);
+
+  const drawn = page.waitForEvent('download');
+  const panels = plans.getByRole('article').filter({ hasText: 'to be trimmed' });
+  await panels.getByRole('button', { name: 'SVG, true size' }).click();
+  const file = await drawn;
+  const bytes = new Uint8Array(await readFile(await file.path()));
+  const drawings = file.suggestedFilename().endsWith('.zip')
+    ? Object.values(unzipSync(bytes)).map((one) => strFromU8(one))
+    : [strFromU8(bytes)];
+  for (const svg of drawings) {
+    expect(svg).toMatch(/^<svg [^>]*width="[\d.]+mm" height="[\d.]+mm"/);
+    expect(svg).toMatch(/panel, to be trimmed|base/);
+  }
 });

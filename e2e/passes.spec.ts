@@ -226,3 +226,86 @@ test('everything that goes over the blend is laid by its name, and nothing serio
   await expectAccessible(page, 'passes, narrow');
   await expectNoSideScroll(page, 390);
 });
+
+test('the loupe reads under a resist and beside it; states with other passes are told apart by name', async ({
+  page,
+}) => {
+  await page.goto('/bench/running-glaze');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await page.keyboard.press('l');
+  const loupe = page.getByRole('application', { name: /^Loupe/ });
+  const reading = page.getByRole('status', { name: 'Loupe reading' });
+  await loupe.focus();
+  // From the middle up into the bar the drips hang from, which the resist kept as it was.
+  for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowUp');
+  await expect(reading).toContainText('Thrift Pale 100 %');
+  await expect(reading).not.toContainText('Vetch Deep');
+  // Above it the coat lies over the same ink.
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(reading).toContainText('Vetch Deep');
+  await expect(reading).toContainText('Thrift Pale 100 %');
+  await page.keyboard.press('l');
+
+  const versions = async () => {
+    await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Versions' }).click();
+  };
+  await versions();
+  await page.getByLabel('Name for the recipe as it stands').fill('With the drips');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'States' }).getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await page.getByRole('button', { name: /^Clear resist/ }).click();
+  await page.getByLabel('Design of clear resist').selectOption({ label: 'Reeds' });
+  await page.getByRole('checkbox', { name: 'Greeting strip on' }).uncheck();
+  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'mist grey 270 g/m²' });
+  await versions();
+  for (const box of await page.getByRole('checkbox', { name: 'compare' }).all()) await box.check();
+  const comparison = page.getByRole('region', { name: 'Comparison' });
+  await expect(comparison).toContainText('Clear resist: Design: Reeds → Glaze drips');
+  await expect(comparison).toContainText('Greeting strip: off → laid');
+  await expect(comparison).toContainText('Card: mist grey 270 g/m² → smooth white 350 g/m²');
+});
+
+test('what lies over the blend is measured in inches, by the panel’s handles and by numbers', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await addPass(page, 'Horizon');
+  await type(page, 'Horizon: Height, in', '1 1/4');
+  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
+  await expect(steps(page)).toContainText('Mask above 1 1/4 in from the foot');
+  const line = page.getByRole('button', { name: /^Horizon: / });
+  const box = await line.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 10, (box?.y ?? 0) - 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).not.toHaveValue('1 1/4');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
+
+  await addPass(page, 'Greeting strip');
+  await type(page, 'Greeting strip: Width, in', '3');
+  await type(page, 'Greeting strip: Height, in', '5/8');
+  await page.getByLabel('Greeting strip: Offset shadow').selectOption('in black');
+  await expect(steps(page)).toContainText('cut it 3 × 5/8 in');
+  await expect(steps(page)).toContainText('over a black one of the same size');
+
+  // The same drops fall again from the same number, others from another.
+  await addPass(page, 'Splashes');
+  const seed = page.getByLabel('Splashes: Lie', { exact: true });
+  await expect(seed).toHaveValue('1');
+  const picture = () => page.locator('main canvas').first().screenshot();
+  await page.waitForTimeout(1500);
+  const first = await picture();
+  await seed.fill('2');
+  await seed.press('Enter');
+  await expect.poll(async () => (await picture()).equals(first)).toBe(false);
+  await seed.fill('1');
+  await seed.press('Enter');
+  await expect.poll(async () => (await picture()).equals(first)).toBe(true);
+});

@@ -4,6 +4,7 @@ import { isoASize } from '../card/paper';
 import { seededRandom } from '../panel/grain';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
 import { type Piece, piecesOf } from './pieces';
+import { sheetsAlike } from './tell';
 
 vi.setConfig({ testTimeout: 40_000 });
 
@@ -160,4 +161,17 @@ test('a card is put together from the panel out: mats stand out by their margins
   ]);
   expect(pieces.get('kraft')).toEqual([{ name: 'mat 2', width: 98, height: 128, count: 12 }]);
   expect(pieces.get('black')).toEqual([{ name: 'mat 1', width: 102, height: 132, count: 12 }]);
+});
+
+test('sheets cut alike are told together, with what follows on each other drawn together', () => {
+  const lying = (x: number) => ({
+    placed: [{ name: 'a', x, y: 0, width: 9, height: 9, turned: false }],
+    cuts: [],
+  });
+  const plan = { sheet: A4, waste: 0, sheets: [1, 1, 1, 2, 1, 3].map(lying) };
+  expect(sheetsAlike(plan).map(({ told }) => told)).toEqual([
+    'Sheets 1 to 3, 5, cut alike',
+    'Sheet 4',
+    'Sheet 6',
+  ]);
 });

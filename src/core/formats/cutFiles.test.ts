@@ -1,10 +1,12 @@
 import { readFileSync } from 'node:fs';
+import { strFromU8, unzipSync } from 'fflate';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import sharp from 'sharp';
 import { describe, expect, test, vi } from 'vitest';
 import { planCuts } from '../cutting/cutPlan';
+import { sheetsAlike } from '../cutting/tell';
 import { writeCutPdf } from './cutPdf';
-import { writeCutSvg } from './cutSvg';
+import { cutDrawings, writeCutSvg } from './cutSvg';
 
 // A font is cut down, which takes a moment on a busy machine.
 vi.setConfig({ testTimeout: 40_000 });
@@ -53,6 +55,14 @@ describe('a cut plan on paper, as readers from the registry find it', () => {
       })),
     );
     const { items } = await page.getTextContent();
+    // Every number stands on the sheet, whichever way its cut goes.
+    for (const item of items)
+      if ('str' in item && /^\d+$/.test(item.str)) {
+        const [, , , size = 0, left = 0, low = 0] = item.transform as number[];
+        expect(left).toBeGreaterThan(0);
+        expect(low).toBeGreaterThan(0);
+        expect(low + size * 0.7).toBeLessThan(height);
+      }
     const words = items.flatMap((item) => ('str' in item && item.str.trim() ? [item.str] : []));
     expect(words.filter((word) => word === 'panel <trimmed> & "rim"')).toHaveLength(
       sheet.placed.filter(({ name }) => name.startsWith('panel')).length,
@@ -77,6 +87,33 @@ describe('a cut plan on paper, as readers from the registry find it', () => {
       expect(Math.min(lightAt(x + width, down), lightAt(across, y + height))).toBeLessThan(140);
       expect(lightAt(across, down)).toBe(255);
     }
+  });
+
+  test('one way of cutting comes out as its drawing, several as a zip of one each, named by their sheets', () => {
+    const alike = planCuts(LETTER, [{ name: 'panel', width: 200, height: 260, count: 3 }]);
+    expect(cutDrawings(alike, 'cut')).toEqual({
+      name: 'cut.svg',
+      type: 'image/svg+xml',
+      contents: writeCutSvg(alike, 0),
+    });
+    const mixed = planCuts(LETTER, [
+      { name: 'panel', width: 200, height: 260, count: 3 },
+      { name: 'mat', width: 190, height: 130, count: 3 },
+    ]);
+    const { name, contents } = cutDrawings(mixed, 'cut');
+    expect(name).toBe('cut.zip');
+    const inside = unzipSync(contents as Uint8Array);
+    expect(Object.keys(inside).toSorted()).toEqual(
+      sheetsAlike(mixed)
+        .map(({ told }) => `cut, ${told.replace(', cut alike', '').toLowerCase()}.svg`)
+        .toSorted(),
+    );
+    expect(
+      sheetsAlike(mixed)
+        .flatMap(({ places }) => places)
+        .toSorted(),
+    ).toEqual(mixed.sheets.map((_, i) => i));
+    for (const drawing of Object.values(inside)) expect(strFromU8(drawing)).toContain('</svg>');
   });
 
   test('a sheet that is not there is an empty one', () => {

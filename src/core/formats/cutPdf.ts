@@ -2,6 +2,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
 import type { CutPlan } from '../cutting/cutPlan';
 import { MM_AN_INCH } from '../panel/measure';
+import { numberAt } from './cutSvg';
 
 const POINT = 72 / MM_AN_INCH;
 
@@ -33,7 +34,9 @@ export async function writeCutPdf({ sheet, sheets }: CutPlan, font: Uint8Array):
         color: ink,
       });
     }
-    for (const [i, { from, to }] of cuts.entries()) {
+    for (const [i, cut] of cuts.entries()) {
+      const { from, to } = cut;
+      const number = numberAt(cut);
       page.drawLine({
         start: { x: from.x * POINT, y: up(from.y) },
         end: { x: to.x * POINT, y: up(to.y) },
@@ -42,8 +45,8 @@ export async function writeCutPdf({ sheet, sheets }: CutPlan, font: Uint8Array):
         color: ink,
       });
       page.drawText(String(i + 1), {
-        x: from.x * POINT + 2,
-        y: up(from.y) + 2,
+        x: number.x * POINT,
+        y: up(number.y),
         size: 7,
         font: face,
         color: ink,

@@ -1,13 +1,13 @@
 import type { Card } from '../../core/card/card';
 import type { CutPlan } from '../../core/cutting/cutPlan';
 import type { Piece } from '../../core/cutting/pieces';
-import { tellCut } from '../../core/cutting/tell';
-import { writeCutSvg } from '../../core/formats/cutSvg';
+import { sheetsAlike, tellCut } from '../../core/cutting/tell';
+import { cutDrawings } from '../../core/formats/cutSvg';
 import { formatBare, formatLength } from '../../core/panel/measure';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { download } from '../download';
-import { paperWorker } from '../workers';
+import { usePaperWork } from '../usePaperWork';
 
 interface Props {
   readonly plan: CutPlan;
@@ -22,7 +22,10 @@ const DRAWN = 230;
 export function CutPlanView({ plan, card, pieces }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const { sheet, sheets, waste } = plan;
-  const kinds = grouped(plan);
+  const { make, progress } = usePaperWork(
+    'Drawing the plan',
+    'The plan could not be made into a PDF. Try again.',
+  );
   const short = card.stock !== undefined && card.stock < sheets.length;
   return (
     <>
@@ -44,26 +47,29 @@ export function CutPlanView({ plan, card, pieces }: Props) {
       </p>
       <div className="mt-2 flex flex-wrap gap-2">
         <Button
-          onClick={() =>
-            sheets.forEach(
-              (_, i) => void download(`cut-${card.id}-${i + 1}.svg`, 'image/svg+xml', writeCutSvg(plan, i)),
-            )
-          }
+          onClick={() => {
+            const { name, type, contents } = cutDrawings(plan, `cut-${card.id}`);
+            download(name, type, contents);
+          }}
         >
           SVG, true size
         </Button>
-        <Button
-          onClick={async () =>
-            download(`cut-${card.id}.pdf`, 'application/pdf', await paperWorker().cutPdf(plan))
-          }
-        >
-          PDF, true size
-        </Button>
+        {progress ?? (
+          <Button
+            onClick={() =>
+              void make(async (worker) =>
+                download(`cut-${card.id}.pdf`, 'application/pdf', await worker.cutPdf(plan)),
+              )
+            }
+          >
+            PDF, true size
+          </Button>
+        )}
       </div>
       <ul className="mt-3 flex flex-wrap gap-6">
-        {kinds.map(({ index, numbers }) => (
-          <li key={index} className="max-w-88">
-            <h3 className="font-semibold">{numbers}</h3>
+        {sheetsAlike(plan).map(({ places: [index = 0], told }) => (
+          <li key={told} className="max-w-88">
+            <h3 className="font-semibold">{told}</h3>
             <Drawing plan={plan} index={index} />
             <ol className="mt-1 list-decimal pl-5 text-[12px] leading-snug">
               {sheets[index]?.cuts.map((cut, i) => (
@@ -80,26 +86,6 @@ export function CutPlanView({ plan, card, pieces }: Props) {
       </p>
     </>
   );
-}
-
-/** Sheets that are cut alike are shown once. */
-function grouped({ sheets }: CutPlan): { index: number; numbers: string }[] {
-  const byCuts = new Map<string, number[]>();
-  sheets.forEach(({ placed }, i) => {
-    const key = JSON.stringify(placed);
-    byCuts.set(key, [...(byCuts.get(key) ?? []), i]);
-  });
-  return [...byCuts.values()].map((numbers) => {
-    const [first = 0] = numbers;
-    const last = numbers.at(-1) ?? first;
-    return {
-      index: first,
-      numbers:
-        numbers.length === 1
-          ? `Sheet ${first + 1}`
-          : `Sheets ${first + 1} to ${last + 1}, ${numbers.length} alike`,
-    };
-  });
 }
 
 function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: number }) {
