@@ -115,7 +115,7 @@ async function tellCutPlan(
   if (!path) throw new Mistake(`Name the cut request.\n${USAGE}`);
   try {
     const { sheet, pieces, grain } = readCutRequest(await readFile(path, 'utf8'));
-    const plan = planCuts(sheet, pieces, grain);
+    const plan = planCuts(sheet, pieces, grain, unit);
     if (svg)
       for (const [i] of plan.sheets.entries()) await writeFile(`${svg}-${i + 1}.svg`, writeCutSvg(plan, i));
     return cutText(plan, unit);

@@ -121,7 +121,11 @@ test('a batch is measured in inches, keeps the grain, and its drawing is as larg
   const grain = page.getByLabel('Keep the grain alike in all pieces');
   await grain.click();
   await expect(grain).toBeChecked();
-  await expect(plans.getByRole('article')).toHaveCount(2);
+  await expect(plans.getByRole('alert')).toContainText(
+    /base, folded at the side, 9 3\/4 × 6 1\/8 in, is larger than the sheet of .* with its grain kept/,
+  );
+  await grain.click();
+  await expect(plans.getByRole('alert')).toHaveCount(0);
 
   const drawn = page.waitForEvent('download');
   const panels = plans.getByRole('article').filter({ hasText: 'to be trimmed' });

@@ -8,6 +8,7 @@ import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
 import { rowsOfCsv } from '../core/formats/inksCsv';
 import type { Ink } from '../core/ink/ink';
 import { imagesSeen } from '../core/legibility/legibility';
+import type { Unit } from '../core/panel/measure';
 import { dryShelf } from '../core/readings/driedShelf';
 import { designContrast, passReadings } from '../core/readings/passReadings';
 import { findTwins } from '../core/shelf/twins';
@@ -21,9 +22,14 @@ let newestReading = 0;
 const door = {
   dryShelf,
   /** A plan for one card's pieces, or why there can be none; an error class does not survive the way out. */
-  planCuts(sheet: Sheet, pieces: readonly Piece[], grain: boolean): CutPlan | { readonly refused: string } {
+  planCuts(
+    sheet: Sheet,
+    pieces: readonly Piece[],
+    grain: boolean,
+    unit: Unit,
+  ): CutPlan | { readonly refused: string } {
     try {
-      return planCuts(sheet, pieces, grain);
+      return planCuts(sheet, pieces, grain, unit);
     } catch (error) {
       if (error instanceof CannotCut) return { refused: error.message };
       throw error;

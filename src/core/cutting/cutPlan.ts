@@ -1,5 +1,5 @@
 import { seededRandom } from '../panel/grain';
-import type { Millimetres } from '../panel/measure';
+import { formatBare, formatLength, type Millimetres, type Unit } from '../panel/measure';
 import type { Piece } from './pieces';
 
 /** The sheets pieces are cut from. */
@@ -58,10 +58,12 @@ export class CannotCut extends Error {
  * Lays pieces on as few sheets as can be found, so that each comes off by cuts right through.
  *
  * @param grain  keep every piece the way round it is given, so that the grain runs alike in all
+ * @param unit  what lengths are told in when it is refused
  * @throws CannotCut when a piece is larger than the sheet, or there are too many
  * Source of cutting each box through along the piece in its corner: J. Jylänki, A Thousand Ways to Pack the Bin (2010).
  */
-export function planCuts(sheet: Sheet, pieces: readonly Piece[], grain = false): CutPlan {
+export function planCuts(sheet: Sheet, pieces: readonly Piece[], grain = false, unit: Unit = 'mm'): CutPlan {
+  const tell = ({ width, height }: Sheet) => `${formatBare(width, unit)} × ${formatLength(height, unit)}`;
   const count = pieces.reduce((sum, piece) => sum + piece.count, 0);
   if (count === 0) throw new CannotCut('There is nothing to cut. Ask for one piece at least.');
   if (count > MOST_PIECES)
@@ -71,7 +73,7 @@ export function planCuts(sheet: Sheet, pieces: readonly Piece[], grain = false):
     const fitsTurned = !grain && piece.height <= sheet.width + EXACT && piece.width <= sheet.height + EXACT;
     if (!fits && !fitsTurned)
       throw new CannotCut(
-        `${piece.name}, ${tell(piece.width)} × ${tell(piece.height)} mm, is larger than the sheet of ${tell(sheet.width)} × ${tell(sheet.height)} mm${grain ? ' with its grain kept' : ''}. Take a larger sheet.`,
+        `${piece.name}, ${tell(piece)}, is larger than the sheet of ${tell(sheet)}${grain ? ' with its grain kept' : ''}. Take a larger sheet.`,
       );
   }
   const best = POWERS.map((power) => packAll(sheet, pieces, grain, power)).reduce((one, other) =>
@@ -81,8 +83,6 @@ export function planCuts(sheet: Sheet, pieces: readonly Piece[], grain = false):
   const used = pieces.reduce((sum, { width, height, count: times }) => sum + times * width * height, 0);
   return { sheet, sheets, waste: 1 - used / (sheets.length * sheet.width * sheet.height) };
 }
-
-const tell = (mm: Millimetres): string => String(Math.round(mm * 10) / 10);
 
 /** How many fillings of a sheet are tried before the fullest is kept. */
 const FILLINGS = 400;

@@ -118,6 +118,9 @@ test('what cannot be cut is refused with the reason', () => {
     /poster, 300 × 300 mm, is larger than the sheet/,
   );
   expect(() => planCuts(A4, [piece(280, 100, 1, 'banner')], true)).toThrow(/with its grain kept/);
+  expect(() => planCuts(LETTER, [piece(254, 254, 1, 'poster')], false, 'in')).toThrow(
+    /poster, 10 × 10 in, is larger than the sheet of 8 1\/2 × 11 in/,
+  );
   expect(planCuts(A4, [piece(280, 100, 1, 'banner')]).sheets[0]?.placed[0]?.turned).toBe(true);
   expect(() => planCuts(A4, [])).toThrow(CannotCut);
 });

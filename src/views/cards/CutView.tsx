@@ -110,9 +110,10 @@ interface CardPlanProps {
 
 function CardPlan({ card, pieces, grain }: CardPlanProps) {
   const { sheet } = card;
+  const unit = useAppSelector(({ view }) => view.unit);
   const ask = useMemo(
-    () => sheet && (async () => shelfWorker().planCuts(sheet, pieces, grain)),
-    [sheet, pieces, grain],
+    () => sheet && (async () => shelfWorker().planCuts(sheet, pieces, grain, unit)),
+    [sheet, pieces, grain, unit],
   );
   // A plan tells of the pieces it was made for: one of earlier pieces would be read wrongly.
   const answer = useAnswer(ask, 'nothing');
