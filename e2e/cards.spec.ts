@@ -62,6 +62,10 @@ test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts
   await expect(plans.getByRole('article')).toHaveCount(2);
   await expect(plans).toContainText('12 × panel, 108 × 139.5 mm');
   await expect(plans).toContainText('12 × mat, 114 × 145.5 mm');
+  const together = page.getByRole('figure', { name: 'The card put together' });
+  await expect(together.locator('canvas[data-painted]')).toBeVisible();
+  await expect(together).toContainText('mat, black 300 g/m²: 114 × 145.5 mm');
+  await expect(together).toContainText('124 × 155.5 mm, folded at the side');
   await expect(plans).toContainText(/Down at [\d.]+ mm from the left/);
   await page.getByText('Which card goes with it').click();
   await expect(page.getByRole('region', { name: 'The batch' })).toContainText(

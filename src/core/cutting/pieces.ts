@@ -35,7 +35,7 @@ export interface Assembly {
 
 /** The pieces of an assembly by the card they are cut from, for all its cards together. */
 export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
-  const { cards, panel, panelCardId, oversize, mats, base, greeting } = assembly;
+  const { cards, panel, panelCardId, oversize, greeting } = assembly;
   const byCard = new Map<string, Piece[]>();
   const add = (cardId: string, name: string, width: Millimetres, height: Millimetres) =>
     byCard.set(cardId, [...(byCard.get(cardId) ?? []), { name, width, height, count: cards }]);
@@ -47,17 +47,40 @@ export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
   );
   if (greeting)
     add(panelCardId, 'greeting strip', greeting.width + 2 * oversize, greeting.height + 2 * oversize);
-  let [width, height] = [panel.width, panel.height];
-  for (const [i, mat] of mats.toReversed().entries()) {
-    width += 2 * mat.margin;
-    height += 2 * mat.margin;
-    add(mat.cardId, mats.length > 1 ? `mat ${mats.length - i}` : 'mat', width, height);
-  }
-  if (base) {
-    width += 2 * base.margin;
-    height += 2 * base.margin;
-    if (base.fold === 'side') add(base.cardId, 'base, folded at the side', 2 * width, height);
-    else add(base.cardId, 'base, folded at the top', width, 2 * height);
+  for (const { name, cardId, width, height, folds } of layersOf(assembly)) {
+    if (folds === 'side') add(cardId, `${name}, folded at the side`, 2 * width, height);
+    else if (folds === 'top') add(cardId, `${name}, folded at the top`, width, 2 * height);
+    else add(cardId, name, width, height);
   }
   return byCard;
+}
+
+/** What lies under the panel, as it is seen from the front. */
+export interface Layer {
+  readonly name: string;
+  readonly cardId: string;
+  readonly width: Millimetres;
+  readonly height: Millimetres;
+  /** Of a base: where it is folded; its back is as large again. */
+  readonly folds?: Fold;
+}
+
+/** The layers under a panel, from the one next to it out. */
+export function layersOf({ panel, mats, base }: Pick<Assembly, 'panel' | 'mats' | 'base'>): Layer[] {
+  let { width, height } = panel;
+  const wider = (margin: Millimetres) => {
+    width += 2 * margin;
+    height += 2 * margin;
+    return { width, height };
+  };
+  const layers = mats.toReversed().map(
+    ({ margin, cardId }, i): Layer => ({
+      name: mats.length > 1 ? `mat ${mats.length - i}` : 'mat',
+      cardId,
+      ...wider(margin),
+    }),
+  );
+  return base
+    ? [...layers, { name: 'base', cardId: base.cardId, folds: base.fold, ...wider(base.margin) }]
+    : layers;
 }

@@ -9,6 +9,7 @@ import { useAppSelector } from '../../store/hooks';
 import { type Shelf, useSession } from '../session';
 import { useAnswer } from '../useAnswer';
 import { shelfWorker } from '../workers';
+import { Assembled } from './Assembled';
 import { AssemblyForm, type Choices } from './AssemblyForm';
 import { CutPlanView } from './CutPlanView';
 
@@ -32,10 +33,8 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
-  const ask = useMemo(() => {
-    const kit = recipe && kitFrom(recipe, shelf);
-    return kit && (() => shelfWorker().matsFor(kit, shelf.cards));
-  }, [recipe, shelf]);
+  const kit = useMemo(() => recipe && kitFrom(recipe, shelf), [recipe, shelf]);
+  const ask = useMemo(() => kit && (() => shelfWorker().matsFor(kit, shelf.cards)), [kit, shelf.cards]);
   const advice = useAnswer(ask);
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
@@ -68,7 +67,10 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
           onChange={(change) => void writeSetting(db, SETTING, { ...choices, ...change })}
         />
       </section>
-      <Plans recipe={recipe} choices={choices} cards={shelf.cards} />
+      <div className="min-h-0 space-y-6 p-4 lg:overflow-y-auto">
+        {kit && <Assembled kit={kit} choices={choices} cards={shelf.cards} />}
+        <Plans recipe={recipe} choices={choices} cards={shelf.cards} />
+      </div>
     </div>
   );
 }
@@ -89,7 +91,7 @@ function Plans({ recipe, choices, cards }: PlansProps) {
     return [...piecesOf(assembly)];
   }, [key]);
   return (
-    <section aria-label="Cut plans" className="min-h-0 space-y-6 p-4 lg:overflow-y-auto">
+    <section aria-label="Cut plans" className="space-y-6">
       {byCard.map(([cardId, pieces]) => {
         const card = cards.find(({ id }) => id === cardId);
         return card ? (
