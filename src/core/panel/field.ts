@@ -207,6 +207,7 @@ function passesOf({ recipe, designs }: Kit, progress: Progress, work: Work): str
     designs.map(signOf),
     progress.laid,
     progress.passes,
+    progress.placings,
     elsewhere,
   ]);
 }

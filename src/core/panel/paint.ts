@@ -74,7 +74,7 @@ export function preparePicture(
   const own = rows.to - rows.from;
   const pixels = new Uint8ClampedArray(width * own * 4);
   const rowColours =
-    lie && progress.passes === 0
+    lie && progress.passes + progress.placings === 0
       ? bandColours(kit, lie, rampOf(kit, wetness, progress), width, height)
       : fieldColours(kit, wetness, progress, width, height);
   const { tile, streak } = texture(kit, lie, width);

@@ -6,10 +6,9 @@ import { INK_KINDS } from '../ink/kinds';
 import { coverageOf } from '../ladder/coverage';
 import type { Kit } from '../ladder/recipe';
 import type { Millimetres } from '../panel/measure';
-import type { Progress } from '../panel/progress';
+import { type Progress, passesDone } from '../panel/progress';
 import { TOOLS } from '../tool/tools';
 import type { Effect, GuardEffect, Inside, PassLie } from './effects';
-import { passesInOrder } from './order';
 import { PASS_KINDS, type Pass, type Placement, type Scene } from './pass';
 import { addWet, clearStack, dryStack, makeStack, type Stack, thinStack } from './stack';
 
@@ -70,7 +69,7 @@ interface Operation {
 /** A panel's work up to some progress. */
 export function workOf(kit: Kit, progress: Progress): Work {
   const { recipe, inks } = kit;
-  const passes = passesInOrder(recipe).slice(0, progress.passes);
+  const passes = passesDone(recipe, progress);
   const palette: Ink[] = [...inks];
   const borders: Border[] = [];
   const borderKeys: string[] = [];

@@ -4,6 +4,7 @@ import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
 import type { Design } from '../design/design';
 import { OWN_DESIGNS } from '../design/own';
 import type { Kit } from '../ladder/recipe';
+import { paintPanel } from '../panel/paint';
 import { USUAL_PANEL } from '../panel/panel';
 import { finished } from '../panel/progress';
 import { addPlacement } from '../pass/edit';
@@ -129,7 +130,40 @@ describe('passes in the order of work', () => {
       'Edge stencil, placing 1: Tarn',
       'Edge stencil, placing 2: Tarn',
     ]);
-    expect(placings.map(({ after }) => after.passes)).toEqual([0, 1]);
+    expect(placings.map(({ after: { passes, placings: down } }) => [passes, down])).toEqual([
+      [0, 1],
+      [1, 0],
+    ]);
+    // The first placing lies there as it does alone.
+    const [first] = placings;
+    if (!first) throw new Error('nothing was placed');
+    const alone = paintPanel(stencil, 'wet', 80, 100);
+    expect(paintPanel(kit, 'wet', 80, 100, first.after).pixels).toEqual(alone.pixels);
+  });
+
+  test('a panel stands wet from the first ink on and dry once it has dried, whatever lies on it', () => {
+    const kit = withPass(
+      withPass(kitOf([yellow, blue]), 'clearResist', { design: design('reeds') }),
+      'coat',
+      {
+        ink: dark,
+      },
+    );
+    const { steps } = compileSheet(kit, 'mm');
+    expect(steps.map(({ title, stands }) => `${title} ${stands}`)).toEqual([
+      'Prepare dry',
+      'Gorse wet',
+      'Skerry wet',
+      'Back with Gorse wet',
+      'Dry dry',
+      'Emboss the resist dry',
+      'Cool dry',
+      'Top coat: Tarn wet',
+      'Dry dry',
+      'Check, dry dry',
+    ]);
+    // The resist is there once it is embossed: the coat that comes after is what shows it.
+    expect(steps.find(({ title }) => title === 'Emboss the resist')?.after.passes).toBe(1);
   });
 
   test('heat, powder, blades and steel edges are cautioned against once a sheet, and only where they are', () => {

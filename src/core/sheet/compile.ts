@@ -1,8 +1,8 @@
 import { FINISHES } from '../card/finishes';
 import { curlOf } from '../card/fit';
-import type { Ink } from '../ink/ink';
-import { isBare } from '../ink/ink';
+import { type Ink, isBare } from '../ink/ink';
 import { INK_KINDS } from '../ink/kinds';
+import type { Wetness } from '../ink/laid';
 import { brewMiddle } from '../ladder/brew';
 import { potencies } from '../ladder/perceived';
 import type { Kit } from '../ladder/recipe';
@@ -36,8 +36,9 @@ export interface Step {
   readonly brush?: Brush;
   /** Hands-on or waiting time; absent where the maker takes what it takes. */
   readonly minutes?: number;
-  /** How the panel stands once it is done. */
+  /** How the panel stands once it is done, and whether anything on it is still wet. */
   readonly after: Progress;
+  readonly stands: Wetness;
   /** The maker's own words. */
   readonly note?: string;
 }
@@ -142,9 +143,10 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
   const tool = TOOLS[recipe.tool];
   const pulls = potencies(kit);
 
-  const add = (step: Omit<Step, 'after' | 'note'>): void => {
+  const add = (step: Omit<Step, 'after' | 'stands' | 'note'>): void => {
     const note = recipe.notes?.[step.key];
-    steps.push({ ...step, after: progress, ...(note ? { note } : {}) });
+    const stands = wet.some((ink) => !isBare(ink)) ? 'wet' : 'dry';
+    steps.push({ ...step, after: progress, stands, ...(note ? { note } : {}) });
     if (step.kind !== 'dry') clock += step.minutes ?? 0;
   };
   const clean = (first: boolean, { brush, usedBefore }: BrushUse): string[] => {
@@ -295,8 +297,12 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       if (kind.dries) dry(`before ${pass.id}`);
       const scenes = scenesOf(kit, pass);
       const steps = kind.steps(scenes, unit);
+      // Where each placing is a step the picture grows with them; else it is there after the first.
+      const placed = steps.length === scenes.length;
       steps.forEach((step, i) => {
-        if (i === steps.length - 1) progress = { ...progress, passes: index + 1 };
+        if (i === 0) wet = wetAfter(kit, pass, wet);
+        if (i === (placed ? steps.length - 1 : 0)) progress = { ...progress, passes: index + 1, placings: 0 };
+        else if (placed) progress = { ...progress, placings: i + 1 };
         const at = Math.min(i, scenes.length - 1);
         // With several steps a placement each is laid in its own ink; waiting needs none.
         const ink = step.waits ? undefined : scenes[at]?.ink;
@@ -308,11 +314,6 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
           passInks.length > 0 && ink ? passUses[Math.min(at, passUses.length - 1)] : undefined,
         );
       });
-      for (const effect of liesOf(kit, pass).flatMap(({ effects }) => effects)) {
-        if (effect.does === 'dry') wet = [];
-        else if (effect.does === 'ladder' || effect.does === 'piece') wet = [...wet, ...inks];
-      }
-      if (stillWet(kit, pass)) wet = [...wet, ...scenes.flatMap(({ ink }) => ink ?? [])];
     },
 
     dry,
@@ -364,12 +365,16 @@ function tellWashing(uses: readonly BrushUse[], laid: readonly Ink[], noun: stri
   return `Wash ${noun} ${told.join('; ')}.`;
 }
 
-/** Whether the last thing a pass does leaves ink that has to dry. */
-function stillWet(kit: Kit, pass: Pass): boolean {
-  const lays = liesOf(kit, pass)
-    .flatMap(({ effects }) => effects)
-    .findLast(({ does }) => does !== 'guard');
-  return lays?.does === 'film';
+/** What is wet once a pass is done, of what was wet before and what it lays. */
+function wetAfter(kit: Kit, pass: Pass, before: readonly Ink[]): readonly Ink[] {
+  const effects = liesOf(kit, pass).flatMap((lie) => lie.effects);
+  let wet = before;
+  for (const { does } of effects) {
+    if (does === 'dry') wet = [];
+    else if (does === 'ladder' || does === 'piece') wet = [...wet, ...kit.inks];
+  }
+  const lastLaid = effects.findLast(({ does }) => does !== 'guard');
+  return lastLaid?.does === 'film' ? [...wet, ...scenesOf(kit, pass).flatMap(({ ink }) => ink ?? [])] : wet;
 }
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

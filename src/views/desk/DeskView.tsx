@@ -174,7 +174,7 @@ function OneStep({ kit, step, clock }: StepProps) {
         >
           <PanelPicture
             kit={kit}
-            wetness={step.kind === 'dry' || step.kind === 'check' ? 'dry' : 'wet'}
+            wetness={step.stands}
             progress={step.after}
             width={(height * panel.width) / panel.height}
             height={height}
