@@ -186,6 +186,8 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await grip.focus();
   await page.keyboard.press('Space');
   await expect(page.getByText(/^Pen dots (taken up|is over Pen dots)/)).toBeAttached();
+  // The list listens for arrows, and has measured its rows, a moment after it says so.
+  await page.waitForTimeout(200);
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText('Pen dots is over Silhouette.')).toBeAttached();
   await page.keyboard.press('Space');
@@ -200,6 +202,11 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.getByRole('main')).toContainText('Silhouette');
   await expect(page.getByRole('main')).toContainText('Heat tool: hot air and hot card burn');
+  await page.getByRole('link', { name: 'Step by step' }).click();
+  await expect(page.locator('main canvas[data-painted]')).toBeVisible();
+  while (!(await page.getByRole('heading', { name: /^Silhouette/ }).isVisible()))
+    await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('img', { name: 'Where it goes' })).toBeVisible();
 });
 
 test('everything that goes over the blend is laid by its name, and nothing serious for axe, wide or narrow', async ({

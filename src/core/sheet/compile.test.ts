@@ -134,6 +134,9 @@ describe('passes in the order of work', () => {
       [0, 1],
       [1, 0],
     ]);
+    // Each step shows where its own placing goes.
+    expect(placings.map(({ traces }) => traces?.length)).toEqual([1, 1]);
+    expect(placings[0]?.traces).not.toEqual(placings[1]?.traces);
     // The first placing lies there as it does alone.
     const [first] = placings;
     if (!first) throw new Error('nothing was placed');

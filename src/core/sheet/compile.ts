@@ -39,6 +39,8 @@ export interface Step {
   /** How the panel stands once it is done, and whether anything on it is still wet. */
   readonly after: Progress;
   readonly stands: Wetness;
+  /** Where a design, an edge or a piece goes in this step, as SVG paths in mm. */
+  readonly traces?: readonly string[];
   /** The maker's own words. */
   readonly note?: string;
 }
@@ -122,6 +124,13 @@ const neighboursOf = (rung: number, meetings: Measures['meetings'], laid: readon
     .filter((other) => meetings.some(([p, q]) => (p === rung && q === other) || (p === other && q === rung)))
     .sort((p, q) => p - q);
 
+/** What a step of a pass is done with, and where. */
+interface PassWork {
+  readonly ink: Ink | undefined;
+  readonly use: BrushUse | undefined;
+  readonly traces: readonly string[];
+}
+
 /** Collects steps, with the clock and the panel's state as they go. */
 function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
   const { recipe, card, inks } = kit;
@@ -160,13 +169,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
   };
   const stroke = tool.stroke ?? FINISHES[card.finish].stroke;
 
-  const addPassStep = (
-    pass: Pass,
-    i: number,
-    step: PassStep,
-    ink: Ink | undefined,
-    use: BrushUse | undefined,
-  ): void => {
+  const addPassStep = (pass: Pass, i: number, step: PassStep, { ink, use, traces }: PassWork): void => {
     for (const danger of step.dangers ?? []) dangers.add(danger);
     const brushed = use ? clean(false, use) : [];
     const scale =
@@ -180,6 +183,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       care: [...brushed, ...step.care],
       ...(ink ? { ink } : {}),
       ...(use ? { brush: use.brush } : {}),
+      ...(traces.length > 0 ? { traces } : {}),
       minutes: step.waits
         ? pass.kind === 'heatSet'
           ? pace.heatDry
@@ -296,6 +300,7 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
       const kind = PASS_KINDS[pass.kind];
       if (kind.dries) dry(`before ${pass.id}`);
       const scenes = scenesOf(kit, pass);
+      const lies = liesOf(kit, pass);
       const steps = kind.steps(scenes, unit);
       // Where each placing is a step the picture grows with them; else it is there after the first.
       const placed = steps.length === scenes.length;
@@ -306,13 +311,11 @@ function startWork(kit: Kit, unit: Unit, pace: Pace, measures: Measures) {
         const at = Math.min(i, scenes.length - 1);
         // With several steps a placement each is laid in its own ink; waiting needs none.
         const ink = step.waits ? undefined : scenes[at]?.ink;
-        addPassStep(
-          pass,
-          i,
-          step,
+        addPassStep(pass, i, step, {
           ink,
-          passInks.length > 0 && ink ? passUses[Math.min(at, passUses.length - 1)] : undefined,
-        );
+          use: passInks.length > 0 && ink ? passUses[Math.min(at, passUses.length - 1)] : undefined,
+          traces: step.waits ? [] : (placed ? lies.slice(i, i + 1) : lies).flatMap(({ traces }) => traces),
+        });
       });
     },
 

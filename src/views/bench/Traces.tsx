@@ -4,6 +4,7 @@ import { passesInOrder } from '../../core/pass/order';
 import { PASS_KINDS } from '../../core/pass/pass';
 import { liesOf } from '../../core/pass/work';
 import type { Lie } from '../../core/run/run';
+import { DashedPaths } from '../panel/DashedPaths';
 
 interface Props {
   readonly kit: Kit;
@@ -29,13 +30,7 @@ export function Traces({ kit, lie, unit, selected }: Props) {
       viewBox={`0 0 ${panel.width} ${panel.height}`}
       className="pointer-events-none absolute inset-0 size-full overflow-hidden opacity-0 transition-opacity group-focus-within/board:opacity-100 group-hover/board:opacity-100"
     >
-      {paths.map((path, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a border has no identity but its place
-        <g key={i} className="fill-none">
-          <path d={path} stroke="#fff" strokeWidth={thin * 2} strokeOpacity={0.7} />
-          <path d={path} stroke="#000" strokeWidth={thin} strokeDasharray={`${thin * 5} ${thin * 4}`} />
-        </g>
-      ))}
+      <DashedPaths paths={paths} thin={thin} />
       {lie && !(lie.level && lie.toward.x === 0) && <RunRule lie={lie} unit={unit} thin={thin} />}
     </svg>
   );

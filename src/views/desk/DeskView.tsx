@@ -9,6 +9,7 @@ import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
+import { DashedPaths } from '../panel/DashedPaths';
 import { PanelPicture } from '../panel/PanelPicture';
 import { WithKit } from '../recipes/WithKit';
 import { useSession } from '../session';
@@ -180,6 +181,16 @@ function OneStep({ kit, step, clock }: StepProps) {
             height={height}
             label="The panel after this step"
           />
+          {step.traces && (
+            <svg
+              role="img"
+              aria-label="Where it goes"
+              viewBox={`0 0 ${panel.width} ${panel.height}`}
+              className="pointer-events-none absolute inset-0 size-full overflow-hidden"
+            >
+              <DashedPaths paths={step.traces} thin={panel.height / height} />
+            </svg>
+          )}
         </div>
         <figcaption className="mt-1 text-center text-[15px] text-mute">after this step</figcaption>
         <p className="my-3 flex items-center justify-center gap-3">
