@@ -172,7 +172,7 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           selected={side === 'passes' ? pass : undefined}
         />
       </section>
-      <div className="order-3 min-h-0 border-line bg-pane lg:order-none lg:flex lg:flex-col lg:border-l">
+      <div className="order-3 flex min-h-0 flex-col border-line bg-pane lg:order-none lg:border-l">
         <div className="border-b border-line px-4 pt-3 pb-2">
           <Segmented<Side>
             label="What stands beside the panel"
@@ -188,9 +188,6 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
             ]}
           />
         </div>
-        <Suspense fallback={null}>
-          <Mind {...calm} passes={passes} shelf={shelf} edit={edit} />
-        </Suspense>
         {side === 'readings' ? (
           <ReadingsColumn
             kit={calm.kit}
@@ -213,6 +210,9 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
             />
           </Suspense>
         )}
+        <Suspense fallback={null}>
+          <Mind {...calm} passes={passes} shelf={shelf} edit={edit} />
+        </Suspense>
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
         <Suspense fallback={<div className="h-36 border-t border-line bg-sheet" />}>

@@ -28,7 +28,8 @@ export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: P
       aria-live="polite"
       // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
       tabIndex={0}
-      className="mx-4 mt-3 max-h-[38%] shrink-0 overflow-y-auto border-l-4 border-text bg-field px-3 py-2"
+      // At the foot, so that nothing moves under the hand when something comes to be minded; on a phone it is seen first.
+      className="mx-4 my-3 max-h-[38%] shrink-0 overflow-y-auto border-l-4 border-text bg-field px-3 py-2 max-lg:-order-1"
     >
       <h3 className="sr-only">To mind</h3>
       <ul className="space-y-2">

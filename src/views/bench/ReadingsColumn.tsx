@@ -31,7 +31,7 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
   const { kit, readings, unit, edit, target, onTarget } = props;
   const { recipe, card } = kit;
   return (
-    <section aria-label="Readings" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
+    <section aria-label="Readings" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header>
         <h2 className="heading text-[15px]">Readings</h2>
         <p className="text-mute">{card.name}, dried</p>

@@ -65,7 +65,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
         />
       ));
   return (
-    <section aria-label="Passes" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
+    <section aria-label="Passes" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header className="space-y-2">
         <h2 className="heading text-[15px]">Passes, in the order of work</h2>
         <div className="flex flex-wrap gap-2">
