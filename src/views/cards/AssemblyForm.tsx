@@ -17,8 +17,7 @@ export interface Choices extends Omit<Assembly, 'panel' | 'panelCardId'> {
 interface Props {
   readonly choices: Choices;
   readonly cards: readonly Card[];
-  /** The drawer's cards by how they go with the panel. */
-  /** Undefined until the cards have been held against the panel. */
+  /** The drawer's cards by how they go with the panel; undefined until they have been held against it. */
   readonly advice: readonly MatAdvice[] | undefined;
   readonly onChange: (change: Partial<Choices>) => void;
 }

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import type { Card } from '../../core/card/card';
-import { type Assembly, piecesOf } from '../../core/cutting/pieces';
+import { type Assembly, type Piece, piecesOf } from '../../core/cutting/pieces';
 import type { Recipe } from '../../core/ladder/recipe';
 import { kitFrom, listRecipes } from '../../data/recipes';
 import { readSetting, writeSetting } from '../../data/settings';
@@ -35,7 +35,9 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
   const kit = useMemo(() => recipe && kitFrom(recipe, shelf), [recipe, shelf]);
   const ask = useMemo(() => kit && (() => shelfWorker().matsFor(kit, shelf.cards)), [kit, shelf.cards]);
-  const advice = useAnswer(ask);
+  const answer = useAnswer(ask);
+  // Without its inks a panel has no colours to go with.
+  const advice = kit ? answer : [];
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
   const choices = { ...STARTING, ...(remembered.value as Partial<Choices> | undefined) };
@@ -106,7 +108,7 @@ function Plans({ recipe, choices, cards }: PlansProps) {
 
 interface CardPlanProps {
   readonly card: Card;
-  readonly pieces: ReturnType<typeof piecesOf> extends Map<string, infer P> ? P : never;
+  readonly pieces: readonly Piece[];
   readonly grain: boolean;
 }
 
