@@ -172,9 +172,5 @@ test('sheets cut alike are told together, with what follows on each other drawn 
     cuts: [],
   });
   const plan = { sheet: A4, waste: 0, sheets: [1, 1, 1, 2, 1, 3].map(lying) };
-  expect(sheetsAlike(plan).map(({ told }) => told)).toEqual([
-    'Sheets 1 to 3, 5, cut alike',
-    'Sheet 4',
-    'Sheet 6',
-  ]);
+  expect(sheetsAlike(plan).map(({ name }) => name)).toEqual(['Sheets 1 to 3, 5', 'Sheet 4', 'Sheet 6']);
 });

@@ -9,8 +9,8 @@ export const tellCut = ({ way, at, gives }: Cut, unit: Unit): string =>
 export interface AlikeSheets {
   /** Their places among the plan's sheets, counted from 0. */
   readonly places: readonly number[];
-  /** "Sheet 3", or "Sheets 1 to 4, 6, cut alike". */
-  readonly told: string;
+  /** "Sheet 3", or "Sheets 1 to 4, 6". */
+  readonly name: string;
 }
 
 /** A plan's sheets by how they are cut, each way once, in the order of the first of each. */
@@ -22,10 +22,7 @@ export function sheetsAlike({ sheets }: CutPlan): AlikeSheets[] {
   }
   return [...byLie.values()].map((places) => ({
     places,
-    told:
-      places.length === 1
-        ? `Sheet ${(places[0] ?? 0) + 1}`
-        : `Sheets ${tellRuns(places.map((place) => place + 1))}, cut alike`,
+    name: `${places.length === 1 ? 'Sheet' : 'Sheets'} ${tellRuns(places.map((place) => place + 1))}`,
   }));
 }
 

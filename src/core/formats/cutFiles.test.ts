@@ -105,7 +105,7 @@ describe('a cut plan on paper, as readers from the registry find it', () => {
     const inside = unzipSync(contents as Uint8Array);
     expect(Object.keys(inside).toSorted()).toEqual(
       sheetsAlike(mixed)
-        .map(({ told }) => `cut, ${told.replace(', cut alike', '').toLowerCase()}.svg`)
+        .map((kind) => `cut, ${kind.name.toLowerCase()}.svg`)
         .toSorted(),
     );
     expect(

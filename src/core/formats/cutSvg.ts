@@ -54,10 +54,10 @@ export interface CutFile {
 export function cutDrawings(plan: CutPlan, name: string): CutFile {
   const kinds = sheetsAlike(plan);
   if (kinds.length < 2) return { name: `${name}.svg`, type: 'image/svg+xml', contents: writeCutSvg(plan, 0) };
-  const drawings = kinds.map(({ places, told }) => {
-    const file = `${name}, ${told.replace(', cut alike', '').toLowerCase()}.svg`;
-    return [file, strToU8(writeCutSvg(plan, places[0] ?? 0))] as const;
-  });
+  const drawings = kinds.map(
+    (kind) =>
+      [`${name}, ${kind.name.toLowerCase()}.svg`, strToU8(writeCutSvg(plan, kind.places[0] ?? 0))] as const,
+  );
   return {
     name: `${name}.zip`,
     type: 'application/zip',

@@ -67,9 +67,12 @@ export function CutPlanView({ plan, card, pieces }: Props) {
         )}
       </div>
       <ul className="mt-3 flex flex-wrap gap-6">
-        {sheetsAlike(plan).map(({ places: [index = 0], told }) => (
-          <li key={told} className="max-w-88">
-            <h3 className="font-semibold">{told}</h3>
+        {sheetsAlike(plan).map(({ places: [index = 0, ...others], name }) => (
+          <li key={name} className="max-w-88">
+            <h3 className="font-semibold">
+              {name}
+              {others.length > 0 && ', cut alike'}
+            </h3>
             <Drawing plan={plan} index={index} />
             <ol className="mt-1 list-decimal pl-5 text-[12px] leading-snug">
               {sheets[index]?.cuts.map((cut, i) => (
