@@ -26,7 +26,10 @@ test('a drawing is opened, cleaned, measured, kept, laid as a resist, and stays 
   // The star that is used again, and the hole its style sheet makes.
   await expect(form.locator('svg path')).toHaveCount(2);
   await expect(form.getByLabel('True width, mm')).toHaveValue('60');
+  // The star is 80 of the drawing's 100 wide: trimmed, it stays as large as it was.
   await form.getByLabel('Trim to what is drawn').check();
+  await expect(form.getByLabel('True width, mm')).toHaveValue('48');
+  await expect(form).toContainText('Height follows: 48 mm');
   await form.getByLabel('Name').fill('');
   await form.getByLabel('True width, mm').fill('9000');
   await form.getByRole('button', { name: 'Keep' }).click();

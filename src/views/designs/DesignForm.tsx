@@ -41,7 +41,7 @@ interface Fields {
 /** A form for one design: what it is called, what it is for and how large it is. */
 export function DesignForm(props: Props) {
   const { title, design, leftOut = [], swapped, onSwap, unit, onKeep, onClose } = props;
-  const { register, handleSubmit, watch, formState } = useForm<Fields>({
+  const { register, handleSubmit, watch, getValues, setValue, formState } = useForm<Fields>({
     defaultValues: {
       name: design.name,
       use: design.use,
@@ -51,7 +51,14 @@ export function DesignForm(props: Props) {
   });
   const { errors } = formState;
   const trimmed = watch('trimmed');
-  const shown = useMemo(() => (trimmed ? trimDesign(design) : design), [design, trimmed]);
+  const tight = useMemo(() => trimDesign(design), [design]);
+  const shown = trimmed ? tight : design;
+  /** Trimmed or not, what is drawn stays as large as it is. */
+  const keepScale = (trims: boolean) => {
+    const [before, after] = trims ? [design, tight] : [tight, design];
+    const mm = parseLength(getValues('width'), unit);
+    if (mm !== undefined) setValue('width', formatBare((mm * after.width) / before.width, unit));
+  };
   const keep = ({ name, use, width }: Fields) =>
     onKeep({ ...scaleDesign(shown, parseLength(width, unit) ?? shown.width), name: name.trim(), use });
   return (
@@ -95,14 +102,18 @@ export function DesignForm(props: Props) {
           )}
         </p>
         <label className="flex items-center gap-2">
-          <input type="checkbox" className="size-4 accent-black" {...register('trimmed')} />
+          <input
+            type="checkbox"
+            className="size-4 accent-(--strong)"
+            {...register('trimmed', { onChange: ({ target }) => keepScale(target.checked) })}
+          />
           Trim to what is drawn
         </label>
         {onSwap && (
           <label className="flex items-center gap-2">
             <input
               type="checkbox"
-              className="size-4 accent-black"
+              className="size-4 accent-(--strong)"
               checked={swapped ?? false}
               onChange={({ target }) => onSwap(target.checked)}
             />

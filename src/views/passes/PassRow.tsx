@@ -63,7 +63,7 @@ export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, 
           aria-label={`${label} on`}
           title={pass.on ? 'On: press to leave it out' : 'Left out: press to lay it'}
           onChange={({ target }) => edit((recipe) => switchPass(recipe, pass.id, target.checked))}
-          className="size-4 shrink-0 accent-black"
+          className="size-4 shrink-0 accent-(--strong)"
         />
         <button
           type="button"
