@@ -76,7 +76,7 @@ function tellReadings(kit: Kit) {
       ...reading,
       ...(contrast ? { contrast: { least: contrast.least, worst: contrast.worst } } : {}),
     })),
-    warnings: findingsOf({ kit, readings, passes, shelf: [], cards: [] }).map(({ told }) => told),
+    warnings: findingsOf({ kit, readings, passes, shelf: [], cards: [], unit: 'mm' }).map(({ told }) => told),
   };
 }
 

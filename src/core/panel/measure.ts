@@ -24,6 +24,14 @@ export function formatBare(mm: Millimetres, unit: Unit): string {
   return whole === 0 ? `${total < 0 ? '-' : ''}${over}/${under}` : `${whole} ${over}/${under}`;
 }
 
+/** A fine length, such as the width of a line: `0.4 mm`, or hundredths of an inch, `0.02 in`. */
+export const formatFine = (mm: Millimetres, unit: Unit): string =>
+  unit === 'mm' ? `${mm.toFixed(1)} mm` : `${(mm / MM_AN_INCH).toFixed(2)} in`;
+
+/** A length that need not be measured, such as how far off a spray is held: `30 cm`, `12 in`. */
+export const formatRough = (mm: Millimetres, unit: Unit): string =>
+  unit === 'mm' ? `${Math.round(mm / 10)} cm` : `${Math.round(mm / MM_AN_INCH)} in`;
+
 const LENGTH = /^(-)?\s*(?:(\d+(?:[.,]\d+)?)(?:[\s-]+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|cm|in|"|″)?$/i;
 
 /**

@@ -8,7 +8,7 @@ import { laidReflectance } from '../ink/laid';
 import { setRun, setShare } from '../ladder/edit';
 import { setPlacement } from '../pass/edit';
 import { addWet, dryStack, makeStack } from '../pass/stack';
-import { formatBare, formatLength, parseLength } from './measure';
+import { formatBare, formatFine, formatLength, formatRough, parseLength } from './measure';
 import { lightOf } from './mix';
 import { paintPanel, pixelsAt, preparePicture } from './paint';
 import { rampOf } from './ramp';
@@ -31,6 +31,11 @@ test('inches are told to the nearest sixteenth, in lowest terms', () => {
   expect(formatBare(7.9, 'in')).toBe('5/16');
   expect(formatBare(25.3, 'in')).toBe('1');
   expect(formatLength(63.24, 'mm')).toBe('63 mm');
+});
+
+test('fine lines and rough distances are told finer and rougher than a rule reads', () => {
+  expect([formatFine(0.42, 'mm'), formatFine(0.42, 'in')]).toEqual(['0.4 mm', '0.02 in']);
+  expect([formatRough(304, 'mm'), formatRough(304, 'in')]).toEqual(['30 cm', '12 in']);
 });
 
 test('what is typed is read in the unit shown, or in the one written', () => {

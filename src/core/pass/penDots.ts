@@ -1,6 +1,6 @@
 import type { Ink } from '../ink/ink';
 import { seededRandom } from '../panel/grain';
-import { formatLength } from '../panel/measure';
+import { formatFine } from '../panel/measure';
 import type { Panel } from '../panel/panel';
 import { type Params, param } from '../run/params';
 import { DRY } from './effects';
@@ -66,7 +66,7 @@ export const penDots: PassKind = {
     return [
       {
         title: 'Pen dots',
-        work: `About ${param(params, 'dots', 24)} dots of the ${PENS[param(params, 'pen', 0)]?.name ?? 'white'} pen, ${formatLength(param(params, 'size', 1.2), unit)} across.`,
+        work: `About ${param(params, 'dots', 24)} dots of the ${PENS[param(params, 'pen', 0)]?.name ?? 'white'} pen, ${formatFine(param(params, 'size', 1.2), unit)} across.`,
         care: ['Last of all. Leave a plain area for the eye to rest and for the greeting.'],
         minutes: 2,
       },

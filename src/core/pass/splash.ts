@@ -1,4 +1,5 @@
 import { seededRandom } from '../panel/grain';
+import { formatRough } from '../panel/measure';
 import type { Panel } from '../panel/panel';
 import { type Params, param } from '../run/params';
 import { DRY } from './effects';
@@ -58,13 +59,13 @@ export const splash: PassKind = {
       traces: [],
     };
   },
-  steps: ([scene]) => {
+  steps: ([scene], unit) => {
     const params = scene?.params ?? {};
     const { label } = AFTER[param(params, 'after', 1)] ?? AFTER[1];
     return [
       {
         title: 'Splashes',
-        work: `About ${param(params, 'drops', 60)} drops of water flicked or sprayed from ${Math.round(param(params, 'distance', 300) / 10)} cm; ${label}.`,
+        work: `About ${param(params, 'drops', 60)} drops of water flicked or sprayed from ${formatRough(param(params, 'distance', 300), unit)}; ${label}.`,
         care: [
           'Near by the drops fall coarse, from afar fine. Keep spray away from a mains tool, and dry your hands.',
         ],

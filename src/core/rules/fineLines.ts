@@ -1,4 +1,4 @@
-import type { Millimetres } from '../panel/measure';
+import { formatFine, formatLength, type Millimetres } from '../panel/measure';
 import { setPlacement } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
 import { PASS_KINDS, type PassKindId } from '../pass/pass';
@@ -21,7 +21,7 @@ const HOLDS: Partial<Record<PassKindId, Millimetres>> = {
 /** A design drawn in lines finer than what it is made with can hold. */
 export const fineLines: Rule = {
   id: 'fineLines',
-  check: ({ kit, passes }) =>
+  check: ({ kit, passes, unit }) =>
     passesInOrder(kit.recipe).flatMap((pass) => {
       const finest = passes.find(({ id }) => id === pass.id)?.finest;
       const holds = HOLDS[pass.kind];
@@ -33,17 +33,15 @@ export const fineLines: Rule = {
       return [
         {
           key: `fine ${pass.id} ${design.id}`,
-          told: `${PASS_KINDS[pass.kind].label}: ${design.name} is drawn in lines of ${finest.toFixed(1)} mm; finer than ${holds} mm they do not hold.`,
+          told: `${PASS_KINDS[pass.kind].label}: ${design.name} is drawn in lines of ${formatFine(finest, unit)}; finer than ${formatFine(holds, unit)} they do not hold.`,
           ...(fits
             ? {
                 fix: {
-                  label: `Draw it ${wanted} mm wide`,
+                  label: `Draw it ${formatLength(wanted, unit)} wide`,
                   mend: (recipe) =>
-                    pass.placements.reduce(
-                      (larger, _, i) =>
-                        setPlacement(larger, pass.id, i, {
-                          params: { width: Math.max(wanted, widths[i] ?? wanted) },
-                        }),
+                    widths.reduce(
+                      (larger, width, i) =>
+                        setPlacement(larger, pass.id, i, { params: { width: Math.max(wanted, width) } }),
                       recipe,
                     ),
                 },

@@ -1,6 +1,7 @@
 import type { Card } from '../card/card';
 import type { Ink } from '../ink/ink';
 import type { Kit, Recipe } from '../ladder/recipe';
+import type { Unit } from '../panel/measure';
 import type { PassReading } from '../readings/passReadings';
 import type { Readings } from '../readings/readings';
 import { alikeRungs } from './alikeRungs';
@@ -32,6 +33,8 @@ export interface Case {
   readonly passes: readonly PassReading[];
   readonly shelf: readonly Ink[];
   readonly cards: readonly Card[];
+  /** What lengths are told in. */
+  readonly unit: Unit;
 }
 
 /** Something to mind, and how it can be mended by one press, where it can. */

@@ -29,6 +29,7 @@ const check = (kit: Kit): Finding[] =>
     passes: passReadings(kit, DEMO_INKS),
     shelf: DEMO_INKS,
     cards: DEMO_CARDS,
+    unit: 'mm',
   });
 const find = (kit: Kit, key: string) => check(kit).find((finding) => finding.key.startsWith(key));
 /** The kit as it is once a finding has been mended by its press. */

@@ -181,6 +181,16 @@ describe('passes in the order of work', () => {
     expect(counts(all)).toEqual([1, 1, 1, 1]);
   });
 
+  test('in inches nothing is told in millimetres, whatever is laid', () => {
+    for (const kind of PASS_KIND_IDS) {
+      const kit = withPass(kitOf([yellow, blue]), kind, {
+        ...(PASS_KINDS[kind].ink ? { ink: dark } : {}),
+        ...(PASS_KINDS[kind].design ? { design: design('reeds') } : {}),
+      });
+      expect(sheetText(kit, 'in'), kind).not.toMatch(/\d (mm|cm)\b/);
+    }
+  });
+
   test('whatever passes there are: keys name one step, and the last shows all of them done', () => {
     const anyKind = fc.constantFrom(...PASS_KIND_IDS);
     fc.assert(

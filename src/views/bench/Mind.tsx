@@ -3,6 +3,7 @@ import type { Kit } from '../../core/ladder/recipe';
 import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
 import { findingsOf } from '../../core/rules/rule';
+import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import type { Shelf } from '../session';
 import type { Edit } from './useBench';
@@ -17,9 +18,10 @@ interface Props {
 
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
 export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: Props) {
+  const unit = useAppSelector(({ view }) => view.unit);
   const findings = useMemo(
-    () => findingsOf({ kit, readings, passes, shelf: shelf.inks, cards: shelf.cards }),
-    [kit, readings, passes, shelf],
+    () => findingsOf({ kit, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit }),
+    [kit, readings, passes, shelf, unit],
   );
   if (findings.length === 0) return null;
   return (

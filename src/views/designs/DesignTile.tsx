@@ -1,7 +1,7 @@
 import type { Design, DesignUse } from '../../core/design/design';
 import { weightOfLine } from '../../core/design/fineness';
 import { writeDesignSvg } from '../../core/formats/designSvg';
-import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
+import { formatBare, formatFine, formatLength, type Unit } from '../../core/panel/measure';
 import { Button } from '../../ui/Button';
 import { download } from '../download';
 import { DesignDrawing } from './DesignDrawing';
@@ -33,7 +33,9 @@ export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
         <p>{USES[use]}</p>
         <p className="text-mute">
           {formatBare(width, unit)} × {formatLength(height, unit)}
-          {finest === undefined ? ', measuring …' : `, ${weightOfLine(finest)}, from ${finest.toFixed(1)} mm`}
+          {finest === undefined
+            ? ', measuring …'
+            : `, ${weightOfLine(finest)}, from ${formatFine(finest, unit)}`}
         </p>
         <div className="mt-auto flex gap-1 pt-2">
           {onEdit && (
