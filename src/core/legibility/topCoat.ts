@@ -2,7 +2,7 @@ import { labOfHex } from '../colour/hex';
 import { xyzOfSpectrum } from '../colour/lab';
 import type { Spectrum } from '../colour/spectrum';
 import { type Ink, isBare } from '../ink/ink';
-import { coatsResist, INK_KINDS } from '../ink/kinds';
+import { buffsOff, INK_KINDS } from '../ink/kinds';
 import { driedColour, laidReflectance } from '../ink/laid';
 import type { Kit } from '../ladder/recipe';
 import { groundOf } from '../pass/ground';
@@ -39,7 +39,7 @@ export const withBlack = (shelf: readonly Ink[]): readonly Ink[] =>
     ? shelf
     : [...shelf, BLACK_DYE];
 
-const makesCoat = ({ kind, wished }: Ink): boolean => !wished && coatsResist(kind);
+const makesCoat = ({ kind, wished }: Ink): boolean => !wished && buffsOff(kind);
 
 /**
  * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps

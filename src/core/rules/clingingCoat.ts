@@ -1,4 +1,4 @@
-import { coatsResist, INK_KINDS } from '../ink/kinds';
+import { buffsOff, INK_KINDS } from '../ink/kinds';
 import { setPlacement } from '../pass/edit';
 import { passesInOrder } from '../pass/order';
 import { PASS_KINDS } from '../pass/pass';
@@ -15,7 +15,7 @@ export const clingingCoat: Rule = {
     if (resist < 0) return [];
     return passes.slice(resist + 1).flatMap((pass) =>
       scenesOf(kit, pass).flatMap(({ ink }, placement) => {
-        if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || coatsResist(ink.kind)) return [];
+        if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || buffsOff(ink.kind)) return [];
         const other = nearestShowing(ink, shelf, kit.card, ({ kind }) => kind === 'dye');
         return [
           {

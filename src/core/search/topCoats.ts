@@ -1,5 +1,5 @@
 import { xyzOfSpectrum } from '../colour/lab';
-import { coatsResist } from '../ink/kinds';
+import { buffsOff } from '../ink/kinds';
 import { laidReflectance } from '../ink/laid';
 import type { DriedInks } from './pairTable';
 
@@ -22,7 +22,7 @@ export interface TopCoats {
 export function topCoatsOf({ inks, labs, ground }: DriedInks): TopCoats {
   const darks = labs.flatMap(({ l }, i) => {
     const kind = inks[i]?.kind;
-    return l <= DARK_UP_TO && kind && coatsResist(kind) ? [i] : [];
+    return l <= DARK_UP_TO && kind && buffsOff(kind) ? [i] : [];
   });
   const count = inks.length;
   const reads = new Float32Array(darks.length * count);

@@ -13,10 +13,8 @@ interface Props {
   readonly children: (thin: number) => ReactNode;
 }
 
-/** The tallest the panel is drawn, px. */
-const HEIGHT = 470;
-/** As tall as the panel is wide by this at the most, so that a wide one stays beside what is told of it. */
-const WIDTH = 0.9 * HEIGHT;
+/** The tallest and the widest the panel is drawn, px, so that it stays beside what is told of it. */
+const [HEIGHT, WIDTH] = [470, 423] as const;
 /** Until the room there is has been measured. */
 const LEAST_WIDTH = 240;
 
