@@ -1,6 +1,6 @@
 import { formatLength, type Unit } from '../panel/measure';
 import { PASS_KINDS, type Pass, passName } from '../pass/pass';
-import { isChoice, type ParamSpec, type Params } from '../run/params';
+import { formatMeasure, isChoice, type ParamSpec, type Params } from '../run/params';
 import { RUNS } from '../run/run';
 import { SCHOOLS } from '../sheet/schools';
 import { TOOLS } from '../tool/tools';
@@ -81,8 +81,8 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): string {
   if (value === undefined) return 'none';
   if (isChoice(spec)) return spec.choices[value] ?? 'none';
-  if (spec.unit === 'mm') return formatLength(value, unit);
-  return `${Math.round(value)}${spec.unit === '°' || spec.unit === '%' ? ` ${spec.unit}` : ''}`;
+  const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
+  return `${formatMeasure(spec, value, unit)}${suffix}`;
 }
 
 const sameSet = (p: readonly Pass[], q: readonly Pass[]): boolean =>

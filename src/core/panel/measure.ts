@@ -25,8 +25,11 @@ export function formatBare(mm: Millimetres, unit: Unit): string {
 }
 
 /** A fine length, such as the width of a line: `0.4 mm`, or hundredths of an inch, `0.02 in`. */
-export const formatFine = (mm: Millimetres, unit: Unit): string =>
-  unit === 'mm' ? `${mm.toFixed(1)} mm` : `${(mm / MM_AN_INCH).toFixed(2)} in`;
+export const formatFine = (mm: Millimetres, unit: Unit): string => `${formatFineBare(mm, unit)} ${unit}`;
+
+/** `formatFine` without its unit. */
+export const formatFineBare = (mm: Millimetres, unit: Unit): string =>
+  unit === 'mm' ? mm.toFixed(1) : (mm / MM_AN_INCH).toFixed(2);
 
 /** A length that need not be measured, such as how far off a spray is held: `30 cm`, `12 in`. */
 export const formatRough = (mm: Millimetres, unit: Unit): string =>

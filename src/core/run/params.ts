@@ -1,3 +1,4 @@
+import { formatBare, formatFineBare, parseLength, type Unit } from '../panel/measure';
 import type { Panel } from '../panel/panel';
 
 /** Numbers of a run or of a pass, by their keys. Lengths are mm, angles degrees, parts per cent, choices counted from 0. */
@@ -31,6 +32,30 @@ export const isChoice = (spec: ParamSpec): spec is ChoiceSpec => 'choices' in sp
 /** The least and the most such a number may be. */
 export const rangeOf = (spec: ParamSpec): readonly [least: number, most: number] =>
   isChoice(spec) ? [0, spec.choices.length - 1] : [spec.least, spec.most];
+
+/** A measured number without its unit: lengths as a rule reads them, or finer where they are set finer. */
+export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): string {
+  if (spec.unit === 'mm') return spec.step < 0.5 ? formatFineBare(value, unit) : formatBare(value, unit);
+  return String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
+}
+
+/**
+ * Reads a measured number as a maker types it, with or without its unit; a bare length is in `unit`.
+ *
+ * @returns the number, inside its range; undefined where it is none, or lies beyond. A limit may be typed as it is told,
+ * which rounding may put a hair beyond it
+ */
+export function readMeasure(spec: MeasureSpec, text: string, unit: Unit): number | undefined {
+  const bare = text.replace(/[°%]/g, '').replace(',', '.').trim();
+  const value = spec.unit === 'mm' ? parseLength(text, unit) : bare === '' ? undefined : Number(bare);
+  if (value === undefined || !Number.isFinite(value)) return undefined;
+  const told = (number: number) => formatMeasure(spec, number, unit);
+  const { least, most } = spec;
+  const fits = value >= least && value <= most;
+  return fits || told(value) === told(least) || told(value) === told(most)
+    ? holdParam(spec, value)
+    : undefined;
+}
 
 /** The numbers a run or a pass starts with on a panel. */
 export const initialParams = (specs: readonly ParamSpec[], panel: Panel): Params =>

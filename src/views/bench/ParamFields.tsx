@@ -1,5 +1,12 @@
-import { formatBare, parseLength, type Unit } from '../../core/panel/measure';
-import { holdParam, isChoice, type MeasureSpec, type ParamSpec, type Params } from '../../core/run/params';
+import {
+  formatMeasure,
+  holdParam,
+  isChoice,
+  type MeasureSpec,
+  type ParamSpec,
+  type Params,
+  readMeasure,
+} from '../../core/run/params';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { TypedField } from '../../ui/TypedField';
@@ -12,25 +19,16 @@ interface Props {
   readonly onChange: (params: Params, gesture?: string) => void;
 }
 
-const shown = (spec: MeasureSpec, value: number, unit: Unit): string =>
-  spec.unit === 'mm'
-    ? formatBare(value, unit)
-    : String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
-
 /** The numbers of a run or of a pass, typed or chosen; a seed can be drawn anew. */
 export function ParamFields({ of, specs, params, onChange }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const commit =
     (spec: MeasureSpec) =>
     (text: string): string | undefined => {
-      const { key, least, most } = spec;
-      const value =
-        spec.unit === 'mm'
-          ? parseLength(text, unit)
-          : Number(text.replace(/[°%]/g, '').replace(',', '.').trim());
-      if (value === undefined || text === '' || !Number.isFinite(value) || value < least || value > most)
-        return `Type a number from ${shown(spec, least, unit)} to ${shown(spec, most, unit)}.`;
-      onChange({ [key]: holdParam(spec, value) });
+      const value = readMeasure(spec, text, unit);
+      if (value === undefined)
+        return `Type a number from ${formatMeasure(spec, spec.least, unit)} to ${formatMeasure(spec, spec.most, unit)}.`;
+      onChange({ [spec.key]: value });
       return undefined;
     };
   return specs.map((spec) => {
@@ -59,7 +57,7 @@ export function ParamFields({ of, specs, params, onChange }: Props) {
         <span className="text-mute">{spec.label}</span>
         <TypedField
           label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
-          shown={shown(spec, value, unit)}
+          shown={formatMeasure(spec, value, unit)}
           onCommit={commit(spec)}
           onStep={(steps) =>
             onChange({ [spec.key]: holdParam(spec, value + steps * spec.step) }, `${of} ${spec.key}`)
