@@ -1,6 +1,6 @@
-import { OWN_DESIGNS } from '../src/core/design/own';
-import type { Kit } from '../src/core/ladder/recipe';
-import { addPlacement, setPlacement } from '../src/core/pass/edit';
+import { OWN_DESIGNS } from '../src/core/materials/design/own';
+import { addPlacement, setPlacement } from '../src/core/recipe/editPasses';
+import type { Kit } from '../src/core/recipe/recipe';
 import { DEMO_INKS } from '../src/data/demo/inks';
 import { withPass } from '../src/testing/kits';
 

@@ -1,5 +1,5 @@
-import type { Hex } from '../src/core/colour/hex';
-import type { Ink } from '../src/core/ink/ink';
+import type { Hex } from '../src/core/materials/colour/hex';
+import type { Ink } from '../src/core/materials/ink/ink';
 import { STANDARD_1912 } from '../src/testing/colourSets';
 
 /** The 1,117 colours of the 1912 standard as inks, of three kinds by turns. */

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { OWN_DESIGNS } from '../src/core/design/own';
-import { writeDesignSvg } from '../src/core/formats/designSvg';
+import { writeDesignSvg } from '../src/core/files/designSvg';
+import { OWN_DESIGNS } from '../src/core/materials/design/own';
 import { HOSTILE_SVGS, hugePng } from '../src/testing/hostileDesigns';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass } from './passes';

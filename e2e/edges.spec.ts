@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { Ink } from '../src/core/ink/ink';
+import type { Ink } from '../src/core/materials/ink/ink';
 import { ink } from '../src/testing/kits';
 import { expectAccessible } from './axe';
 import { addPass } from './passes';

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import type { Ink } from '../src/core/ink/ink';
+import type { Ink } from '../src/core/materials/ink/ink';
 
 /** Puts other inks on the shelf in place of the demo's, as a maker who cleared it would have them. */
 export async function replaceShelf(

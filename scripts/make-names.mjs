@@ -7,7 +7,7 @@ import lists from 'color-name-lists';
 const designation = (name) => name.toLowerCase().replace(/(,| see ).*/, '');
 const rows = lists.lists.nbsIscc.map(({ name, hex }) => `  ['${designation(name)}', '${hex}'],`);
 writeFileSync(
-  new URL('../src/core/colour/isccNbsCentroids.ts', import.meta.url),
+  new URL('../src/core/materials/colour/isccNbsCentroids.ts', import.meta.url),
   `/**
  * The 267 ISCC–NBS colour designations with their centroids as sRGB.
  * Source: ISCC–NBS Method of Designating Colors, US National Bureau of Standards, Circular 553 and its

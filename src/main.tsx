@@ -6,14 +6,14 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
 import { readSetting, writeSetting } from './data/settings';
 import './index.css';
+import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
 import { type AppStore, makeStore } from './store/store';
 import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
-import { SessionProvider } from './views/session';
 import { Shell } from './views/shell/Shell';
-import { painter } from './views/workers';
+import { painter } from './workers/client';
 
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),

@@ -1,4 +1,4 @@
-import type { Card } from '../core/card/card';
+import type { Card } from '../core/materials/card/card';
 import type { Database } from './database';
 import { refuseWhileUsed } from './inUse';
 

@@ -1,7 +1,7 @@
 import Dexie, { type Table } from 'dexie';
-import type { Card } from '../core/card/card';
-import type { Design } from '../core/design/design';
-import type { Ink } from '../core/ink/ink';
+import type { Card } from '../core/materials/card/card';
+import type { Design } from '../core/materials/design/design';
+import type { Ink } from '../core/materials/ink/ink';
 import type { KeptTrio, RecipeRecord, Setting, TimingRecord, VersionRecord } from './records';
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
 

@@ -1,10 +1,10 @@
-import type { Design } from '../core/design/design';
+import type { Design } from '../core/materials/design/design';
 import type { Database } from './database';
 import { refuseWhileUsed } from './inUse';
 import { designIdsOf } from './recipes';
 
 /** Drawn while the database opens: they need not come with the first script. */
-const shipped = import('../core/design/own');
+const shipped = import('../core/materials/design/own');
 
 /** Every design there is to choose: those that ship with the application, then the maker's own, by name. */
 export async function listDesigns(db: Database): Promise<Design[]> {

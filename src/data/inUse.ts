@@ -1,4 +1,4 @@
-import type { Recipe } from '../core/ladder/recipe';
+import type { Recipe } from '../core/recipe/recipe';
 import type { Database } from './database';
 
 /** Something stays while recipes, or named states of them, are made with it. Nothing was deleted. */

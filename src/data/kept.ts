@@ -1,5 +1,5 @@
-import type { Ink } from '../core/ink/ink';
-import { trioKey } from '../core/search/trios';
+import { trioKey } from '../core/choose/search/trios';
+import type { Ink } from '../core/materials/ink/ink';
 import type { Database } from './database';
 import type { KeptTrio } from './records';
 

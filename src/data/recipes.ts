@@ -1,10 +1,10 @@
-import type { Card } from '../core/card/card';
-import type { Design } from '../core/design/design';
-import { BARE, type Ink, isBare } from '../core/ink/ink';
-import { shareEqually } from '../core/ladder/edit';
-import type { Kit, Recipe } from '../core/ladder/recipe';
-import { USUAL_PANEL } from '../core/panel/panel';
-import { STRAIGHT } from '../core/run/run';
+import type { Card } from '../core/materials/card/card';
+import type { Design } from '../core/materials/design/design';
+import { BARE, type Ink, isBare } from '../core/materials/ink/ink';
+import { shareEqually } from '../core/recipe/editLadder';
+import { USUAL_PANEL } from '../core/recipe/panel';
+import type { Kit, Recipe } from '../core/recipe/recipe';
+import { STRAIGHT } from '../core/recipe/runs/runs';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
 
@@ -135,7 +135,7 @@ export const designIdsOf = (passes: Recipe['passes']): Set<string> =>
  * One that is here under the same id but is another one comes in beside it under a new id.
  */
 export async function importKit(db: Database, kit: Kit): Promise<RecipeRecord> {
-  const { isOwnDesign } = await import('../core/design/own');
+  const { isOwnDesign } = await import('../core/materials/design/own');
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const inkIds = new Map<string, string>();
     for (const ink of [...kit.inks, ...kit.passInks])

@@ -1,4 +1,4 @@
-import type { Recipe } from '../core/ladder/recipe';
+import type { Recipe } from '../core/recipe/recipe';
 import type { TimedWork } from '../core/sheet/times';
 
 /** A recipe as it is kept: with the count of its saves, by which two tabs notice each other. */

@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { recipeAt } from '../core/formats/recipeMigrations';
+import { recipeAt } from '../core/files/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';

@@ -1,4 +1,4 @@
-import type { Ink } from '../core/ink/ink';
+import type { Ink } from '../core/materials/ink/ink';
 import type { Database } from './database';
 import { refuseWhileUsed } from './inUse';
 

@@ -1,4 +1,4 @@
-import type { Recipe } from '../core/ladder/recipe';
+import type { Recipe } from '../core/recipe/recipe';
 import type { Database } from './database';
 import type { VersionRecord } from './records';
 

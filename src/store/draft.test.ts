@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Recipe } from '../core/ladder/recipe';
+import type { Recipe } from '../core/recipe/recipe';
 import { ink, kitOf } from '../testing/kits';
 import {
   closed,

@@ -1,5 +1,5 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { Recipe } from '../core/ladder/recipe';
+import type { Recipe } from '../core/recipe/recipe';
 import type { RecipeRecord } from '../data/records';
 
 /** How the draft stands to what is stored. */

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { expect, test } from 'vitest';
-import { setShare } from '../core/ladder/edit';
+import { setShare } from '../core/recipe/editLadder';
 import { Database } from '../data/database';
 import { listRecipes } from '../data/recipes';
 import { autosave } from './autosave';

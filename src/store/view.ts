@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Wetness } from '../core/ink/laid';
-import type { Unit } from '../core/panel/measure';
+import type { Unit } from '../core/base/length';
+import type { Wetness } from '../core/materials/ink/laid';
 
 /** How bright the neutral surround of the panel is. */
 export type Surround = 'light' | 'middle' | 'dark';

@@ -1,13 +1,13 @@
-import type { Card } from '../core/card/card';
-import type { Hex } from '../core/colour/hex';
-import type { Design } from '../core/design/design';
-import type { Ink } from '../core/ink/ink';
-import type { InkKindId } from '../core/ink/kinds';
-import type { Kit, Recipe } from '../core/ladder/recipe';
-import { addPass, setPlacement } from '../core/pass/edit';
-import type { PassKindId } from '../core/pass/pass';
-import type { Params } from '../core/run/params';
-import { STRAIGHT } from '../core/run/run';
+import type { Params } from '../core/base/params';
+import type { Card } from '../core/materials/card/card';
+import type { Hex } from '../core/materials/colour/hex';
+import type { Design } from '../core/materials/design/design';
+import type { Ink } from '../core/materials/ink/ink';
+import type { InkKindId } from '../core/materials/ink/kinds';
+import { addPass, setPlacement } from '../core/recipe/editPasses';
+import type { PassKindId } from '../core/recipe/passes/passes';
+import type { Kit, Recipe } from '../core/recipe/recipe';
+import { STRAIGHT } from '../core/recipe/runs/runs';
 
 /** Values for tests: small, real, and invented. */
 

@@ -1,5 +1,5 @@
-import { labOfHex } from '../core/colour/hex';
-import { nameColour } from '../core/colour/names';
+import { labOfHex } from '../core/materials/colour/hex';
+import { nameColour } from '../core/materials/colour/names';
 import { SURVEY_949 } from './colourSets';
 
 /** Basic colour words as people say them, and the family each stands for. */

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { Fault } from '../core/formats/fileError';
+import type { Fault } from '../core/files/fileError';
 import { Button } from './Button';
 import { Modal } from './Modal';
 

@@ -1,4 +1,4 @@
-import type { Ink } from '../core/ink/ink';
+import type { Ink } from '../core/materials/ink/ink';
 
 /** An ink as a dot, in print too. */
 export const InkDot = ({ ink, className }: { readonly ink: Ink; readonly className: string }) => (

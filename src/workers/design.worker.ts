@@ -1,10 +1,10 @@
 import { expose } from 'comlink';
-import type { Design } from '../core/design/design';
-import { finestLine } from '../core/design/fineness';
-import { readDesignPng } from '../core/formats/designPng';
-import { checkSvg, type ReadDesign, readDesignSvg } from '../core/formats/designSvg';
-import { FileError } from '../core/formats/fileError';
-import { withInlineStyles } from '../core/formats/svgStyles';
+import { readDesignPng } from '../core/files/designPng';
+import { checkSvg, type ReadDesign, readDesignSvg } from '../core/files/designSvg';
+import { FileError } from '../core/files/fileError';
+import { withInlineStyles } from '../core/files/svgStyles';
+import type { Design } from '../core/materials/design/design';
+import { finestLine } from '../core/materials/design/fineness';
 
 export type DesignAnswer = ReadDesign | { readonly refused: string };
 

@@ -1,10 +1,10 @@
 import { expose, transfer } from 'comlink';
 import { imageDimensionsFromData } from 'image-dimensions';
-import type { Ink } from '../core/ink/ink';
-import { type MainColour, mainColours } from '../core/match/mainColours';
-import { drawReference, REFERENCES } from '../core/match/references';
-import type { Pixels } from '../core/picture/pixels';
-import { drawSwatchSheet } from '../core/picture/swatchSheet';
+import { type MainColour, mainColours } from '../core/choose/match/mainColours';
+import { drawReference, REFERENCES } from '../core/choose/match/references';
+import type { Pixels } from '../core/choose/photo/pixels';
+import { drawSwatchSheet } from '../core/choose/photo/swatchSheet';
+import type { Ink } from '../core/materials/ink/ink';
 
 /** A file over this many bytes, or a picture over this many pixels, is refused. */
 const LIMITS = { bytes: 80_000_000, pixels: 50_000_000 } as const;

@@ -1,13 +1,13 @@
 import { expose, transfer } from 'comlink';
 import plain from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 import bold from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf?url';
-import type { CutPlan } from '../core/cutting/cutPlan';
-import { writeCutPdf } from '../core/formats/cutPdf';
-import { writeRecipePicture } from '../core/formats/recipePicture';
-import { type Paper, writeSheetPdf } from '../core/formats/sheetPdf';
-import type { Kit } from '../core/ladder/recipe';
-import type { Unit } from '../core/panel/measure';
-import { pixelsAt, preparePicture } from '../core/panel/paint';
+import type { Unit } from '../core/base/length';
+import { writeCutPdf } from '../core/files/cutPdf';
+import { writeRecipePicture } from '../core/files/recipePicture';
+import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
+import type { CutPlan } from '../core/make/cutting/cutPlan';
+import { pixelsAt, preparePicture } from '../core/picture/paint';
+import type { Kit } from '../core/recipe/recipe';
 import type { Pace } from '../core/sheet/times';
 
 /** Resolution of pictures for paper, dots an inch. */

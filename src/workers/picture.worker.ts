@@ -1,11 +1,11 @@
 import { expose, type ProxyMarked, proxy, transfer } from 'comlink';
-import type { Wetness } from '../core/ink/laid';
-import type { Place } from '../core/ladder/place';
-import type { Kit } from '../core/ladder/recipe';
-import type { Millimetres } from '../core/panel/measure';
-import { type Picture, preparePicture, type Rows } from '../core/panel/paint';
-import type { Progress } from '../core/panel/progress';
-import { STRAIGHT } from '../core/run/run';
+import type { Millimetres } from '../core/base/length';
+import type { Place } from '../core/engine/probe';
+import type { Progress } from '../core/engine/progress';
+import type { Wetness } from '../core/materials/ink/laid';
+import { type Picture, preparePicture, type Rows } from '../core/picture/paint';
+import type { Kit } from '../core/recipe/recipe';
+import { STRAIGHT } from '../core/recipe/runs/runs';
 import { breathe } from './breathe';
 
 /** How long the worker paints before it looks whether a newer request has come, in ms. */
@@ -79,7 +79,7 @@ const door = {
   },
   /** What reads the dried panel at a point; here, where its designs have been measured for the picture. */
   async placeReader(kit: Kit): Promise<((x: Millimetres, y: Millimetres) => Place) & ProxyMarked> {
-    const { placeReader } = await import('../core/ladder/place');
+    const { placeReader } = await import('../core/engine/probe');
     return proxy(placeReader(kit));
   },
 };

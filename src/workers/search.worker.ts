@@ -1,11 +1,11 @@
 import { expose, type Remote, wrap } from 'comlink';
-import type { Card } from '../core/card/card';
-import type { Ink } from '../core/ink/ink';
-import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/search/bridges';
-import { emptyPairTable } from '../core/search/pairTable';
-import { type FoundTrio, tellTrio } from '../core/search/tell';
-import { topCoatsOf } from '../core/search/topCoats';
-import { foldTrios, mergeResults, type TrioQuery } from '../core/search/trios';
+import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
+import { type FoundTrio, tellTrio } from '../core/choose/search/foundTrio';
+import { emptyPairTable } from '../core/choose/search/pairTable';
+import { topCoatsOf } from '../core/choose/search/topCoats';
+import { foldTrios, mergeResults, type TrioQuery } from '../core/choose/search/trios';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
 import type { SearchHelperDoor } from './searchHelper.worker';
 import {

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import type { Card } from '../core/card/card';
-import type { Ink } from '../core/ink/ink';
-import type { TrioQuery, TrioResult } from '../core/search/trios';
+import type { TrioQuery, TrioResult } from '../core/choose/search/trios';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
 import { type Bench, benchOf, isStopped, type SharedSearch, takePart } from './searchPart';
 
 let bench: { pairs: SharedArrayBuffer; here: Bench } | undefined;

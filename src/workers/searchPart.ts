@@ -1,7 +1,13 @@
-import type { Card } from '../core/card/card';
-import { filmOfInk, type Ink } from '../core/ink/ink';
-import { type DriedInks, dryInks, type PairTable, pairJudge, type RowJudge } from '../core/search/pairTable';
-import { searchTrios, type TrioQuery, type TrioResult } from '../core/search/trios';
+import {
+  type DriedInks,
+  dryInks,
+  type PairTable,
+  pairJudge,
+  type RowJudge,
+} from '../core/choose/search/pairTable';
+import { searchTrios, type TrioQuery, type TrioResult } from '../core/choose/search/trios';
+import type { Card } from '../core/materials/card/card';
+import { filmOfInk, type Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
 
 /** How far a search is: first every joint is judged, then every trio weighed. */

@@ -1,17 +1,17 @@
 import { expose } from 'comlink';
-import { matsFor } from '../core/card/mats';
-import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/cutting/cutPlan';
-import type { Piece } from '../core/cutting/pieces';
-import { FileError } from '../core/formats/fileError';
-import { looksLikeGpl, rowsOfGpl } from '../core/formats/gpl';
-import { compareWithShelf, type InkImport } from '../core/formats/inkImport';
-import { rowsOfCsv } from '../core/formats/inksCsv';
-import type { Ink } from '../core/ink/ink';
-import { imagesSeen } from '../core/legibility/legibility';
-import type { Unit } from '../core/panel/measure';
+import type { Unit } from '../core/base/length';
+import { findTwins } from '../core/choose/shelf/twins';
+import { FileError } from '../core/files/fileError';
+import { looksLikeGpl, rowsOfGpl } from '../core/files/gpl';
+import { compareWithShelf, type InkImport } from '../core/files/inkImport';
+import { rowsOfCsv } from '../core/files/inksCsv';
+import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/make/cutting/cutPlan';
+import type { Piece } from '../core/make/cutting/pieces';
+import type { Ink } from '../core/materials/ink/ink';
+import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
+import { imagesSeen } from '../core/readings/legibility/legibility';
 import { designContrast, passReadings } from '../core/readings/passReadings';
-import { findTwins } from '../core/shelf/twins';
 import { breathe } from './breathe';
 
 /** Rows compared before messages are let in. */

@@ -1,10 +1,10 @@
-import { type Card, groundOfCard } from '../card/card';
-import { type Hex, hexOfLab } from '../colour/hex';
-import type { Lab } from '../colour/lab';
-import { type ColourName, nameColour } from '../colour/names';
-import type { Ink } from '../ink/ink';
-import { INK_KINDS } from '../ink/kinds';
-import { driedColour } from '../ink/laid';
+import { type Card, groundOfCard } from '../materials/card/card';
+import { type Hex, hexOfLab } from '../materials/colour/hex';
+import type { Lab } from '../materials/colour/lab';
+import { type ColourName, nameColour } from '../materials/colour/names';
+import type { Ink } from '../materials/ink/ink';
+import { INK_KINDS } from '../materials/ink/kinds';
+import { driedColour } from '../materials/ink/laid';
 
 /** An ink as it dries on a card. */
 export interface DriedInk {

@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { BLACK_CARD, ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
-import { groundOfCard } from '../card/card';
-import { xyzOfSpectrum } from '../colour/lab';
-import type { Design } from '../design/design';
-import { laidReflectance } from '../ink/laid';
-import type { Kit } from '../ladder/recipe';
-import { contrastOf } from '../legibility/contrast';
-import { addPlacement, setPlacement, switchPass } from '../pass/edit';
-import type { Pass } from '../pass/pass';
+import { groundOfCard } from '../materials/card/card';
+import { xyzOfSpectrum } from '../materials/colour/lab';
+import type { Design } from '../materials/design/design';
+import { laidReflectance } from '../materials/ink/laid';
+import { addPlacement, setPlacement, switchPass } from '../recipe/editPasses';
+import type { Pass } from '../recipe/passes/passes';
+import type { Kit } from '../recipe/recipe';
+import { contrastOf } from './legibility/contrast';
 import { designContrast, hasImage, type PassReading, passReadings, tellPassReading } from './passReadings';
 
 const pale = ink('Gorse', '#f8d46f');

@@ -1,23 +1,23 @@
-import { groundOfCard } from '../card/card';
-import { deltaE00 } from '../colour/difference';
-import type { Lab, LinearRgb } from '../colour/lab';
-import { labOfXyz, xyzOfLinearRgb } from '../colour/lab';
-import { finestLine } from '../design/fineness';
-import type { Border } from '../design/placement';
-import type { Ink } from '../ink/ink';
-import type { Kit } from '../ladder/recipe';
-import { contrastOf, NEEDS } from '../legibility/contrast';
-import { cellsOf, gridOf, middlesOf } from '../panel/grid';
-import type { Millimetres } from '../panel/measure';
-import { lightOf } from '../panel/mix';
-import { finished } from '../panel/progress';
-import { setPlacements } from '../pass/edit';
-import { passesInOrder } from '../pass/order';
-import { PASS_KINDS, type Pass, type PassKindId } from '../pass/pass';
-import type { Stack } from '../pass/stack';
-import { designOf, liesOf, workOf } from '../pass/work';
-import { param } from '../run/params';
-import type { Point } from '../run/run';
+import { cellsOf, gridOf, middlesOf } from '../base/grid';
+import type { Millimetres } from '../base/length';
+import { param } from '../base/params';
+import { designOf, liesOf, workOf } from '../engine/layers';
+import { lightOf } from '../engine/mixing';
+import { finished } from '../engine/progress';
+import type { Stack } from '../engine/stack';
+import { groundOfCard } from '../materials/card/card';
+import { deltaE00 } from '../materials/colour/difference';
+import type { Lab, LinearRgb } from '../materials/colour/lab';
+import { labOfXyz, xyzOfLinearRgb } from '../materials/colour/lab';
+import { finestLine } from '../materials/design/fineness';
+import type { Border } from '../materials/design/placement';
+import type { Ink } from '../materials/ink/ink';
+import { setPlacements } from '../recipe/editPasses';
+import { PASS_KINDS, type Pass, type PassKindId } from '../recipe/passes/passes';
+import { passesInOrder } from '../recipe/passesInOrder';
+import type { Kit } from '../recipe/recipe';
+import type { Point } from '../recipe/runs/runs';
+import { contrastOf, NEEDS } from './legibility/contrast';
 
 /** How clearly a pass's design stands out from what lies beside it, on the finished panel. */
 export interface DesignContrast {

@@ -1,11 +1,12 @@
-import { groundOfCard } from '../card/card';
-import { deltaE00 } from '../colour/difference';
-import { type Hex, hexOfLab } from '../colour/hex';
-import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../colour/lab';
-import { type ColourName, nameColour } from '../colour/names';
-import type { Spectrum } from '../colour/spectrum';
-import { type Ink, isBare } from '../ink/ink';
-import { driedColour } from '../ink/laid';
+import { groundOfCard } from '../materials/card/card';
+import { deltaE00 } from '../materials/colour/difference';
+import { type Hex, hexOfLab } from '../materials/colour/hex';
+import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../materials/colour/lab';
+import { type ColourName, nameColour } from '../materials/colour/names';
+import type { Spectrum } from '../materials/colour/spectrum';
+import { type Ink, isBare } from '../materials/ink/ink';
+import { driedColour } from '../materials/ink/laid';
+import type { Kit } from '../recipe/recipe';
 import {
   judgeJoint,
   namesOnTheWay,
@@ -13,8 +14,7 @@ import {
   tellVerdict,
   type Verdict,
   walkJoint,
-} from '../ladder/joint';
-import type { Kit } from '../ladder/recipe';
+} from './joints/joint';
 import { type Presence, presenceOf } from './presence';
 import { type Spacing, spacingOf } from './spacing';
 

@@ -1,5 +1,5 @@
-import type { Ink } from '../ink/ink';
-import { INK_KINDS } from '../ink/kinds';
+import type { Ink } from '../materials/ink/ink';
+import { INK_KINDS } from '../materials/ink/kinds';
 
 /** A blending brush, or what stands for it, set out for the sitting. */
 export interface Brush {

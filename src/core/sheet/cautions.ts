@@ -1,4 +1,4 @@
-import type { Danger } from '../pass/pass';
+import type { Danger } from '../recipe/passes/passes';
 
 const RULES = 'Read the maker’s own sheet for it, and follow your local rules.';
 

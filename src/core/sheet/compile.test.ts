@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
-import type { Design } from '../design/design';
-import { OWN_DESIGNS } from '../design/own';
-import type { Kit } from '../ladder/recipe';
-import { paintPanel } from '../panel/paint';
-import { USUAL_PANEL } from '../panel/panel';
-import { finished } from '../panel/progress';
-import { addPlacement } from '../pass/edit';
-import { PASS_KIND_IDS, PASS_KINDS } from '../pass/pass';
+import { finished } from '../engine/progress';
+import type { Design } from '../materials/design/design';
+import { OWN_DESIGNS } from '../materials/design/own';
+import { paintPanel } from '../picture/paint';
+import { addPlacement } from '../recipe/editPasses';
+import { USUAL_PANEL } from '../recipe/panel';
+import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
+import type { Kit } from '../recipe/recipe';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
-import { layingOrder } from './school';
+import { layingOrder } from './schoolChoice';
 import { tellMinutes } from './times';
 
 const yellow = ink('Gorse', '#e3b20f');

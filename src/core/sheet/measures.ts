@@ -1,8 +1,8 @@
-import { areasOf, coverageOf, GRID } from '../ladder/coverage';
-import { lieOf, overlaps, patchesOf, type Recipe, type Stretch, stretches } from '../ladder/recipe';
-import { gridOf } from '../panel/grid';
-import { formatBare, formatLength, type Millimetres, type Unit } from '../panel/measure';
-import type { Lie, Patches, Point } from '../run/run';
+import { gridOf } from '../base/grid';
+import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
+import { areasOf, coverageOf, GRID } from '../engine/coverage';
+import { lieOf, overlaps, patchesOf, type Recipe, type Stretch, stretches } from '../recipe/recipe';
+import type { Lie, Patches, Point } from '../recipe/runs/runs';
 
 /** The work of a recipe in measured words, on whatever run it lies. */
 export interface Measures {

@@ -1,4 +1,4 @@
-import type { Card } from '../../core/card/card';
+import type { Card } from '../../core/materials/card/card';
 
 const A4 = { width: 210, height: 297 };
 /** 12 × 12 in. */

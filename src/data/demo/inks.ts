@@ -1,6 +1,6 @@
-import type { Hex } from '../../core/colour/hex';
-import type { Ink, InkDepth } from '../../core/ink/ink';
-import type { InkKindId } from '../../core/ink/kinds';
+import type { Hex } from '../../core/materials/colour/hex';
+import type { Ink, InkDepth } from '../../core/materials/ink/ink';
+import type { InkKindId } from '../../core/materials/ink/kinds';
 
 /**
  * The shelf of the Tollgate Kiln: an invented range, built by family and depth. Swatches were set by eye in

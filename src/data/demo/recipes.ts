@@ -1,7 +1,7 @@
-import { shareEqually } from '../../core/ladder/edit';
-import type { Recipe } from '../../core/ladder/recipe';
-import { USUAL_PANEL } from '../../core/panel/panel';
-import { STRAIGHT } from '../../core/run/run';
+import { shareEqually } from '../../core/recipe/editLadder';
+import { USUAL_PANEL } from '../../core/recipe/panel';
+import type { Recipe } from '../../core/recipe/recipe';
+import { STRAIGHT } from '../../core/recipe/runs/runs';
 
 const PLAIN = { run: STRAIGHT, passes: [], tool: 'brush', school: 'suggested' } as const;
 

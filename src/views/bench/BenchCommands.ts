@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
-import { reverse, setRun, shareEqually } from '../../core/ladder/edit';
-import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../../core/pass/pass';
+import { type Command, useCommands } from '../../app/commands';
+import { type Edit, orderedBy } from '../../app/useBench';
 import type { Readings } from '../../core/readings/readings';
-import { RUN_IDS, RUNS } from '../../core/run/run';
+import { reverse, setRun, shareEqually } from '../../core/recipe/editLadder';
+import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../../core/recipe/passes/passes';
+import { RUN_IDS, RUNS } from '../../core/recipe/runs/runs';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { viewSet } from '../../store/view';
-import { type Command, useCommands } from '../palette/commands';
-import { type Edit, orderedBy } from './useBench';
 
 interface Props {
   readonly readings: Readings;

@@ -1,27 +1,27 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
-import type { Card } from '../../core/card/card';
-import { setPanel } from '../../core/ladder/edit';
-import type { Kit, Recipe } from '../../core/ladder/recipe';
-import { formatBare, parseLength } from '../../core/panel/measure';
-import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/panel/panel';
+import { CardSelect } from '../../app/CardSelect';
+import { afterFirstPicture } from '../../app/panel/firstPicture';
+import type { Shelf } from '../../app/session';
+import type { Edit } from '../../app/useBench';
+import { formatBare, parseLength } from '../../core/base/length';
+import type { Card } from '../../core/materials/card/card';
 import type { Readings } from '../../core/readings/readings';
+import { setPanel } from '../../core/recipe/editLadder';
+import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/recipe/panel';
+import type { Kit, Recipe } from '../../core/recipe/recipe';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
-import { CardSelect } from '../CardSelect';
-import { afterFirstPicture } from '../panel/firstPicture';
-import type { Shelf } from '../session';
-import type { Edit } from './useBench';
 
 const RecipeMenu = lazy(
-  afterFirstPicture(() => import('../recipes/RecipeMenu').then((m) => ({ default: m.RecipeMenu }))),
+  afterFirstPicture(() => import('./RecipeMenu').then((m) => ({ default: m.RecipeMenu }))),
 );
 const RunBar = lazy(afterFirstPicture(() => import('./RunBar').then((m) => ({ default: m.RunBar }))));
-const VersionsDialog = lazy(() => import('../versions/VersionsDialog'));
+const VersionsDialog = lazy(() => import('./versions/VersionsDialog'));
 
 interface Props {
   readonly name: string;

@@ -1,26 +1,26 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { BARE } from '../../core/ink/ink';
-import { addRung, nearestRung, placeForNew, setInk } from '../../core/ladder/edit';
-import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
+import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
+import { WithKit } from '../../app/recipes/WithKit';
+import { type Shelf, useSession } from '../../app/session';
+import { useEdit, useReadings } from '../../app/useBench';
+import { useDriedShelf } from '../../app/useDriedShelf';
+import { BARE } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
+import { addRung, nearestRung, placeForNew, setInk } from '../../core/recipe/editLadder';
+import { type Kit, RUNG_LIMITS } from '../../core/recipe/recipe';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
-import { afterFirstPicture, firstPicture } from '../panel/firstPicture';
-import { useAddPass } from '../passes/useAddPass';
-import { usePassReadings } from '../passes/usePassReadings';
-import { WithKit } from '../recipes/WithKit';
-import { type Shelf, useSession } from '../session';
-import { Invitation } from '../tour/Invitation';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
+import { Invitation } from './Invitation';
 import { PanelBoard } from './PanelBoard';
+import { useAddPass } from './passes/useAddPass';
+import { usePassReadings } from './passes/usePassReadings';
 import { ReadingsColumn } from './ReadingsColumn';
-import { useEdit, useReadings } from './useBench';
 import { useCalm } from './useCalm';
-import { useDriedShelf } from './useDriedShelf';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
 /** Loaded beside the rest, with what they compute by; the panel does not wait for them. */
@@ -35,7 +35,7 @@ const BenchCommands = lazy(
   afterFirstPicture(() => import('./BenchCommands').then((m) => ({ default: m.BenchCommands }))),
 );
 const Mind = lazy(afterFirstPicture(() => import('./Mind').then((m) => ({ default: m.Mind }))));
-const PassesColumn = lazy(() => import('../passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
+const PassesColumn = lazy(() => import('./passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
 export function BenchView() {

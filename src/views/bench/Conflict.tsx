@@ -1,9 +1,9 @@
 import { useNavigate } from 'react-router';
+import { useSession } from '../../app/session';
 import { addRecipe } from '../../data/recipes';
 import { closed, opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import { useSession } from '../session';
 
 /** Told when another tab saved or deleted the recipe while it was changed here: nothing is overwritten unasked. */
 export function Conflict() {

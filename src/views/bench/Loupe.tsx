@@ -1,11 +1,11 @@
 import { type KeyboardEvent, type RefObject, useCallback, useMemo, useState } from 'react';
-import type { Place } from '../../core/ladder/place';
-import type { Kit } from '../../core/ladder/recipe';
-import { formatBare, type Unit } from '../../core/panel/measure';
-import type { Point } from '../../core/run/run';
-import { useAnswer } from '../useAnswer';
-import { painter } from '../workers';
-import { pointOn } from './pointOn';
+import { pointOn } from '../../app/pointOn';
+import { useAnswer } from '../../app/useAnswer';
+import { formatBare, type Unit } from '../../core/base/length';
+import type { Place } from '../../core/engine/probe';
+import type { Kit } from '../../core/recipe/recipe';
+import type { Point } from '../../core/recipe/runs/runs';
+import { painter } from '../../workers/client';
 
 interface Props {
   readonly kit: Kit;

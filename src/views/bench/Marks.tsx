@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, type RefObject, useRef } from 'react';
-import { type MarkEnd, markRange, moveMark } from '../../core/ladder/edit';
-import { type Kit, overlaps } from '../../core/ladder/recipe';
+import { pointOn } from '../../app/pointOn';
+import type { Edit } from '../../app/useBench';
 import {
   formatBare,
   formatLength,
@@ -8,13 +8,13 @@ import {
   MM_AN_INCH,
   parseLength,
   type Unit,
-} from '../../core/panel/measure';
-import type { Lie, Point } from '../../core/run/run';
+} from '../../core/base/length';
+import { type MarkEnd, markRange, moveMark } from '../../core/recipe/editLadder';
+import { type Kit, overlaps } from '../../core/recipe/recipe';
+import type { Lie, Point } from '../../core/recipe/runs/runs';
 import { TypedField } from '../../ui/TypedField';
 import { apartAlongBands } from './apart';
-import { pointOn } from './pointOn';
 import { spread } from './spread';
-import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;

@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { Kit } from '../../core/ladder/recipe';
-import { meetingsOf } from '../../core/readings/meetings';
+import { meetingsOf } from '../../core/readings/joints/meetings';
+import type { Kit } from '../../core/recipe/recipe';
 import { VerdictSign } from './VerdictSign';
 
 /** What becomes of inks that meet though they are no neighbours in the ladder, and of what lies over it. */

@@ -1,12 +1,12 @@
 import { memo, useMemo } from 'react';
-import type { Kit } from '../../core/ladder/recipe';
+import type { Shelf } from '../../app/session';
+import type { Edit } from '../../app/useBench';
+import { findingsOf } from '../../core/advise/rules/rules';
 import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
-import { findingsOf } from '../../core/rules/rule';
+import type { Kit } from '../../core/recipe/recipe';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import type { Shelf } from '../session';
-import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;

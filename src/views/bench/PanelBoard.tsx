@@ -1,27 +1,27 @@
 import { Minus, Plus, Search } from 'lucide-react';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import type { Ink } from '../../core/ink/ink';
-import type { Wetness } from '../../core/ink/laid';
-import { type Kit, lieOf } from '../../core/ladder/recipe';
-import { formatBare, type Unit } from '../../core/panel/measure';
-import { endsDry } from '../../core/pass/order';
-import { RUNS } from '../../core/run/run';
+import { type Command, useCommands } from '../../app/commands';
+import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import type { Edit } from '../../app/useBench';
+import { useSize } from '../../app/useSize';
+import { formatBare, type Unit } from '../../core/base/length';
+import type { Ink } from '../../core/materials/ink/ink';
+import type { Wetness } from '../../core/materials/ink/laid';
+import { endsDry } from '../../core/recipe/passesInOrder';
+import { type Kit, lieOf } from '../../core/recipe/recipe';
+import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
-import { type Command, useCommands } from '../palette/commands';
-import { afterFirstPicture } from '../panel/firstPicture';
-import { PanelPicture } from '../panel/PanelPicture';
 import { Marks } from './Marks';
 import { Rule } from './Rule';
-import type { Edit } from './useBench';
-import { useSize } from './useSize';
 
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
-const SeenDialog = lazy(() => import('../seen/SeenDialog'));
+const SeenDialog = lazy(() => import('./seen/SeenDialog'));
 const PanelHandles = lazy(
   afterFirstPicture(() => import('./PanelHandles').then((m) => ({ default: m.PanelHandles }))),
 );
 const Traces = lazy(afterFirstPicture(() => import('./Traces').then((m) => ({ default: m.Traces }))));
-const PassHandles = lazy(() => import('../passes/PassHandles').then((m) => ({ default: m.PassHandles })));
+const PassHandles = lazy(() => import('./passes/PassHandles').then((m) => ({ default: m.PassHandles })));
 const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
 interface Props {

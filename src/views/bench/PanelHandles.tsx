@@ -1,13 +1,13 @@
 import type { RefObject } from 'react';
-import { setRunParams, setShare } from '../../core/ladder/edit';
-import { type Kit, patchesOf } from '../../core/ladder/recipe';
-import { formatLength, type Unit } from '../../core/panel/measure';
-import { setPlacement } from '../../core/pass/edit';
-import { PASS_KINDS } from '../../core/pass/pass';
-import { liesOf } from '../../core/pass/work';
-import { type Point, RUNS } from '../../core/run/run';
-import { Handle, tellPoint } from './Handle';
-import type { Edit } from './useBench';
+import { Handle, tellPoint } from '../../app/Handle';
+import type { Edit } from '../../app/useBench';
+import { formatLength, type Unit } from '../../core/base/length';
+import { liesOf } from '../../core/engine/layers';
+import { setRunParams, setShare } from '../../core/recipe/editLadder';
+import { setPlacement } from '../../core/recipe/editPasses';
+import { PASS_KINDS } from '../../core/recipe/passes/passes';
+import { type Kit, patchesOf } from '../../core/recipe/recipe';
+import { type Point, RUNS } from '../../core/recipe/runs/runs';
 
 interface Props {
   readonly kit: Kit;

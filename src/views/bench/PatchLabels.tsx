@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import type { Kit } from '../../core/ladder/recipe';
-import type { Unit } from '../../core/panel/measure';
+import type { Unit } from '../../core/base/length';
+import type { Kit } from '../../core/recipe/recipe';
 import { measuresOf } from '../../core/sheet/measures';
 import { useCalm } from './useCalm';
 

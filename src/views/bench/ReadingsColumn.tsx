@@ -1,14 +1,14 @@
 import { Ellipsis } from 'lucide-react';
 import { Fragment, lazy, memo, Suspense } from 'react';
-import { BARE } from '../../core/ink/ink';
-import { removeRung, setInk, setShare, swapRungs } from '../../core/ladder/edit';
-import { newColourWidth, setNewColourWidth } from '../../core/ladder/newColour';
-import { type Kit, RUNG_LIMITS } from '../../core/ladder/recipe';
-import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/panel/measure';
+import { afterFirstPicture } from '../../app/panel/firstPicture';
+import type { Edit } from '../../app/useBench';
+import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/base/length';
+import { BARE } from '../../core/materials/ink/ink';
+import { newColourWidth, setNewColourWidth } from '../../core/readings/joints/newColour';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
+import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
+import { type Kit, RUNG_LIMITS } from '../../core/recipe/recipe';
 import { TypedField } from '../../ui/TypedField';
-import { afterFirstPicture } from '../panel/firstPicture';
-import type { Edit } from './useBench';
 import { VerdictSign } from './VerdictSign';
 
 const Menu = lazy(afterFirstPicture(() => import('../../ui/Menu').then((m) => ({ default: m.Menu }))));

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { type Millimetres, MM_AN_INCH, type Unit } from '../../core/panel/measure';
+import { type Millimetres, MM_AN_INCH, type Unit } from '../../core/base/length';
 
 interface Props {
   readonly length: Millimetres;

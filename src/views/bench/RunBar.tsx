@@ -1,13 +1,20 @@
 import { memo } from 'react';
-import { copyRun, copyShares, reverse, setRun, setRunParams, shareEqually } from '../../core/ladder/edit';
-import type { Recipe } from '../../core/ladder/recipe';
+import { ParamFields } from '../../app/ParamFields';
+import { type Edit, orderedBy } from '../../app/useBench';
 import type { Readings } from '../../core/readings/readings';
-import { RUN_IDS, RUNS, type RunId } from '../../core/run/run';
-import { TOOL_IDS, TOOLS, type ToolId } from '../../core/tool/tools';
+import {
+  copyRun,
+  copyShares,
+  reverse,
+  setRun,
+  setRunParams,
+  shareEqually,
+} from '../../core/recipe/editLadder';
+import type { Recipe } from '../../core/recipe/recipe';
+import { RUN_IDS, RUNS, type RunId } from '../../core/recipe/runs/runs';
+import { TOOL_IDS, TOOLS, type ToolId } from '../../core/recipe/tools/tools';
 import { Menu } from '../../ui/Menu';
 import { Segmented } from '../../ui/Segmented';
-import { ParamFields } from './ParamFields';
-import { type Edit, orderedBy } from './useBench';
 import { useOtherRecipe } from './useOtherRecipe';
 
 interface Props {

@@ -1,7 +1,7 @@
-import type { Kit, Recipe } from '../../core/ladder/recipe';
-import { schoolOf, suggestSchool } from '../../core/sheet/school';
-import { SCHOOL_IDS, SCHOOLS } from '../../core/sheet/schools';
-import type { Edit } from './useBench';
+import type { Edit } from '../../app/useBench';
+import type { Kit, Recipe } from '../../core/recipe/recipe';
+import { SCHOOL_IDS, SCHOOLS } from '../../core/recipe/schools/schools';
+import { schoolOf, suggestSchool } from '../../core/sheet/schoolChoice';
 
 /** The order the inks are laid in, with the reason for it. */
 export function SchoolSelect({ kit, edit }: { readonly kit: Kit; readonly edit: Edit }) {

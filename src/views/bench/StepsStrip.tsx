@@ -1,13 +1,13 @@
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
-import type { Kit } from '../../core/ladder/recipe';
-import type { Unit } from '../../core/panel/measure';
+import type { Edit } from '../../app/useBench';
+import { usePace } from '../../app/usePace';
+import type { Unit } from '../../core/base/length';
+import type { Kit } from '../../core/recipe/recipe';
+import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet } from '../../core/sheet/compile';
 import { tellMinutes } from '../../core/sheet/times';
-import { TOOLS } from '../../core/tool/tools';
-import { usePace } from '../sheet/usePace';
 import { SchoolSelect } from './SchoolSelect';
-import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;

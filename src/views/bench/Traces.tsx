@@ -1,10 +1,10 @@
-import { type Kit, type lieOf, overlaps } from '../../core/ladder/recipe';
-import { formatBare, MM_AN_INCH, type Unit } from '../../core/panel/measure';
-import { passesInOrder } from '../../core/pass/order';
-import { PASS_KINDS } from '../../core/pass/pass';
-import { liesOf } from '../../core/pass/work';
-import type { Lie } from '../../core/run/run';
-import { DashedPaths } from '../panel/DashedPaths';
+import { DashedPaths } from '../../app/panel/DashedPaths';
+import { formatBare, MM_AN_INCH, type Unit } from '../../core/base/length';
+import { liesOf } from '../../core/engine/layers';
+import { PASS_KINDS } from '../../core/recipe/passes/passes';
+import { passesInOrder } from '../../core/recipe/passesInOrder';
+import { type Kit, type lieOf, overlaps } from '../../core/recipe/recipe';
+import type { Lie } from '../../core/recipe/runs/runs';
 
 interface Props {
   readonly kit: Kit;

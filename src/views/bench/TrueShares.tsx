@@ -1,11 +1,11 @@
 import { memo, useState } from 'react';
-import { isBare } from '../../core/ink/ink';
-import { laidShares, perceivedShares, potencies } from '../../core/ladder/perceived';
-import type { Kit } from '../../core/ladder/recipe';
-import { CLOSE_ENOUGH, solveShares, wantedShares } from '../../core/ladder/solveShares';
+import type { Edit } from '../../app/useBench';
+import { isBare } from '../../core/materials/ink/ink';
+import { laidShares, perceivedShares, potencies } from '../../core/readings/perceived';
+import { CLOSE_ENOUGH, solveShares, wantedShares } from '../../core/readings/solveShares';
+import type { Kit } from '../../core/recipe/recipe';
 import { Button } from '../../ui/Button';
 import { TypedField } from '../../ui/TypedField';
-import type { Edit } from './useBench';
 
 interface Props {
   readonly kit: Kit;

@@ -1,8 +1,8 @@
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
-import { isBare } from '../../core/ink/ink';
+import { useSize } from '../../app/useSize';
+import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { layRail, neighbourDot, type RailDot, railScale } from './railLayout';
-import { useSize } from './useSize';
 
 interface Props {
   readonly shelf: readonly DriedInk[];

@@ -1,4 +1,4 @@
-import type { VerdictKind } from '../../core/ladder/joint';
+import type { VerdictKind } from '../../core/readings/joints/joint';
 
 const SIGNS: Readonly<Record<VerdictKind, string>> = {
   'clean run': 'M2 6h8',

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { type BandRun, RUNS } from '../../core/run/run';
+import { type BandRun, RUNS } from '../../core/recipe/runs/runs';
 import { apartAlongBands } from './apart';
 
 test('handles keep apart, stay in the panel, and those with room stay on the run’s line', () => {

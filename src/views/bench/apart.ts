@@ -1,6 +1,6 @@
-import type { Millimetres } from '../../core/panel/measure';
-import type { Panel } from '../../core/panel/panel';
-import type { Lie, Point } from '../../core/run/run';
+import type { Millimetres } from '../../core/base/length';
+import type { Panel } from '../../core/recipe/panel';
+import type { Lie, Point } from '../../core/recipe/runs/runs';
 
 /**
  * Where the handles of marks stand on the panel: on the run's own line, and where two would lie on each other the later

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { chroma, hueDegrees } from '../../core/colour/lab';
+import { chroma, hueDegrees } from '../../core/materials/colour/lab';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
 export interface RailDot extends DriedInk {

@@ -1,5 +1,5 @@
 import { type DragEvent, lazy, type ReactNode, Suspense, useState } from 'react';
-import { type Refusal, useRecipeActions } from '../recipes/recipeActions';
+import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 
 const Faults = lazy(() => import('../../ui/Faults'));
 

@@ -1,13 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useCallback, useState } from 'react';
-import type { Recipe } from '../../core/ladder/recipe';
-import { RUNS } from '../../core/run/run';
+import { useSession } from '../../app/session';
+import type { Recipe } from '../../core/recipe/recipe';
+import { RUNS } from '../../core/recipe/runs/runs';
 import { listRecipes } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
-import { useSession } from '../session';
 
 interface Asked {
   readonly title: string;

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import type { Card } from '../../core/card/card';
-import { type Assembly, type Layer, layersOf } from '../../core/cutting/pieces';
-import type { Kit } from '../../core/ladder/recipe';
-import { formatBare, formatLength } from '../../core/panel/measure';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import { formatBare, formatLength } from '../../core/base/length';
+import { type Assembly, type Layer, layersOf } from '../../core/make/cutting/pieces';
+import type { Card } from '../../core/materials/card/card';
+import type { Kit } from '../../core/recipe/recipe';
 import { useAppSelector } from '../../store/hooks';
-import { PanelPicture } from '../panel/PanelPicture';
 
 type Size = Pick<Layer, 'width' | 'height'>;
 

@@ -1,12 +1,12 @@
-import type { Card } from '../../core/card/card';
-import type { MatAdvice } from '../../core/card/mats';
-import type { Assembly, Fold } from '../../core/cutting/pieces';
-import { formatBare, parseLength } from '../../core/panel/measure';
+import { CardSelect } from '../../app/CardSelect';
+import { formatBare, parseLength } from '../../core/base/length';
+import type { Assembly, Fold } from '../../core/make/cutting/pieces';
+import type { Card } from '../../core/materials/card/card';
+import type { MatAdvice } from '../../core/readings/card/mats';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
-import { CardSelect } from '../CardSelect';
 
 /** What a maker chooses about a batch; the panel comes from the recipe. */
 export interface Choices extends Omit<Assembly, 'panel' | 'panelCardId'> {

@@ -1,13 +1,13 @@
 import { useForm } from 'react-hook-form';
-import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../../core/card/card';
-import { FINISH_IDS, FINISHES, type FinishId } from '../../core/card/finishes';
-import { isoASize, parseGrammage, poundsOfGrammage } from '../../core/card/paper';
-import { type Hex, parseColour } from '../../core/colour/hex';
-import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/panel/measure';
+import { COLOUR_RULE, ColourInput } from '../../app/sampling/ColourInput';
+import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/base/length';
+import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../../core/materials/card/card';
+import { FINISH_IDS, FINISHES, type FinishId } from '../../core/materials/card/finishes';
+import { isoASize, parseGrammage, poundsOfGrammage } from '../../core/materials/card/paper';
+import { type Hex, parseColour } from '../../core/materials/colour/hex';
 import { Button } from '../../ui/Button';
 import { FormDialog } from '../../ui/FormDialog';
 import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
-import { COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
   /** The card to change; left out for a new one. */

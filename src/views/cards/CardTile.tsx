@@ -1,10 +1,10 @@
-import type { Card } from '../../core/card/card';
-import { FINISHES } from '../../core/card/finishes';
-import { cardAdvice } from '../../core/card/fit';
-import { poundsOfGrammage } from '../../core/card/paper';
-import { labOfHex } from '../../core/colour/hex';
-import { nameColour } from '../../core/colour/names';
-import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
+import { formatBare, formatLength, type Unit } from '../../core/base/length';
+import type { Card } from '../../core/materials/card/card';
+import { FINISHES } from '../../core/materials/card/finishes';
+import { poundsOfGrammage } from '../../core/materials/card/paper';
+import { labOfHex } from '../../core/materials/colour/hex';
+import { nameColour } from '../../core/materials/colour/names';
+import { cardAdvice } from '../../core/readings/card/cardFit';
 import { Button } from '../../ui/Button';
 
 interface Props {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { Card } from '../../core/card/card';
+import { type Shelf, useSession, useShelf } from '../../app/session';
+import type { Card } from '../../core/materials/card/card';
 import { LastCard, removeCard, saveCard } from '../../data/cards';
 import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
-import { type Shelf, useSession, useShelf } from '../session';
 import { CardForm } from './CardForm';
 import { CardTile } from './CardTile';
 import { CutView } from './CutView';

@@ -1,13 +1,13 @@
-import type { Card } from '../../core/card/card';
-import type { CutPlan } from '../../core/cutting/cutPlan';
-import type { Piece } from '../../core/cutting/pieces';
-import { sheetsAlike, tellCut } from '../../core/cutting/tell';
-import { cutDrawings } from '../../core/formats/cutSvg';
-import { formatBare, formatLength } from '../../core/panel/measure';
+import { download } from '../../app/download';
+import { usePaperWork } from '../../app/usePaperWork';
+import { formatBare, formatLength } from '../../core/base/length';
+import { cutDrawings } from '../../core/files/cutSvg';
+import type { CutPlan } from '../../core/make/cutting/cutPlan';
+import { sheetsAlike, tellCut } from '../../core/make/cutting/cutText';
+import type { Piece } from '../../core/make/cutting/pieces';
+import type { Card } from '../../core/materials/card/card';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import { download } from '../download';
-import { usePaperWork } from '../usePaperWork';
 
 interface Props {
   readonly plan: CutPlan;

@@ -1,15 +1,15 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { cardFit, type FitWord } from '../../core/card/fit';
-import type { Kit } from '../../core/ladder/recipe';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import { type Shelf, useSession } from '../../app/session';
+import { cardFit, type FitWord } from '../../core/readings/card/cardFit';
+import type { Kit } from '../../core/recipe/recipe';
 import { kitFrom, listRecipes } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
-import { PanelPicture } from '../panel/PanelPicture';
-import { useRecipeActions } from '../recipes/recipeActions';
-import { type Shelf, useSession } from '../session';
 
 const HEIGHT = 220;
 const RANK: Readonly<Record<FitWord, number>> = { suits: 0, 'with care': 1, 'not for this': 2 };

@@ -1,4 +1,4 @@
-import type { Design } from '../../core/design/design';
+import type { Design } from '../../core/materials/design/design';
 
 interface Props {
   readonly design: Design;

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { useForm } from 'react-hook-form';
+import { formatBare, formatLength, parseLength, type Unit } from '../../core/base/length';
 import {
   DESIGN_LIMITS,
   type Design,
   type DesignUse,
   scaleDesign,
   trimDesign,
-} from '../../core/design/design';
-import { formatBare, formatLength, parseLength, type Unit } from '../../core/panel/measure';
+} from '../../core/materials/design/design';
 import { FormDialog } from '../../ui/FormDialog';
 import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
 import { DesignDrawing } from './DesignDrawing';

@@ -1,11 +1,11 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import type { Design } from '../../core/design/design';
-import type { Unit } from '../../core/panel/measure';
+import type { Unit } from '../../core/base/length';
+import type { Design } from '../../core/materials/design/design';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
+import { stopDesigner } from '../../workers/client';
 import type { DesignAnswer } from '../../workers/design.worker';
-import { stopDesigner } from '../workers';
 import { DesignForm } from './DesignForm';
 import { isPng, readDesignFile } from './readDesignFile';
 

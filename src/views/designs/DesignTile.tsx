@@ -1,9 +1,9 @@
-import type { Design, DesignUse } from '../../core/design/design';
-import { weightOfLine } from '../../core/design/fineness';
-import { writeDesignSvg } from '../../core/formats/designSvg';
-import { formatBare, formatFine, formatLength, type Unit } from '../../core/panel/measure';
+import { download } from '../../app/download';
+import { formatBare, formatFine, formatLength, type Unit } from '../../core/base/length';
+import { writeDesignSvg } from '../../core/files/designSvg';
+import type { Design, DesignUse } from '../../core/materials/design/design';
+import { weightOfLine } from '../../core/materials/design/fineness';
 import { Button } from '../../ui/Button';
-import { download } from '../download';
 import { DesignDrawing } from './DesignDrawing';
 
 interface Props {

@@ -1,8 +1,8 @@
 import DOMPurify from 'dompurify';
-import { PNG_LIMITS } from '../../core/formats/designPng';
-import { SVG_LIMITS } from '../../core/formats/designSvg';
+import { PNG_LIMITS } from '../../core/files/designPng';
+import { SVG_LIMITS } from '../../core/files/designSvg';
+import { designer } from '../../workers/client';
 import type { DesignAnswer } from '../../workers/design.worker';
-import { designer } from '../workers';
 
 const PNG_SIGN = 0x89;
 

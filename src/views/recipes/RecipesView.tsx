@@ -3,15 +3,15 @@ import { Copy, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link } from 'react-router';
-import type { Kit } from '../../core/ladder/recipe';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
+import { useSession, useShelf } from '../../app/session';
+import type { Kit } from '../../core/recipe/recipe';
 import { kitFrom, listRecipes, renameRecipe } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { Button } from '../../ui/Button';
 import Faults from '../../ui/Faults';
 import { TypedField } from '../../ui/TypedField';
-import { PanelPicture } from '../panel/PanelPicture';
-import { useSession, useShelf } from '../session';
-import { type Refusal, useRecipeActions } from './recipeActions';
 
 /** All recipes as small true pictures, the one changed last first. */
 export function RecipesView() {

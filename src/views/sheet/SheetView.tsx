@@ -1,21 +1,21 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { type Kit, lieOf, overlaps } from '../../core/ladder/recipe';
-import { formatBare, formatLength, type Unit } from '../../core/panel/measure';
+import { download } from '../../app/download';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import { fileNameOf } from '../../app/recipes/recipeActions';
+import { WithKit } from '../../app/recipes/WithKit';
+import { useEdit } from '../../app/useBench';
+import { usePace } from '../../app/usePace';
+import { usePaperWork } from '../../app/usePaperWork';
+import { formatBare, formatLength, type Unit } from '../../core/base/length';
+import { type Kit, lieOf, overlaps } from '../../core/recipe/recipe';
 import { compileSheet } from '../../core/sheet/compile';
-import { schoolOf } from '../../core/sheet/school';
+import { schoolOf } from '../../core/sheet/schoolChoice';
 import { tellMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
-import { useEdit } from '../bench/useBench';
-import { download } from '../download';
-import { PanelPicture } from '../panel/PanelPicture';
-import { fileNameOf } from '../recipes/recipeActions';
-import { WithKit } from '../recipes/WithKit';
-import { usePaperWork } from '../usePaperWork';
 import { StepRow } from './StepRow';
-import { usePace } from './usePace';
 
 /** The whole order of work, for the desk and for the printer. */
 export function SheetView() {

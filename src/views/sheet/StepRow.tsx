@@ -1,7 +1,7 @@
 import { useState } from 'react';
+import { TOOLS, type ToolId } from '../../core/recipe/tools/tools';
 import type { Step } from '../../core/sheet/compile';
 import { tellMinutes } from '../../core/sheet/times';
-import { TOOLS, type ToolId } from '../../core/tool/tools';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
 

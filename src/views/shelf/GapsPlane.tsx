@@ -1,5 +1,5 @@
+import { HUE_SECTORS, shelfPlane, VALUE_BANDS } from '../../core/choose/shelf/gaps';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { HUE_SECTORS, shelfPlane, VALUE_BANDS } from '../../core/shelf/gaps';
 
 /** How many inks stand in each place of hue and value; empty places are the gaps. */
 export function GapsPlane({ dried }: { readonly dried: readonly DriedInk[] }) {

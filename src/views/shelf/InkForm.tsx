@@ -1,10 +1,10 @@
 import { useForm } from 'react-hook-form';
-import { type Hex, parseColour } from '../../core/colour/hex';
-import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/ink/ink';
-import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/ink/kinds';
+import { COLOUR_HELP, COLOUR_RULE, ColourInput } from '../../app/sampling/ColourInput';
+import { type Hex, parseColour } from '../../core/materials/colour/hex';
+import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/materials/ink/ink';
+import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/materials/ink/kinds';
 import { FormDialog } from '../../ui/FormDialog';
 import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
-import { COLOUR_HELP, COLOUR_RULE, ColourInput } from '../sampling/ColourInput';
 
 interface Props {
   /** The ink to change; left out for a new one. */

@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useRef } from 'react';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KINDS } from '../../core/ink/kinds';
+import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KINDS } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { Button } from '../../ui/Button';
 

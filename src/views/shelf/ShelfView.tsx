@@ -1,7 +1,11 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
+import { CardSelect } from '../../app/CardSelect';
+import { download } from '../../app/download';
+import { type Shelf, useSession, useShelf } from '../../app/session';
+import { useDriedShelf } from '../../app/useDriedShelf';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { InUse } from '../../data/inUse';
 import { freeName } from '../../data/recipes';
@@ -9,19 +13,15 @@ import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
-import { useDriedShelf } from '../bench/useDriedShelf';
-import { CardSelect } from '../CardSelect';
-import { download } from '../download';
-import type { NamedReading } from '../sampling/SwatchReader';
-import { type Shelf, useSession, useShelf } from '../session';
 import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
 import { GapsPlane } from './GapsPlane';
 import { InkForm } from './InkForm';
 import { InkList } from './InkList';
+import type { NamedReading } from './SwatchReader';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
-const SwatchReader = lazy(() => import('../sampling/SwatchReader'));
+const SwatchReader = lazy(() => import('./SwatchReader'));
 
 /** What the maker owns and wishes for. */
 export function ShelfView() {
@@ -60,11 +60,11 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
     });
   };
   const exportAll = async () => {
-    const { writeInksCsv } = await import('../../core/formats/inksCsv');
+    const { writeInksCsv } = await import('../../core/files/inksCsv');
     download('inks.csv', 'text/csv', writeInksCsv(shelf.inks));
   };
   const exportPalette = async () => {
-    const { writeGpl } = await import('../../core/formats/gpl');
+    const { writeGpl } = await import('../../core/files/gpl');
     download('inks.gpl', 'text/plain', writeGpl('Tint Ladder shelf', shelf.inks));
   };
   /** New inks of a swatch sheet; kind and family are the maker's to set afterwards. */

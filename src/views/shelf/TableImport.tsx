@@ -1,11 +1,11 @@
 import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import type { FaultyRow, InkImport } from '../../core/formats/inkImport';
-import type { Ink } from '../../core/ink/ink';
+import type { FaultyRow, InkImport } from '../../core/files/inkImport';
+import type { Ink } from '../../core/materials/ink/ink';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
-import { shelfWorker } from '../workers';
+import { shelfWorker } from '../../workers/client';
 
 interface Props {
   readonly inks: readonly Ink[];

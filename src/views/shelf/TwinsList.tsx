@@ -1,10 +1,10 @@
 import { useCallback } from 'react';
-import type { Ink } from '../../core/ink/ink';
+import { useAnswer } from '../../app/useAnswer';
+import { TWINS_WITHIN } from '../../core/choose/shelf/twins';
+import type { Ink } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { TWINS_WITHIN } from '../../core/shelf/twins';
 import { Button } from '../../ui/Button';
-import { useAnswer } from '../useAnswer';
-import { shelfWorker } from '../workers';
+import { shelfWorker } from '../../workers/client';
 
 interface Props {
   readonly dried: readonly DriedInk[];

@@ -1,6 +1,6 @@
-import { hueDegrees } from '../../core/colour/lab';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KINDS, type InkKindId } from '../../core/ink/kinds';
+import { hueDegrees } from '../../core/materials/colour/lab';
+import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KINDS, type InkKindId } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
 export type SortBy = 'name' | 'family' | 'lightness' | 'hue' | 'kind';

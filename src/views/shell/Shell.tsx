@@ -1,19 +1,19 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { type Command, CommandProvider, useCommands } from '../../app/commands';
+import { useSession } from '../../app/session';
+import { TOUR_SETTING, TourContext } from '../../app/tour';
 import { writeSetting } from '../../data/settings';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { type Surround, viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
-import { type Command, CommandProvider, useCommands } from '../palette/commands';
-import { useSession } from '../session';
-import { TOUR_SETTING, TourContext } from '../tour/tour';
 import { Failed } from './Failed';
 
-const Palette = lazy(() => import('../palette/Palette'));
-const Shortcuts = lazy(() => import('../palette/Shortcuts'));
-const Tour = lazy(() => import('../tour/Tour'));
+const Palette = lazy(() => import('./Palette'));
+const Shortcuts = lazy(() => import('./Shortcuts'));
+const Tour = lazy(() => import('./Tour'));
 
 const VIEWS = [
   { to: '/bench', label: 'Bench' },

@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
-import type { Card } from '../../core/card/card';
-import { hexOfLab } from '../../core/colour/hex';
-import type { Ink } from '../../core/ink/ink';
-import type { Brew } from '../../core/ladder/brew';
-import { tellVerdict } from '../../core/ladder/joint';
-import type { Bridging, JointWalk, Middle, Quieting } from '../../core/search/bridges';
+import { InkChoice } from '../../app/InkChoice';
+import { useAnswer } from '../../app/useAnswer';
+import type { Bridging, JointWalk, Middle, Quieting } from '../../core/choose/search/bridges';
+import type { Card } from '../../core/materials/card/card';
+import { hexOfLab } from '../../core/materials/colour/hex';
+import type { Ink } from '../../core/materials/ink/ink';
+import type { Brew } from '../../core/readings/joints/brew';
+import { tellVerdict } from '../../core/readings/joints/joint';
 import { Button } from '../../ui/Button';
-import { useAnswer } from '../useAnswer';
-import { searcher } from '../workers';
-import { InkChoice } from './InkChoice';
+import { searcher } from '../../workers/client';
 
 interface Props {
   readonly inks: readonly Ink[];

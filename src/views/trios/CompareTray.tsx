@@ -1,6 +1,6 @@
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
-import type { FoundTrio } from '../../core/search/tell';
+import type { FoundTrio } from '../../core/choose/search/foundTrio';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';

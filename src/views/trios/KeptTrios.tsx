@@ -1,16 +1,16 @@
 import { useCallback, useMemo } from 'react';
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import { useSession } from '../../app/session';
+import { trioKey } from '../../core/choose/search/trios';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
 import { readingsOf } from '../../core/readings/readings';
-import { trioKey } from '../../core/search/trios';
 import { dropTrio, keepTrio, restoreTrio } from '../../data/kept';
 import { recipeOf } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
-import { useRecipeActions } from '../recipes/recipeActions';
-import { useSession } from '../session';
 import { TrioPicture } from './TrioCard';
 
 /** Puts a trio by, or takes it off again; both can be undone. */

@@ -1,13 +1,13 @@
 import { Fragment, type ReactNode } from 'react';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KIND_IDS, INK_KINDS } from '../../core/ink/kinds';
-import { RELATION_IDS, RELATIONS } from '../../core/search/relations';
-import { type Constraints, SORTS, type SortId, type TrioQuery } from '../../core/search/trios';
-import { HUE_SECTORS } from '../../core/shelf/gaps';
+import { InkChoice } from '../../app/InkChoice';
+import { RELATION_IDS, RELATIONS } from '../../core/choose/search/relations';
+import { type Constraints, SORTS, type SortId, type TrioQuery } from '../../core/choose/search/trios';
+import { HUE_SECTORS } from '../../core/choose/shelf/gaps';
+import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
-import { InkChoice } from './InkChoice';
 
 interface Props {
   readonly query: TrioQuery;

@@ -1,11 +1,11 @@
 import { memo, useMemo } from 'react';
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
-import type { Wetness } from '../../core/ink/laid';
-import type { FoundTrio } from '../../core/search/tell';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import type { FoundTrio } from '../../core/choose/search/foundTrio';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
+import type { Wetness } from '../../core/materials/ink/laid';
 import { recipeOf } from '../../data/recipes';
 import { Button } from '../../ui/Button';
-import { PanelPicture } from '../panel/PanelPicture';
 
 const WIDTH = 132;
 const HEIGHT = 171;

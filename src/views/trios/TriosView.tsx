@@ -1,20 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
-import { INK_KINDS } from '../../core/ink/kinds';
-import type { FoundTrio } from '../../core/search/tell';
-import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/search/trios';
+import { CardSelect } from '../../app/CardSelect';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import { type Shelf, useSession, useShelf } from '../../app/session';
+import type { FoundTrio } from '../../core/choose/search/foundTrio';
+import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/choose/search/trios';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KINDS } from '../../core/materials/ink/kinds';
 import { listKept } from '../../data/kept';
 import { listRecipes, recipeOf } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
-import { CardSelect } from '../CardSelect';
-import { useRecipeActions } from '../recipes/recipeActions';
-import { type Shelf, useSession, useShelf } from '../session';
 import { BridgeFinder } from './BridgeFinder';
 import { CompareTray, MOST_COMPARED } from './CompareTray';
 import { KeptTrios, useKeep } from './KeptTrios';
@@ -22,7 +22,7 @@ import { QueryPanel } from './QueryPanel';
 import { TrioCard } from './TrioCard';
 import { type TrioSearchState, useTrioSearch } from './useTrioSearch';
 
-const MatchFinder = lazy(() => import('../match/MatchFinder').then((m) => ({ default: m.MatchFinder })));
+const MatchFinder = lazy(() => import('./match/MatchFinder').then((m) => ({ default: m.MatchFinder })));
 
 /** Choosing which inks: every trio of the shelf weighed, or a middle found for two ends. */
 export function TriosView() {

@@ -1,10 +1,10 @@
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
-import type { Card } from '../../core/card/card';
-import type { Ink } from '../../core/ink/ink';
-import type { TrioQuery } from '../../core/search/trios';
+import type { TrioQuery } from '../../core/choose/search/trios';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
+import { searcher } from '../../workers/client';
 import type { SearchAnswer, SearchProgress } from '../../workers/search.worker';
-import { searcher } from '../workers';
 
 /** How long typing must rest before a search starts, in ms. */
 const AFTER = 60;

@@ -1,0 +1,22 @@
+import { memo } from 'react';
+import type { Ink } from '../core/materials/ink/ink';
+import { GroupedSelect } from '../ui/GroupedSelect';
+
+interface Props {
+  readonly label: string;
+  readonly inks: readonly Ink[];
+  readonly value: string;
+  /** What stands first when no ink is chosen; left out, one always is. */
+  readonly none?: string;
+  readonly onChange: (inkId: string) => void;
+}
+
+/** One ink of the shelf, by family. */
+export const InkChoice = memo(function InkChoice({ label, inks, value, none, onChange }: Props) {
+  const families = [...new Set(inks.map(({ family }) => family))].sort();
+  const groups = families.map((family) => ({
+    label: family,
+    options: inks.filter((ink) => ink.family === family),
+  }));
+  return <GroupedSelect {...{ label, value, groups, none, onChange }} />;
+});

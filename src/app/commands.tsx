@@ -1,0 +1,72 @@
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { useAppSelector } from '../store/hooks';
+import { isTyping } from '../ui/TypedField';
+
+/** Something the maker can have done by its name, and by a key where it has one. */
+export interface Command {
+  readonly id: string;
+  readonly label: string;
+  readonly group: string;
+  /** A key alone, or `Ctrl+` and a key; Ctrl stands for the command key too. */
+  readonly key?: string;
+  readonly run: () => void;
+}
+
+interface Registry {
+  readonly commands: readonly Command[];
+  readonly offer: (commands: readonly Command[]) => () => void;
+}
+
+const CommandContext = createContext<Registry>({ commands: [], offer: () => () => {} });
+
+/** Collects the commands of every view that is open, and listens to their keys. */
+export function CommandProvider({ children }: { readonly children: ReactNode }) {
+  const [offers, setOffers] = useState<readonly (readonly Command[])[]>([]);
+  const commands = useMemo(() => offers.flat(), [offers]);
+  const offer = useMemo(
+    () => (more: readonly Command[]) => {
+      setOffers((all) => [...all, more]);
+      return () => setOffers((all) => all.filter((one) => one !== more));
+    },
+    [],
+  );
+  const letterKeys = useAppSelector(({ view }) => view.letterKeys);
+  const latest = useRef({ commands, letterKeys });
+  latest.current = { commands, letterKeys };
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const pressed = keyOf(event);
+      const plain = !pressed.startsWith('Ctrl+');
+      if (event.defaultPrevented || (plain && (!latest.current.letterKeys || isWriting(event.target))))
+        return;
+      if (isTyping(event.target) && pressed !== 'Ctrl+k') return;
+      const command = latest.current.commands.find(({ key }) => key === pressed);
+      if (!command) return;
+      event.preventDefault();
+      command.run();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, []);
+  const value = useMemo(() => ({ commands, offer }), [commands, offer]);
+  return <CommandContext value={value}>{children}</CommandContext>;
+}
+
+function keyOf({ key, ctrlKey, metaKey, shiftKey, altKey }: KeyboardEvent): string {
+  if (altKey) return '';
+  const letter = key.length === 1 ? key.toLowerCase() : key;
+  return ctrlKey || metaKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${letter}` : letter;
+}
+
+/** Letters typed into a field are no commands. */
+const isWriting = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input:not([type=checkbox]), textarea, select, [role=dialog]') !== null;
+
+export const useAllCommands = (): readonly Command[] => useContext(CommandContext).commands;
+
+/** Offers commands while a view is open. Keep the list itself steady, or it is offered anew each time. */
+export function useCommands(commands: readonly Command[]): void {
+  const { offer } = useContext(CommandContext);
+  useEffect(() => offer(commands), [offer, commands]);
+}

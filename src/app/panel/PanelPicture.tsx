@@ -1,0 +1,67 @@
+import { useId, useLayoutEffect, useRef, useState } from 'react';
+import type { Progress } from '../../core/engine/progress';
+import type { Wetness } from '../../core/materials/ink/laid';
+import type { Kit } from '../../core/recipe/recipe';
+import { paint, painter } from '../../workers/client';
+import { pictureIsPainted } from './firstPicture';
+
+interface Props {
+  readonly kit: Kit;
+  readonly wetness: Wetness;
+  /** Size on the screen, CSS px; the picture is painted in device pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+  /** How far the work has come; the finished panel where left out. */
+  readonly progress?: Progress;
+}
+
+/** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
+export function PanelPicture({ kit, wetness, width, height, label, progress }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const place = useId();
+  const asked = useRef(0);
+  const shown = useRef(0);
+  const [failed, setFailed] = useState(false);
+  const ratio = Math.min(window.devicePixelRatio || 1, 2);
+  const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
+
+  // Before the browser paints: the worker is at it while the page is being drawn.
+  useLayoutEffect(() => {
+    if (columns < 1 || rows < 1) return;
+    const mine = ++asked.current;
+    paint(place, kit, wetness, columns, rows, progress)
+      .then((halves) => {
+        const target = canvas.current;
+        if (!halves || !target || mine < shown.current) return;
+        shown.current = mine;
+        if (target.width !== columns || target.height !== rows) {
+          target.width = columns;
+          target.height = rows;
+        }
+        const context = target.getContext('2d');
+        let top = 0;
+        for (const { pixels, width: across, height: down } of halves) {
+          context?.putImageData(new ImageData(pixels, across, down), 0, top);
+          top += down;
+        }
+        target.dataset.painted = String(mine);
+        pictureIsPainted();
+        // From now on there is time to start a second painter for the pictures to come.
+        painter(1);
+        setFailed(false);
+      })
+      .catch(() => setFailed(true));
+  }, [place, kit, wetness, columns, rows, progress]);
+
+  return (
+    <>
+      <canvas ref={canvas} role="img" aria-label={label} style={{ width, height }} className="block" />
+      {failed && (
+        <p role="alert" className="absolute inset-x-4 top-4 bg-strong p-2 text-on-strong">
+          The picture could not be painted. Reload the page; your recipe is saved.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import type { RefObject } from 'react';
+import type { Panel } from '../core/recipe/panel';
+import type { Point } from '../core/recipe/runs/runs';
+
+/** Where a pointer stands on the panel, mm from its top left corner; held inside it. */
+export function pointOn(
+  board: RefObject<HTMLElement | null>,
+  { width, height }: Panel,
+  { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
+): Point {
+  const box = board.current?.getBoundingClientRect();
+  if (!box || box.width === 0) return { x: 0, y: 0 };
+  const hold = (part: number) => Math.min(Math.max(part, 0), 1);
+  return {
+    x: hold((clientX - box.left) / box.width) * width,
+    y: hold((clientY - box.top) / box.height) * height,
+  };
+}

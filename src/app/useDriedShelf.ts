@@ -1,0 +1,26 @@
+import { useCallback } from 'react';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
+import type { DriedInk } from '../core/readings/driedShelf';
+import { shelfWorker } from '../workers/client';
+import { useAnswer } from './useAnswer';
+
+const AT_ONCE = Promise.resolve();
+const NONE: readonly DriedInk[] = [];
+
+/**
+ * The shelf as it dries on the card, computed by the worker; the last answer stays until the next is there.
+ *
+ * @param after  what it waits for, so as not to slow it down
+ */
+export function useDriedShelf(
+  inks: readonly Ink[],
+  card: Card,
+  after: Promise<void> = AT_ONCE,
+): readonly DriedInk[] {
+  const ask = useCallback(
+    () => after.then(() => shelfWorker().dryShelf([...inks], card)),
+    [inks, card, after],
+  );
+  return useAnswer(ask) ?? NONE;
+}

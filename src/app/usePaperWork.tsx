@@ -1,0 +1,54 @@
+import { proxy } from 'comlink';
+import { type ReactNode, useRef, useState } from 'react';
+import { Button } from '../ui/Button';
+import { useNotify } from '../ui/Notices';
+import { paperWorker, stopPaper } from '../workers/client';
+
+/** Makes something with the worker for paper, showing how far it has come and a way out. */
+export function usePaperWork(
+  label: string,
+  failed: string,
+): {
+  readonly make: (
+    work: (worker: ReturnType<typeof paperWorker>, onProgress: (part: number) => void) => Promise<void>,
+  ) => Promise<void>;
+  /** What to show in place of its button while it is being made. */
+  readonly progress: ReactNode | undefined;
+} {
+  const notify = useNotify();
+  const [part, setPart] = useState<number>();
+  const newest = useRef(0);
+  return {
+    make: async (work) => {
+      const mine = ++newest.current;
+      setPart(0);
+      try {
+        await work(
+          paperWorker(),
+          proxy((done: number) => {
+            if (mine === newest.current) setPart(done);
+          }),
+        );
+      } catch {
+        if (mine === newest.current) notify({ text: failed });
+      }
+      if (mine === newest.current) setPart(undefined);
+    },
+    progress:
+      part === undefined ? undefined : (
+        <span role="status" className="inline-flex items-center gap-2">
+          {label} …{' '}
+          <progress aria-label={label} value={part} max={1} className="h-2 w-16 accent-(--strong)" />
+          <Button
+            onClick={() => {
+              newest.current++;
+              stopPaper();
+              setPart(undefined);
+            }}
+          >
+            Cancel
+          </Button>
+        </span>
+      ),
+  };
+}

@@ -1,0 +1,34 @@
+import { type Card, groundOfCard } from '../../materials/card/card';
+import { deltaE00 } from '../../materials/colour/difference';
+import { labOfHex } from '../../materials/colour/hex';
+import type { Ink } from '../../materials/ink/ink';
+import { driedColour } from '../../materials/ink/laid';
+import { presenceOf } from '../../readings/presence';
+
+/** The card of the drawer nearest in colour of those that will do. */
+export function nearestCard(
+  card: Card,
+  cards: readonly Card[],
+  does: (other: Card) => boolean,
+): Card | undefined {
+  const lab = labOfHex(card.colour);
+  const off = (other: Card) => deltaE00(lab, labOfHex(other.colour));
+  return cards.filter((other) => other.id !== card.id && does(other)).toSorted((p, q) => off(p) - off(q))[0];
+}
+
+/** The ink nearest to another's own colour of those that will do and that show on the card. */
+export function nearestShowing(
+  ink: Ink,
+  shelf: readonly Ink[],
+  card: Card,
+  does: (other: Ink) => boolean,
+): Ink | undefined {
+  const ground = groundOfCard(card);
+  const wanted = labOfHex(ink.overWhite);
+  const bare = labOfHex(card.colour);
+  return shelf
+    .filter((other) => other.id !== ink.id && !other.wished && does(other))
+    .map((other) => ({ other, lab: driedColour(other, ground) }))
+    .filter(({ lab }) => presenceOf(deltaE00(lab, bare)) === 'shows')
+    .toSorted((p, q) => deltaE00(p.lab, wanted) - deltaE00(q.lab, wanted))[0]?.other;
+}

@@ -1,0 +1,304 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { DEMO_CARDS } from '../../../data/demo/cards';
+import { DEMO_INKS } from '../../../data/demo/inks';
+import { kitFrom } from '../../../data/recipes';
+import { kitOf, WHITE_CARD, withPass } from '../../../testing/kits';
+import { type Params, rangeOf } from '../../base/params';
+import { groundOf } from '../../engine/ground';
+import type { Card } from '../../materials/card/card';
+import type { Design } from '../../materials/design/design';
+import { OWN_DESIGNS } from '../../materials/design/own';
+import type { Ink } from '../../materials/ink/ink';
+import { passReadings } from '../../readings/passReadings';
+import { readingsOf } from '../../readings/readings';
+import { addPass, addPlacement, setPlacement } from '../../recipe/editPasses';
+import { inkDoes, PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
+import type { Kit, Recipe } from '../../recipe/recipe';
+import { startFor } from '../passStart';
+import { type Finding, findingsOf } from './rules';
+
+const inkOf = (id: string): Ink => DEMO_INKS.find((ink) => ink.id === id) as Ink;
+const cardOf = (id: string): Card => DEMO_CARDS.find((card) => card.id === id) as Card;
+const kitWith = (ids: readonly string[], cardId = 'smooth-white', change: Partial<Recipe> = {}): Kit =>
+  kitOf(ids.map(inkOf), cardOf(cardId), change);
+const check = (kit: Kit): Finding[] =>
+  findingsOf({
+    kit,
+    readings: readingsOf(kit, groundOf(kit)),
+    passes: passReadings(kit, DEMO_INKS),
+    shelf: DEMO_INKS,
+    cards: DEMO_CARDS,
+    unit: 'mm',
+  });
+const find = (kit: Kit, key: string) => check(kit).find((finding) => finding.key.startsWith(key));
+/** The kit as it is once a finding has been mended by its press. */
+function mended(kit: Kit, finding: Finding | undefined): Kit {
+  const recipe = finding?.fix?.mend(kit.recipe);
+  const whole = recipe && kitFrom(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
+  if (!whole) throw new Error('nothing was mended');
+  return whole;
+}
+
+test('a sound recipe offends against nothing', () => {
+  expect(check(kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']))).toEqual([]);
+});
+
+describe('each rule is seen, said, and gone once its press has mended it (common practice)', () => {
+  test.each<[string, Kit, string, RegExp]>([
+    [
+      'a dye on black',
+      kitWith(['leat-mid', 'gorse-mid'], 'black'),
+      'lost',
+      /Leat Mid, a dye, is lost on black/,
+    ],
+    ['red on green', kitWith(['hawberry-mid', 'alder-mid']), 'mud', /turn to .* where they meet/],
+    ['two rungs alike', kitWith(['gorse-pale', 'gorse-pale', 'tarn-deep']), 'alike', /about one colour/],
+    [
+      'thin card',
+      kitOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')),
+      'thin',
+      /curls once wetted/,
+    ],
+    [
+      'an ink with no room',
+      kitWith(['gorse-pale', 'betony-deep', 'tarn-deep'], 'smooth-white', {
+        rungs: [
+          { inkId: 'gorse-pale', share: 0.12 },
+          { inkId: 'betony-deep', share: 0.44 },
+          { inkId: 'tarn-deep', share: 0.44 },
+        ],
+        joints: [{ width: 20 }, { width: 20 }],
+      }),
+      'hidden',
+      /Gorse Pale shows on \d+ % of the panel only/,
+    ],
+  ])('%s', (_, kit, key, told) => {
+    const finding = find(kit, key);
+    expect(finding?.told).toMatch(told);
+    expect(find(mended(kit, finding), finding?.key ?? '')).toBeUndefined();
+  });
+
+  test('an edge paler than what it surrounds', () => {
+    const kit = withPass(kitWith(['gorse-pale', 'tarn-deep']), 'edge', { ink: inkOf('thrift-pale') });
+    const finding = find(kit, 'pale edge');
+    expect(finding?.told).toContain('will not frame it');
+    expect(find(mended(kit, finding), 'pale edge')).toBeUndefined();
+  });
+
+  test('a coated card is exchanged for the nearest that takes ink well', () => {
+    const coated: Card = { ...WHITE_CARD, id: 'gloss', finish: 'coated' };
+    const kit = kitOf(['gorse-pale', 'weir-mid'].map(inkOf), coated);
+    const finding = find(kit, 'card');
+    expect(finding?.told).toContain('slides and wipes off');
+    expect(finding?.fix?.mend(kit.recipe).cardId).toBe('smooth-white');
+  });
+
+  test('fluorescent wet on white', () => {
+    expect(find(kitWith(['slip-white', 'lantern-pink']), 'wet white')?.told).toContain('let it dry before');
+  });
+});
+
+const drawn = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
+
+describe('rules of passes: seen, said, and gone once their press has mended it (common practice)', () => {
+  const pale = kitWith(['haar-pale', 'gorse-pale', 'thrift-pale']);
+  const tall = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
+  const resist = withPass(pale, 'clearResist', { design: drawn('glaze-drips') });
+  const coated = (ink: string) => withPass(resist, 'coat', { ink: inkOf(ink), params: { strength: 100 } });
+  const stencil = (params: Params) =>
+    withPass(tall, 'edgeStencil', { ink: inkOf('skerry-deep'), design: drawn('far-hills'), params });
+  const stamped = withPass(tall, 'waterStamp', { design: drawn('pressed-leaf'), params: { width: 30 } });
+
+  test.each<[string, Kit, string, RegExp]>([
+    [
+      'pigment over a clear resist',
+      coated('saggar-deep'),
+      'clings',
+      /Saggar Deep, a pigment, clings to the resist/,
+    ],
+    [
+      'powder still warm',
+      withPass(withPass(pale, 'clearResist', { design: drawn('glaze-drips'), params: { cool: 0 } }), 'coat', {
+        ink: inkOf('tarn-deep'),
+      }),
+      'warm',
+      /still warm/,
+    ],
+    ['a coat too light for its ground', coated('thrift-mid'), 'dark ground', /reads at only/],
+    ['a resist with nothing over it', resist, 'dark ground', /Nothing dark lies over/],
+    [
+      'a dark card without a base',
+      kitWith(['gorse-mid', 'leat-mid'], 'black'),
+      'dark black',
+      /Over a white base/,
+    ],
+    [
+      'a base left wet',
+      withPass(kitWith(['lantern-pink', 'gorse-mid'], 'black'), 'whiteBase', {
+        ink: inkOf('slip-white'),
+        params: { dried: 0 },
+      }),
+      'wet base',
+      /still wet/,
+    ],
+    [
+      'water impressions over each other',
+      { ...stamped, recipe: addPlacement(stamped.recipe, 'waterStamp-1') },
+      'overlap',
+      /Impressions 1 and 2 .* over each other by \d+ %/,
+    ],
+    ['an outer edge inside the panel', stencil({ y: 30, scrap: 0 }), 'outer', /will print a straight line/],
+    [
+      'spray under a stencil that moves',
+      { ...stencil({ hold: 2 }), recipe: addPlacement(stencil({ hold: 2 }).recipe, 'edgeStencil-1') },
+      'spray',
+      /Hold it by hand/,
+    ],
+    [
+      'a stencil smaller than the panel',
+      withPass(
+        kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 140, height: 140 } }),
+        'patternStencil',
+        {
+          ink: inkOf('tarn-deep'),
+          design: drawn('kiln-bricks'),
+        },
+      ),
+      'small',
+      /does not reach over the whole panel/,
+    ],
+    [
+      'a fresh silhouette rubbed',
+      withPass(
+        withPass(pale, 'silhouette', { ink: inkOf('soot-line'), design: drawn('bottle-kiln') }),
+        'coat',
+        {
+          ink: inkOf('tarn-deep'),
+        },
+      ),
+      'fresh',
+      /rubs over the fresh silhouette/,
+    ],
+    [
+      'lines finer than powder holds',
+      withPass(pale, 'clearResist', { design: drawn('crackle'), params: { width: 40 } }),
+      'fine',
+      /drawn in lines of 0\.\d mm/,
+    ],
+    [
+      'a silhouette lost on its ground',
+      withPass(tall, 'silhouette', {
+        ink: inkOf('skerry-deep'),
+        design: drawn('shelf-of-pots'),
+        params: { y: 82 },
+      }),
+      'image',
+      /reads at only/,
+    ],
+    [
+      'a strip that does not stand off',
+      withPass(kitWith(['haar-pale', 'gorse-pale']), 'greetingStrip'),
+      'strip',
+      /hardly stands off/,
+    ],
+  ])('%s', (_, kit, key, told) => {
+    const finding = find(kit, key);
+    expect(finding?.told).toMatch(told);
+    expect(find(mended(kit, finding), finding?.key ?? '')).toBeUndefined();
+  });
+
+  test('a well-made resist offends against nothing', () => {
+    expect(check(coated('sloe-deep')).map(({ key }) => key)).toEqual([]);
+  });
+
+  test('white and a colour on one brush are told; each on its own, nothing is', () => {
+    const [white, colour] = [inkOf('slip-white'), inkOf('gorse-pale')];
+    const labelled = kitOf(
+      [
+        { ...white, brush: 'round 1' },
+        { ...colour, brush: 'round 1' },
+      ],
+      cardOf('smooth-white'),
+    );
+    expect(find(labelled, 'shared')?.told).toContain('“round 1”');
+    expect(
+      find(kitOf([{ ...white, brush: 'white' }, colour], cardOf('smooth-white')), 'shared'),
+    ).toBeUndefined();
+  });
+
+  test('thin card that is wetted says by what', () => {
+    const thin = withPass(kitOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')), 'splash');
+    expect(find(thin, 'thin')?.told).toMatch(/Splashes wet it through/);
+  });
+});
+
+test('what passes do is read: how much of the panel, how strongly, and where a design reads worst', () => {
+  const base = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
+  const kit = withPass(
+    withPass(base, 'silhouette', {
+      ink: inkOf('soot-line'),
+      design: drawn('bottle-kiln'),
+      params: { y: 70, width: 70 },
+    }),
+    'heatSet',
+  );
+  const [image, heat] = passReadings(kit, []);
+  expect(image?.touches).toBeGreaterThan(0.1);
+  expect(image?.changes).toBeGreaterThan(20);
+  expect(heat?.touches).toBe(0);
+  // The panel grows darker to its foot, so black reads worst lowest down.
+  const { least = 0, worst, places = [] } = image?.contrast ?? {};
+  expect(least).toBe(Math.min(...places.map(({ ratio }) => ratio)));
+  expect(worst?.y).toBeGreaterThan(65);
+});
+
+/** A pass as a maker might add one: with what it starts with, then changed here and there. */
+const anyPass = fc.record({
+  kind: fc.constantFrom(...PASS_KIND_IDS),
+  ink: fc.constantFrom(...DEMO_INKS),
+  twice: fc.boolean(),
+  changes: fc.array(fc.tuple(fc.nat(12), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 3 }),
+});
+const everything = { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS };
+
+test('whatever is laid: what is told is whole, a press leaves a whole recipe, and is not offered again', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.constantFrom(...DEMO_INKS.filter(({ kind }) => kind !== 'detail')), {
+        minLength: 2,
+        maxLength: 4,
+      }),
+      fc.constantFrom(...DEMO_CARDS),
+      fc.array(anyPass, { maxLength: 3 }),
+      (inks, card, passes) => {
+        const recipe = passes.reduce((so, { kind, ink, twice, changes }) => {
+          const kit = kitFrom(so, everything);
+          const { ink: need, params } = PASS_KINDS[kind];
+          const start = kit ? startFor(kind, kit, DEMO_INKS, OWN_DESIGNS) : {};
+          const added = addPass(so, kind, {
+            ...start,
+            ...(need && inkDoes(need, ink) ? { inkId: ink.id } : {}),
+          });
+          const id = added.passes.find((pass) => !so.passes.some((other) => other.id === pass.id))?.id ?? '';
+          const changed = changes.reduce((one, [at, part]) => {
+            const spec = params[at % Math.max(params.length, 1)];
+            if (!spec) return one;
+            const [least, most] = rangeOf(spec);
+            return setPlacement(one, id, 0, { params: { [spec.key]: least + part * (most - least) } });
+          }, added);
+          return twice ? addPlacement(changed, id) : changed;
+        }, kitOf(inks, card).recipe);
+        const kit = kitFrom(recipe, everything);
+        if (!kit) throw new Error('what was laid is not whole');
+        for (const finding of check(kit)) {
+          expect(finding.told).not.toMatch(/undefined|NaN/);
+          if (!finding.fix) continue;
+          const after = check(mended(kit, finding)).find(({ key }) => key === finding.key);
+          expect(after?.fix?.label, finding.told).not.toBe(finding.fix.label);
+        }
+      },
+    ),
+    { numRuns: 8 },
+  );
+}, 60_000);

@@ -1,0 +1,88 @@
+import { kmeans } from 'ml-kmeans';
+import type { Lab } from '../../materials/colour/lab';
+import { type Pixels, pixelAt } from '../photo/pixels';
+import { boxAround, labOfRgb, sampleBox } from '../photo/sample';
+
+/** A place on a picture, each coordinate 0…1 from the left and the top. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** One of a picture's main colours, at a place that shows it. */
+export interface MainColour {
+  readonly place: Place;
+  /** Part of the picture that is nearest to this colour, 0…1. */
+  readonly part: number;
+}
+
+/** Fewest and most colours asked for: what a ladder can hold. */
+export const COLOUR_COUNT = { least: 2, most: 5 } as const;
+
+/** Pixels clustered; more do not move the centres. */
+const MOST_CLUSTERED = 9000;
+const SEED = 1912;
+/** Places compared when a marker is put down, per colour. */
+const CANDIDATES = 12;
+
+/**
+ * The main colours of a picture by k-means in CIE Lab, largest part first. A marker stands where the picture shows the
+ * cluster's centre, in a spot as even as can be.
+ */
+export function mainColours(pixels: Pixels, count: number): MainColour[] {
+  const { width, height } = pixels;
+  const step = Math.max(1, Math.sqrt((width * height) / MOST_CLUSTERED));
+  const points: number[][] = [];
+  const places: { x: number; y: number }[] = [];
+  for (let v = step / 2; v < height; v += step)
+    for (let u = step / 2; u < width; u += step) {
+      const [x, y] = [Math.floor(u), Math.floor(v)];
+      const { l, a, b } = labOfRgb(pixelAt(pixels, x, y));
+      points.push([l, a, b]);
+      places.push({ x, y });
+    }
+  const distinct = new Set(points.map((point) => point.map(Math.round).join(' '))).size;
+  const { clusters, centroids } = kmeans(points, Math.min(count, distinct), {
+    seed: SEED,
+    maxIterations: 60,
+    tolerance: 1e-3,
+  });
+  return centroids
+    .map((centre, cluster) => {
+      const own = clusters.flatMap((of, i) => (of === cluster ? [i] : []));
+      const place = markerFor(pixels, own, points, places, centre);
+      return { place, part: own.length / points.length };
+    })
+    .filter(({ part }) => part > 0)
+    .sort((p, q) => q.part - p.part);
+}
+
+function markerFor(
+  pixels: Pixels,
+  own: readonly number[],
+  points: readonly number[][],
+  places: readonly { x: number; y: number }[],
+  centre: readonly number[],
+): Place {
+  const off = (i: number): number =>
+    (points[i] as number[]).reduce((sum, value, k) => sum + (value - (centre[k] as number)) ** 2, 0);
+  const nearest = own.toSorted((p, q) => off(p) - off(q)).slice(0, CANDIDATES);
+  const reach = readingReach(pixels);
+  const even = (i: number): number => {
+    const { x, y } = places[i] as { x: number; y: number };
+    return sampleBox(pixels, boxAround(x, y, reach)).spread + Math.sqrt(off(i)) / 4;
+  };
+  const best = nearest.toSorted((p, q) => even(p) - even(q))[0] ?? 0;
+  const { x, y } = places[best] ?? { x: 0, y: 0 };
+  return { x: (x + 0.5) / pixels.width, y: (y + 0.5) / pixels.height };
+}
+
+/** How far around a marker its colour is read, in pixels. */
+const readingReach = ({ width, height }: Pixels): number =>
+  Math.max(2, Math.round(Math.max(width, height) / 120));
+
+/** The colour a marker stands on. */
+export function colourAt(pixels: Pixels, { x, y }: Place): Lab {
+  const [column, row] = [Math.floor(x * pixels.width), Math.floor(y * pixels.height)];
+  return labOfRgb(sampleBox(pixels, boxAround(column, row, readingReach(pixels))).rgb);
+}

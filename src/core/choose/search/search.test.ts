@@ -1,0 +1,335 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../../data/demo/inks';
+import { STANDARD_1912 } from '../../../testing/colourSets';
+import { ink, WHITE_CARD } from '../../../testing/kits';
+import { groundOfCard } from '../../materials/card/card';
+import { deltaE00 } from '../../materials/colour/difference';
+import { type Hex, labOfHex } from '../../materials/colour/hex';
+import { chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
+import { nameColour } from '../../materials/colour/names';
+import type { Ink } from '../../materials/ink/ink';
+import { driedColour, laidReflectance } from '../../materials/ink/laid';
+import { brewMiddle } from '../../readings/joints/brew';
+import { judgeJoint, walkJoint } from '../../readings/joints/joint';
+import { HUE_SECTORS, hueSector } from '../shelf/gaps';
+import { bridgeBetween, quietPair } from './bridges';
+import { NOUNS, nounLattice } from './nounLattice';
+import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairTable';
+import { type Judged, RELATION_IDS, RELATIONS, type RelationId } from './relations';
+import { topCoatsOf } from './topCoats';
+import { foldTrios, mergeResults, NO_CONSTRAINTS, searchTrios, type TrioQuery, trioKey } from './trios';
+
+function judged(inks: readonly Ink[]): Judged {
+  const dried = dryInks(inks, WHITE_CARD);
+  const pairs = emptyPairTable(inks.length);
+  const judge = pairJudge(dried, WHITE_CARD);
+  for (let row = 0; row < inks.length; row++) judge(row, pairs);
+  return { dried, pairs };
+}
+
+const standardInks = STANDARD_1912.map(({ name, hex }, i) =>
+  ink(name, hex as Hex, (['hybrid', 'dye', 'pigment'] as const)[i % 3]),
+);
+const blendable = DEMO_INKS.filter(({ kind }) => kind !== 'detail');
+const demo = judged(blendable);
+const named = (name: string): Ink => {
+  const found = blendable.find((one) => one.name === name);
+  if (!found) throw new Error(`the demo has no ${name}`);
+  return found;
+};
+
+/** Runs a search to its end. */
+function search(shelf: Judged, change: Partial<TrioQuery>) {
+  const running = searchTrios(shelf, {
+    relation: 'tonal',
+    constraints: NO_CONSTRAINTS,
+    sort: 'fit',
+    seed: 1,
+    keep: 200,
+    ...change,
+  });
+  while (running.step());
+  return running.result();
+}
+
+test('nouns from the lattice are those of the designations, over the 1912 standard', () => {
+  const nounOf = nounLattice();
+  const wrong = STANDARD_1912.filter(({ hex }) => {
+    const lab = driedColour(ink('any', hex as Hex), groundOfCard(WHITE_CARD));
+    return NOUNS[nounOf(lab.l, lab.a, lab.b)] !== nameColour(lab).noun;
+  });
+  // One of 1,117 when this was written.
+  expect(wrong.length).toBeLessThanOrEqual(2);
+});
+
+test('the pair table says what walking and judging each joint says', () => {
+  const inks = standardInks.filter((_, i) => i % 23 === 0);
+  const { dried, pairs } = judged(inks);
+  const ground = groundOfCard(WHITE_CARD);
+  let joints = 0;
+  let agreed = 0;
+  for (let i = 0; i < inks.length; i++)
+    for (let j = i + 1; j < inks.length; j++) {
+      const stations = walkJoint(dried.inks[i] as Ink, dried.inks[j] as Ink, ground);
+      joints++;
+      if (VERDICTS[pairs.verdict[i * inks.length + j] ?? 0] === judgeJoint(stations).kind) agreed++;
+      const dullest = Math.min(...stations.slice(1, -1).map(({ lab }) => chroma(lab)));
+      expect(pairs.dullest[i * inks.length + j]).toBeCloseTo(dullest, 3);
+    }
+  // A new colour that only touches a border of two designations may be named either way by the lattice.
+  expect(agreed / joints).toBeGreaterThan(0.995);
+});
+
+test('the search finds exactly what three plain loops find', () => {
+  const shelf = fc.uniqueArray(fc.nat(standardInks.length - 1), { minLength: 4, maxLength: 14 });
+  const constraints = fc.record({
+    palestAtLeast: fc.integer({ min: 0, max: 80 }),
+    darkestAtMost: fc.integer({ min: 30, max: 100 }),
+    spacingAtLeast: fc.integer({ min: 0, max: 15 }),
+    noMud: fc.boolean(),
+  });
+  fc.assert(
+    fc.property(shelf, fc.constantFrom(...RELATION_IDS), constraints, (picked, relation, asked) => {
+      const here = judged(picked.map((i) => standardInks[i] as Ink));
+      const found = search(here, { relation, constraints: { ...NO_CONSTRAINTS, ...asked }, keep: 1000 });
+      const plain = plainSearch(here, relation, asked);
+      expect(found.count).toBe(plain.length);
+      expect(found.best.map(({ fit }) => fit)).toEqual(plain);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+/** The fits of all trios that meet the constraints, best first, by three loops over all arrangements. */
+function plainSearch(
+  here: Judged,
+  relation: RelationId,
+  asked: { palestAtLeast: number; darkestAtMost: number; spacingAtLeast: number; noMud: boolean },
+): number[] {
+  const { lightness } = here.dried;
+  const n = lightness.length;
+  const l = (i: number) => lightness[i] ?? 0;
+  const isMud = (i: number, j: number) => VERDICTS[here.pairs.verdict[i * n + j] ?? 0] === 'mud';
+  const { scorer, anyMiddle } = RELATIONS[relation];
+  const score = scorer(here);
+  const fits: number[] = [];
+  for (let i = 0; i < n; i++)
+    for (let j = i + 1; j < n; j++)
+      for (let k = j + 1; k < n; k++) {
+        if (l(i) < asked.palestAtLeast || l(k) > asked.darkestAtMost) continue;
+        if (Math.min(l(i) - l(j), l(j) - l(k)) < asked.spacingAtLeast) continue;
+        const arrangements = anyMiddle
+          ? [
+              [i, j, k],
+              [j, i, k],
+              [i, k, j],
+            ]
+          : [[i, j, k]];
+        const scores = arrangements.map(([a = 0, m = 0, b = 0]) =>
+          asked.noMud && (isMud(a, m) || isMud(m, b)) ? 0 : score(a, m, b),
+        );
+        const fit = Math.max(...scores);
+        if (fit > 0) fits.push(fit);
+      }
+  return fits.sort((p, q) => q - p);
+}
+
+describe('constraints', () => {
+  const ids = (trio: { first: number; middle: number; last: number }) =>
+    [trio.first, trio.middle, trio.last].map((i) => demo.dried.inks[i]?.id ?? '');
+
+  test('an ink that must be in it is in every trio, one that must not is in none', () => {
+    const { best } = search(demo, {
+      relation: 'newColour',
+      constraints: { ...NO_CONSTRAINTS, mustContain: ['gorse-pale'], mustNotContain: ['leat-mid'] },
+    });
+    expect(best.length).toBeGreaterThan(10);
+    for (const trio of best) {
+      expect(ids(trio)).toContain('gorse-pale');
+      expect(ids(trio)).not.toContain('leat-mid');
+    }
+  });
+
+  test('a trio that has been made is left out, whatever the order it was made in', () => {
+    const [top] = search(demo, { relation: 'tonal' }).best;
+    if (!top) throw new Error('nothing tonal on the demo shelf');
+    const made = trioKey(ids(top).toReversed());
+    const { best } = search(demo, {
+      relation: 'tonal',
+      constraints: { ...NO_CONSTRAINTS, notAmong: [made] },
+    });
+    expect(best.map((trio) => trioKey(ids(trio)))).not.toContain(made);
+  });
+
+  test('every ink has one of the hues asked for', () => {
+    const [yellow, blue] = [HUE_SECTORS.indexOf('yellow'), HUE_SECTORS.indexOf('blue')];
+    const { best } = search(demo, {
+      relation: 'newColour',
+      constraints: { ...NO_CONSTRAINTS, hues: [yellow, blue] },
+    });
+    expect(best.length).toBeGreaterThan(5);
+    for (const { first, middle, last } of best)
+      for (const place of [first, middle, last])
+        expect([yellow, blue]).toContain(hueSector(demo.dried.labs[place] as Lab));
+  });
+
+  test('far from what is kept: the mean difference, palest with palest, as counted by hand', () => {
+    const [kept] = search(demo, { relation: 'tonal' }).best.map(ids);
+    if (!kept) throw new Error('nothing tonal on the demo shelf');
+    const constraints = { ...NO_CONSTRAINTS, kept: [kept], farFromKept: 12 };
+    const { best } = search(demo, { relation: 'tonal', constraints, sort: 'unlikeKept' });
+    const byLightness = (trio: readonly string[]) =>
+      demo.dried.inks.flatMap(({ id }, i) => (trio.includes(id) ? [demo.dried.labs[i] as Lab] : []));
+    const from = byLightness(kept);
+    for (const trio of best) {
+      const apart = byLightness(ids(trio)).map((lab, i) => deltaE00(lab, from[i] as Lab));
+      expect(trio.rank).toBeCloseTo(apart.reduce((sum, d) => sum + d, 0) / 3, 3);
+      expect(trio.rank).toBeGreaterThanOrEqual(12);
+    }
+    expect(best.map(({ rank }) => rank)).toEqual(best.map(({ rank }) => rank).sort((p, q) => q - p));
+  });
+
+  test('two that share one shelf find between them what one finds', () => {
+    const query = {
+      relation: 'newColour',
+      constraints: NO_CONSTRAINTS,
+      sort: 'fit',
+      seed: 1,
+      keep: 50,
+    } as const;
+    let next = 0;
+    const turn = () => next++;
+    const [one, other] = [searchTrios(demo, query, turn), searchTrios(demo, query, turn)];
+    for (let going = true; going; ) {
+      const [p, q] = [one.step(), other.step()];
+      going = p || q;
+    }
+    expect(mergeResults([one.result(), other.result()], 50)).toEqual(search(demo, query));
+  });
+
+  test('one family gives depths of one colour, mixed families never three of one', () => {
+    const family = (trio: Parameters<typeof ids>[0]) =>
+      new Set([trio.first, trio.middle, trio.last].map((i) => demo.dried.inks[i]?.family)).size;
+    for (const trio of search(demo, { constraints: { ...NO_CONSTRAINTS, families: 'same' } }).best)
+      expect(family(trio)).toBe(1);
+    for (const trio of search(demo, { constraints: { ...NO_CONSTRAINTS, families: 'mixed' } }).best)
+      expect(family(trio)).toBeGreaterThan(1);
+  });
+
+  test('the same seed draws the same trios, another seed others', () => {
+    const draw = (seed: number) =>
+      search(demo, { relation: 'newColour', sort: 'chance', seed }).best.slice(0, 20).map(ids);
+    expect(draw(7)).toEqual(draw(7));
+    expect(draw(7)).not.toEqual(draw(8));
+  });
+
+  test('folding loses no trio, and no two that are told are alike', () => {
+    const { best } = search(demo, { relation: 'tonal' });
+    const folded = foldTrios(best, demo);
+    expect(folded.reduce((sum, { alike }) => sum + 1 + alike.length, 0)).toBe(best.length);
+    expect(folded[0]?.rank).toBe(best[0]?.rank);
+  });
+});
+
+describe('what the trade advises (common practice)', () => {
+  const red = ink('red', '#b3262f');
+  const green = ink('green', '#5b8f3a');
+
+  test('between red and green a yellow is among the best bridges', () => {
+    const { needsNone, direct, middles } = bridgeBetween(red, green, blendable, WHITE_CARD);
+    expect(needsNone).toBe(false);
+    expect(direct.verdict.kind).toBe('mud');
+    const best = middles.slice(0, 8).map(({ ink: { family } }) => family);
+    expect(best.some((family) => family === 'Gorse' || family === 'Lantern')).toBe(true);
+  });
+
+  test('red and yellow need no bridge', () => {
+    expect(bridgeBetween(red, ink('yellow', '#f2c230'), blendable, WHITE_CARD).needsNone).toBe(true);
+  });
+
+  test('a brown or a grey is offered to quiet a loud pair', () => {
+    const [quietest, ...others] = quietPair(
+      named('Kilnfire Mid'),
+      named('Thrift Mid'),
+      blendable,
+      WHITE_CARD,
+    );
+    expect(quietest?.after).toBeLessThan(quietest?.before ?? 0);
+    const families = [quietest, ...others.slice(0, 9)].map((quieting) => quieting?.colour.noun);
+    expect(families.some((noun) => noun === 'gray' || noun === 'brown')).toBe(true);
+  });
+
+  test('light three and one dark: pale inks under, a dark dye or hybrid over, read at the worst place', () => {
+    const { best } = search(demo, { relation: 'lightAndDark' });
+    const coats = topCoatsOf(demo.dried);
+    expect(best.length).toBeGreaterThan(20);
+    for (const { first, middle, last } of best.slice(0, 50)) {
+      const { dark, reads } = coats.best(first, middle, last);
+      expect(reads).toBeGreaterThan(3);
+      expect(['dye', 'hybrid']).toContain(demo.dried.inks[dark]?.kind);
+      for (const place of [first, middle, last])
+        expect(demo.dried.lightness[place]).toBeGreaterThan((demo.dried.lightness[dark] ?? 0) + 15);
+    }
+  });
+
+  test('a potent ink takes more of the joint', () => {
+    const ground = groundOfCard(WHITE_CARD);
+    const [pale, dark] = [ink('pale', '#f2c230'), ink('dark', '#1f4f7a')];
+    const half = (potency: number) => walkJoint(pale, { ...dark, potency }, ground)[6]?.lab.l ?? 0;
+    expect(half(2)).toBeLessThan(half(1));
+    expect(half(0.5)).toBeGreaterThan(half(1));
+    expect(driedColour({ ...dark, potency: 3 }, ground)).toEqual(driedColour(dark, ground));
+  });
+
+  test('three primaries give orange, green and violet in the joints', () => {
+    const three = judged([ink('red', '#d8343c'), ink('yellow', '#f2c230'), ink('blue', '#1f6fb4')]);
+    expect(search(three, { relation: 'primaries' }).count).toBe(1);
+    const fresh = [...three.pairs.fresh].filter((noun) => noun < NOUNS.length).map((noun) => NOUNS[noun]);
+    expect(fresh.some((noun) => noun?.includes('orange'))).toBe(true);
+    expect(fresh.some((noun) => noun?.includes('green'))).toBe(true);
+    expect(fresh.some((noun) => noun === 'violet' || noun === 'purple')).toBe(true);
+  });
+
+  test('the brewed middle is as far from one end as from the other, and has more of the weaker ink', () => {
+    const ground = groundOfCard(WHITE_CARD);
+    const [pink, blue] = [ink('pink', '#e2568f'), ink('blue', '#1f4f7a')];
+    const { mix, parts, lab } = brewMiddle(pink, blue, ground);
+    expect(deltaE00(lab, driedColour(pink, ground))).toBeCloseTo(deltaE00(lab, driedColour(blue, ground)), 3);
+    expect(mix).toBeLessThan(0.45);
+    expect(parts[0]).toBeGreaterThan(parts[1]);
+    const laid = [
+      { ink: pink, coats: 1 - mix },
+      { ink: blue, coats: mix },
+    ];
+    expect(labOfSpectrum(laidReflectance(laid, ground, 'dry'))).toEqual(lab);
+  });
+});
+
+test('complementary ends lose less chroma by way of a spectral middle, over the 1912 standard', () => {
+  // Ends opposite in hue and colourful; the middle is the standard's most colourful ink between them in hue.
+  const { dried, pairs } = judged(
+    STANDARD_1912.map(({ name, hex }) => ink(name, hex as Hex))
+      .filter(({ overWhite }) => chroma(labOfHex(overWhite)) > 35)
+      .filter((_, i) => i % 3 === 0),
+  );
+  const colourful = [...dried.chroma.keys()];
+  let ends = 0;
+  let helped = 0;
+  for (const p of colourful)
+    for (const q of colourful) {
+      const turn = ((dried.hue[q] ?? 0) - (dried.hue[p] ?? 0) + 360) % 360;
+      if (turn < 150 || turn > 210) continue;
+      const between = colourful.filter((m) => {
+        const part = ((dried.hue[m] ?? 0) - (dried.hue[p] ?? 0) + 360) % 360;
+        return part > 0.35 * turn && part < 0.65 * turn;
+      });
+      const n = pairs.count;
+      const by = (m: number) => Math.min(pairs.dullest[p * n + m] ?? 0, pairs.dullest[m * n + q] ?? 0);
+      if (between.length === 0) continue;
+      ends++;
+      if (Math.max(...between.map(by)) > (pairs.dullest[p * n + q] ?? 0)) helped++;
+    }
+  expect(ends).toBeGreaterThan(50);
+  expect(helped / ends).toBeGreaterThan(0.95);
+});

@@ -1,0 +1,44 @@
+import { expect, test } from 'vitest';
+import { DEMO_INKS } from '../../../data/demo/inks';
+import { ink, WHITE_CARD } from '../../../testing/kits';
+import { deltaE00 } from '../../materials/colour/difference';
+import { labOfHex, parseColour } from '../../materials/colour/hex';
+import { contrastRatio, filmOfInk } from '../../materials/ink/ink';
+import { dryShelf } from '../../readings/driedShelf';
+import { shelfPlane } from './gaps';
+import { findTwins } from './twins';
+
+test('twins are all pairs nearer than ΔE00 3, found as by comparing every pair', () => {
+  const near = DEMO_INKS.map((one, i) => ({ ...one, id: `near-${i}`, name: `Near ${one.name}` })).slice(0, 9);
+  const shelf = dryShelf([...DEMO_INKS, ...near], WHITE_CARD);
+  const plain = shelf.flatMap((p, i) => shelf.slice(i + 1).filter((q) => deltaE00(p.lab, q.lab) < 3));
+  expect(findTwins(shelf)).toHaveLength(plain.length);
+  expect(plain.length).toBeGreaterThanOrEqual(9);
+});
+
+test('every colourful ink has one place on the hue and value plane; greys have none', () => {
+  const shelf = dryShelf([ink('red', '#c0202a'), ink('sea', '#1f9f8a'), ink('grey', '#808080')], WHITE_CARD);
+  expect(
+    shelfPlane(shelf)
+      .flat()
+      .reduce((sum, count) => sum + count, 0),
+  ).toBe(2);
+  expect(shelfPlane(dryShelf([ink('red', '#c0202a')], WHITE_CARD)).map((row) => row[0])).toEqual([
+    0, 0, 0, 1, 0,
+  ]);
+});
+
+test('a colour is read as hex or as a reading in Lab', () => {
+  expect(parseColour(' 2A8F8A ')).toBe('#2a8f8a');
+  const back = labOfHex(parseColour('54.2 -28 -8') ?? '#000000');
+  expect(Math.hypot(back.l - 54.2, back.a + 28, back.b + 8)).toBeLessThan(0.5);
+  for (const bad of ['', 'teal', '#12345', '120 0 0', '1 2']) expect(parseColour(bad)).toBeUndefined();
+});
+
+test('with a second swatch over black, hiding is solved: an opaque ink scatters more than a clear one', () => {
+  const scattering = (overBlack: `#${string}`) =>
+    filmOfInk({ ...ink('x', '#c9b060'), overBlack }).scattering.reduce((sum, s) => sum + s, 0);
+  expect(scattering('#b59d50')).toBeGreaterThan(4 * scattering('#3a3428'));
+  expect(contrastRatio('#c9b060', '#b59d50')).toBeGreaterThan(0.7);
+  expect(contrastRatio('#c9b060', '#c9b060')).toBe(1);
+});

@@ -1,0 +1,26 @@
+import { deltaE00, MOST_LIGHTNESS_WEIGHT } from '../../materials/colour/difference';
+import type { DriedInk } from '../../readings/driedShelf';
+
+/** Two inks that dry to nearly one colour. */
+export interface Twins {
+  readonly pair: readonly [DriedInk, DriedInk];
+  /** CIEDE2000. */
+  readonly difference: number;
+}
+
+/** Two inks nearer than this are twins: nobody needs both. CIEDE2000. */
+export const TWINS_WITHIN = 3;
+
+/** All pairs of a dried shelf that are twins, the nearest first. Exact: sorted by L*, which bounds the difference. */
+export function findTwins(shelf: readonly DriedInk[], within = TWINS_WITHIN): Twins[] {
+  const sorted = shelf.toSorted((p, q) => p.lab.l - q.lab.l);
+  const twins: Twins[] = [];
+  for (let i = 0; i < sorted.length; i++)
+    for (let j = i + 1; j < sorted.length; j++) {
+      const [p, q] = [sorted[i] as DriedInk, sorted[j] as DriedInk];
+      if (q.lab.l - p.lab.l >= within * MOST_LIGHTNESS_WEIGHT) break;
+      const difference = deltaE00(p.lab, q.lab);
+      if (difference < within) twins.push({ pair: [p, q], difference });
+    }
+  return twins.sort((p, q) => p.difference - q.difference);
+}

@@ -1,0 +1,147 @@
+import { gridOf } from '../base/grid';
+import type { Millimetres } from '../base/length';
+import { fade } from '../base/smoothStep';
+import { layCoats, lieOf, overlaps, patchesOf, type Recipe } from '../recipe/recipe';
+import type { Patches } from '../recipe/runs/runs';
+import { TOOLS } from '../recipe/tools/tools';
+import { lapsNow, type Progress } from './progress';
+
+/**
+ * How much of each rung's ink lies at a point of the panel, as parts that sum to 1.
+ *
+ * @param into  one place a rung; what stands there is written over
+ */
+export type Coverage = (x: Millimetres, y: Millimetres, into: Float64Array) => void;
+
+/**
+ * The coverage of a recipe's ladder, whatever run it lies on; continuous over the panel.
+ *
+ * @param progress  how far the work has come; all joints blended where left out
+ */
+export function coverageOf(recipe: Recipe, progress?: Progress): Coverage {
+  const lie = lieOf(recipe);
+  if (!lie) return patchCoverage(recipe, reachesOf(recipe));
+  const laps = progress ? lapsNow(overlaps(recipe), progress) : overlaps(recipe);
+  return (x, y, into) => layCoats(recipe.tool, laps, lie.alongAt(x, y), into);
+}
+
+/**
+ * What is left of an ink that is `t` of the joint farther off than the nearest one, relative to that one, 0…1. Of two
+ * inks this makes the same soft step a band has.
+ */
+function behind(t: number): number {
+  if (t >= 1) return 0;
+  const nearer = 1 - fade((1 + t) / 2);
+  return (1 - nearer) / nearer;
+}
+
+/** Each ink reaches from its places as far as its reach says before the next one; where they meet they share. */
+function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
+  const { places, soft, wander } = patchesOf(recipe) as Patches;
+  const width = soft / TOOLS[recipe.tool].hardness;
+  // Asked for at every node of a picture: places lie as plain numbers, and roots are taken once an ink.
+  const numbers = Float64Array.from(places.flatMap((place) => [place.x, place.y, place.rung]));
+  return (x, y, into) => {
+    const at = wander?.(x, y);
+    const [atX, atY] = at ? [at.x, at.y] : [x, y];
+    into.fill(Number.POSITIVE_INFINITY);
+    for (let i = 0; i < numbers.length; i += 3) {
+      const across = atX - (numbers[i] as number);
+      const down = atY - (numbers[i + 1] as number);
+      const rung = numbers[i + 2] as number;
+      const square = across * across + down * down;
+      if (square < (into[rung] as number)) into[rung] = square;
+    }
+    for (let rung = 0; rung < into.length; rung++)
+      into[rung] = Math.sqrt(into[rung] as number) - (reaches[rung] as number);
+    share(into, width);
+  };
+}
+
+/** Turns distances, each less its ink's reach, into parts that sum to 1. */
+function share(into: Float64Array, width: Millimetres): void {
+  let nearest = Number.POSITIVE_INFINITY;
+  for (const far of into) if (far < nearest) nearest = far;
+  let whole = 0;
+  for (let rung = 0; rung < into.length; rung++) {
+    const part = behind(((into[rung] as number) - nearest) / width);
+    into[rung] = part;
+    whole += part;
+  }
+  for (let rung = 0; rung < into.length; rung++) into[rung] = (into[rung] as number) / whole;
+}
+
+const solved = new Map<string, Float64Array>();
+const MOST_SOLVED = 64;
+/** Points along the longer side at which areas are counted. */
+export const GRID = 44;
+
+/**
+ * How much farther each ink reaches from its places than from the others', in mm, so that each covers its share of the
+ * panel. Found by stepping each reach with what its area lacks; remembered for the last few recipes.
+ */
+function reachesOf(recipe: Recipe): Float64Array {
+  const { panel, run, rungs, tool } = recipe;
+  const key = JSON.stringify([panel, run, rungs.map(({ share: part }) => part), tool]);
+  const known = solved.get(key);
+  if (known) return known;
+  const reaches = solveReaches(recipe);
+  if (solved.size >= MOST_SOLVED) solved.delete(solved.keys().next().value as string);
+  solved.set(key, reaches);
+  return reaches;
+}
+
+function solveReaches(recipe: Recipe): Float64Array {
+  const { panel, rungs, tool } = recipe;
+  const count = rungs.length;
+  const { places, soft, wander } = patchesOf(recipe) as Patches;
+  const width = soft / TOOLS[tool].hardness;
+  // How far every point is from the nearest place of every ink stays; only the reaches are tried.
+  const points = gridOf(panel, GRID);
+  const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
+  points.forEach(([x, y], i) => {
+    const here = wander?.(x, y) ?? { x, y };
+    for (const place of places) {
+      const at = i * count + place.rung;
+      const [across, down] = [here.x - place.x, here.y - place.y];
+      far[at] = Math.min(far[at] as number, Math.sqrt(across * across + down * down));
+    }
+  });
+  const reaches = new Float64Array(count);
+  const parts = new Float64Array(count);
+  let gain = 0.6 * Math.sqrt(panel.width * panel.height);
+  let before = Number.POSITIVE_INFINITY;
+  for (let step = 0; step < 80; step++) {
+    const covered = new Float64Array(count);
+    for (let i = 0; i < far.length; i += count) {
+      for (let rung = 0; rung < count; rung++)
+        parts[rung] = (far[i + rung] as number) - (reaches[rung] as number);
+      share(parts, width);
+      for (let rung = 0; rung < count; rung++)
+        covered[rung] = (covered[rung] as number) + (parts[rung] as number);
+    }
+    const lacks = rungs.map(({ share: part }, i) => part - (covered[i] as number) / points.length);
+    const worst = Math.max(...lacks.map(Math.abs));
+    if (worst < 5e-4) break;
+    if (worst > before) gain *= 0.7;
+    before = worst;
+    lacks.forEach((lack, i) => {
+      reaches[i] = (reaches[i] as number) + gain * lack;
+    });
+  }
+  return reaches;
+}
+
+/** The part of the panel each rung covers, summing to 1, over a grid of points. */
+export function areasOf(recipe: Recipe): Float64Array {
+  const coverage = coverageOf(recipe);
+  const points = gridOf(recipe.panel, GRID);
+  const sums = new Float64Array(recipe.rungs.length);
+  const parts = new Float64Array(recipe.rungs.length);
+  for (const [x, y] of points) {
+    coverage(x, y, parts);
+    for (let rung = 0; rung < sums.length; rung++)
+      sums[rung] = (sums[rung] as number) + (parts[rung] as number);
+  }
+  return sums.map((sum) => sum / points.length);
+}

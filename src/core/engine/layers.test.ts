@@ -1,0 +1,402 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { BLACK_CARD, ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import type { Params } from '../base/params';
+import { deltaE00 } from '../materials/colour/difference';
+import { labOfHex } from '../materials/colour/hex';
+import { chroma, type Lab } from '../materials/colour/lab';
+import { DESIGN_LIMITS, type Design } from '../materials/design/design';
+import { OWN_DESIGNS } from '../materials/design/own';
+import type { InkKindId } from '../materials/ink/kinds';
+import { paintPanel } from '../picture/paint';
+import { setRun } from '../recipe/editLadder';
+import { movePass, setPlacement, switchPass } from '../recipe/editPasses';
+import type { PassLie } from '../recipe/passes/effects';
+import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
+import { borderOfDrops } from '../recipe/passes/scattered';
+import { LEAVES_DRY, passesInOrder } from '../recipe/passesInOrder';
+import type { Kit } from '../recipe/recipe';
+import { RUN_IDS } from '../recipe/runs/runs';
+import { liesOf, workOf } from './layers';
+import { placeReader } from './probe';
+import { finished } from './progress';
+
+const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
+const pale = ink('Gorse', '#f8d46f');
+const mid = ink('Leat', '#0098a8');
+const dark = ink('Sloe', '#393060', 'dye');
+const white = ink('Slip', '#fdfdfb', 'white');
+const kit = kitOf([pale, mid]);
+/** How the only placement of the first pass lies. */
+const firstLie = (of: Kit): PassLie => {
+  const [lie] = passesInOrder(of.recipe).flatMap((pass) => liesOf(of, pass));
+  if (!lie) throw new Error('nothing is laid');
+  return lie;
+};
+const labAt = (of: Kit, x: number, y: number): Lab => placeReader(of)(x, y).lab;
+/** A square of 40 mm in the middle of the panel. */
+const SQUARE: Design = {
+  id: 'square',
+  name: 'Square',
+  use: 'image',
+  width: 40,
+  height: 40,
+  shapes: [{ d: 'M0 0h40v40h-40z', rule: 'nonzero' }],
+};
+const [inside, outside] = [
+  [40, 50],
+  [8, 50],
+] as const;
+
+describe('resists (common practice)', () => {
+  const resist = withPass(kit, 'clearResist', { design: SQUARE });
+
+  test('what a resist keeps never changes under a dye coat, however strong; around it the coat lies', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 21, max: 59, noNaN: true }),
+        fc.double({ min: 31, max: 69, noNaN: true }),
+        fc.integer({ min: 5, max: 100 }),
+        (x, y, strength) => {
+          const coated = withPass(resist, 'coat', { ink: dark, params: { strength } });
+          expect(labAt(coated, x, y)).toEqual(labAt(resist, x, y));
+        },
+      ),
+    );
+    expect(labAt(withPass(resist, 'coat', { ink: dark }), ...outside).l).toBeLessThan(
+      labAt(resist, ...outside).l - 15,
+    );
+  });
+
+  test('dye wipes off, hybrid mostly, pigment clings', () => {
+    const left = (kind: InkKindId) => {
+      const coated = withPass(resist, 'coat', { ink: { ...dark, kind }, params: { strength: 100 } });
+      return deltaE00(labAt(coated, ...inside), labAt(resist, ...inside));
+    };
+    expect(left('dye')).toBe(0);
+    expect(left('hybrid')).toBeGreaterThan(0);
+    expect(left('hybrid')).toBeLessThan(10);
+    expect(left('pigment')).toBeGreaterThan(20);
+  });
+
+  test('a tone resist shows the dark card, a mask the bare one, paste comes up white', () => {
+    const onBlack = kitOf(
+      [ink('Haar', '#dfe4e6', 'pigment'), ink('Marram', '#c9b26a', 'pigment')],
+      BLACK_CARD,
+    );
+    const black = labOfHex(BLACK_CARD.colour);
+    const toned = withPass(onBlack, 'toneResist', { design: SQUARE });
+    expect(deltaE00(labAt(toned, ...inside), black)).toBeLessThan(6);
+    expect(deltaE00(labAt(toned, ...outside), black)).toBeGreaterThan(30);
+    const masked = withPass(kit, 'mask', { design: SQUARE });
+    expect(deltaE00(labAt(masked, ...inside), labOfHex(WHITE_CARD.colour))).toBeLessThan(0.5);
+    const pasted = withPass(kitOf([dark, mid], { ...WHITE_CARD, colour: '#b08d64' }), 'paste', {
+      design: SQUARE,
+    });
+    expect(labAt(pasted, ...inside).l).toBeGreaterThan(labAt(pasted, ...outside).l + 30);
+  });
+
+  test('a mask is lifted once the blend is dry: what follows lies on the card there', () => {
+    const later = withPass(withPass(kit, 'mask', { design: SQUARE }), 'coat', { ink: dark });
+    expect(labAt(later, ...inside).l).toBeLessThan(80);
+  });
+
+  test('a mask on the blend stays for as many passes as it says', () => {
+    const shielded = (passes: number) =>
+      withPass(
+        withPass(withPass(kit, 'shield', { design: SQUARE, params: { passes } }), 'coat', { ink: dark }),
+        'coat',
+        {
+          ink: dark,
+        },
+      );
+    expect(labAt(shielded(2), ...inside)).toEqual(labAt(kit, ...inside));
+    expect(labAt(shielded(1), ...inside).l).toBeLessThan(labAt(kit, ...inside).l - 10);
+  });
+});
+
+test('a strip laid over a resist takes ink again, and water does not get under a resist', () => {
+  const resist = withPass(kit, 'clearResist', { design: SQUARE });
+  const strip = { x: 40, y: 50, width: 30, height: 20 };
+  const dotted = (under: Kit) =>
+    withPass(withPass(under, 'greetingStrip', { params: strip }), 'coat', { ink: dark });
+  expect(labAt(dotted(resist), ...inside)).toEqual(labAt(dotted(kit), ...inside));
+  const pigments = kitOf([
+    { ...mid, kind: 'pigment' },
+    { ...mid, id: 'other', kind: 'pigment' },
+  ]);
+  const sealed = withPass(pigments, 'clearResist', { design: SQUARE });
+  const lifted = withPass(sealed, 'lift', { params: { seconds: 90 } });
+  expect(labAt(lifted, ...inside)).toEqual(labAt(sealed, ...inside));
+  expect(labAt(lifted, ...outside)).not.toEqual(labAt(sealed, ...outside));
+});
+
+describe('water (common practice)', () => {
+  const kinds: readonly InkKindId[] = ['dye', 'fluorescent', 'hybrid', 'pigment'];
+
+  test('lifting never darkens, whatever the ink, the time and the cloth', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.integer({ min: 0, max: 0xffffff }),
+        fc.integer({ min: 1, max: 90 }),
+        (kind, colour, seconds) => {
+          const one = ink('one', `#${colour.toString(16).padStart(6, '0')}` as `#${string}`, kind);
+          const laid = kitOf([one, ink('other', '#e2568f', kind)]);
+          const lifted = withPass(laid, 'lift', { params: { seconds } });
+          for (const y of [5, 50, 95])
+            expect(labAt(lifted, 40, y).l).toBeGreaterThanOrEqual(
+              Math.min(labAt(laid, 40, y).l, labOfHex(WHITE_CARD.colour).l) - 1e-6,
+            );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('takes more of a dye than of a hybrid, hardly any pigment, and more the longer it stays', () => {
+    const gain = (kind: InkKindId, seconds: number) => {
+      const laid = kitOf([{ ...mid, kind }, pale]);
+      const stamped = withPass(laid, 'waterStamp', { design: SQUARE, params: { seconds, y: 20 } });
+      return labAt(stamped, 40, 20).l - labAt(laid, 40, 20).l;
+    };
+    expect(gain('dye', 40)).toBeGreaterThan(1.3 * gain('hybrid', 40));
+    expect(gain('pigment', 40)).toBeLessThan(0.25 * gain('hybrid', 40));
+    expect(gain('dye', 60)).toBeGreaterThan(gain('dye', 30));
+  });
+
+  test('a drop left to dry blooms: pale inside, darker at its rim than where none fell', () => {
+    const splashed = withPass(kitOf([mid, { ...mid, id: 'same' }]), 'splash', {
+      params: { after: 2, distance: 120, drops: 30 },
+    });
+    const lie = firstLie(splashed);
+    const [rim, core] = lie.borders;
+    const plain = labAt(kitOf([mid, { ...mid, id: 'same' }]), 2, 2).l;
+    const read = placeReader(splashed);
+    let [pales, darker] = [0, 0];
+    for (let x = 1; x < 80; x++)
+      for (let y = 1; y < 100; y += 0.5) {
+        if (!rim || !core || rim(x, y) < 0.05) continue;
+        const { l } = read(x, y).lab;
+        if (core(x, y) > 0.05 && l > plain + 1) pales++;
+        if (core(x, y) < -0.05 && l < plain - 0.3) darker++;
+      }
+    expect(pales).toBeGreaterThan(50);
+    expect(darker).toBeGreaterThan(20);
+  });
+
+  test('near by the drops fall coarse, from afar fine', () => {
+    const widest = (distance: number) => {
+      const splashed = withPass(kit, 'splash', { params: { distance, drops: 60 } });
+      const border = firstLie(splashed).borders[0];
+      let most = 0;
+      for (let x = 0; x < 80; x++) for (let y = 0; y < 100; y++) most = Math.max(most, border?.(x, y) ?? 0);
+      return most;
+    };
+    expect(widest(120)).toBeGreaterThan(2 * widest(600));
+  });
+});
+
+describe('dark card and second films (common practice)', () => {
+  test('over a dried white base colours show on black, as pastels; a second coat is stronger', () => {
+    const onBlack = kitOf([mid, ink('Thrift', '#e2568f')], BLACK_CARD);
+    const based = withPass(onBlack, 'whiteBase', { ink: white });
+    expect(labAt(based, 40, 5).l).toBeGreaterThan(labAt(onBlack, 40, 5).l + 5);
+    const twice = withPass(based, 'secondCoat');
+    expect(labAt(twice, 40, 5).l).toBeLessThan(labAt(based, 40, 5).l);
+    expect(labAt(twice, 40, 95).l).toBeLessThan(labAt(based, 40, 95).l);
+  });
+
+  test('on a white base left wet the colour mixes with it and sinks', () => {
+    const onBlack = kitOf([mid, pale], BLACK_CARD);
+    const [wet, dried] = [0, 1].map((done) =>
+      withPass(onBlack, 'whiteBase', { ink: white, params: { dried: done } }),
+    );
+    expect(chroma(labAt(wet as Kit, 40, 5))).toBeLessThan(chroma(labAt(dried as Kit, 40, 5)) - 3);
+  });
+
+  test('tone on tone is a second film of what lies there: a pale ink hardly shows, a mid one does', () => {
+    const shows = (one: typeof pale) => {
+      const laid = kitOf([one, { ...one, id: 'same' }]);
+      const stamped = withPass(laid, 'toneStamp', { design: SQUARE });
+      return deltaE00(labAt(stamped, ...inside), labAt(laid, ...inside));
+    };
+    expect(shows(ink('Haar', '#e6eaea'))).toBeLessThan(4);
+    expect(shows(mid)).toBeGreaterThan(5);
+  });
+
+  test('a greeting strip shows the blend along its length, and hides what is under it', () => {
+    const strip = withPass(kit, 'greetingStrip', { params: { x: 40, y: 50, width: 60, height: 80 } });
+    expect(deltaE00(labAt(strip, 11, 50), labAt(kit, 40, 1))).toBeLessThan(3);
+    expect(deltaE00(labAt(strip, 69, 50), labAt(kit, 40, 99))).toBeLessThan(3);
+    const over = withPass(withPass(kit, 'silhouette', { ink: dark, design: SQUARE }), 'greetingStrip', {
+      params: { x: 40, y: 50, width: 60, height: 80 },
+    });
+    expect(labAt(over, ...inside)).toEqual(labAt(strip, ...inside));
+  });
+});
+
+describe('an edge stencil', () => {
+  const hills = design('far-hills');
+  const laid = (params: Params = {}) =>
+    withPass(kitOf([pale, { ...pale, id: 'same' }]), 'edgeStencil', {
+      ink: dark,
+      design: hills,
+      params: { y: 60, x: 40, ...params },
+    });
+
+  test('inks along its edge, fading away from it, and nothing under its body', () => {
+    const border = firstLie(laid()).borders[0];
+    const column = Array.from({ length: 60 }, (_, y) => y).filter((y) => (border?.(40, y) ?? -1) > 0.3);
+    const light = column.map((y) => labAt(laid(), 40, y).l);
+    const near = light.slice(-12);
+    for (let i = 1; i < near.length; i++) expect(near[i]).toBeLessThanOrEqual((near[i - 1] ?? 0) + 0.01);
+    expect(light.at(-1)).toBeLessThan(labAt(kit, 40, 2).l - 10);
+    expect(labAt(laid(), 40, 70)).toEqual(labAt(kitOf([pale, { ...pale, id: 'same' }]), 40, 70));
+  });
+
+  test('prints a line along its own foot unless scrap lies there', () => {
+    const foot = 60 + hills.height / 2 + 1;
+    expect(labAt(laid({ scrap: 0 }), 40, foot).l).toBeLessThan(labAt(laid({ scrap: 1 }), 40, foot).l - 8);
+  });
+});
+
+describe('the order of passes', () => {
+  const points = [10, 30, 50, 70].flatMap((x) => [8, 30, 55, 92].map((y) => [x, y] as const));
+  const colours = (of: Kit) => points.map(([x, y]) => labAt(of, x, y));
+  const swapped = (of: Kit): Kit => ({
+    ...of,
+    recipe: movePass(of.recipe, of.recipe.passes[0]?.id ?? '', 1),
+  });
+
+  test('of independent ones does not matter', () => {
+    const apart = (x: number) => ({ design: SQUARE, params: { x, y: 50, width: 20 } });
+    const two = withPass(withPass(kit, 'silhouette', { ink: dark, ...apart(20) }), 'silhouette', {
+      ink: dark,
+      ...apart(60),
+    });
+    expect(colours(swapped(two))).toEqual(colours(two));
+  });
+
+  test('of dependent ones does: a coat before or after a resist, an edge before or after drying', () => {
+    const coatLast = withPass(withPass(kit, 'clearResist', { design: SQUARE }), 'coat', { ink: dark });
+    expect(colours(swapped(coatLast))).not.toEqual(colours(coatLast));
+    const dryFirst = withPass(withPass(kit, 'heatSet'), 'edge', { ink: dark });
+    expect(colours(swapped(dryFirst))).not.toEqual(colours(dryFirst));
+  });
+
+  test('a pass that is off does nothing', () => {
+    const coated = withPass(kit, 'coat', { ink: dark });
+    expect(colours({ ...coated, recipe: switchPass(coated.recipe, 'coat-1', false) })).toEqual(colours(kit));
+  });
+});
+
+const anyPass = fc.record({
+  kind: fc.constantFrom(...PASS_KIND_IDS),
+  drawn: fc.constantFrom(SQUARE, design('reeds'), design('kiln-bricks'), design('far-hills')),
+  x: fc.double({ min: 0, max: 80, noNaN: true }),
+  y: fc.double({ min: 0, max: 100, noNaN: true }),
+  turn: fc.integer({ min: -180, max: 180 }),
+});
+const laidWith = (
+  base: Kit,
+  passes: readonly { kind: PassKindId; drawn: Design; x: number; y: number; turn: number }[],
+) =>
+  passes.reduce((one, { kind, drawn, x, y, turn }) => {
+    const { ink: need, design: takes, params } = PASS_KINDS[kind];
+    const has = (key: string) => params.some((spec) => spec.key === key);
+    return withPass(one, kind, {
+      ...(need ? { ink: need === 'white' ? white : dark } : {}),
+      ...(takes ? { design: drawn } : {}),
+      ...(has('turn') ? { params: { x, y, turn } } : has('x') ? { params: { x, y } } : {}),
+    });
+  }, base);
+
+test('whatever the passes: the painted picture shows at each place what lies there', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...RUN_IDS),
+      fc.array(anyPass, { minLength: 1, maxLength: 5 }),
+      fc.array(fc.tuple(fc.integer({ min: 2, max: 77 }), fc.integer({ min: 2, max: 97 })), {
+        minLength: 6,
+        maxLength: 6,
+      }),
+      (run, passes, places) => {
+        const laid = laidWith({ ...kit, recipe: setRun(kit.recipe, run) }, passes);
+        const { borders } = workOf(laid, finished(laid.recipe));
+        const perMm = 4;
+        const { pixels, width } = paintPanel(laid, 'dry', 80 * perMm, 100 * perMm);
+        const read = placeReader(laid);
+        for (const [x, y] of places) {
+          const [at, down] = [x + 0.5 / perMm, y + 0.5 / perMm];
+          // On a border a pixel shows both sides.
+          if (borders.some((border) => Math.abs(border(at, down)) < 0.4)) continue;
+          const from = (y * perMm * width + x * perMm) * 4;
+          const painted = labOfHex(
+            `#${[0, 1, 2].map((i) => (pixels[from + i] ?? 0).toString(16).padStart(2, '0')).join('')}` as `#${string}`,
+          );
+          // The card's tooth, the brush's unevenness and the dither come to about three, a steep joint to as much.
+          expect(deltaE00(painted, read(at, down).lab)).toBeLessThan(9);
+        }
+      },
+    ),
+    { numRuns: 40 },
+  );
+}, 60_000);
+
+test('every kind tells its work, asks for what it needs, and starts inside its ranges', () => {
+  for (const id of PASS_KIND_IDS) {
+    const kind = PASS_KINDS[id];
+    expect(kind.id).toBe(id);
+    const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 10 }]);
+    const [pass] = laid.recipe.passes;
+    if (!pass) throw new Error('nothing was laid');
+    const steps = kind.steps(
+      pass.placements.map(({ params }) => ({ panel: laid.recipe.panel, params, design: SQUARE, ink: dark })),
+      'mm',
+    );
+    expect(steps.length).toBeGreaterThan(0);
+    for (const { title, work, care, minutes } of steps) {
+      expect([title, work, ...care].every((told) => told.length > 2 && !/undefined|NaN/.test(told))).toBe(
+        true,
+      );
+      expect(minutes).toBeGreaterThan(0);
+    }
+    expect(setPlacement(laid.recipe, pass.id, 0, { params: pass.placements[0]?.params ?? {} })).toEqual(
+      laid.recipe,
+    );
+  }
+  expect(DESIGN_LIMITS.most).toBe(400);
+});
+
+test('kinds are known that leave nothing wet: those that end by drying', () => {
+  const ends = PASS_KIND_IDS.filter((id) => {
+    const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 0 }]);
+    const lie = firstLie(laid);
+    return PASS_KINDS[id].stage === 'over' && lie.effects.at(-1)?.does === 'dry';
+  });
+  expect(new Set(ends)).toEqual(LEAVES_DRY);
+});
+
+test('the distance to many drops is the distance to the nearest, or less where none is near', () => {
+  const panel = { width: 80, height: 100 };
+  const anyDrop = fc.record({
+    x: fc.double({ min: 0, max: 80, noNaN: true }),
+    y: fc.double({ min: 0, max: 100, noNaN: true }),
+    radius: fc.double({ min: 0.2, max: 5, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(
+      fc.array(anyDrop, { minLength: 1, maxLength: 60 }),
+      fc.double({ min: 0, max: 80, noNaN: true }),
+      fc.double({ min: 0, max: 100, noNaN: true }),
+      (drops, x, y) => {
+        const exact = Math.max(...drops.map((drop) => drop.radius - Math.hypot(x - drop.x, y - drop.y)));
+        const told = borderOfDrops(() => drops, panel)(x, y);
+        if (exact > 0) expect(told).toBeCloseTo(exact, 9);
+        else expect(told).toBeGreaterThanOrEqual(exact - 1e-9);
+        expect(told <= 0).toBe(exact <= 0);
+      },
+    ),
+  );
+});

@@ -1,0 +1,73 @@
+import { parse } from 'csv-parse/sync';
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { ink } from '../../testing/kits';
+import type { Ink } from '../materials/ink/ink';
+import { compareAll } from './inkImport';
+import { rowsOfCsv, writeInksCsv } from './inksCsv';
+
+let count = 0;
+const newId = () => `new-${count++}`;
+const shelf = DEMO_INKS;
+const readInksCsv = (text: string, on: readonly Ink[], id: () => string) =>
+  compareAll(rowsOfCsv(text), on, id);
+
+test('the whole shelf goes out and comes back unchanged', () => {
+  const read = readInksCsv(writeInksCsv(shelf), shelf, newId);
+  expect(read).toEqual({ fresh: [], changed: [], unchanged: 72, clashing: [], faulty: [] });
+  const elsewhere = readInksCsv(writeInksCsv(shelf), [], newId);
+  expect(elsewhere.fresh.map(({ id, ...rest }) => rest)).toEqual(shelf.map(({ id, ...rest }) => rest));
+});
+
+test('an independent reader finds the same cells, commas, quotes and line breaks included', () => {
+  const awkward = { ...ink('Say "when", now', '#445566'), line: 'a; b', note: 'first\nsecond' };
+  const rows: Record<string, string>[] = parse(writeInksCsv([awkward]), { columns: true });
+  expect(rows[0]).toMatchObject({
+    name: 'Say "when", now',
+    line: 'a; b',
+    note: 'first\nsecond',
+    over_white: '#445566',
+  });
+});
+
+test('no cell begins as a formula, and reading gives the text back', () => {
+  const sly = ['=1+1', '+SUM(A1)', '-2', '@cmd', '\tx'].map((name, i) => ({
+    ...ink(`${name} ${i}`, '#445566'),
+    note: name,
+  }));
+  const csv = writeInksCsv(sly);
+  const cells: string[][] = parse(csv);
+  for (const cell of cells.slice(1).flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/);
+  const back = readInksCsv(csv, [], newId).fresh.map(({ name }) => name);
+  expect(back).toEqual(sly.map(({ name }) => name.trim()));
+});
+
+describe('a table from elsewhere', () => {
+  test('is compared with the shelf: new, changed, clashing and faulty rows with line and reason', () => {
+    const table = [
+      'Name;Over White;Kind;Owned',
+      'Heron Mid;54.2 -28 -8;dye;no',
+      'Gorse Pale;#ffee88;hybrid;yes',
+      'heron mid;#112233;dye;yes',
+      'Plover;teal;dye;yes',
+      ';#112233;dye;yes',
+      'Dunlin;#112233;crayon;yes',
+    ].join('\n');
+    const read = readInksCsv(table, shelf, newId);
+    expect(read.fresh).toMatchObject([{ name: 'Heron Mid', kind: 'dye', wished: true, family: 'Heron Mid' }]);
+    expect(read.changed).toMatchObject([{ before: { overWhite: '#f8d46f' }, after: { id: 'gorse-pale' } }]);
+    expect(read.clashing).toEqual([{ line: 4, reason: 'heron mid stands in the table already' }]);
+    expect(read.faulty.map(({ line }) => line)).toEqual([5, 6, 7]);
+    expect(read.faulty.map(({ reason }) => reason).join()).toMatch(/teal.*name.*crayon/);
+  });
+
+  test('may be pasted from a spreadsheet, with tabs', () => {
+    expect(readInksCsv('name\tover_white\nHeron\t#445566', [], newId).fresh).toHaveLength(1);
+  });
+
+  test('without its columns, or far too large, is refused', () => {
+    expect(() => readInksCsv('colour,price\nred,3', shelf, newId)).toThrow(/lacks name and over_white/);
+    expect(() => readInksCsv('', shelf, newId)).toThrow(/lacks/);
+    expect(() => readInksCsv('x'.repeat(8_000_001), shelf, newId)).toThrow(/8 MB/);
+  });
+});

@@ -1,0 +1,133 @@
+import Papa from 'papaparse';
+import { type Hex, parseColour } from '../materials/colour/hex';
+import { type Ink, type InkDepth, POTENCY_LIMITS } from '../materials/ink/ink';
+import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../materials/ink/kinds';
+import { FileError } from './fileError';
+import type { InkRow } from './inkImport';
+
+/** Columns of an ink table, in the order they are written. docs/formats/inks-csv.md describes them. */
+export const INK_COLUMNS = [
+  'name',
+  'family',
+  'depth',
+  'kind',
+  'over_white',
+  'over_black',
+  'dry_back_percent',
+  'potency',
+  'brush',
+  'line',
+  'owned',
+  'note',
+] as const;
+type Column = (typeof INK_COLUMNS)[number];
+const REQUIRED: readonly Column[] = ['name', 'over_white'];
+
+/** An ink table over this, in bytes or in rows, is refused. */
+export const INK_CSV_LIMITS = { bytes: 8_000_000, rows: 20_000 } as const;
+
+/** A cell that a spreadsheet would take for a formula begins with one of these. */
+const FORMULA = /^[=+\-@\t\r]/;
+/** Such a cell is written behind an apostrophe, which spreadsheets take for "text follows". */
+const inert = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+const bare = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+
+/** The shelf as a table, RFC 4180, with a header; no cell can become a formula in a spreadsheet. */
+export function writeInksCsv(inks: readonly Ink[]): string {
+  const rows = inks.map(
+    (ink): Record<Column, string> => ({
+      name: ink.name,
+      family: ink.family,
+      depth: ink.depth,
+      kind: ink.kind,
+      over_white: ink.overWhite,
+      over_black: ink.overBlack ?? '',
+      dry_back_percent: ink.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 1000) / 10),
+      potency: ink.potency === undefined ? '' : String(ink.potency),
+      brush: ink.brush ?? '',
+      line: ink.line ?? '',
+      owned: ink.wished ? 'no' : 'yes',
+      note: ink.note ?? '',
+    }),
+  );
+  const inertRows = rows.map((row) => INK_COLUMNS.map((column) => inert(row[column])));
+  return `${Papa.unparse({ fields: [...INK_COLUMNS], data: inertRows }, { newline: '\r\n' })}\r\n`;
+}
+
+/**
+ * Reads an ink table, comma, semicolon or tab separated, as exported or pasted from a spreadsheet.
+ *
+ * @throws FileError when it is no table at all: empty, too large, or without the columns it needs
+ */
+export function rowsOfCsv(text: string): InkRow[] {
+  if (text.length > INK_CSV_LIMITS.bytes)
+    throw new FileError([{ place: '', problem: 'The table is larger than 8 MB. Split it.' }]);
+  const { data } = Papa.parse<string[]>(text.replace(/^﻿/, ''), { skipEmptyLines: 'greedy' });
+  const [header = [], ...rows] = data;
+  const columns = header.map((cell) =>
+    cell
+      .trim()
+      .toLowerCase()
+      .replace(/[\s-]+/g, '_'),
+  );
+  const missing = REQUIRED.filter((column) => !columns.includes(column));
+  if (missing.length > 0)
+    throw new FileError([
+      {
+        place: 'line 1',
+        problem: `The header lacks ${missing.join(' and ')}. It may name ${INK_COLUMNS.join(', ')}.`,
+      },
+    ]);
+  if (rows.length > INK_CSV_LIMITS.rows)
+    throw new FileError([
+      { place: '', problem: `The table has ${rows.length} rows; at most ${INK_CSV_LIMITS.rows} are read.` },
+    ]);
+  return rows.map((cells, i) => {
+    const cell = (column: Column): string => bare((cells[columns.indexOf(column)] ?? '').trim()).trim();
+    return { line: i + 2, read: inkFromRow(cell) };
+  });
+}
+
+const DEPTHS: readonly InkDepth[] = ['deep', 'mid', 'pale'];
+const NO = new Set(['no', 'n', 'false', '0', 'wished', 'wished for']);
+
+/** An ink without its id, or what is wrong with the row. */
+function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string {
+  const name = cell('name');
+  if (name === '' || name.length > 120) return 'the name must have 1 to 120 letters';
+  const overWhite = parseColour(cell('over_white'));
+  if (!overWhite) return `over_white "${cell('over_white')}" is not a colour: # and six digits, or L* a* b*`;
+  const black = cell('over_black');
+  const overBlack: Hex | undefined = parseColour(black);
+  if (black !== '' && !overBlack)
+    return `over_black "${black}" is not a colour: # and six digits, or L* a* b*`;
+  const kind = (cell('kind').toLowerCase() || 'hybrid') as InkKindId;
+  const known = INK_KIND_IDS.find((id) => id === kind || INK_KINDS[id].label === kind);
+  if (!known) return `kind "${kind}" is not one of ${INK_KIND_IDS.join(', ')}`;
+  const depth = (cell('depth').toLowerCase() || 'mid') as InkDepth;
+  if (!DEPTHS.includes(depth)) return `depth "${depth}" is not one of ${DEPTHS.join(', ')}`;
+  const percent = cell('dry_back_percent').replace(',', '.').replace('%', '').trim();
+  const dryBack = Number(percent) / 100;
+  if (percent !== '' && !(dryBack >= 0 && dryBack <= 0.9))
+    return `dry_back_percent "${percent}" is not 0 to 90`;
+  const strength = cell('potency').replace(',', '.').trim();
+  const potency = Number(strength);
+  if (strength !== '' && !(potency >= POTENCY_LIMITS.least && potency <= POTENCY_LIMITS.most))
+    return `potency "${strength}" is not ${POTENCY_LIMITS.least} to ${POTENCY_LIMITS.most}`;
+  const brush = cell('brush').slice(0, 60);
+  const [line, note] = [cell('line').slice(0, 120), cell('note').slice(0, 2000)];
+  return {
+    name,
+    family: cell('family').slice(0, 120) || name,
+    depth,
+    kind: known,
+    overWhite,
+    ...(overBlack ? { overBlack } : {}),
+    ...(percent === '' ? {} : { dryBack }),
+    ...(strength === '' ? {} : { potency }),
+    ...(brush ? { brush } : {}),
+    ...(line ? { line } : {}),
+    ...(note ? { note } : {}),
+    ...(NO.has(cell('owned').toLowerCase()) ? { wished: true } : {}),
+  };
+}

@@ -1,0 +1,188 @@
+import { readFileSync } from 'node:fs';
+import { deflateSync, strToU8 } from 'fflate';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { decode as decodeText } from 'png-chunk-text';
+import extractChunks from 'png-chunks-extract';
+import sharp from 'sharp';
+import { describe, expect, test, vi } from 'vitest';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import type { Design } from '../materials/design/design';
+import { paintPanel, pixelsAt } from '../picture/paint';
+import { setRun } from '../recipe/editLadder';
+import { USUAL_PANEL } from '../recipe/panel';
+import type { Kit } from '../recipe/recipe';
+import { RUN_IDS } from '../recipe/runs/runs';
+import { USUAL_PACE } from '../sheet/times';
+import { FileError } from './fileError';
+import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
+import { readRecipeFile, writeRecipeFile } from './recipeFile';
+import { RECIPE_KEYWORD, readRecipePicture, writeRecipePicture } from './recipePicture';
+import { PAPERS, writeSheetPdf } from './sheetPdf';
+
+// Fonts are cut down and pictures packed, which takes seconds on a busy machine.
+vi.setConfig({ testTimeout: 40_000 });
+
+const dark = ink('Tarn', '#133f7c');
+const kit = kitOf(
+  [{ ...ink('Gorse', '#e3b20f'), name: 'Gorsé ½' }, ink('Weir', '#007a7c'), ink('Skerry', '#005487', 'dye')],
+  WHITE_CARD,
+  { panel: USUAL_PANEL },
+);
+const glowing: Kit = withPass({ ...kit, recipe: setRun(kit.recipe, 'glow') }, 'edge', { ink: dark });
+const pictureOf = (of: Kit, dpi: number) => {
+  const { width, height } = pixelsAt(of.recipe.panel, dpi);
+  return writeRecipePicture(of, paintPanel(of, 'dry', width, height), dpi);
+};
+
+describe('the panel as a picture', () => {
+  const png = pictureOf(glowing, 100);
+
+  test('an independent reader finds its size, its resolution and the recipe in its text', async () => {
+    const { width, height, density } = await sharp(png).metadata();
+    expect([width, height]).toEqual([425, 550]);
+    expect(density).toBe(100);
+    const texts = extractChunks(png)
+      .filter(({ name }) => name === 'tEXt')
+      .map(({ data }) => decodeText(data));
+    const carried = texts.find(({ keyword }) => keyword === RECIPE_KEYWORD);
+    expect(readRecipeFile(carried?.text ?? '').recipe.run.id).toBe('glow');
+  });
+
+  test('opens as the recipe it was made from', () => {
+    const back = readRecipePicture(png);
+    expect(back).toEqual(readRecipeFile(writeRecipeFile(glowing)));
+    expect(back.inks[0]?.name).toBe('Gorsé ½');
+  });
+
+  test('without a recipe, cut short, or no picture at all, it is refused with the reason', () => {
+    const refusal = (bytes: Uint8Array): string => {
+      try {
+        readRecipePicture(bytes);
+      } catch (error) {
+        if (error instanceof FileError) return error.message;
+        throw error;
+      }
+      return 'accepted';
+    };
+    const plain = Uint8Array.from(png);
+    const at = Buffer.from(plain).indexOf(RECIPE_KEYWORD);
+    expect(refusal(plain.subarray(0, 300))).toMatch(/damaged/);
+    plain[at] = 'x'.charCodeAt(0);
+    expect(refusal(plain)).toMatch(/damaged|no recipe/);
+    expect(refusal(new Uint8Array(100))).toMatch(/damaged/);
+  });
+});
+
+describe('a recipe as a code', () => {
+  test('comes back as itself, on every run, and fits a QR code', () => {
+    for (const id of RUN_IDS) {
+      const one = { ...kit, recipe: setRun(kit.recipe, id) };
+      const code = writeRecipeCode(one);
+      // What a QR code of version 40 holds at level L. Source: ISO/IEC 18004.
+      expect(code.length).toBeLessThan(2953);
+      expect(readRecipeCode(code).recipe.run).toEqual(readRecipeFile(writeRecipeFile(one)).recipe.run);
+    }
+  });
+
+  test('changed, cut short or blown up it is refused', () => {
+    const code = writeRecipeCode(kit);
+    const cut = code.slice(0, -40);
+    const bomb = CODE_PREFIX + Buffer.from(deflated(' '.repeat(40_000_000))).toString('base64url');
+    for (const wrong of [cut, `${code}!`, CODE_PREFIX, bomb])
+      expect(() => readRecipeCode(wrong)).toThrow(FileError);
+  });
+});
+
+const deflated = (text: string): Uint8Array => deflateSync(strToU8(text));
+
+const font = (name: string) => new Uint8Array(readFileSync(`node_modules/dejavu-fonts-ttf/ttf/${name}.ttf`));
+const FONTS = { plain: font('DejaVuSansCondensed'), bold: font('DejaVuSansCondensed-Bold') };
+const POINT = 72 / 25.4;
+
+/** What a reader finds: the pages' sizes, the panel's size as it is placed, and the text. */
+async function read(pdf: Uint8Array) {
+  const document = await getDocument({ data: pdf, verbosity: 0 }).promise;
+  const page = await document.getPage(1);
+  const { fnArray, argsArray } = await page.getOperatorList();
+  const at = fnArray.indexOf(OPS.paintImageXObject);
+  let [width, height] = [0, 0];
+  for (let i = 0; i < at; i++)
+    if (fnArray[i] === OPS.transform) {
+      const [a, , , d] = argsArray[i] as number[];
+      if ((a ?? 0) > 1) width = a ?? 0;
+      if ((d ?? 0) > 1) height = d ?? 0;
+    }
+  const texts: string[] = [];
+  for (let n = 1; n <= document.numPages; n++) {
+    const { items } = await (await document.getPage(n)).getTextContent();
+    texts.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
+  }
+  const [, , pageWidth = 0, pageHeight = 0] = page.view;
+  return {
+    pages: document.numPages,
+    size: [pageWidth, pageHeight],
+    panel: { width, height },
+    text: texts.join(' '),
+  };
+}
+
+test.each(['A4', 'Letter'] as const)(
+  'the sheet on %s is one page with the panel at true size',
+  async (paper) => {
+    const png = pictureOf(glowing, 72);
+    const pdf = await writeSheetPdf({ kit: glowing, unit: 'mm', pace: USUAL_PACE, paper, png, fonts: FONTS });
+    const { pages, size, panel, text } = await read(pdf);
+    expect(pages).toBe(1);
+    expect(size[0]).toBeCloseTo(PAPERS[paper][0], 1);
+    expect(size[1]).toBeCloseTo(PAPERS[paper][1], 1);
+    expect(panel.width / POINT).toBeCloseTo(USUAL_PANEL.width, 2);
+    expect(panel.height / POINT).toBeCloseTo(USUAL_PANEL.height, 2);
+    for (const word of ['Gorsé ½', 'Skerry', 'Back with Weir', 'Edge: Tarn', 'hot air'])
+      expect(text).toContain(word);
+  },
+);
+
+test('a panel larger than the paper is drawn smaller, and the page says so', async () => {
+  const large = { ...kit, recipe: { ...kit.recipe, panel: { width: 297, height: 420 } } };
+  const pdf = await writeSheetPdf({
+    kit: large,
+    unit: 'mm',
+    pace: USUAL_PACE,
+    paper: 'A4',
+    png: pictureOf(large, 20),
+    fonts: FONTS,
+  });
+  const { text, panel } = await read(pdf);
+  expect(panel.width / POINT).toBeLessThan(200);
+  expect(text).toMatch(/drawn at \d\d % of its size/);
+});
+
+test('a recipe whose own designs are too large for a code still becomes a sheet, and says so', async () => {
+  const busy: Design = {
+    id: 'busy',
+    name: 'Busy',
+    use: 'image',
+    width: 60,
+    height: 60,
+    shapes: Array.from({ length: 400 }, (_, i) => ({
+      d: `M${(i * 7.31) % 60} ${(i * 3.77) % 60}L${(i * 5.13) % 60} ${(i * 9.91) % 60}`,
+      rule: 'nonzero',
+      stroke: 0.4,
+    })),
+  };
+  const drawn = withPass(kit, 'silhouette', { ink: dark, design: busy });
+  const pdf = await writeSheetPdf({
+    kit: drawn,
+    unit: 'mm',
+    pace: USUAL_PACE,
+    paper: 'A4',
+    png: pictureOf(drawn, 40),
+    fonts: FONTS,
+  });
+  const page = await (await getDocument({ data: pdf.slice() }).promise).getPage(1);
+  const words = (await page.getTextContent()).items
+    .flatMap((item) => ('str' in item ? [item.str] : []))
+    .join(' ');
+  expect(words).toContain('too large for a code');
+  expect(readRecipeFile(writeRecipeFile(drawn)).designs).toEqual([busy]);
+});

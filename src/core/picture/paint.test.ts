@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { BLACK_CARD, ink, kitOf, withPass } from '../../testing/kits';
+import { formatBare, formatFine, formatLength, formatRough, parseLength } from '../base/length';
+import { lightOf } from '../engine/mixing';
+import { addWet, dryStack, makeStack } from '../engine/stack';
+import { groundOfCard } from '../materials/card/card';
+import { grammageOfPounds, isoASize } from '../materials/card/paper';
+import { linearRgbOfXyz, xyzOfSpectrum } from '../materials/colour/lab';
+import { laidReflectance } from '../materials/ink/laid';
+import { setRun, setShare } from '../recipe/editLadder';
+import { setPlacement } from '../recipe/editPasses';
+import { paintPanel, pixelsAt, preparePicture } from './paint';
+import { rampOf } from './ramp';
+
+test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
+  expect(isoASize(4)).toEqual([210, 297]);
+  expect(isoASize(6)).toEqual([105, 148]);
+});
+
+test('basis weight by its definition: 1 lb cover is 2.704 g/m², 1 lb text 1.480 g/m²', () => {
+  // 500 sheets of 20 × 26 in and of 25 × 38 in; pound and inch are defined by the metre and the kilogram.
+  expect(grammageOfPounds(1, 'cover')).toBeCloseTo(2.704, 3);
+  expect(grammageOfPounds(1, 'text')).toBeCloseTo(1.48, 3);
+  expect(Math.round(grammageOfPounds(65, 'cover'))).toBe(176);
+});
+
+test('inches are told to the nearest sixteenth, in lowest terms', () => {
+  expect(formatLength(139.7, 'in')).toBe('5 1/2 in');
+  expect(formatLength(107.95, 'in')).toBe('4 1/4 in');
+  expect(formatBare(7.9, 'in')).toBe('5/16');
+  expect(formatBare(25.3, 'in')).toBe('1');
+  expect(formatLength(63.24, 'mm')).toBe('63 mm');
+});
+
+test('fine lines and rough distances are told finer and rougher than a rule reads', () => {
+  expect([formatFine(0.42, 'mm'), formatFine(0.42, 'in')]).toEqual(['0.4 mm', '0.02 in']);
+  expect([formatRough(304, 'mm'), formatRough(304, 'in')]).toEqual(['30 cm', '12 in']);
+});
+
+test('what is typed is read in the unit shown, or in the one written', () => {
+  expect(parseLength('63', 'mm')).toBe(63);
+  expect(parseLength('2 1/2', 'in')).toBeCloseTo(63.5, 9);
+  expect(parseLength('2½"', 'mm')).toBeCloseTo(63.5, 9);
+  expect(parseLength('6,3 cm', 'in')).toBeCloseTo(63, 9);
+  expect(parseLength('5/16', 'in')).toBeCloseTo(7.9375, 9);
+  for (const bad of ['', 'wide', '1/0', '3 mm 4', '12 lb']) expect(parseLength(bad, 'mm')).toBeUndefined();
+});
+
+test('a length told in sixteenths reads back as itself', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 400 }), (sixteenths) => {
+      const mm = (sixteenths / 16) * 25.4;
+      expect(parseLength(formatLength(mm, 'in'), 'mm')).toBeCloseTo(mm, 9);
+    }),
+  );
+});
+
+const pale = ink('pale', '#f8d46f');
+const dark = ink('dark', '#005487');
+
+test('the ramp begins in the first ink, ends in the last, and nothing in it jumps', () => {
+  const { rgb, samples } = rampOf(kitOf([pale, dark], undefined, { joints: [{ width: 40 }] }), 'dry');
+  expect(rgb.slice(0, 3)).not.toEqual(rgb.slice(-3));
+  for (let i = 3; i < samples * 3; i++)
+    expect(Math.abs((rgb[i] ?? 0) - (rgb[i - 3] ?? 0))).toBeLessThan(0.05);
+});
+
+test('a wet panel is darker than the same panel dried, a dye more so than a pigment (common practice)', () => {
+  const light = (kind: 'dye' | 'pigment', wetness: 'wet' | 'dry') => {
+    const { rgb } = rampOf(kitOf([ink('a', '#e55b8e', kind), ink('b', '#9769b8', kind)]), wetness);
+    return rgb.reduce((sum, value) => sum + value, 0);
+  };
+  const loss = (kind: 'dye' | 'pigment') => 1 - light(kind, 'wet') / light(kind, 'dry');
+  expect(loss('pigment')).toBeGreaterThan(0);
+  expect(loss('dye')).toBeGreaterThan(3 * loss('pigment'));
+});
+
+test('the picture has the panel’s proportions, and its top and foot show the first and the last ink', () => {
+  const kit = kitOf([pale, dark], undefined, { panel: { width: 80, height: 100 } });
+  const { width, height } = pixelsAt(kit.recipe.panel, 50.8);
+  expect([width, height]).toEqual([160, 200]);
+  const { pixels } = paintPanel(kit, 'dry', width, height);
+  const at = (row: number) => [...pixels.slice(row * width * 4 + 320, row * width * 4 + 323)];
+  const far = (p: number[], q: number[]) => Math.max(...p.map((v, i) => Math.abs(v - (q[i] ?? 0))));
+  expect(far(at(5), [0xf8, 0xd4, 0x6f])).toBeLessThan(10);
+  expect(far(at(195), [0x00, 0x54, 0x87])).toBeLessThan(10);
+});
+
+test('the picture’s mixing in one pass says what the films say, layer by layer, wet and dried', () => {
+  const over = ink('over', '#7a2450', 'dye');
+  const palette = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment'), over];
+  const ground = groundOfCard(BLACK_CARD);
+  for (const wetness of ['dry', 'wet'] as const) {
+    const stack = makeStack(palette, 3);
+    const wet = [0.2, 0.5, 0.3, 0.4];
+    wet.forEach((coats, i) => {
+      addWet(stack, i, coats);
+    });
+    dryStack(stack);
+    addWet(stack, 3, 0.7);
+    const { r, g, b } = lightOf(palette, ground, wetness)(stack);
+    const under = laidReflectance(
+      palette.map((one, i) => ({ ink: one, coats: wet[i] ?? 0 })),
+      ground,
+      'dry',
+    );
+    const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under, wetness)));
+    expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
+  }
+});
+
+test('a picture painted in two parts is the picture painted whole, on bands and on patches', () => {
+  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
+  for (const id of ['slant', 'scatter'] as const) {
+    const one = withPass(
+      withPass({ ...kit, recipe: setRun(kit.recipe, id) }, 'horizon', { ink: dark }),
+      'splash',
+    );
+    const [width, height, middle] = [120, 150, 71];
+    const whole = paintPanel(one, 'dry', width, height).pixels;
+    const parts = [
+      { from: 0, to: middle },
+      { from: middle, to: height },
+    ].map((rows) => {
+      const { picture, paintRows } = preparePicture(one, 'dry', width, height, undefined, rows);
+      paintRows(rows.from, rows.to);
+      return picture.pixels;
+    });
+    expect(
+      Buffer.concat(parts.map((part) => Buffer.from(part.buffer))).equals(Buffer.from(whole.buffer)),
+    ).toBe(true);
+  }
+});
+
+test('two pictures painted by turns, row by row, are as they are painted one after the other', () => {
+  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
+  const stamped = withPass(kit, 'splash');
+  const other = {
+    ...stamped,
+    recipe: setPlacement(setShare(stamped.recipe, 0, 0.6), 'splash-1', 0, { params: { seed: 9 } }),
+  };
+  const [width, height] = [90, 110];
+  const alone = [stamped, other].map((one) => paintPanel(one, 'dry', width, height).pixels);
+  const turns = [stamped, other].map((one) => preparePicture(one, 'dry', width, height));
+  for (let row = 0; row < height; row += 4)
+    for (const { paintRows } of turns) paintRows(row, Math.min(row + 4, height));
+  turns.forEach(({ picture }, i) => {
+    expect(Buffer.from(picture.pixels.buffer).equals(Buffer.from(alone[i]?.buffer as ArrayBuffer))).toBe(
+      true,
+    );
+  });
+});

@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { DEMO_CARDS } from '../../../data/demo/cards';
+import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../../testing/kits';
+import type { Card } from '../../materials/card/card';
+import { FINISH_IDS } from '../../materials/card/finishes';
+import { grammageOfPounds, parseGrammage, poundsOfGrammage } from '../../materials/card/paper';
+import type { InkKindId } from '../../materials/ink/kinds';
+import { cardFit } from './cardFit';
+import { matsFor } from './mats';
+
+const three = (kind: InkKindId) =>
+  [ink('Gorse', '#f2c230', kind), ink('Thrift', '#e2568f', kind), ink('Tarn', '#1f4f7a', kind)] as const;
+const kraft = DEMO_CARDS.find(({ id }) => id === 'kraft') ?? WHITE_CARD;
+
+test('on smooth white a ladder suits, and nothing shifts', () => {
+  const { word, shifts } = cardFit(three('hybrid'), WHITE_CARD);
+  expect(word).toBe('suits');
+  for (const { difference } of shifts) expect(difference).toBeLessThan(1);
+});
+
+test('dyes vanish on black, pigments show there (common practice)', () => {
+  const dyes = cardFit(three('dye'), BLACK_CARD);
+  expect(dyes.word).toBe('not for this');
+  expect(dyes.reasons[0]).toMatch(/cannot be told from the bare card/);
+  const pigments = cardFit(three('pigment'), BLACK_CARD);
+  expect(pigments.shifts.every(({ presence }) => presence === 'shows')).toBe(true);
+});
+
+test('on kraft the pale rung drops, and how far is said (common practice)', () => {
+  const { word, reasons, shifts } = cardFit(three('hybrid'), kraft);
+  expect(word).not.toBe('suits');
+  expect(shifts[0]?.lightness).toBeLessThan(-10);
+  expect(reasons.join(' ')).toMatch(/Gorse drops \d+ L\* \(ΔE00 \d+\)/);
+});
+
+test('65 lb cover curls once wetted, 110 lb does not (common practice)', () => {
+  const of = (pounds: number) =>
+    cardFit(three('hybrid'), { ...WHITE_CARD, grammage: Math.round(grammageOfPounds(pounds, 'cover')) });
+  expect(of(65).reasons.join(' ')).toContain('176 g/m² is thin: it curls once wetted');
+  expect(of(110).word).toBe('suits');
+});
+
+test('a coated card is not for blending, whatever the inks', () => {
+  expect(cardFit(three('dye'), { ...WHITE_CARD, finish: 'coated' })).toMatchObject({ word: 'not for this' });
+});
+
+test('every finish gives a word and a reason', () => {
+  for (const finish of FINISH_IDS) {
+    const { reasons } = cardFit(three('hybrid'), { ...WHITE_CARD, finish });
+    expect(reasons.length).toBeGreaterThan(0);
+  }
+});
+
+test('as a mat black, its own dark and white frame, and what the border melts into frames nothing', () => {
+  const kit = kitOf([ink('Gorse', '#f8d46f'), ink('Tarn', '#1f4f7a')]);
+  const card = (id: string, colour: `#${string}`): Card => ({ ...WHITE_CARD, id, colour });
+  const cards = [
+    card('white', '#fcfbf8'),
+    card('black', '#2a2929'),
+    card('navy', '#24507a'),
+    card('rose', '#d03a6a'),
+  ];
+  expect(matsFor(kit, cards).map((one) => one.card.id)).toEqual(['black', 'navy', 'white', 'rose']);
+  // Its own dark is the panel's own foot, into which it melts.
+  expect(matsFor(kit, cards)[1]?.reason).toMatch(
+    /^near its own darkest, Tarn; it melts into \d+ % of the border/,
+  );
+  const alone = kitOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
+  expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toMatch(
+    /melts into \d+ % of the panel/,
+  );
+});
+
+test('weights are read as makers write them', () => {
+  expect(parseGrammage('350')).toBe(350);
+  expect(parseGrammage('350 gsm')).toBe(350);
+  // 130 lb cover is about 350 g/m², 80 lb text about 118 (common practice; by the definition of the bases).
+  expect(parseGrammage('130 lb')).toBeCloseTo(351.5, 1);
+  expect(parseGrammage('80 lb text')).toBeCloseTo(118.4, 1);
+  for (const wrong of ['', 'heavy', '350 cover', '12 kg']) expect(parseGrammage(wrong)).toBeUndefined();
+  fc.assert(
+    fc.property(fc.double({ min: 40, max: 1200, noNaN: true }), (grammage) => {
+      expect(grammageOfPounds(poundsOfGrammage(grammage, 'text'), 'text')).toBeCloseTo(grammage, 6);
+    }),
+  );
+});

@@ -1,0 +1,104 @@
+import { type Card, groundOfCard } from '../../materials/card/card';
+import { FINISHES } from '../../materials/card/finishes';
+import { deltaE00 } from '../../materials/colour/difference';
+import { labOfHex } from '../../materials/colour/hex';
+import { type Ink, isBare } from '../../materials/ink/ink';
+import { driedColour } from '../../materials/ink/laid';
+import { type Presence, presenceOf } from '../presence';
+
+/** How well a ladder and a card go together, in one word. */
+export type FitWord = 'suits' | 'with care' | 'not for this';
+
+/** One rung on the card against the same on smooth white. */
+export interface RungShift {
+  readonly ink: Ink;
+  readonly presence: Presence;
+  /** L* on the card less L* on white; negative where it goes darker. */
+  readonly lightness: number;
+  /** CIEDE2000 from what it is on white. */
+  readonly difference: number;
+}
+
+export interface CardFit {
+  readonly word: FitWord;
+  /** Why, the weightiest first; at least one. */
+  readonly reasons: readonly string[];
+  readonly shifts: readonly RungShift[];
+}
+
+/** The usual white, against which a ladder is known. */
+const USUAL: Card = { id: 'usual', name: 'smooth white', colour: '#fcfbf8', finish: 'smooth', grammage: 350 };
+
+/** Below this a card curls and cockles once wetted, and from this on it lies flat, g/m²; common practice. */
+export const CURLS_BELOW = 200;
+export const LIES_FLAT_FROM = 270;
+/** A shift larger than this is another colour than the maker chose. CIEDE2000. */
+const ANOTHER_COLOUR = 12;
+
+/** Judges a ladder's inks on a card. Thresholds: common practice. */
+export function cardFit(inks: readonly Ink[], card: Card): CardFit {
+  const [ground, white] = [groundOfCard(card), groundOfCard(USUAL)];
+  const bare = driedColour({ ...(inks[0] as Ink), kind: 'bare' }, ground);
+  const shifts = inks
+    .filter((ink) => !isBare(ink))
+    .map((ink): RungShift => {
+      const [here, there] = [driedColour(ink, ground), driedColour(ink, white)];
+      return {
+        ink,
+        presence: presenceOf(deltaE00(here, bare)),
+        lightness: here.l - there.l,
+        difference: deltaE00(here, there),
+      };
+    });
+  const lost = shifts.filter(({ presence }) => presence === 'vanishes');
+  const soft = shifts.filter(({ presence }) => presence === 'soft');
+  const moved = shifts.filter(({ difference }) => difference > ANOTHER_COLOUR);
+  const finish = FINISHES[card.finish];
+  const against = [
+    ...(lost.length > 0 ? [`${names(lost)} cannot be told from the bare card.`] : []),
+    ...(finish.takes === 'badly' ? [finish.told] : []),
+  ];
+  const care = [
+    ...moved.map(tellShift),
+    ...(soft.length > 0 ? [`${names(soft)} shows as a tint only.`] : []),
+    ...(finish.takes === 'with care' ? [finish.told] : []),
+    ...curlOf(card),
+  ];
+  return {
+    word: against.length > 0 ? 'not for this' : care.length > 0 ? 'with care' : 'suits',
+    reasons: against.length + care.length > 0 ? [...against, ...care] : [finish.told],
+    shifts,
+  };
+}
+
+/** What water does to a card of this weight; nothing where it lies flat. */
+export const curlOf = ({ grammage }: Card): string[] =>
+  grammage < CURLS_BELOW
+    ? [`${grammage} g/m² is thin: it curls once wetted. ${LIES_FLAT_FROM} g/m² and up lies flat.`]
+    : [];
+
+/** Below this L* a card is dark, up to the other mid-toned; common practice. */
+const [DARK_TO, MID_TO] = [35, 75] as const;
+
+/** What is to be known of a card before any ink is chosen: its surface, its tone, its weight. */
+export function cardAdvice(card: Card): string[] {
+  const { l } = labOfHex(card.colour);
+  const finish = FINISHES[card.finish];
+  const tone =
+    l < DARK_TO
+      ? ['Dark: pigment shows, or hybrid and fluorescent over a dried white pigment coat; dyes are lost.']
+      : l < MID_TO && card.finish !== 'kraft'
+        ? ['Mid-toned: hybrid or pigment; every ink drops.']
+        : [];
+  return [...(tone.length > 0 && finish.takes === 'well' ? [] : [finish.told]), ...tone, ...curlOf(card)];
+}
+
+const names = (shifts: readonly RungShift[]): string => shifts.map(({ ink }) => ink.name).join(' and ');
+
+function tellShift({ ink, lightness, difference }: RungShift): string {
+  const far = Math.round(Math.abs(lightness));
+  const way = lightness < 0 ? 'drops' : 'rises';
+  return far >= 3
+    ? `${ink.name} ${way} ${far} L* (ΔE00 ${difference.toFixed(0)}).`
+    : `${ink.name} turns to another hue (ΔE00 ${difference.toFixed(0)}).`;
+}

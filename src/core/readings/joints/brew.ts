@@ -1,0 +1,63 @@
+import { deltaE00 } from '../../materials/colour/difference';
+import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
+import { type ColourName, nameColour } from '../../materials/colour/names';
+import type { Spectrum } from '../../materials/colour/spectrum';
+import type { Ink } from '../../materials/ink/ink';
+import { laidReflectance } from '../../materials/ink/laid';
+
+/** A middle mixed from the two ends, in parts of each. */
+export interface Brew {
+  /** Whole parts of the first and of the last ink, 1 to 12. */
+  readonly parts: readonly [first: number, last: number];
+  /** Part of the last ink in the mix, 0…1, before rounding to parts. */
+  readonly mix: number;
+  readonly lab: Lab;
+  readonly colour: ColourName;
+}
+
+const MOST_PARTS = 12;
+
+/**
+ * The mix of two inks that is as far from the one as from the other in perceived colour (CIEDE2000, dried). The
+ * stronger ink needs less of itself, so there is more of the weaker in it.
+ */
+export function brewMiddle(first: Ink, last: Ink, ground: Spectrum): Brew {
+  const at = (mix: number): Lab =>
+    labOfSpectrum(
+      laidReflectance(
+        [
+          { ink: first, coats: 1 - mix },
+          { ink: last, coats: mix },
+        ],
+        ground,
+        'dry',
+      ),
+    );
+  const [start, end] = [at(0), at(1)];
+  let low = 0;
+  let high = 1;
+  for (let step = 0; step < 40; step++) {
+    const middle = (low + high) / 2;
+    const lab = at(middle);
+    if (deltaE00(lab, start) < deltaE00(lab, end)) low = middle;
+    else high = middle;
+  }
+  const mix = (low + high) / 2;
+  const lab = at(mix);
+  return { parts: inParts(mix), mix, lab, colour: nameColour(lab) };
+}
+
+/** The nearest ratio of small whole parts; fewer parts are preferred among near equals. */
+function inParts(mix: number): [number, number] {
+  let best: [number, number] = [1, 1];
+  let least = Number.POSITIVE_INFINITY;
+  for (let a = 1; a <= MOST_PARTS; a++)
+    for (let b = 1; b <= MOST_PARTS; b++) {
+      const off = Math.abs(b / (a + b) - mix) + 0.002 * (a + b);
+      if (off < least) {
+        least = off;
+        best = [a, b];
+      }
+    }
+  return best;
+}

@@ -1,0 +1,103 @@
+import { DARK_UP_TO } from '../../choose/search/topCoats';
+import { groundOf } from '../../engine/ground';
+import { labOfHex } from '../../materials/colour/hex';
+import { xyzOfSpectrum } from '../../materials/colour/lab';
+import type { Spectrum } from '../../materials/colour/spectrum';
+import { type Ink, isBare } from '../../materials/ink/ink';
+import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
+import { driedColour, laidReflectance } from '../../materials/ink/laid';
+import type { Kit } from '../../recipe/recipe';
+import { contrastOf, NEEDS } from './contrast';
+
+/** A dark ink as the top coat over a clear resist on this ladder. */
+export interface TopCoat {
+  readonly ink: Ink;
+  /** Contrast of the kept ground with the coat, at the ladder's worst place. */
+  readonly worst: number;
+  /** Rungs of which the design will be lost under it: a bold shape's contrast is not reached. */
+  readonly lost: readonly Ink[];
+}
+
+/** Places looked at along each joint. */
+const STATIONS = 9;
+
+/** What a shelf's darks are held against where it has no black of its own. */
+export const BLACK_DYE: Ink = {
+  id: 'black-dye',
+  name: 'A black dye',
+  family: 'black',
+  depth: 'deep',
+  kind: 'dye',
+  overWhite: '#141416',
+};
+/** An ink that over white is at most this light, L*, is black to the eye. */
+const BLACK_UP_TO = 18;
+
+/** A shelf with a plain black dye beside its own, unless it has a black that makes a coat. */
+export const withBlack = (shelf: readonly Ink[]): readonly Ink[] =>
+  shelf.some((ink) => makesCoat(ink) && labOfHex(ink.overWhite).l <= BLACK_UP_TO)
+    ? shelf
+    : [...shelf, BLACK_DYE];
+
+const makesCoat = ({ kind, wished }: Ink): boolean => !wished && buffsOff(kind);
+
+/**
+ * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
+ * what is under it; everywhere else the coat lies on the dried ladder.
+ */
+export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): readonly TopCoat[] {
+  const ground = groundOf(kit);
+  const known = ranked;
+  if (
+    known?.inks === kit.inks &&
+    known.shelf === shelf &&
+    known.ground.every((reflectance, band) => reflectance === ground[band])
+  )
+    return known.coats;
+  const coats = rank(kit.inks, ground, shelf);
+  ranked = { inks: kit.inks, shelf, ground, coats };
+  return coats;
+}
+
+/** Where joints lie does not matter to it: it is asked again and again for the same inks while marks are moved. */
+let ranked:
+  | {
+      readonly inks: readonly Ink[];
+      readonly shelf: readonly Ink[];
+      readonly ground: Spectrum;
+      readonly coats: readonly TopCoat[];
+    }
+  | undefined;
+
+function rank(inks: readonly Ink[], ground: Spectrum, shelf: readonly Ink[]): TopCoat[] {
+  const rungs = inks.filter((ink) => !isBare(ink));
+  const solid = rungs.map((ink) => laidReflectance([{ ink, coats: 1 }], ground, 'dry'));
+  const between = rungs.slice(1).flatMap((second, i) =>
+    Array.from({ length: STATIONS }, (_, station) => {
+      const mix = (station + 1) / (STATIONS + 1);
+      const laid = [
+        { ink: rungs[i] as Ink, coats: 1 - mix },
+        { ink: second, coats: mix },
+      ];
+      return laidReflectance(laid, ground, 'dry');
+    }),
+  );
+  const kept = [...solid, ...between];
+  const seen = (ink: Ink, coats: number, under: Spectrum): number =>
+    coats === 0 ? xyzOfSpectrum(under).y : xyzOfSpectrum(laidReflectance([{ ink, coats }], under, 'dry')).y;
+  // What buffing leaves on the design dulls it.
+  const contrastUnder = (ink: Ink) => (under: Spectrum) =>
+    contrastOf(seen(ink, INK_KINDS[ink.kind].clings, under), seen(ink, 1, under));
+  return shelf
+    .filter(makesCoat)
+    .filter((ink) => driedColour(ink, ground).l <= DARK_UP_TO)
+    .map((ink): TopCoat => {
+      const contrasts = kept.map(contrastUnder(ink));
+      return {
+        ink,
+        worst: Math.min(...contrasts),
+        lost: rungs.filter((_, i) => (contrasts[i] as number) < NEEDS['bold shape']),
+      };
+    })
+    .sort((p, q) => q.worst - p.worst);
+}

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { areaCurveOf } from '../engine/areaCurve';
+import { groundOfCard } from '../materials/card/card';
+import { setRun } from '../recipe/editLadder';
+import type { Kit } from '../recipe/recipe';
+import type { RunId } from '../recipe/runs/runs';
+import { walkJoint } from './joints/joint';
+import { newColourWidth, setNewColourWidth } from './joints/newColour';
+import { laidShares, perceivedShares, potencies } from './perceived';
+import { CLOSE_ENOUGH, solveShares, wantedShares } from './solveShares';
+
+const yellow = ink('yellow', '#f2c230');
+const blue = ink('blue', '#1f4f7a');
+const pink = ink('pink', '#e2568f');
+const red = ink('red', '#b3262f');
+const onRun = (kit: Kit, id: RunId): Kit => ({ ...kit, recipe: setRun(kit.recipe, id) });
+
+describe('what the trade says of shares falls out of the inks (common practice)', () => {
+  test('a yellow band needs more room than the share it is to show', () => {
+    for (const other of [blue, red]) {
+      const { recipe, why } = solveShares(
+        kitOf([yellow, other], WHITE_CARD, { joints: [{ width: 60 }] }),
+        [0.5, 0.5],
+      );
+      expect(why).toBeUndefined();
+      expect(recipe.rungs[0]?.share).toBeGreaterThan(0.53);
+    }
+  });
+
+  test('pink beside blue needs more than half to show as half', () => {
+    const { recipe } = solveShares(kitOf([pink, blue], WHITE_CARD, { joints: [{ width: 60 }] }), [0.5, 0.5]);
+    expect(recipe.rungs[0]?.share).toBeGreaterThan(0.53);
+  });
+
+  test.each([
+    ['yellow', yellow, 'blue', blue, 'hybrid', 0.33],
+    ['yellow', yellow, 'blue', blue, 'dye', 0.49],
+    ['yellow', yellow, 'red', red, 'hybrid', 0.16],
+    ['yellow', yellow, 'red', red, 'dye', 0.35],
+    ['pink', pink, 'blue', blue, 'hybrid', 0.2],
+    ['pink', pink, 'blue', blue, 'dye', 0.43],
+  ] as const)(
+    'in an even mixture %s gives way to its neighbour as far as was found before',
+    (_, first, __, second, kind, part) => {
+      const [weaker, stronger] = potencies(
+        kitOf([
+          { ...first, kind },
+          { ...second, kind },
+        ]),
+      );
+      expect(weaker?.holds).toBeCloseTo(part, 1);
+      expect(stronger?.holds).toBeGreaterThanOrEqual(0.5);
+    },
+  );
+});
+
+test('what is seen and what is laid add up to the whole panel, on every run', () => {
+  for (const id of ['straight', 'slant', 'glow', 'corners', 'scatter'] as const) {
+    const kit = onRun(kitOf([yellow, pink, blue]), id);
+    for (const shares of [perceivedShares(kit), laidShares(kit)])
+      expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 6);
+  }
+});
+
+test('shares are solved to a hundredth of the panel on every run, or it is said why not', () => {
+  const inks = DEMO_INKS.filter(({ kind }) => kind === 'hybrid' || kind === 'dye');
+  const any = fc.constantFrom(...inks);
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(any, { minLength: 2, maxLength: 4, selector: ({ family }) => family }),
+      fc.constantFrom<RunId>('straight', 'slant', 'glow'),
+      (three, id) => {
+        const kit = onRun(kitOf(three), id);
+        const { recipe, seen, off, why } = solveShares(kit, wantedShares(kit.recipe));
+        expect(perceivedShares({ ...kit, recipe })).toEqual(seen);
+        if (why === undefined) expect(off).toBeLessThanOrEqual(CLOSE_ENOUGH);
+        else expect(why).toMatch(/shows \d+ % at best/);
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+test('equal thirds of a usual trio can be had, on bands and on patches', () => {
+  for (const id of ['straight', 'slant', 'glow', 'corners'] as const) {
+    const kit = onRun(kitOf([yellow, pink, blue]), id);
+    const { off, why } = solveShares(kit, wantedShares(kit.recipe));
+    expect(why).toBeUndefined();
+    expect(off).toBeLessThanOrEqual(CLOSE_ENOUGH);
+  }
+});
+
+test('an area curve climbs from 0 to 1, and its way back undoes it', () => {
+  for (const id of ['straight', 'slant', 'glow'] as const) {
+    const { upTo, alongOf } = areaCurveOf(onRun(kitOf([yellow, blue]), id).recipe);
+    expect(upTo(0)).toBeCloseTo(0, 3);
+    for (let part = 0.05; part < 1; part += 0.05) {
+      expect(upTo(alongOf(part))).toBeCloseTo(part, 6);
+      expect(alongOf(part + 0.01)).toBeGreaterThan(alongOf(part));
+    }
+  }
+  // A disc of radius 30 round the middle of 80 × 100 mm.
+  const glow = {
+    ...kitOf([yellow, blue]).recipe,
+    run: { id: 'glow', params: { x: 50, y: 50, oval: 100 } },
+  } as const;
+  expect(areaCurveOf(glow).upTo(30)).toBeCloseTo((Math.PI * 900) / 8000, 2);
+});
+
+test('a new colour is made as wide as it is asked for', () => {
+  const kit = kitOf([pink, blue]);
+  const stations = walkJoint(pink, blue, groundOfCard(WHITE_CARD));
+  expect(newColourWidth(kit.recipe, 0, stations)).toBeGreaterThan(1);
+  for (const wanted of [4, 9, 20]) {
+    const recipe = setNewColourWidth(kit.recipe, 0, stations, wanted);
+    expect(newColourWidth(recipe, 0, stations)).toBeCloseTo(wanted, 6);
+  }
+  const plain = walkJoint(blue, ink('deeper', '#123456'), groundOfCard(WHITE_CARD));
+  expect(setNewColourWidth(kit.recipe, 0, plain, 9)).toBe(kit.recipe);
+});

@@ -1,0 +1,101 @@
+import { areaCurveOf } from '../engine/areaCurve';
+import { settle } from '../recipe/editLadder';
+import { type Kit, LEAST_JOINT, lieOf, type Recipe } from '../recipe/recipe';
+import { perceivedShares, potencies } from './perceived';
+
+/** Shares that are seen as wanted within this part of the panel are right. */
+export const CLOSE_ENOUGH = 0.01;
+
+/** A recipe laid so that what is seen is what was wanted, or as near as it goes. */
+export interface SolvedShares {
+  readonly recipe: Recipe;
+  /** What will be seen of each rung. */
+  readonly seen: readonly number[];
+  /** The largest miss, as a part of the panel. */
+  readonly off: number;
+  /** Why it is off by more than a hundredth, and what would help; undefined where it is not. */
+  readonly why: string | undefined;
+}
+
+const ROUNDS = 14;
+/** How much joints are narrowed from one attempt to the next. */
+const NARROWER = 0.75;
+const ATTEMPTS = 10;
+
+/** The shares a maker wants to see: their own, or equal ones. */
+export const wantedShares = ({ rungs, wanted }: Recipe): readonly number[] =>
+  wanted ?? rungs.map(() => 1 / rungs.length);
+
+/**
+ * Lays the ladder so that the wanted shares are seen. Each border is moved by what its sides lack, round after round;
+ * where joints are too wide to leave room for that they are narrowed, all alike.
+ *
+ * @param wanted  parts of the panel, one a rung, summing to 1
+ */
+export function solveShares(kit: Kit, wanted: readonly number[]): SolvedShares {
+  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
+  let widths = kit.recipe.joints.map(({ width }) => width);
+  for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+    const found = withWidths(kit, wanted, widths);
+    if (!best || found.off < best.off - 1e-4) best = found;
+    // Patches have one joint width, which is the run's own number.
+    if (best.off <= CLOSE_ENOUGH / 2 || !lieOf(kit.recipe)) break;
+    widths = widths.map((width) => Math.max(width * NARROWER, LEAST_JOINT));
+  }
+  const { recipe, seen, off } = best as NonNullable<typeof best>;
+  return { recipe, seen, off, why: off <= CLOSE_ENOUGH ? undefined : tellWhy(kit, wanted, seen) };
+}
+
+function withWidths(kit: Kit, wanted: readonly number[], widths: readonly number[]) {
+  const { alongOf } = areaCurveOf(kit.recipe);
+  const whole = alongOf(1);
+  let laid = [...wanted];
+  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
+  for (let round = 0; round < ROUNDS; round++) {
+    const recipe = laidAs(kit.recipe, laid, widths, (part) => alongOf(part) / whole);
+    const seen = perceivedShares({ ...kit, recipe });
+    const lacks = wanted.map((share, i) => share - (seen[i] as number));
+    const off = Math.max(...lacks.map(Math.abs));
+    if (!best || off < best.off) best = { recipe, seen, off };
+    if (off < CLOSE_ENOUGH / 4) break;
+    const gain = round < 6 ? 0.9 : 0.5;
+    const next = laid.map((share, i) => Math.max(share + gain * (lacks[i] as number), LEAST_LAID));
+    const sum = next.reduce((total, share) => total + share, 0);
+    laid = next.map((share) => share / sum);
+  }
+  return best as NonNullable<typeof best>;
+}
+
+/** No ink is laid on less than this part of the panel. */
+const LEAST_LAID = 0.01;
+
+/** The recipe with these parts of the panel laid, its joints as wide as there is room for. */
+function laidAs(
+  recipe: Recipe,
+  laid: readonly number[],
+  widths: readonly number[],
+  shareOfRun: (part: number) => number,
+): Recipe {
+  let area = 0;
+  let before = 0;
+  const rungs = recipe.rungs.map((rung, i) => {
+    area += laid[i] as number;
+    const border = i === recipe.rungs.length - 1 ? 1 : lieOf(recipe) ? shareOfRun(area) : area;
+    const share = border - before;
+    before = border;
+    return { ...rung, share };
+  });
+  return settle({ ...recipe, rungs, joints: widths.map((width) => ({ width })) });
+}
+
+function tellWhy(kit: Kit, wanted: readonly number[], seen: readonly number[]): string {
+  const lacks = wanted.map((share, i) => share - (seen[i] as number));
+  const worst = lacks.reduce((at, lack, i) => (Math.abs(lack) > Math.abs(lacks[at] as number) ? i : at), 0);
+  const ink = kit.inks[worst];
+  const percent = (part: number | undefined) => `${Math.round((part ?? 0) * 100)} %`;
+  const held = `${ink?.name} shows ${percent(seen[worst])} at best, not ${percent(wanted[worst])}`;
+  if (!lieOf(kit.recipe))
+    return `${held}: on patches all joints are equally soft. Make the joints narrower, or ask for less.`;
+  const { told } = potencies(kit)[worst] ?? { told: '' };
+  return `${held}: it ${told} in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`;
+}

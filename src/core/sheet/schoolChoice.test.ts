@@ -1,0 +1,196 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { BARE, type Ink } from '../materials/ink/ink';
+import { INK_KINDS } from '../materials/ink/kinds';
+import { setRun } from '../recipe/editLadder';
+import { USUAL_PANEL } from '../recipe/panel';
+import type { Kit, Recipe } from '../recipe/recipe';
+import { RUN_IDS } from '../recipe/runs/runs';
+import { SCHOOL_IDS, type SchoolId } from '../recipe/schools/schools';
+import { compileSheet } from './compile';
+import { suggestSchool } from './schoolChoice';
+import { paceFrom, USUAL_PACE } from './times';
+
+const gorse = ink('Gorse', '#e3b20f');
+const weir = ink('Weir', '#007a7c');
+const skerry = ink('Skerry', '#005487');
+const by = (school: Recipe['school'], inks: readonly Ink[] = [gorse, weir, skerry]): Kit =>
+  kitOf(inks, WHITE_CARD, { school, panel: { width: 80, height: 120 } });
+const titles = (kit: Kit) => compileSheet(kit, 'mm').steps.map(({ title, work }) => `${title}: ${work}`);
+const atWork = (kit: Kit) => titles(kit).slice(1, -2);
+
+describe('the sheet of each school, as it is read at the desk', () => {
+  test('pale first', () => {
+    expect(atWork(by('paleFirst'))).toEqual([
+      'Gorse: Solid from 85 mm to the top edge; fade down to nothing by 75.',
+      'Weir: Solid 45 to 75 mm; fade up to nothing by 85, down to nothing by 35.',
+      'Back with Gorse: Over the join, 75 to 85 mm, until no line is left.',
+      'Skerry: Solid from the foot to 35 mm; fade up to nothing by 45.',
+      'Back with Weir: Over the join, 35 to 45 mm, until no line is left.',
+    ]);
+  });
+
+  test('dark first', () => {
+    expect(atWork(by('darkFirst'))).toEqual([
+      'Skerry: Solid from the foot to 35 mm; fade up to nothing by 45.',
+      'Weir: Solid 45 to 75 mm; fade up to nothing by 85, down to nothing by 35.',
+      'Back with Skerry: Over the join, 35 to 45 mm, until no line is left.',
+      'Gorse: Solid from 85 mm to the top edge; fade down to nothing by 75.',
+      'Back with Weir: Over the join, 75 to 85 mm, until no line is left.',
+    ]);
+  });
+
+  test('both ends, then an inked middle', () => {
+    expect(atWork(by('bothEnds')).map((line) => line.split(':')[0])).toEqual([
+      'Gorse',
+      'Skerry',
+      'Weir',
+      'Back with Gorse',
+      'Back with Skerry',
+    ]);
+  });
+
+  test('both ends, then a brewed middle, mostly of the weaker ink', () => {
+    const [, , brew, ...back] = atWork(by('bothEnds', [gorse, skerry]));
+    expect(brew).toMatch(
+      /^Brewed middle: Load a third brush from both: \d+ of Gorse to \d+ of Skerry, for a .*green\./,
+    );
+    expect(brew).toContain('Lay it in the bare strip, 55 to 65 mm.');
+    expect(back.map((line) => line.split(':')[0])).toEqual(['Back with Gorse', 'Back with Skerry']);
+  });
+
+  test('middle out, on a glow: the centre, then ring by ring, measured as radii', () => {
+    const glow = by('middleOut');
+    const kit = { ...glow, recipe: setRun(glow.recipe, 'glow') };
+    expect(atWork(kit)[0]).toMatch(
+      /^Gorse: Solid from [\d.]+ mm to the centre; fade outward to nothing by [\d.]+\.$/,
+    );
+    expect(atWork(kit).at(-2)).toMatch(/^Skerry: Solid from the edges to [\d.]+ mm; fade inward/);
+  });
+});
+
+test.each<[string, Kit, SchoolId]>([
+  [
+    'a glow is laid from its middle',
+    { ...by('suggested'), recipe: setRun(by('suggested').recipe, 'glow') },
+    'middleOut',
+  ],
+  ['an ink that fades to bare card is dragged out', by('suggested', [skerry, BARE]), 'darkFirst'],
+  ['two far ends want a brewed middle', by('suggested', [gorse, skerry]), 'bothEnds'],
+  ['yellow goes down first', by('suggested'), 'paleFirst'],
+  [
+    'depths of one colour are dragged out of the deepest',
+    by('suggested', [ink('pale', '#9fbee3'), ink('mid', '#0883c3'), ink('deep', '#005487')]),
+    'darkFirst',
+  ],
+])('the school that follows: %s', (_, kit, school) => {
+  expect(suggestSchool(kit).id).toBe(school);
+});
+
+const blended = DEMO_INKS.filter(({ kind }) => INK_KINDS[kind].blends);
+const anyKit = fc
+  .record({
+    inks: fc.uniqueArray(fc.constantFrom(...blended), {
+      minLength: 2,
+      maxLength: 5,
+      selector: ({ id }) => id,
+    }),
+    school: fc.constantFrom(...SCHOOL_IDS),
+    run: fc.constantFrom(...RUN_IDS),
+    over: fc.constantFrom(...blended),
+  })
+  .map(({ inks, school, run, over }): Kit => {
+    const kit = by(school, inks);
+    return withPass({ ...kit, recipe: setRun(kit.recipe, run) }, 'edge', { ink: over });
+  });
+
+test('whatever the recipe: every ink is laid once, every join is gone back over, and a key names one step', () => {
+  fc.assert(
+    fc.property(anyKit, (kit) => {
+      const { steps } = compileSheet(kit, 'mm');
+      expect(
+        steps
+          .filter(({ kind }) => kind === 'lay')
+          .map(({ ink: laid }) => laid?.id)
+          .sort(),
+      ).toEqual(kit.inks.map(({ id }) => id).sort());
+      expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
+      if (kit.recipe.run.id !== 'corners' && kit.recipe.run.id !== 'scatter') {
+        const last = steps.at(-1);
+        expect(last?.after.blended.every(Boolean)).toBe(true);
+      }
+      expect(steps.at(-1)?.after.laid.every(Boolean)).toBe(true);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('no step uses a brush that holds a foreign family or another kind’s ink', () => {
+  fc.assert(
+    fc.property(anyKit, (kit) => {
+      const held = new Map<string, Ink>();
+      for (const { brush, ink: used, kind } of compileSheet(kit, 'mm').steps) {
+        if (!brush || !used || kind === 'brew') continue;
+        const before = held.get(brush.letter);
+        if (before) {
+          expect(INK_KINDS[before.kind].brushSet).toBe(INK_KINDS[used.kind].brushSet);
+          if (INK_KINDS[used.kind].brushSet !== 'white only') expect(before.family).toBe(used.family);
+        }
+        held.set(brush.letter, used);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('a note stays with its step when the recipe is changed', () => {
+  const kit = by('paleFirst');
+  const noted = { ...kit, recipe: { ...kit.recipe, notes: { 'back 0 over 1': 'lighter than last time' } } };
+  const noteOf = (of: Kit) => compileSheet(of, 'mm').steps.find(({ note }) => note)?.title;
+  expect(noteOf(noted)).toBe('Back with Gorse');
+  expect(noteOf({ ...noted, recipe: setRun(noted.recipe, 'slant') })).toBe('Back with Gorse');
+});
+
+test('on a large panel dyes dry before they are gone back over, and it is said what helps; pigments do not', () => {
+  const large = (kind: Ink['kind']) =>
+    kitOf(
+      [gorse, weir, skerry].map((one) => ({ ...one, kind })),
+      WHITE_CARD,
+      {
+        panel: { width: 210, height: 297 },
+      },
+    );
+  const [warning] = compileSheet(large('dye'), 'mm').warnings;
+  expect(warning?.told).toMatch(/after both have dried\. Lay a smaller stretch.*stays open longer than/);
+  expect(compileSheet(large('pigment'), 'mm').warnings).toEqual([]);
+  expect(
+    compileSheet(kitOf([gorse, weir, skerry], WHITE_CARD, { panel: USUAL_PANEL }), 'mm').warnings,
+  ).toEqual([]);
+});
+
+test('times are a maker’s own once they have timed a step: the median of the latest', () => {
+  expect(paceFrom([])).toEqual(USUAL_PACE);
+  const timings = [3, 1, 2].map((minutes) => ({ work: 'layBand', minutes }) as const);
+  expect(paceFrom(timings)).toEqual({ ...USUAL_PACE, layBand: 2 });
+  const kit = by('paleFirst');
+  const slow = compileSheet(kit, 'mm', { ...USUAL_PACE, layBand: 6 });
+  expect(slow.workMinutes).toBeGreaterThan(compileSheet(kit, 'mm').workMinutes + 5);
+});
+
+test('bare card is not laid, and what is laid over the dried ladder waits for it', () => {
+  const kit = by('suggested', [skerry, BARE]);
+  expect(titles(kit).filter((title) => title.startsWith('Skerry') || title.startsWith('bare'))).toHaveLength(
+    1,
+  );
+  const coated = withPass(kit, 'coat', { ink: weir });
+  expect(compileSheet(coated, 'mm').steps.map(({ kind }) => kind)).toEqual([
+    'prepare',
+    'lay',
+    'dry',
+    'pass',
+    'dry',
+    'check',
+  ]);
+});

@@ -1,0 +1,78 @@
+import { lazy, Suspense, useRef, useState } from 'react';
+import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
+import { useShelf } from '../../app/session';
+import { usePaperWork } from '../../app/usePaperWork';
+import type { Kit, Recipe } from '../../core/recipe/recipe';
+import { kitFrom } from '../../data/recipes';
+import { useAppStore } from '../../store/hooks';
+import { Menu } from '../../ui/Menu';
+
+const Faults = lazy(() => import('../../ui/Faults'));
+
+/** What can be done with the recipe on the bench as a whole. */
+export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) {
+  const store = useAppStore();
+  const actions = useRecipeActions();
+  const shelf = useShelf();
+  const painting = usePaperWork(
+    'Painting the picture',
+    'The picture could not be painted. Reload the page and try again; the recipe is saved.',
+  );
+  const picker = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<Refusal>();
+  // Looked up when asked for: the menu need not follow every step of a drag.
+  const withRecipe = (act: (recipe: Recipe) => void) => () => {
+    const { recipe } = store.getState().draft;
+    if (recipe) act(recipe);
+  };
+  const withKit = (act: (kit: Kit) => void) =>
+    withRecipe((recipe) => {
+      const kit = shelf && kitFrom(recipe, shelf);
+      if (kit) act(kit);
+    });
+  return (
+    <>
+      {painting.progress}
+      <Menu
+        items={[
+          { label: 'New recipe', onSelect: () => shelf && void actions.create(shelf) },
+          { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
+          'line',
+          { label: 'Export as a file', onSelect: withKit(actions.download) },
+          {
+            label: 'Export as a picture, 300 dpi',
+            onSelect: withKit((kit) =>
+              painting.make((worker, onProgress) =>
+                actions.exportPicture(kit, (one) => worker.picture(one, onProgress)),
+              ),
+            ),
+          },
+          { label: 'Import from a file', onSelect: () => picker.current?.click() },
+          'line',
+          { label: 'Versions', onSelect: onVersions },
+          'line',
+          { label: 'Delete', onSelect: withRecipe(actions.remove) },
+        ]}
+      >
+        Recipe
+      </Menu>
+      <input
+        ref={picker}
+        type="file"
+        accept=".json,.png,.txt,application/json,image/png,text/plain"
+        aria-label="Recipe file to import"
+        className="hidden"
+        onChange={async ({ target }) => {
+          const file = target.files?.[0];
+          target.value = '';
+          if (file) setRefusal(await actions.bringIn(file));
+        }}
+      />
+      {refusal && (
+        <Suspense>
+          <Faults {...refusal} onClose={() => setRefusal(undefined)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,63 @@
+import { Dialog } from 'radix-ui';
+import { useMemo, useRef } from 'react';
+import { PanelPicture } from '../../../app/panel/PanelPicture';
+import { useSize } from '../../../app/useSize';
+import { switchPass } from '../../../core/recipe/editPasses';
+import { PASS_KINDS } from '../../../core/recipe/passes/passes';
+import type { Kit } from '../../../core/recipe/recipe';
+import { Button } from '../../../ui/Button';
+import { Modal } from '../../../ui/Modal';
+
+interface Props {
+  readonly kit: Kit;
+  readonly passId: string;
+  readonly onClose: () => void;
+}
+
+const HEIGHT = 460;
+const GAP = 24;
+
+/** The same panel with a pass and without it, dried, at one size. */
+export function SideBySide({ kit, passId, onClose }: Props) {
+  const pass = kit.recipe.passes.find(({ id }) => id === passId);
+  const label = pass ? PASS_KINDS[pass.kind].label.toLowerCase() : '';
+  return (
+    <Modal lies="middle" className="w-[min(52rem,94vw)]" onClose={onClose}>
+      <header className="mb-3 flex items-center gap-3">
+        <Dialog.Title className="heading mr-auto text-lg">With and without the {label}</Dialog.Title>
+        <Dialog.Close asChild>
+          <Button>Close</Button>
+        </Dialog.Close>
+      </header>
+      <Pair kit={kit} passId={passId} label={label} />
+    </Modal>
+  );
+}
+
+type PairProps = Pick<Props, 'kit' | 'passId'> & { readonly label: string };
+
+function Pair({ kit, passId, label }: PairProps) {
+  const { panel } = kit.recipe;
+  const box = useRef<HTMLDivElement>(null);
+  const room = useSize(box);
+  const without = useMemo(() => ({ ...kit, recipe: switchPass(kit.recipe, passId, false) }), [kit, passId]);
+  const width = Math.round(
+    Math.min((HEIGHT * panel.width) / panel.height, Math.max((room.width - GAP) / 2, 0)),
+  );
+  const height = Math.round((width * panel.height) / panel.width);
+  return (
+    <div ref={box} className="flex justify-center" style={{ gap: GAP }}>
+      {[
+        { told: `With the ${label}`, shown: kit },
+        { told: 'Without', shown: without },
+      ].map(({ told, shown }) => (
+        <figure key={told} style={{ width }}>
+          {width > 0 && (
+            <PanelPicture kit={shown} wetness="dry" width={width} height={height} label={`${told}, dried`} />
+          )}
+          <figcaption className="mt-1 font-semibold">{told}</figcaption>
+        </figure>
+      ))}
+    </div>
+  );
+}

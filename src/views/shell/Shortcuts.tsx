@@ -1,0 +1,66 @@
+import { Dialog } from 'radix-ui';
+import { useAllCommands } from '../../app/commands';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { viewSet } from '../../store/view';
+import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
+
+/** Keys that belong to a control rather than to a command. */
+const AT_A_CONTROL = [
+  ['Arrow keys', 'on a mark, a handle, a number or the rail: move it; with Shift ten times as far'],
+  ['Enter', 'on the rail: put the ink on the ladder'],
+  ['Space, Page down', 'step by step: the next step; Page up: the one before'],
+  ['Esc', 'close what is open, take back what is being typed'],
+] as const;
+
+/** Every key there is, at this place. */
+export default function Shortcuts({
+  onTour,
+  onClose,
+}: {
+  readonly onTour: () => void;
+  readonly onClose: () => void;
+}) {
+  const dispatch = useAppDispatch();
+  const letterKeys = useAppSelector(({ view }) => view.letterKeys);
+  const withKeys = useAllCommands().filter(({ key }) => key);
+  const row = 'grid grid-cols-[9rem_1fr] gap-3 border-b border-line py-1';
+  return (
+    <Modal lies="middle" className="w-[min(36rem,94vw)]" onClose={onClose}>
+      <Dialog.Title className="heading mb-3 text-lg">Keys</Dialog.Title>
+      <dl>
+        {withKeys.map(({ id, label, key }) => (
+          <div key={id} className={row}>
+            <dt>
+              <kbd className="font-sans font-semibold">{key}</kbd>
+            </dt>
+            <dd>{label}</dd>
+          </div>
+        ))}
+        {AT_A_CONTROL.map(([key, label]) => (
+          <div key={key} className={row}>
+            <dt>
+              <kbd className="font-sans font-semibold">{key}</kbd>
+            </dt>
+            <dd>{label}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="mt-3 flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={letterKeys}
+          onChange={({ target }) => dispatch(viewSet({ letterKeys: target.checked }))}
+          className="size-4 accent-(--strong)"
+        />
+        Keys of one letter or sign do something
+      </label>
+      <div className="mt-4 flex justify-end gap-2">
+        <Button onClick={onTour}>Show me round the bench</Button>
+        <Dialog.Close asChild>
+          <Button look="strong">Close</Button>
+        </Dialog.Close>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,77 @@
+import { Popover } from 'radix-ui';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { STOPS } from '../../app/tour';
+import { Button } from '../../ui/Button';
+
+/** How long a stop waits for its control to be drawn, ms. */
+const WAIT = 3000;
+
+/** Leads round the bench, one control after another; Escape or a press beside it leaves. */
+export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
+  const [at, setAt] = useState(0);
+  const stop = STOPS[at];
+  const anchor = useControl(stop?.at ?? '');
+  const virtual = useRef<{ getBoundingClientRect: () => DOMRect }>(null);
+  virtual.current = anchor;
+  const box = useMemo(() => anchor?.getBoundingClientRect(), [anchor]);
+  if (!stop || !anchor || !box) return null;
+  return (
+    <>
+      <span
+        aria-hidden="true"
+        className="pointer-events-none fixed z-40 rounded-[3px] outline-4 outline-offset-2 outline-text"
+        style={{ top: box.top, left: box.left, width: box.width, height: box.height }}
+      />
+      <Popover.Root open onOpenChange={(open) => !open && onEnd()}>
+        <Popover.Anchor virtualRef={virtual as { current: { getBoundingClientRect: () => DOMRect } }} />
+        <Popover.Portal>
+          <Popover.Content
+            key={at}
+            side={stop.side}
+            sideOffset={10}
+            collisionPadding={12}
+            sticky="always"
+            aria-label={`Tour, ${at + 1} of ${STOPS.length}: ${stop.title}`}
+            className="z-50 w-80 rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
+          >
+            <p className="text-[12px] opacity-80">
+              {at + 1} of {STOPS.length}
+            </p>
+            <h2 className="heading text-[16px]">{stop.title}</h2>
+            <p className="mt-1 text-[14px]">{stop.text}</p>
+            <div className="mt-3 flex gap-2 text-text">
+              <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
+                Back
+              </Button>
+              <Button onClick={() => (at === STOPS.length - 1 ? onEnd() : setAt(at + 1))}>
+                {at === STOPS.length - 1 ? 'Finish' : 'Next'}
+              </Button>
+              <Button look="bare" className="ml-auto bg-field" onClick={onEnd}>
+                Leave the tour
+              </Button>
+            </div>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </>
+  );
+}
+
+/** The control a stop points at, scrolled into sight; it may still be loading. */
+function useControl(name: string): Element | null {
+  const [found, setFound] = useState<Element | null>(null);
+  useLayoutEffect(() => {
+    const begun = performance.now();
+    let frame = 0;
+    const look = () => {
+      const element = document.querySelector(`[data-tour="${name}"]`);
+      if (element) {
+        element.scrollIntoView({ block: 'nearest' });
+        setFound(element);
+      } else if (performance.now() - begun < WAIT) frame = requestAnimationFrame(look);
+    };
+    look();
+    return () => cancelAnimationFrame(frame);
+  }, [name]);
+  return found;
+}

@@ -1,0 +1,64 @@
+import { useDropzone } from 'react-dropzone';
+import type { PictureState } from '../../../app/sampling/usePicture';
+import { REFERENCES } from '../../../core/choose/match/references';
+import { Button } from '../../../ui/Button';
+
+interface Props {
+  readonly picture: PictureState;
+  readonly onChosen: () => void;
+}
+
+/** A picture of one's own, or one of those that come with the application. */
+export function PictureChoice({ picture, onChosen }: Props) {
+  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
+    multiple: false,
+    noClick: true,
+    noKeyboard: true,
+    onDrop: ([file]) => {
+      if (!file) return;
+      onChosen();
+      picture.open(file.name, (reader) => reader.open(file));
+    },
+  });
+  return (
+    <div {...getRootProps()} className="space-y-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <input {...getInputProps({ 'aria-label': 'Picture file' })} />
+        <Button look="strong" onClick={open}>
+          Open a picture
+        </Button>
+        <span className="text-mute">{isDragActive ? 'Drop it here' : 'or drop one here, or use'}</span>
+        <select
+          aria-label="A picture that comes with the application"
+          value={REFERENCES.find(({ label }) => label === picture.label)?.id ?? ''}
+          onChange={({ target }) => {
+            const chosen = REFERENCES.find(({ id }) => id === target.value);
+            if (!chosen) return;
+            onChosen();
+            picture.open(chosen.label, (reader) => reader.reference(chosen.id));
+          }}
+          className="frame min-h-7 px-1 py-0.5"
+        >
+          <option value="">one of ours</option>
+          {REFERENCES.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </div>
+      {picture.reading && (
+        <p role="status" className="flex items-center gap-3">
+          Reading the picture …
+          <progress aria-label="Reading the picture" className="h-2 flex-1 accent-(--strong)" />
+          <Button onClick={picture.cancel}>Cancel</Button>
+        </p>
+      )}
+      {picture.problem && (
+        <p role="alert" className="border-l-4 border-text pl-3">
+          {picture.problem}
+        </p>
+      )}
+    </div>
+  );
+}
