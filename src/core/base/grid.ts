@@ -1,4 +1,4 @@
-import type { Panel } from '../recipe/panel';
+import type { Size } from './geometry';
 import type { Millimetres } from './length';
 
 /** An even grid of about square cells over a panel. */
@@ -14,7 +14,7 @@ export interface Cells {
 const LEAST = 8;
 
 /** @param most  cells along the panel's longer side */
-export function cellsOf({ width, height }: Panel, most: number): Cells {
+export function cellsOf({ width, height }: Size, most: number): Cells {
   const along = (side: Millimetres) => Math.max(Math.round((most * side) / Math.max(width, height)), LEAST);
   const [columns, rows] = [along(width), along(height)];
   return { columns, rows, width: width / columns, height: height / rows };
@@ -33,4 +33,4 @@ export const middlesOf = ({
   ]);
 
 /** The middles of an even grid of so many cells along the panel's longer side. */
-export const gridOf = (panel: Panel, most: number) => middlesOf(cellsOf(panel, most));
+export const gridOf = (panel: Size, most: number) => middlesOf(cellsOf(panel, most));

@@ -1,37 +1,54 @@
-import type { Panel } from '../recipe/panel';
+import type { Size } from './geometry';
 import { formatBare, formatFineBare, parseLength, type Unit } from './length';
 
-/** Numbers of a run or of a pass, by their keys. Lengths are mm, angles degrees, parts per cent, choices counted from 0. */
-export type Params = Readonly<Record<string, number>>;
-
-interface SpecBase {
-  readonly key: string;
-  readonly label: string;
-  readonly initial: (panel: Panel) => number;
-}
-
 /** A number that is measured: how far it may go, and where it starts. */
-export interface MeasureSpec extends SpecBase {
+export interface MeasureSpec {
+  readonly label: string;
+  /** Lengths are mm, angles degrees, parts per cent; counts and seeds are whole. */
   readonly unit: 'mm' | '°' | '%' | '×' | 'seed';
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   /** What an arrow key changes it by. */
   readonly step: number;
+  readonly initial: (panel: Size) => number;
 }
 
-/** One of a few, in words; the number is its place among them. */
-export interface ChoiceSpec extends SpecBase {
-  readonly choices: readonly string[];
+/** One of a few words; each with what the interface says for it. */
+export interface ChoiceSpec<Word extends string = string> {
+  readonly label: string;
+  readonly choices: Readonly<Record<Word, string>>;
+  readonly initial: Word;
 }
 
-/** What one of these numbers means. */
+/** What one parameter of a run or of a pass means. */
 export type ParamSpec = MeasureSpec | ChoiceSpec;
+
+/** All parameters of one kind, by their keys, in the order they are shown. */
+export type ParamSpecs = Readonly<Record<string, ParamSpec>>;
+
+export type ParamValue = number | string;
+
+type ValueOf<Spec extends ParamSpec> = Spec extends ChoiceSpec<infer Word> ? Word : number;
+
+/** The values that go with specs: a word for a choice, a number for a measure. */
+export type ParamsOf<Specs extends ParamSpecs> = {
+  readonly [Key in keyof Specs]: ValueOf<Specs[Key]>;
+};
+
+/** Values of some kind or other, by their keys. */
+export type Params = Readonly<Record<string, ParamValue>>;
+
+/** A choice between words. */
+export const choice = <Word extends string>(
+  label: string,
+  choices: Readonly<Record<Word, string>>,
+  initial: NoInfer<Word>,
+): ChoiceSpec<Word> => ({ label, choices, initial });
 
 export const isChoice = (spec: ParamSpec): spec is ChoiceSpec => 'choices' in spec;
 
-/** The least and the most such a number may be. */
-export const rangeOf = (spec: ParamSpec): readonly [least: number, most: number] =>
-  isChoice(spec) ? [0, spec.choices.length - 1] : [spec.least, spec.most];
+/** Whether only whole numbers will do. */
+export const isWhole = ({ unit }: MeasureSpec): boolean => unit === 'seed' || unit === '×';
 
 /** A measured number without its unit: lengths as a rule reads them, or finer where they are set finer. */
 export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): string {
@@ -39,43 +56,54 @@ export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): str
   return String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
 }
 
+/** A value in words, with its unit; "none" where there is none. */
+export function describeParam(spec: ParamSpec, value: ParamValue | undefined, unit: Unit): string {
+  if (isChoice(spec)) return spec.choices[value ?? ''] ?? 'none';
+  if (typeof value !== 'number') return 'none';
+  const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
+  return `${formatMeasure(spec, value, unit)}${suffix}`;
+}
+
 /**
  * Reads a measured number as a maker types it, with or without its unit; a bare length is in `unit`.
  *
- * @returns the number, inside its range; undefined where it is none, or lies beyond. A limit may be typed as it is told,
+ * @returns the number, inside its range; undefined where it is none, or lies beyond. A limit may be typed as it is shown,
  * which rounding may put a hair beyond it
  */
 export function readMeasure(spec: MeasureSpec, text: string, unit: Unit): number | undefined {
   const bare = text.replace(/[°%]/g, '').replace(',', '.').trim();
   const value = spec.unit === 'mm' ? parseLength(text, unit) : bare === '' ? undefined : Number(bare);
   if (value === undefined || !Number.isFinite(value)) return undefined;
-  const told = (number: number) => formatMeasure(spec, number, unit);
-  const { least, most } = spec;
-  const fits = value >= least && value <= most;
-  return fits || told(value) === told(least) || told(value) === told(most)
-    ? holdParam(spec, value)
+  const shown = (number: number) => formatMeasure(spec, number, unit);
+  const { min, max } = spec;
+  const fits = value >= min && value <= max;
+  return fits || shown(value) === shown(min) || shown(value) === shown(max)
+    ? clampMeasure(spec, value)
     : undefined;
 }
 
-/** The numbers a run or a pass starts with on a panel. */
-export const initialParams = (specs: readonly ParamSpec[], panel: Panel): Params =>
-  Object.fromEntries(specs.map((spec) => [spec.key, holdParam(spec, spec.initial(panel))]));
-
-/** A number held inside its range; seeds, counts and choices are whole. */
-export function holdParam(spec: ParamSpec, value: number): number {
-  const [least, most] = rangeOf(spec);
-  const held = Math.min(Math.max(value, least), most);
-  return isWhole(spec) ? Math.round(held) : held;
+/** A number inside its range, whole where it must be; never the negative nought, which no file can hold. */
+export function clampMeasure(spec: MeasureSpec, value: number): number {
+  const inside = Math.min(Math.max(value, spec.min), spec.max);
+  return (isWhole(spec) ? Math.round(inside) : inside) + 0;
 }
 
-export const isWhole = (spec: ParamSpec): boolean =>
-  isChoice(spec) || spec.unit === 'seed' || spec.unit === '×';
+/** A value as its spec allows it: what does not fit at all is where it starts on the panel. */
+function fitted(spec: ParamSpec, value: ParamValue | undefined, panel: Size): ParamValue {
+  if (isChoice(spec)) return typeof value === 'string' && value in spec.choices ? value : spec.initial;
+  return clampMeasure(spec, typeof value === 'number' ? value : spec.initial(panel));
+}
 
-/** Numbers as their specs allow them; one that is missing starts where it does on the panel. */
-export const heldParams = (specs: readonly ParamSpec[], params: Params, panel: Panel): Params =>
+/** Values as their specs allow them; one that is missing starts where it does on the panel. */
+export const fitParams = <Specs extends ParamSpecs>(
+  specs: Specs,
+  params: Params,
+  panel: Size,
+): ParamsOf<Specs> =>
   Object.fromEntries(
-    specs.map((spec) => [spec.key, holdParam(spec, params[spec.key] ?? spec.initial(panel))]),
-  );
+    Object.entries(specs).map(([key, spec]) => [key, fitted(spec, params[key], panel)]),
+  ) as ParamsOf<Specs>;
 
-/** A number of a run, or where it starts when it has none. */
-export const param = (params: Params, key: string, otherwise: number): number => params[key] ?? otherwise;
+/** The values a run or a pass starts with on a panel. */
+export const initialParams = <Specs extends ParamSpecs>(specs: Specs, panel: Size): ParamsOf<Specs> =>
+  fitParams(specs, {}, panel);

@@ -18,10 +18,13 @@ export interface Card {
   readonly note?: string;
 }
 
-/** Lightest and heaviest card, g/m². */
-export const GRAMMAGE_LIMITS = { least: 40, most: 1200 } as const;
-/** Shortest and longest side of a sheet, mm. */
-export const SHEET_LIMITS = { least: 50, most: 1200 } as const;
+/** Lightest and heaviest card, g/m²; shortest and longest side of a sheet, mm; whole sheets; letters of a note. */
+export const CARD_LIMITS = {
+  grammage: { min: 40, max: 1200 },
+  sheet: { min: 50, max: 1200 },
+  stock: { min: 0, max: 100_000 },
+  note: 2000,
+} as const;
 
 /** Reflectance of the bare card, 0…1 per band. */
 export const groundOfCard = (card: Card): Spectrum => reflectanceOfHex(card.colour);

@@ -22,7 +22,7 @@ export interface Finish {
   readonly stroke: string;
   /** How it takes ink: well, with care, or badly; and why. */
   readonly takes: 'well' | 'with care' | 'badly';
-  readonly told: string;
+  readonly description: string;
   /** Whether it may be wetted: water colours soak in evenly, a coating keeps them out. */
   readonly wets: boolean;
 }
@@ -40,7 +40,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: SMALL,
     takes: 'well',
-    told: 'Smooth and even: the usual choice.',
+    description: 'Smooth and even: the usual choice.',
     wets: true,
   },
   plate: {
@@ -51,7 +51,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: SMALL,
     takes: 'well',
-    told: 'Plate-smooth: as good as the usual choice.',
+    description: 'Plate-smooth: as good as the usual choice.',
     wets: true,
   },
   watercolour: {
@@ -62,7 +62,8 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: EVERY_WAY,
     takes: 'well',
-    told: 'A slight tooth, filled by circles in every direction; hybrid inks blend better on it, and it takes water.',
+    description:
+      'A slight tooth, filled by circles in every direction; hybrid inks blend better on it, and it takes water.',
     wets: true,
   },
   kraft: {
@@ -73,7 +74,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0.11,
     stroke: SMALL,
     takes: 'with care',
-    told: 'Mid-toned: hybrid or pigment only; pale rungs turn muddy.',
+    description: 'Mid-toned: hybrid or pigment only; pale rungs turn muddy.',
     wets: true,
   },
   textured: {
@@ -84,7 +85,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: EVERY_WAY,
     takes: 'with care',
-    told: 'Bumps show and specks stay bare: only where that is wanted.',
+    description: 'Bumps show and specks stay bare: only where that is wanted.',
     wets: true,
   },
   coated: {
@@ -95,7 +96,8 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: 'the lightest circles, in thin layers dried one by one',
     takes: 'badly',
-    told: 'Coated: ink stays wet, slides and wipes off. Dry each layer with heat, or take an uncoated card.',
+    description:
+      'Coated: ink stays wet, slides and wipes off. Dry each layer with heat, or take an uncoated card.',
     wets: false,
   },
   patterned: {
@@ -106,7 +108,8 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: SMALL,
     takes: 'badly',
-    told: 'Its print shows through and its coating takes ink badly: good as the ground under a resist.',
+    description:
+      'Its print shows through and its coating takes ink badly: good as the ground under a resist.',
     wets: false,
   },
   metallic: {
@@ -117,7 +120,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     fibres: 0,
     stroke: SMALL,
     takes: 'badly',
-    told: 'Metallic: ink slides and wipes off. For a mat or a base, not for a panel.',
+    description: 'Metallic: ink slides and wipes off. For a mat or a base, not for a panel.',
     wets: false,
   },
 };

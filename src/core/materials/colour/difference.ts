@@ -58,7 +58,7 @@ function rotation(cpMean: number, cosMean: number, sinMean: number): number {
 }
 
 /** CIEDE2000 can never be less than the difference of L* over this: its lightness weight is at most 1.747. */
-export const MOST_LIGHTNESS_WEIGHT = 1 + (0.015 * 2500) / Math.sqrt(2520);
+export const MAX_LIGHTNESS_WEIGHT = 1 + (0.015 * 2500) / Math.sqrt(2520);
 
 const pow7 = (c: number): number => {
   const c2 = c * c;

@@ -31,10 +31,10 @@ export function xyzOfSpectrum(reflectance: Spectrum): Xyz {
   let y = 0;
   let z = 0;
   for (let band = 0; band < BANDS; band++) {
-    const r = reflectance[band] as number;
-    x += r * (wx[band] as number);
-    y += r * (wy[band] as number);
-    z += r * (wz[band] as number);
+    const r = reflectance[band];
+    x += r * wx[band];
+    y += r * wy[band];
+    z += r * wz[band];
   }
   return { x, y, z };
 }
@@ -89,3 +89,6 @@ export function srgbSignal(linear: number): number {
   if (linear >= 1) return 1;
   return linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
 }
+
+/** Below this chroma a colour has no hue to speak of; by eye. */
+export const COLOURLESS = 8;

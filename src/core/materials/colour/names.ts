@@ -1,4 +1,4 @@
-import { deltaE00, MOST_LIGHTNESS_WEIGHT } from './difference';
+import { deltaE00, MAX_LIGHTNESS_WEIGHT } from './difference';
 import { labOfHex } from './hex';
 import { ISCC_NBS_CENTROIDS } from './isccNbsCentroids';
 import type { Lab } from './lab';
@@ -51,7 +51,7 @@ export function nearestName(lab: Lab): number {
   let found = 0;
   const consider = (index: number): boolean => {
     const centroid = CENTROIDS[index];
-    if (!centroid || Math.abs(centroid.lab.l - lab.l) / MOST_LIGHTNESS_WEIGHT >= best) return false;
+    if (!centroid || Math.abs(centroid.lab.l - lab.l) / MAX_LIGHTNESS_WEIGHT >= best) return false;
     const difference = deltaE00(lab, centroid.lab);
     if (difference < best) {
       best = difference;

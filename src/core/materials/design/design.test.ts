@@ -83,9 +83,9 @@ describe('distance to the outline', () => {
           x: anyWhere,
           y: anyWhere,
           turn: fc.integer({ min: -180, max: 180 }),
-          flip: fc.constantFrom(0, 1),
+          flip: fc.constantFrom('no' as const, 'yes' as const),
           width: fc.double({ min: 20, max: 200, noNaN: true }),
-          repeat: fc.constantFrom(0, 1),
+          repeat: fc.constantFrom('no' as const, 'tiles' as const),
           gap: fc.constantFrom(0, 6),
         }),
         anyWhere,
@@ -162,7 +162,7 @@ test('a point of the panel taken into a placed design and back is the same point
       fc.integer({ min: -180, max: 180 }),
       fc.boolean(),
       (x, y, u, v, turn, flip) => {
-        const placing = placingOf(design, { x: u, y: v, turn, flip: flip ? 1 : 0, width: 70 });
+        const placing = placingOf(design, { x: u, y: v, turn, flip: flip ? 'yes' : 'no', width: 70 });
         const back = ontoPanel(design, placing, intoDesign(design, placing)(x, y));
         expect(back.x).toBeCloseTo(x, 6);
         expect(back.y).toBeCloseTo(y, 6);
@@ -174,8 +174,8 @@ test('a point of the panel taken into a placed design and back is the same point
 test('tiles lie so far apart as they are meant to; a stencil alone ends where its sheet does', () => {
   const bricks = OWN_DESIGNS.find(({ id }) => id === 'kiln-bricks');
   if (!bricks) throw new Error('no bricks');
-  const at = { x: 50, y: 60, width: 100 };
-  const tiled = borderOf(bricks, placingOf(bricks, { ...at, repeat: 1, gap: 8 }));
+  const at = { x: 50, y: 60, width: 100, turn: 0, flip: 'no' } as const;
+  const tiled = borderOf(bricks, placingOf(bricks, { ...at, repeat: 'tiles', gap: 8 }));
   const alone = borderOf(bricks, placingOf(bricks, at));
   for (const [x, y] of [
     [20, 30],
@@ -187,7 +187,7 @@ test('tiles lie so far apart as they are meant to; a stencil alone ends where it
   }
   expect(alone(-3, 60)).toBeLessThan(-2.9);
   expect(coversPanel(bricks, placingOf(bricks, at), { width: 105, height: 120 })).toBe(false);
-  expect(coversPanel(bricks, placingOf(bricks, { ...at, repeat: 1 }), { width: 200, height: 300 })).toBe(
-    true,
-  );
+  expect(
+    coversPanel(bricks, placingOf(bricks, { ...at, repeat: 'tiles' }), { width: 200, height: 300 }),
+  ).toBe(true);
 });

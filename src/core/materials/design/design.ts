@@ -2,7 +2,8 @@ import svgPath from 'svgpath';
 import type { Millimetres } from '../../base/length';
 
 /** What a design is cut or drawn for: an image to stamp, a pattern to ink through, an edge to ink along. */
-export type DesignUse = 'image' | 'pattern' | 'edge';
+export const DESIGN_USES = ['image', 'pattern', 'edge'] as const;
+export type DesignUse = (typeof DESIGN_USES)[number];
 
 /** A part of a design, in mm from the top left corner of its box. */
 export interface Shape {
@@ -28,7 +29,7 @@ export interface Design {
 }
 
 /** Narrowest and widest a design may be. */
-export const DESIGN_LIMITS = { least: 5, most: 400 } as const;
+export const DESIGN_LIMITS = { min: 5, max: 400 } as const;
 
 /** The same design drawn to another width; its height follows. */
 export function scaleDesign(design: Design, width: Millimetres): Design {
@@ -50,7 +51,7 @@ export type Loop = Float64Array;
 
 /** How far a flattened curve may stray from the true one, mm: finer than a stamp. */
 const STRAY = 0.02;
-const MOST_STEPS = 48;
+const MAX_STEPS = 48;
 
 /** A path as straight pieces, one list of points a loop. */
 export function flatten(d: string): { readonly loop: Loop; readonly closed: boolean }[] {
@@ -120,7 +121,7 @@ export function flatten(d: string): { readonly loop: Loop; readonly closed: bool
 
 /** Pieces that keep a curve of this bend, mm, within STRAY of itself. */
 const stepsFor = (bend: number): number =>
-  Math.min(Math.max(Math.ceil(Math.sqrt(bend / STRAY / 2)), 1), MOST_STEPS);
+  Math.min(Math.max(Math.ceil(Math.sqrt(bend / STRAY / 2)), 1), MAX_STEPS);
 
 /** The design with its box drawn close around what is drawn, line widths included. */
 export function trimDesign(design: Design): Design {
@@ -152,7 +153,7 @@ export function trimDesign(design: Design): Design {
 }
 
 /** Lines drawn from top to foot that a design may come to at the most: more would take too long to measure. */
-const MOST_TRAVEL = 3000;
+const MAX_TRAVEL = 3000;
 
 /** Whether a design goes up and down so much that measuring it would hold up everything else. */
 export function isTooBusy({ height, shapes }: Pick<Design, 'height' | 'shapes'>): boolean {
@@ -163,7 +164,7 @@ export function isTooBusy({ height, shapes }: Pick<Design, 'height' | 'shapes'>)
         const down = Math.min(Math.abs((loop[i] as number) - (loop[i - 2] as number)), 3 * height);
         // A line is filled as a band with round ends.
         travel += stroke === undefined ? down : 2 * down + 4 * stroke;
-        if (travel > MOST_TRAVEL * height) return true;
+        if (travel > MAX_TRAVEL * height) return true;
       }
   return false;
 }

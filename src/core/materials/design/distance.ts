@@ -1,4 +1,5 @@
 import type { Millimetres } from '../../base/length';
+import { memoOf } from '../../base/memo';
 import type { Design } from './design';
 import { coverageOfDesign, type Grid } from './raster';
 
@@ -12,25 +13,8 @@ const CELLS = { image: 720, pattern: 720, edge: 480 } as const;
 /** Margin, mm, by use: ink fades away from an edge stencil, and a repeat shows a little of its neighbours. */
 const MARGIN = { image: 2, pattern: 2, edge: 45 } as const;
 
-const byDesign = new WeakMap<Design, DistanceField>();
-const bySign = new Map<string, DistanceField>();
-const MOST_KEPT = 24;
-
-/** By the design itself, and by what tells it from others: a worker gets a new copy with every request. */
-export function distanceFieldOf(design: Design): DistanceField {
-  const own = byDesign.get(design);
-  if (own) return own;
-  const sign = signOf(design);
-  const field = bySign.get(sign) ?? measure(design, CELLS[design.use]);
-  if (bySign.size >= MOST_KEPT) bySign.delete(bySign.keys().next().value as string);
-  bySign.set(sign, field);
-  byDesign.set(design, field);
-  return field;
-}
-
-/** What tells a design from every other one, and from itself before it was changed. */
-export const signOf = ({ id, width, height, use, shapes }: Design): string =>
-  `${id} ${width} ${height} ${use} ${shapes.reduce((sum, { d }) => sum + d.length, 0)}`;
+/** A design's distances, measured once as long as the design lives. */
+export const distanceFieldOf = memoOf((design: Design): DistanceField => measure(design, CELLS[design.use]));
 
 /** Distances to a design's outline on a grid of so many cells along its longer side. */
 export function measure(design: Design, cells: number): DistanceField {
@@ -54,7 +38,7 @@ export function signedDistances(covered: Float32Array, { columns, rows, cell }: 
   const outside = new Float64Array(covered.length);
   const inside = new Float64Array(covered.length);
   for (let i = 0; i < covered.length; i++) {
-    const part = Math.min(covered[i] as number, 1);
+    const part = Math.min(covered[i], 1);
     outside[i] = part >= 1 ? 0 : part <= 0 ? FAR : Math.max(0, 0.5 - part) ** 2;
     inside[i] = part <= 0 ? 0 : part >= 1 ? FAR : Math.max(0, part - 0.5) ** 2;
   }
@@ -62,7 +46,7 @@ export function signedDistances(covered: Float32Array, { columns, rows, cell }: 
   spread(inside, columns, rows);
   const far = new Float32Array(covered.length);
   for (let i = 0; i < far.length; i++) {
-    const cells = Math.sqrt(inside[i] as number) - Math.sqrt(outside[i] as number);
+    const cells = Math.sqrt(inside[i]) - Math.sqrt(outside[i]);
     far[i] = cell * Math.max(Math.min(cells, LIMIT), -LIMIT);
   }
   return far;
@@ -103,24 +87,24 @@ function alongLine(
   seat[0] = 0;
   border[0] = -FAR;
   border[1] = FAR;
-  line[0] = squares[from] as number;
+  line[0] = squares[from];
   for (let place = 1; place < count; place++) {
-    const value = squares[from + place * stride] as number;
+    const value = squares[from + place * stride];
     line[place] = value;
     let meets: number;
     do {
-      const other = seat[last] as number;
-      meets = (value - (line[other] as number) + place * place - other * other) / (2 * (place - other));
-    } while (meets <= (border[last] as number) && --last > -1);
+      const other = seat[last];
+      meets = (value - line[other] + place * place - other * other) / (2 * (place - other));
+    } while (meets <= border[last] && --last > -1);
     last++;
     seat[last] = place;
     border[last] = meets;
     border[last + 1] = FAR;
   }
   for (let place = 0, at = 0; place < count; place++) {
-    while ((border[at + 1] as number) < place) at++;
-    const other = seat[at] as number;
-    squares[from + place * stride] = (line[other] as number) + (place - other) * (place - other);
+    while (border[at + 1] < place) at++;
+    const other = seat[at];
+    squares[from + place * stride] = line[other] + (place - other) * (place - other);
   }
 }
 
@@ -136,9 +120,9 @@ export function distanceAt(field: DistanceField, x: Millimetres, y: Millimetres)
   const across = heldU - left;
   const down = heldV - top;
   const at = top * columns + left;
-  const upper = (far[at] as number) + across * ((far[at + 1] as number) - (far[at] as number));
+  const upper = far[at] + across * (far[at + 1] - far[at]);
   const low = at + columns;
-  const lower = (far[low] as number) + across * ((far[low + 1] as number) - (far[low] as number));
+  const lower = far[low] + across * (far[low + 1] - far[low]);
   const found = upper + down * (lower - upper);
   if (u === heldU && v === heldV) return found;
   // Beyond the grid nothing is drawn: at least as far as the grid is, and never nearer than the triangle allows.

@@ -1,4 +1,5 @@
 import type { Millimetres } from '../../base/length';
+import { memoOf } from '../../base/memo';
 import type { Design } from './design';
 import { type DistanceField, measure, signedDistances } from './distance';
 
@@ -14,17 +15,11 @@ const CELLS = 260;
 const SPARED = 0.1;
 const ROUNDS = 7;
 
-const known = new WeakMap<Design, Millimetres>();
-
 /**
  * How fine a design's lines are, mm: a tenth of its area lies in narrower ones. A line is as wide as the round that fits
  * into it; corners, which no round reaches, count for little.
  */
-export function finestLine(design: Design): Millimetres {
-  const found = known.get(design) ?? solve(measure(design, CELLS));
-  known.set(design, found);
-  return found;
-}
+export const finestLine = memoOf((design: Design): Millimetres => solve(measure(design, CELLS)));
 
 export const weightOfLine = (line: Millimetres): Weight =>
   line < FINE_BELOW ? 'fine' : line < BOLD_FROM ? 'medium' : 'bold';
@@ -45,15 +40,15 @@ function missedBy(field: DistanceField, radius: Millimetres): number {
   // Where the middle of such a round may lie, with its border finer than a cell.
   const middles = new Float32Array(field.far.length);
   for (let i = 0; i < middles.length; i++)
-    middles[i] = Math.min(Math.max(((field.far[i] as number) - radius) / field.cell + 0.5, 0), 1);
+    middles[i] = Math.min(Math.max((field.far[i] - radius) / field.cell + 0.5, 0), 1);
   const toMiddle = signedDistances(middles, field);
   let area = 0;
   let missed = 0;
   for (let i = 0; i < toMiddle.length; i++) {
-    const covered = Math.min(Math.max((field.far[i] as number) / field.cell + 0.5, 0), 1);
+    const covered = Math.min(Math.max(field.far[i] / field.cell + 0.5, 0), 1);
     area += covered;
     // A cell counts as missed by how far beyond the rounds it lies, over the width of a cell.
-    missed += covered * Math.min(Math.max((-(toMiddle[i] as number) - radius) / field.cell, 0), 1);
+    missed += covered * Math.min(Math.max((-toMiddle[i] - radius) / field.cell, 0), 1);
   }
   return area === 0 ? 1 : missed / area;
 }

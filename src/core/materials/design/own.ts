@@ -1,4 +1,4 @@
-import { seededRandom } from '../../picture/grain';
+import { seededRandom } from '../../base/random';
 import type { Design, DesignUse, Shape } from './design';
 
 /** Numbers of a path to the hundredth of a millimetre. */

@@ -1,53 +1,55 @@
+import type { Point, Size } from '../../base/geometry';
 import type { Millimetres } from '../../base/length';
-import { type ParamSpec, type Params, param } from '../../base/params';
-import type { Panel } from '../../recipe/panel';
-import type { Point } from '../../recipe/runs/runs';
+import { choice, type ParamsOf } from '../../base/params';
 import type { Design } from './design';
 import { type DistanceField, distanceAt, distanceFieldOf } from './distance';
 
 /** Signed distance of a point of the panel to a border, mm; positive inside. Nowhere does it change faster than 1. */
 export type Border = (x: Millimetres, y: Millimetres) => Millimetres;
 
-/** Where a design's middle lies, how wide it is, how it is turned. */
-export const PLACE_PARAMS: readonly ParamSpec[] = [
-  {
-    key: 'x',
+/** Where a design's middle lies, how it is turned. */
+export const PLACE_PARAMS = {
+  x: {
     label: 'From the left',
     unit: 'mm',
-    least: -200,
-    most: 620,
+    min: -200,
+    max: 620,
     step: 0.5,
-    initial: ({ width }) => width / 2,
+    initial: ({ width }: Size) => width / 2,
   },
-  {
-    key: 'y',
+  y: {
     label: 'From the top',
     unit: 'mm',
-    least: -200,
-    most: 620,
+    min: -200,
+    max: 620,
     step: 0.5,
-    initial: ({ height }) => height / 2,
+    initial: ({ height }: Size) => height / 2,
   },
-  { key: 'turn', label: 'Turned', unit: '°', least: -180, most: 180, step: 1, initial: () => 0 },
-  { key: 'flip', label: 'Flipped', choices: ['no', 'yes'], initial: () => 0 },
-];
+  turn: { label: 'Turned', unit: '°', min: -180, max: 180, step: 1, initial: () => 0 },
+  flip: choice('Flipped', { no: 'no', yes: 'yes' }, 'no'),
+} as const;
 
 /** How wide it is drawn: what is stamped or cut by oneself comes in any size, a bought stencil in its own. */
-export const SIZE_PARAM: ParamSpec = {
-  key: 'width',
-  label: 'Width',
-  unit: 'mm',
-  least: 5,
-  most: 400,
-  step: 1,
-  initial: ({ width }) => Math.round(width * 0.7),
-};
+export const SIZE_PARAM = {
+  width: {
+    label: 'Width',
+    unit: 'mm',
+    min: 5,
+    max: 400,
+    step: 1,
+    initial: ({ width }: Size) => Math.round(width * 0.7),
+  },
+} as const;
 
 /** Whether it is repeated side by side and below, and how far apart. */
-export const REPEAT_PARAMS: readonly ParamSpec[] = [
-  { key: 'repeat', label: 'Repeated', choices: ['no', 'as tiles'], initial: () => 0 },
-  { key: 'gap', label: 'Apart', unit: 'mm', least: 0, most: 80, step: 0.5, initial: () => 0 },
-];
+export const REPEAT_PARAMS = {
+  repeat: choice('Repeated', { no: 'no', tiles: 'as tiles' }, 'no'),
+  gap: { label: 'Apart', unit: 'mm', min: 0, max: 80, step: 0.5, initial: () => 0 },
+} as const;
+
+/** How a design is laid: what does not repeat has no say in it. */
+export type DesignParams = ParamsOf<typeof PLACE_PARAMS & typeof SIZE_PARAM> &
+  Partial<ParamsOf<typeof REPEAT_PARAMS>>;
 
 /** Where a design lies on a panel. */
 export interface Placing {
@@ -61,16 +63,16 @@ export interface Placing {
   readonly gap?: Millimetres;
 }
 
-export function placingOf(design: Design, params: Params): Placing {
-  const gap = param(params, 'gap', 0);
-  return {
-    middle: { x: param(params, 'x', 0), y: param(params, 'y', 0) },
-    scale: param(params, 'width', design.width) / design.width,
-    turn: param(params, 'turn', 0),
-    flip: param(params, 'flip', 0) === 1,
-    ...(param(params, 'repeat', 0) === 1 ? { gap } : {}),
-  };
-}
+export const placingOf = (
+  design: Design,
+  { x, y, width, turn, flip, repeat, gap = 0 }: DesignParams,
+): Placing => ({
+  middle: { x, y },
+  scale: width / design.width,
+  turn,
+  flip: flip === 'yes',
+  ...(repeat === 'tiles' ? { gap } : {}),
+});
 
 /** A point of the panel in the design's own mm, from its top left corner. */
 export function intoDesign({ width, height }: Design, placing: Placing): (x: number, y: number) => Point {
@@ -140,7 +142,7 @@ export function boxPath(design: Design, placing: Placing): string {
 }
 
 /** Whether a design laid so covers the panel's corners, so that no bare rim is left beside a stencil. */
-export function coversPanel(design: Design, placing: Placing, panel: Panel): boolean {
+export function coversPanel(design: Design, placing: Placing, panel: Size): boolean {
   if (placing.gap !== undefined) return true;
   const into = intoDesign(design, placing);
   return [0, panel.width].every((x) =>

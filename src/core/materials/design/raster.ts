@@ -48,10 +48,10 @@ interface Part {
 function merge(cells: Float32Array, own: Float32Array, columns: number, part: Part, erases: boolean): void {
   for (let row = part.top; row < part.foot; row++)
     for (let i = row * columns + part.left; i < row * columns + part.right; i++) {
-      const covered = own[i] as number;
+      const covered = own[i];
       if (covered === 0) continue;
       own[i] = 0;
-      const [before, full] = [cells[i] as number, covered > 1 ? 1 : covered];
+      const [before, full] = [cells[i], covered > 1 ? 1 : covered];
       cells[i] = erases ? before * (1 - full) : before > full ? before : full;
     }
 }
@@ -61,10 +61,10 @@ function boundsOf(loops: readonly Loop[]): Part {
   let [left, right, top, foot] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const loop of loops)
     for (let i = 0; i < loop.length; i += 2) {
-      left = Math.min(left, loop[i] as number);
-      right = Math.max(right, loop[i] as number);
-      top = Math.min(top, loop[i + 1] as number);
-      foot = Math.max(foot, loop[i + 1] as number);
+      left = Math.min(left, loop[i]);
+      right = Math.max(right, loop[i]);
+      top = Math.min(top, loop[i + 1]);
+      foot = Math.max(foot, loop[i + 1]);
     }
   return { left, right, top, foot };
 }
@@ -129,9 +129,9 @@ function fill(
     const count = loop.length / 2;
     for (let i = 0; i < count; i++) {
       const j = (i + 1) % count;
-      const [y0, y1] = [lineOf(loop[2 * i + 1] as number), lineOf(loop[2 * j + 1] as number)];
+      const [y0, y1] = [lineOf(loop[2 * i + 1]), lineOf(loop[2 * j + 1])];
       if (y0 === y1) continue;
-      const [x0, x1] = [columnOf(loop[2 * i] as number), columnOf(loop[2 * j] as number)];
+      const [x0, x1] = [columnOf(loop[2 * i]), columnOf(loop[2 * j])];
       const turn = y1 > y0 ? 1 : -1;
       const from = Math.max(Math.ceil(Math.min(y0, y1)), 0);
       const to = Math.min(Math.ceil(Math.max(y0, y1)), lines);
@@ -153,17 +153,15 @@ function fillLine(
   found: readonly number[],
   rule: Shape['rule'],
 ): void {
-  const order = Array.from({ length: found.length / 2 }, (_, i) => 2 * i).sort(
-    (p, q) => (found[p] as number) - (found[q] as number),
-  );
+  const order = Array.from({ length: found.length / 2 }, (_, i) => 2 * i).sort((p, q) => found[p] - found[q]);
   let winding = 0;
   let start = 0;
   for (const at of order) {
     const was = rule === 'nonzero' ? winding !== 0 : winding % 2 !== 0;
-    winding += found[at + 1] as number;
+    winding += found[at + 1];
     const is = rule === 'nonzero' ? winding !== 0 : winding % 2 !== 0;
-    if (!was && is) start = found[at] as number;
-    if (was && !is) addSpan(cells, from, columns, start, found[at] as number);
+    if (!was && is) start = found[at];
+    if (was && !is) addSpan(cells, from, columns, start, found[at]);
   }
 }
 
@@ -171,6 +169,6 @@ function addSpan(cells: Float32Array, row: number, columns: number, from: number
   const [left, right] = [Math.max(from, 0), Math.min(to, columns)];
   for (let column = Math.floor(left); column < right; column++) {
     const covered = Math.min(right, column + 1) - Math.max(left, column);
-    cells[row + column] = (cells[row + column] as number) + covered / SUBROWS;
+    cells[row + column] = cells[row + column] + covered / SUBROWS;
   }
 }

@@ -39,15 +39,13 @@ export function solveBordered(
   );
   if (!multiplier) return undefined;
   const [m0, m1, m2] = multiplier;
-  const step = free.map(
-    (value, i) => value - m0 * (s0[i] as number) - m1 * (s1[i] as number) - m2 * (s2[i] as number),
-  );
+  const step = free.map((value, i) => value - m0 * s0[i] - m1 * s1[i] - m2 * s2[i]);
   return { step, multiplier };
 }
 
 const dot = (p: Float64Array, q: Float64Array): number => {
   let sum = 0;
-  for (let i = 0; i < p.length; i++) sum += (p[i] as number) * (q[i] as number);
+  for (let i = 0; i < p.length; i++) sum += p[i] * q[i];
   return sum;
 };
 
@@ -57,16 +55,15 @@ function factor(diagonal: Float64Array, off: number): ((rhs: Float64Array) => Fl
   const ratio = new Float64Array(n);
   const pivot = new Float64Array(n);
   for (let i = 0; i < n; i++) {
-    const p = (diagonal[i] as number) - (i > 0 ? off * (ratio[i - 1] as number) : 0);
+    const p = diagonal[i] - (i > 0 ? off * ratio[i - 1] : 0);
     if (Math.abs(p) < 1e-14) return undefined;
     pivot[i] = p;
     ratio[i] = off / p;
   }
   return (rhs) => {
     const x = new Float64Array(n);
-    for (let i = 0; i < n; i++)
-      x[i] = ((rhs[i] as number) - (i > 0 ? off * (x[i - 1] as number) : 0)) / (pivot[i] as number);
-    for (let i = n - 2; i >= 0; i--) x[i] = (x[i] as number) - (ratio[i] as number) * (x[i + 1] as number);
+    for (let i = 0; i < n; i++) x[i] = (rhs[i] - (i > 0 ? off * x[i - 1] : 0)) / pivot[i];
+    for (let i = n - 2; i >= 0; i--) x[i] = x[i] - ratio[i] * x[i + 1];
     return x;
   };
 }

@@ -10,5 +10,5 @@ export function expMinus(t: number): number {
   if (t >= LARGEST) return 0;
   const coarse = (t * PER_UNIT) | 0;
   const r = t - coarse / PER_UNIT;
-  return (TABLE[coarse] as number) * (1 - r * (1 - r * (1 / 2 - r * (1 / 6 - r * (1 / 24 - r / 120)))));
+  return TABLE[coarse] * (1 - r * (1 - r * (1 / 2 - r * (1 / 6 - r * (1 / 24 - r / 120)))));
 }

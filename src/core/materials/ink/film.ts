@@ -60,10 +60,10 @@ export function mixedReflectance(portions: readonly Portion[], ground: Spectrum)
     let k = 0;
     let s = 0;
     for (const { film, coats } of portions) {
-      k += coats * (film.absorption[band] as number);
-      s += coats * (film.scattering[band] as number);
+      k += coats * film.absorption[band];
+      s += coats * film.scattering[band];
     }
-    reflectance[band] = bandReflectance(k, s, ground[band] as number);
+    reflectance[band] = bandReflectance(k, s, ground[band]);
   }
   return reflectance;
 }
@@ -78,7 +78,7 @@ export function mixedReflectance(portions: readonly Portion[], ground: Spectrum)
  */
 export function filmFromSwatch(swatch: Spectrum, ground: Spectrum, scattering: number): Film {
   return {
-    absorption: swatch.map((target, band) => absorptionFor(target, ground[band] as number, scattering)),
+    absorption: swatch.map((target, band) => absorptionFor(target, ground[band], scattering)),
     scattering: new Float64Array(BANDS).fill(scattering),
   };
 }
@@ -136,10 +136,10 @@ export function filmFromTwoGrounds(first: Reading, second: Reading): Film {
   const scattering = new Float64Array(BANDS);
   for (let band = 0; band < BANDS; band++) {
     const [k, s] = bandFromTwoGrounds(
-      first.reflectance[band] as number,
-      first.ground[band] as number,
-      second.reflectance[band] as number,
-      second.ground[band] as number,
+      first.reflectance[band],
+      first.ground[band],
+      second.reflectance[band],
+      second.ground[band],
     );
     absorption[band] = k;
     scattering[band] = s;

@@ -22,6 +22,6 @@ export function filmCurve(u: number): number {
   if (u >= LARGEST) return Math.sqrt(u);
   const at = u * PER_UNIT;
   const low = at | 0;
-  const from = TABLE[low] as number;
-  return from + (at - low) * ((TABLE[low + 1] as number) - from);
+  const from = TABLE[low];
+  return from + (at - low) * (TABLE[low + 1] - from);
 }

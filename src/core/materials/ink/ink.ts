@@ -1,3 +1,4 @@
+import { memoByKey, memoOf } from '../../base/memo';
 import { type Hex, xyzOfHex } from '../colour/hex';
 import { flatSpectrum } from '../colour/spectrum';
 import { type Film, filmFromSwatch, filmFromTwoGrounds } from './film';
@@ -5,7 +6,8 @@ import { INK_KINDS, type InkKindId } from './kinds';
 import { reflectanceOfHex } from './reflectance';
 
 /** How deep an ink stands inside its family. */
-export type InkDepth = 'deep' | 'mid' | 'pale';
+export const INK_DEPTHS = ['deep', 'mid', 'pale'] as const;
+export type InkDepth = (typeof INK_DEPTHS)[number];
 
 /** An ink on the shelf, known by its dried colour at full strength on white. */
 export interface Ink {
@@ -49,20 +51,16 @@ const BLACK_GROUND = flatSpectrum(0.02);
 /** Swatches are read relative to the white they stand on, so their ground is the perfect white. */
 const SWATCH_GROUND = flatSpectrum(1);
 
-/** By the ink itself, and by what decides its film: a worker gets a new copy of the same ink with every request. */
-const filmsByInk = new WeakMap<Ink, Film>();
-const filmsBySwatch = new Map<string, Film>();
+/** Films kept by what decides them: a shelf and a card's worth of other copies. */
+const MAX_FILMS = 8192;
 
-/** The ink's film per coat, solved from its swatch; remembered. */
-export function filmOfInk(ink: Ink): Film {
-  const known = filmsByInk.get(ink);
-  if (known) return known;
-  const swatch = `${ink.kind} ${ink.overWhite} ${ink.overBlack ?? ''}`;
-  const film = filmsBySwatch.get(swatch) ?? solveFilm(ink);
-  filmsByInk.set(ink, film);
-  filmsBySwatch.set(swatch, film);
-  return film;
-}
+/** The ink's film per coat, solved from its swatch; remembered as long as the ink is. */
+export const filmOfInk = memoOf((ink: Ink): Film => filmOfSwatch(signOf(ink), ink));
+
+/** A worker gets a new copy of the same ink with a request: so films are remembered by their swatches, too. */
+const filmOfSwatch = memoByKey(MAX_FILMS, (_: string, ink: Ink): Film => solveFilm(ink));
+
+const signOf = ({ kind, overWhite, overBlack }: Ink): string => `${kind} ${overWhite} ${overBlack ?? ''}`;
 
 function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
   if (kind === 'bare') return { absorption: flatSpectrum(0), scattering: flatSpectrum(0) };
@@ -83,10 +81,20 @@ export const contrastRatio = (overWhite: Hex, overBlack: Hex): number =>
 
 /** How strongly this ink stands against others in a mixture. */
 export const potencyOf = (ink: Ink): number => ink.potency ?? 1;
-export const POTENCY_LIMITS = { least: 0.25, most: 4 } as const;
+/** How strongly an ink may stand, and lose by drying; how long its texts may be, in letters. */
+export const INK_LIMITS = {
+  potency: { min: 0.25, max: 4 },
+  dryBack: { min: 0, max: 0.9 },
+  name: 120,
+  brush: 60,
+  line: 120,
+  note: 2000,
+} as const;
 
 /** Part of the wet film's strength that this ink loses by drying, 0…1. */
 export const dryBackOf = (ink: Ink): number => ink.dryBack ?? INK_KINDS[ink.kind].dryBack;
 
 /** White blending ink that is stamped, or laid on as a base, lies like the pigment it is made of: thick, not softened out. */
-export const asPigment = (ink: Ink): Ink => (ink.kind === 'white' ? { ...ink, kind: 'pigment' } : ink);
+export const asPigment = memoOf(
+  (ink: Ink): Ink => (ink.kind === 'white' ? { ...ink, kind: 'pigment' } : ink),
+);

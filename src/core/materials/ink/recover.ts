@@ -16,7 +16,7 @@ import { solveBordered } from './borderedSystem';
 export function recoverReflectance(colour: Xyz): Spectrum {
   const smooth = smoothestFrom(FLAT, colour);
   const bands = bandLike(colour);
-  const between = smooth.map((value, band) => Math.sqrt(value * (bands[band] as number)));
+  const between = smooth.map((value, band) => Math.sqrt(value * bands[band]));
   return smoothestFrom(between.map(toVariable), colour);
 }
 
@@ -30,16 +30,14 @@ const sigmoid = (t: number): number => 1 / (1 + Math.exp(-t));
 /** Soft-edged thirds of the visible range; together they make white. */
 const SHORT = spectrumFrom((nm) => sigmoid((490 - nm) / 9));
 const LONG = spectrumFrom((nm) => sigmoid((588 - nm) / -9));
-const MIDDLE = SHORT.map((value, band) => 1 - value - (LONG[band] as number));
+const MIDDLE = SHORT.map((value, band) => 1 - value - LONG[band]);
 
 /** Sum of white, one of cyan, magenta, yellow, and one of red, green, blue, as far as each reaches. */
 function bandLike(colour: Xyz): Spectrum {
   const { r, g, b } = linearRgbOfXyz(colour);
   const clip = (v: number) => Math.min(Math.max(v, 0), 1);
   const [red, green, blue] = [clip(r), clip(g), clip(b)];
-  return SHORT.map(
-    (short, band) => blue * short + green * (MIDDLE[band] as number) + red * (LONG[band] as number),
-  );
+  return SHORT.map((short, band) => blue * short + green * MIDDLE[band] + red * LONG[band]);
 }
 
 /** How strongly the variable is held to its prior besides being held smooth; keeps the system positive definite. */
@@ -63,7 +61,7 @@ function smoothestFrom(prior: Spectrum, colour: Xyz): Spectrum {
 }
 
 const ROWS = [WEIGHTS.x, WEIGHTS.y, WEIGHTS.z] as const;
-const MOST_STEPS = 40;
+const MAX_STEPS = 40;
 /** Tristimulus values may miss the target by this much. */
 const NEAR_ENOUGH = 1e-8;
 
@@ -73,17 +71,17 @@ function newton(prior: Spectrum, target: Xyz): Spectrum | undefined {
   const diagonal = new Float64Array(BANDS);
   const gradient = new Float64Array(BANDS);
   const border = [new Float64Array(BANDS), new Float64Array(BANDS), new Float64Array(BANDS)] as const;
-  for (let step = 0; step < MOST_STEPS; step++) {
+  for (let step = 0; step < MAX_STEPS; step++) {
     const miss: [number, number, number] = [-target.x, -target.y, -target.z];
     for (let i = 0; i < BANDS; i++) {
-      const tanh = Math.tanh(z[i] as number);
+      const tanh = Math.tanh(z[i]);
       const reflectance = (1 + tanh) / 2;
       const steepness = (1 - tanh * tanh) / 2;
       let pullHere = 0;
       for (let k = 0; k < 3; k++) {
-        const weight = ROWS[k]?.[i] as number;
-        pullHere += weight * (pull[k] as number);
-        miss[k] = (miss[k] as number) + weight * reflectance;
+        const weight = ROWS[k]?.[i];
+        pullHere += weight * pull[k];
+        miss[k] = miss[k] + weight * reflectance;
         (border[k] as Float64Array)[i] = weight * steepness;
       }
       // The curvature of the constraint is kept only where it leaves the matrix positive definite.
@@ -99,17 +97,17 @@ function newton(prior: Spectrum, target: Xyz): Spectrum | undefined {
       return z.map((v) => (Math.tanh(v) + 1) / 2);
     // A step far along the flat end of tanh would overshoot: shorten it.
     const length = Math.min(1, 2 / longest);
-    for (let i = 0; i < BANDS; i++) z[i] = (z[i] as number) + length * (solved.step[i] as number);
-    for (let k = 0; k < 3; k++) pull[k] = (pull[k] as number) + length * (solved.multiplier[k] as number);
+    for (let i = 0; i < BANDS; i++) z[i] = z[i] + length * solved.step[i];
+    for (let k = 0; k < 3; k++) pull[k] = pull[k] + length * solved.multiplier[k];
   }
   return undefined;
 }
 
 /** Gradient, at band i, of the summed squared slope of z − prior, with the hold added. */
 function departureSlope(z: Spectrum, prior: Spectrum, i: number): number {
-  const here = (z[i] as number) - (prior[i] as number);
+  const here = z[i] - prior[i];
   let gradient = HOLD * here;
-  if (i > 0) gradient += 2 * (here - (z[i - 1] as number) + (prior[i - 1] as number));
-  if (i < BANDS - 1) gradient += 2 * (here - (z[i + 1] as number) + (prior[i + 1] as number));
+  if (i > 0) gradient += 2 * (here - z[i - 1] + prior[i - 1]);
+  if (i < BANDS - 1) gradient += 2 * (here - z[i + 1] + prior[i + 1]);
   return gradient;
 }
