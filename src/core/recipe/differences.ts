@@ -1,89 +1,103 @@
 import { formatLength, type Unit } from '../base/length';
-import { formatMeasure, isChoice, type ParamSpec, type Params } from '../base/params';
-import { PASS_KINDS, type Pass, passName } from './passes/passes';
-import type { Kit, Recipe } from './recipe';
+import { describeParam, type ParamSpecs, type Params } from '../base/params';
+import { percentOf } from '../base/words';
+import { PASS_KINDS, type Pass, passName, placementsOf } from './passes/passes';
+import type { Recipe } from './recipe';
+import type { ResolvedRecipe } from './resolved';
 import { RUNS } from './runs/runs';
 import { SCHOOLS } from './schools/schools';
 import { TOOLS } from './tools/tools';
 
+/** Says what something was before and what it is after, unless that is the same. */
+type Say = (what: string, before: string, after: string) => void;
+type NameOf = (id: string) => string;
+
 /** What a recipe has otherwise than another, in words; empty where they are alike. */
-export function differencesBetween(oneKit: Kit, otherKit: Kit, unit: Unit): string[] {
-  const { recipe: one } = oneKit;
-  const { recipe: other } = otherKit;
+export function differencesBetween(before: ResolvedRecipe, after: ResolvedRecipe, unit: Unit): string[] {
   const named = new Map(
-    [oneKit, otherKit].flatMap(({ inks, passInks, designs }) =>
+    [before, after].flatMap(({ inks, passInks, designs }) =>
       [...inks, ...passInks, ...designs].map(({ id, name }) => [id, name]),
     ),
   );
-  const nameOf = (id: string): string => named.get(id) ?? 'something else';
-  const told: string[] = [];
-  const say = (what: string, p: string, q: string) => p !== q && told.push(`${what}: ${p} → ${q}`);
-  const sayParams = (of: string, specs: readonly ParamSpec[], p: Params, q: Params) => {
-    for (const spec of specs)
-      say(of + spec.label, tellParam(spec, p[spec.key], unit), tellParam(spec, q[spec.key], unit));
+  const nameOf: NameOf = (id) => named.get(id) ?? 'something else';
+  const lines: string[] = [];
+  const say: Say = (what, p, q) => {
+    if (p !== q) lines.push(`${what}: ${p} → ${q}`);
   };
-  say('Run', RUNS[one.run.id].label, RUNS[other.run.id].label);
-  if (one.run.id === other.run.id) sayParams('', RUNS[one.run.id].params, one.run.params, other.run.params);
-  say('Laid with', TOOLS[one.tool].label, TOOLS[other.tool].label);
   const schoolOf = ({ school }: Recipe) =>
     school === 'suggested' ? 'as suggested' : SCHOOLS[school].label.toLowerCase();
-  say('Order of laying', schoolOf(one), schoolOf(other));
-  say('Card', oneKit.card.name, otherKit.card.name);
-  const size = ({ panel }: Recipe) =>
+  const sizeOf = ({ panel }: Recipe) =>
     `${formatLength(panel.width, unit)} × ${formatLength(panel.height, unit)}`;
-  say('Panel', size(one), size(other));
+  const [one, other] = [before.recipe, after.recipe];
+  say('Run', RUNS[one.run.id].label, RUNS[other.run.id].label);
+  if (one.run.id === other.run.id)
+    sayParams(say, '', RUNS[one.run.id].params, one.run.params, other.run.params, unit);
+  say('Laid with', TOOLS[one.tool].label, TOOLS[other.tool].label);
+  say('Order of laying', schoolOf(one), schoolOf(other));
+  say('Card', before.card.name, after.card.name);
+  say('Panel', sizeOf(one), sizeOf(other));
+  sayLadder(say, one, other, nameOf, unit);
+  sayPasses(say, one.passes, other.passes, nameOf, unit);
+  return lines;
+}
+
+function sayParams(say: Say, of: string, specs: ParamSpecs, p: Params, q: Params, unit: Unit): void {
+  for (const [key, spec] of Object.entries(specs))
+    say(of + spec.label, describeParam(spec, p[key], unit), describeParam(spec, q[key], unit));
+}
+
+/** Rungs, joints and wishes, by their places in the ladder. */
+function sayLadder(say: Say, one: Recipe, other: Recipe, nameOf: NameOf, unit: Unit): void {
   for (let rung = 0; rung < Math.max(one.rungs.length, other.rungs.length); rung++) {
     const [p, q] = [one.rungs[rung], other.rungs[rung]];
     if (p && q) {
       say(`Rung ${rung + 1}`, nameOf(p.inkId), nameOf(q.inkId));
-      say(`Share of rung ${rung + 1}`, percent(p.share), percent(q.share));
+      say(`Share of rung ${rung + 1}`, percentOf(p.share), percentOf(q.share));
     } else say(`Rung ${rung + 1}`, p ? nameOf(p.inkId) : 'none', q ? nameOf(q.inkId) : 'none');
   }
   one.joints.forEach(({ width }, joint) => {
     const there = other.joints[joint];
     if (there) say(`Joint ${joint + 1}`, formatLength(width, unit), formatLength(there.width, unit));
   });
-  const wishOf = ({ wanted }: Recipe) => wanted?.map(percent).join(', ') ?? 'equal';
+  const wishOf = ({ wanted }: Recipe) => wanted?.map(percentOf).join(', ') ?? 'equal';
   say('Shares to be seen', wishOf(one), wishOf(other));
-  const stateOf = (pass: Pass | undefined) =>
-    pass === undefined
-      ? 'none'
-      : !pass.on
-        ? 'off'
-        : pass.placements.map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid')).join(', ');
+}
+
+/** Passes by their ids, and the order they stand in. */
+function sayPasses(
+  say: Say,
+  before: readonly Pass[],
+  after: readonly Pass[],
+  nameOf: NameOf,
+  unit: Unit,
+): void {
+  const stateOf = (pass: Pass | undefined) => {
+    if (pass === undefined) return 'none';
+    if (!pass.enabled) return 'off';
+    return placementsOf(pass)
+      .map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid'))
+      .join(', ');
+  };
   const designOf = ({ designId }: Pass) => (designId ? nameOf(designId) : 'none');
-  for (const p of one.passes) {
-    const q = other.passes.find(({ id }) => id === p.id);
-    const label = passName(one.passes, p);
+  for (const p of before) {
+    const q = after.find(({ id }) => id === p.id);
+    const label = passName(before, p);
     say(label, stateOf(p), stateOf(q));
     if (!q) continue;
     say(`${label}: Design`, designOf(p), designOf(q));
-    p.placements.forEach((placement, i) => {
-      const there = q.placements[i];
+    placementsOf(p).forEach(({ id, params }, i) => {
+      const there = placementsOf(q).find((placement) => placement.id === id);
       const of = p.placements.length > 1 ? `${label}, ${i + 1}: ` : `${label}: `;
-      if (there) sayParams(of, PASS_KINDS[p.kind].params, placement.params, there.params);
+      if (there) sayParams(say, of, PASS_KINDS[p.kind].params, params, there.params, unit);
     });
   }
-  for (const q of other.passes)
-    if (!one.passes.some(({ id }) => id === q.id)) say(passName(other.passes, q), 'none', stateOf(q));
-  if (sameSet(one.passes, other.passes)) {
-    const orderOf = (passes: readonly Pass[]) =>
-      // By their names in the first, or two of a kind that change places would look alike.
-      passes.map((pass) => passName(one.passes, pass)).join(', ');
-    say('Order of passes', orderOf(one.passes), orderOf(other.passes));
-  }
-  return told;
+  for (const q of after)
+    if (!before.some(({ id }) => id === q.id)) say(passName(after, q), 'none', stateOf(q));
+  if (!haveSameIds(before, after)) return;
+  // By their names in the first, or two of a kind that change places would look alike.
+  const orderOf = (passes: readonly Pass[]) => passes.map((pass) => passName(before, pass)).join(', ');
+  say('Order of passes', orderOf(before), orderOf(after));
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
-/** A number of a run or a pass in words. */
-function tellParam(spec: ParamSpec, value: number | undefined, unit: Unit): string {
-  if (value === undefined) return 'none';
-  if (isChoice(spec)) return spec.choices[value] ?? 'none';
-  const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
-  return `${formatMeasure(spec, value, unit)}${suffix}`;
-}
-
-const sameSet = (p: readonly Pass[], q: readonly Pass[]): boolean =>
+const haveSameIds = (p: readonly Pass[], q: readonly Pass[]): boolean =>
   p.length === q.length && p.every(({ id }) => q.some((other) => other.id === id));

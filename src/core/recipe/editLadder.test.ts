@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { STANDARD_1912 } from '../../testing/colourSets';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { groundOfCard } from '../materials/card/card';
 import type { Hex } from '../materials/colour/hex';
+import { paleToDark } from '../materials/colour/order';
 import { driedColour } from '../materials/ink/laid';
 import {
   addRung,
   moveMark,
   nearestRung,
   orderLightToDark,
-  paleToDark,
   placeForNew,
   removeRung,
   reverse,
@@ -20,21 +20,21 @@ import {
   shareEqually,
   swapRungs,
 } from './editLadder';
-import { coatsAt, LEAST_JOINT, LEAST_SOLID, overlaps, type Recipe, runLength } from './recipe';
+import { jointSpans, MIN_JOINT, MIN_SOLID, partsAt, type Recipe, runLength } from './recipe';
 
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name) => ink(name, '#888888'));
-const recipeOf = (count: number) => shareEqually(kitOf(inks.slice(0, count)).recipe);
+const recipeOf = (count: number) => shareEqually(resolvedOf(inks.slice(0, count)).recipe);
 
 /** What must hold for every recipe, whatever was done to it. */
 function expectSound(recipe: Recipe): void {
   const length = runLength(recipe);
   expect(recipe.rungs.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
   expect(recipe.joints).toHaveLength(recipe.rungs.length - 1);
-  const laps = overlaps(recipe);
+  const laps = jointSpans(recipe);
   laps.forEach(({ start, end }, i) => {
-    expect(end - start).toBeGreaterThanOrEqual(LEAST_JOINT - 1e-9);
-    expect(start).toBeGreaterThanOrEqual((laps[i - 1]?.end ?? 0) + LEAST_SOLID - 1e-9);
-    expect(end).toBeLessThanOrEqual((laps[i + 1]?.start ?? length) - LEAST_SOLID + 1e-9);
+    expect(end - start).toBeGreaterThanOrEqual(MIN_JOINT - 1e-9);
+    expect(start).toBeGreaterThanOrEqual((laps[i - 1]?.end ?? 0) + MIN_SOLID - 1e-9);
+    expect(end).toBeLessThanOrEqual((laps[i + 1]?.start ?? length) - MIN_SOLID + 1e-9);
   });
 }
 
@@ -74,8 +74,8 @@ test('after any edits shares sum to 1, no joint crosses its neighbour and every 
 test('moving one mark leaves every other mark where it was', () => {
   fc.assert(
     fc.property(fc.nat(3), fc.constantFrom('start' as const, 'end' as const), place, (joint, end, to) => {
-      const before = overlaps(recipeOf(5));
-      const after = overlaps(moveMark(recipeOf(5), joint, end, to));
+      const before = jointSpans(recipeOf(5));
+      const after = jointSpans(moveMark(recipeOf(5), joint, end, to));
       after.forEach((lap, i) => {
         for (const side of ['start', 'end'] as const)
           if (i !== joint || side !== end) expect(lap[side]).toBeCloseTo(before[i]?.[side] ?? Number.NaN, 9);
@@ -86,16 +86,16 @@ test('moving one mark leaves every other mark where it was', () => {
 
 test('a mark goes where it is put when there is room, and stops before its neighbour when there is not', () => {
   const recipe = recipeOf(3);
-  expect(overlaps(moveMark(recipe, 0, 'start', 12.5))[0]?.start).toBeCloseTo(12.5, 9);
-  const next = overlaps(recipe)[1]?.start ?? 0;
-  expect(overlaps(moveMark(recipe, 0, 'end', 99))[0]?.end).toBeCloseTo(next - LEAST_SOLID, 9);
+  expect(jointSpans(moveMark(recipe, 0, 'start', 12.5))[0]?.start).toBeCloseTo(12.5, 9);
+  const next = jointSpans(recipe)[1]?.start ?? 0;
+  expect(jointSpans(moveMark(recipe, 0, 'end', 99))[0]?.end).toBeCloseTo(next - MIN_SOLID, 9);
 });
 
 test('inks laid at any place add up to one coat, and at most two overlap', () => {
   const recipe = recipeOf(4);
-  const laps = overlaps(recipe);
+  const laps = jointSpans(recipe);
   for (let along = 0; along <= 100; along += 0.5) {
-    const coats = coatsAt(recipe, laps, along);
+    const coats = partsAt(recipe, laps, along);
     expect(coats.reduce((sum, amount) => sum + amount, 0)).toBeCloseTo(1, 12);
     expect(coats.filter((amount) => amount > 0).length).toBeLessThanOrEqual(2);
   }
@@ -190,7 +190,7 @@ function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string
 
 test('joints already as narrow as can be stay so on the shortest run, and no figure is lost', () => {
   for (let height = 30; height <= 60; height += 0.7) {
-    const narrow = { ...recipeOf(5), joints: recipeOf(5).joints.map(() => ({ width: LEAST_JOINT })) };
+    const narrow = { ...recipeOf(5), joints: recipeOf(5).joints.map(() => ({ width: MIN_JOINT })) };
     expectSound(setShare(setPanel(narrow, { width: 80, height }), 0, 2));
   }
 });

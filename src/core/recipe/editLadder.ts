@@ -1,18 +1,19 @@
 import type { Millimetres } from '../base/length';
-import { heldParams, initialParams, type Params } from '../base/params';
+import type { Params } from '../base/params';
 import type { Lab } from '../materials/colour/lab';
+import { paleToDark } from '../materials/colour/order';
 import type { Panel } from './panel';
 import {
-  LEAST_JOINT,
-  LEAST_SOLID,
-  type Overlap,
-  overlaps,
+  type JointSpan,
+  jointSpans,
+  MIN_JOINT,
+  MIN_SOLID,
+  nextId,
   type Recipe,
   RUNG_LIMITS,
-  type Rung,
   runLength,
 } from './recipe';
-import { RUNS, type RunId } from './runs/runs';
+import { chooseRun, type RunId, startRun } from './runs/runs';
 
 /** Which end of a joint: where the upper ink stops being solid, or where the lower one starts. */
 export type MarkEnd = 'start' | 'end';
@@ -28,38 +29,38 @@ const FRESH_JOINT = 0.6;
  * @param along where the mark is wanted, mm along the run
  */
 export function moveMark(recipe: Recipe, joint: number, end: MarkEnd, along: Millimetres): Recipe {
-  const laps = overlaps(recipe);
-  const lap = laps[joint];
-  if (!lap) return recipe;
+  const spans = jointSpans(recipe);
+  const span = spans[joint];
+  if (!span) return recipe;
   const [least, most] = markRange(recipe, joint, end);
   const place = Math.min(Math.max(along, least), most);
-  return withOverlaps(
+  return withSpans(
     recipe,
-    laps.map((other, i) => (i === joint ? { ...other, [end]: place } : other)),
+    spans.map((other, i) => (i === joint ? { ...other, [end]: place } : other)),
   );
 }
 
 /** How far a mark can move without touching its neighbours, in mm along the run: [least, most]. */
 export function markRange(recipe: Recipe, joint: number, end: MarkEnd): [Millimetres, Millimetres] {
-  const laps = overlaps(recipe);
-  const lap = laps[joint];
-  if (!lap) throw new RangeError(`the recipe has no joint ${joint + 1}`);
+  const spans = jointSpans(recipe);
+  const span = spans[joint];
+  if (!span) throw new RangeError(`the recipe has no joint ${joint + 1}`);
   return end === 'start'
-    ? [(laps[joint - 1]?.end ?? 0) + LEAST_SOLID, lap.end - LEAST_JOINT]
-    : [lap.start + LEAST_JOINT, (laps[joint + 1]?.start ?? runLength(recipe)) - LEAST_SOLID];
+    ? [(spans[joint - 1]?.end ?? 0) + MIN_SOLID, span.end - MIN_JOINT]
+    : [span.start + MIN_JOINT, (spans[joint + 1]?.start ?? runLength(recipe)) - MIN_SOLID];
 }
 
-/** Shares and widths from overlaps given in mm along the run. */
-function withOverlaps(recipe: Recipe, laps: readonly Overlap[]): Recipe {
+/** Shares and widths from overspans given in mm along the run. */
+function withSpans(recipe: Recipe, spans: readonly JointSpan[]): Recipe {
   const length = runLength(recipe);
-  const borders = [0, ...laps.map(({ start, end }) => (start + end) / 2 / length), 1];
+  const borders = [0, ...spans.map(({ start, end }) => (start + end) / 2 / length), 1];
   return {
     ...recipe,
     rungs: recipe.rungs.map((rung, i) => ({
       ...rung,
       share: (borders[i + 1] as number) - (borders[i] as number),
     })),
-    joints: laps.map(({ start, end }) => ({ width: end - start })),
+    joints: spans.map(({ start, end }) => ({ width: end - start })),
   };
 }
 
@@ -82,7 +83,7 @@ export function setShare(recipe: Recipe, index: number, share: number): Recipe {
 }
 
 /** The smallest share that leaves a rung its solid part and room for half a joint on both sides. */
-const leastShare = (recipe: Recipe): number => (LEAST_SOLID + LEAST_JOINT) / runLength(recipe);
+const leastShare = (recipe: Recipe): number => (MIN_SOLID + MIN_JOINT) / runLength(recipe);
 
 /** Puts an ink on a rung. Shares and joints stay. */
 export const setInk = (recipe: Recipe, index: number, inkId: string): Recipe => ({
@@ -95,13 +96,13 @@ export const setInk = (recipe: Recipe, index: number, inkId: string): Recipe => 
  * The recipe comes back as it was when it has five rungs already.
  */
 export function addRung(recipe: Recipe, index: number, inkId: string): Recipe {
-  if (recipe.rungs.length >= RUNG_LIMITS.most) return recipe;
+  if (recipe.rungs.length >= RUNG_LIMITS.max) return recipe;
   const share = 1 / (recipe.rungs.length + 1);
   const shrunk = recipe.rungs.map((rung) => ({ ...rung, share: rung.share * (1 - share) }));
   const width = FRESH_JOINT * share * runLength(recipe);
   return settle({
     ...withoutWishes(recipe),
-    rungs: shrunk.toSpliced(index, 0, { inkId, share }),
+    rungs: shrunk.toSpliced(index, 0, { id: nextId('r', recipe.rungs), inkId, share }),
     joints: recipe.joints.toSpliced(Math.min(index, recipe.joints.length), 0, { width }),
   });
 }
@@ -125,7 +126,7 @@ export function placeForNew(dried: readonly Lab[], l: number): number {
 /** Takes a rung off; the others share what it had. Two rungs are the least: then nothing changes. */
 export function removeRung(recipe: Recipe, index: number): Recipe {
   const gone = recipe.rungs[index];
-  if (!gone || recipe.rungs.length <= RUNG_LIMITS.least) return recipe;
+  if (!gone || recipe.rungs.length <= RUNG_LIMITS.min) return recipe;
   return settle({
     ...withoutWishes(recipe),
     rungs: recipe.rungs
@@ -158,31 +159,22 @@ export const reverse = (recipe: Recipe): Recipe => ({
  */
 export function orderLightToDark(recipe: Recipe, dried: readonly Lab[], paleEnd: PaleEnd): Recipe {
   const order = paleToDark(dried);
-  const rungs = order.map((i) => recipe.rungs[i] as Rung);
+  const rungs = order.flatMap((i) => recipe.rungs[i] ?? []);
   return settle({ ...recipe, rungs: paleEnd === 'top' ? rungs : rungs.toReversed() });
 }
-
-/** Indices of colours from the palest (highest L*) to the darkest; equals keep their order. */
-export const paleToDark = (colours: readonly Lab[]): number[] =>
-  colours.map((_, i) => i).sort((i, j) => (colours[j]?.l ?? 0) - (colours[i]?.l ?? 0));
 
 /** The recipe on a panel of another size: shares stay, joints grow or shrink with the run. */
 export const setPanel = (recipe: Recipe, panel: Panel): Recipe => relaid(recipe, { ...recipe, panel });
 
 /** The ladder on another run, with the numbers that run starts with; shares stay, joints grow or shrink with it. */
 export const setRun = (recipe: Recipe, id: RunId): Recipe =>
-  recipe.run.id === id
-    ? recipe
-    : relaid(recipe, { ...recipe, run: { id, params: initialParams(RUNS[id].params, recipe.panel) } });
+  recipe.run.id === id ? recipe : relaid(recipe, { ...recipe, run: startRun(id, recipe.panel) });
 
 /** The run with some of its numbers changed, each held inside its range. */
 export const setRunParams = (recipe: Recipe, params: Params): Recipe =>
   relaid(recipe, {
     ...recipe,
-    run: {
-      ...recipe.run,
-      params: heldParams(RUNS[recipe.run.id].params, { ...recipe.run.params, ...params }, recipe.panel),
-    },
+    run: chooseRun(recipe.run.id, { ...recipe.run.params, ...params }, recipe.panel),
   });
 
 function relaid(before: Recipe, after: Recipe): Recipe {
@@ -230,11 +222,11 @@ export function settle(recipe: Recipe): Recipe {
     ...rung,
     share: rung.share <= least ? least : least + (rung.share - least) * (1 - short / spare),
   }));
-  const excess = recipe.joints.map(({ width }) => Math.max(width - LEAST_JOINT, 0));
+  const excess = recipe.joints.map(({ width }) => Math.max(width - MIN_JOINT, 0));
   const squeeze = rungs.map(({ share }, i) => {
     const beside = excess.slice(Math.max(i - 1, 0), i + 1);
     // A hair below nothing, where a rung has just its least, is nothing.
-    const room = Math.max(share * length - LEAST_SOLID - (beside.length * LEAST_JOINT) / 2, 0);
+    const room = Math.max(share * length - MIN_SOLID - (beside.length * MIN_JOINT) / 2, 0);
     const taken = beside.reduce((sum, width) => sum + width / 2, 0);
     return taken <= room ? 1 : room / taken;
   });
@@ -242,7 +234,7 @@ export function settle(recipe: Recipe): Recipe {
     ...recipe,
     rungs,
     joints: excess.map((width, i) => ({
-      width: LEAST_JOINT + width * Math.min(squeeze[i] as number, squeeze[i + 1] as number),
+      width: MIN_JOINT + width * Math.min(squeeze[i] as number, squeeze[i + 1] as number),
     })),
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { ink, kitOf, withPass } from '../../testing/kits';
-import { rangeOf } from '../base/params';
+import { ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
+import { fitParams } from '../base/params';
 import { readRecipeFile, writeRecipeFile } from '../files/recipeFile';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
@@ -9,34 +9,36 @@ import {
   addPass,
   addPlacement,
   coatResist,
+  enablePass,
   movePass,
   removePass,
   removePlacement,
   setPassDesign,
   setPlacement,
-  switchPass,
 } from './editPasses';
 import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS } from './passes/passes';
-import type { Kit, Recipe } from './recipe';
+import type { Recipe } from './recipe';
+import type { ResolvedRecipe } from './resolved';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
 const dark = ink('Sloe', '#393060');
-const kit = kitOf(inks);
+const resolved = resolvedOf(inks);
 
-const edged = addPass(kit.recipe, 'edge', { inkId: 'Sloe' });
+const edged = addPass(resolved.recipe, 'edge', { inkId: 'Sloe' });
 const labels = (recipe: Recipe) => recipe.passes.map(({ id }) => id);
 
 test('a number is held in its range; another ink leaves the numbers; taken off it is gone', () => {
   const placement = (recipe: Recipe) => recipe.passes[0]?.placements[0];
-  expect(placement(setPlacement(edged, 'edge-1', 0, { params: { depth: 900 } }))?.params).toEqual({
+  expect(placement(setPlacement(edged, 'edge-1', 'p1', { params: { depth: 900 } }))?.params).toEqual({
     depth: 60,
   });
-  expect(placement(setPlacement(edged, 'edge-1', 0, { inkId: 'Tarn' }))).toEqual({
+  expect(placement(setPlacement(edged, 'edge-1', 'p1', { inkId: 'Tarn' }))).toEqual({
+    id: 'p1',
     inkId: 'Tarn',
     params: placement(edged)?.params,
   });
   expect(removePass(edged, 'edge-1').passes).toEqual([]);
-  expect(switchPass(edged, 'edge-1', false).passes[0]?.on).toBe(false);
+  expect(enablePass(edged, 'edge-1', false).passes[0]?.enabled).toBe(false);
 });
 
 test('what lies under the blend stands first, and moving keeps it so', () => {
@@ -66,15 +68,17 @@ test('what lies under the blend stands first, and moving keeps it so', () => {
 test('a further placement starts beside the last, as many as the kind allows; a new design comes in its size', () => {
   const [hills, bricks] = ['far-hills', 'kiln-bricks'].map((id) => OWN_DESIGNS.find((one) => one.id === id));
   if (!hills || !bricks) throw new Error('no design');
-  let recipe = addPass(kit.recipe, 'edgeStencil', { inkId: 'Sloe', design: hills });
+  let recipe = addPass(resolved.recipe, 'edgeStencil', { inkId: 'Sloe', design: hills });
   for (let i = 0; i < 20; i++) recipe = addPlacement(recipe, 'edgeStencil-1');
   const placements = recipe.passes[0]?.placements ?? [];
-  expect(placements).toHaveLength(PASS_KINDS.edgeStencil.placements.most);
-  expect((placements[1]?.params.x ?? 0) - (placements[0]?.params.x ?? 0)).toBe(12);
-  expect(removePlacement(recipe, 'edgeStencil-1', 1).passes[0]?.placements).toHaveLength(
+  expect(placements).toHaveLength(PASS_KINDS.edgeStencil.placements.max);
+  expect(placements.slice(0, 2).map(({ params }) => params)).toMatchObject([{ x: 40 }, { x: 52 }]);
+  expect(removePlacement(recipe, 'edgeStencil-1', 'p2').passes[0]?.placements).toHaveLength(
     placements.length - 1,
   );
-  expect(setPassDesign(recipe, 'edgeStencil-1', bricks).passes[0]?.placements[0]?.params.width).toBe(100);
+  expect(setPassDesign(recipe, 'edgeStencil-1', bricks).passes[0]?.placements[0]?.params).toMatchObject({
+    width: 100,
+  });
 });
 
 /** Laid in anything, base, blend or stamp. */
@@ -92,8 +96,8 @@ const anyChange = fc.oneof(
       fc.constantFrom(
         removePass,
         addPlacement,
-        (recipe: Recipe, id: string) => switchPass(recipe, id, false),
-        (recipe: Recipe, id: string) => removePlacement(recipe, id, 0),
+        (recipe: Recipe, id: string) => enablePass(recipe, id, false),
+        (recipe: Recipe, id: string) => removePlacement(recipe, id, 'p1'),
         (recipe: Recipe, id: string) => coatResist(recipe, id, white.id),
         (recipe: Recipe, id: string) => movePass(recipe, id, 3),
       ),
@@ -107,16 +111,16 @@ const anyChange = fc.oneof(
     .tuple(fc.nat(PASS_LIMITS.passes), fc.nat(20), fc.double({ min: -1e6, max: 1e6, noNaN: true }))
     .map(([at, param, value]) => (recipe: Recipe) => {
       const pass = recipe.passes[at];
-      const specs = pass ? PASS_KINDS[pass.kind].params : [];
-      const spec = specs[param % Math.max(specs.length, 1)];
-      return pass && spec ? setPlacement(recipe, pass.id, 0, { params: { [spec.key]: value } }) : recipe;
+      const keys = Object.keys(pass ? PASS_KINDS[pass.kind].params : {});
+      const key = keys[param % Math.max(keys.length, 1)];
+      return pass && key ? setPlacement(recipe, pass.id, 'p1', { params: { [key]: value } }) : recipe;
     }),
 );
 
 test('after any changes ids differ, limits and ranges hold, and a file carries all of it', () => {
   fc.assert(
     fc.property(fc.array(anyChange, { maxLength: 40 }), (changes) => {
-      const recipe = changes.reduce((so, change) => change(so), kit.recipe);
+      const recipe = changes.reduce((so, change) => change(so), resolved.recipe);
       const { passes } = recipe;
       const placements = passes.flatMap((pass) => pass.placements.map((placement) => ({ pass, placement })));
       expect(new Set(labels(recipe)).size).toBe(passes.length);
@@ -126,18 +130,16 @@ test('after any changes ids differ, limits and ranges hold, and a file carries a
       expect(stages).toEqual(stages.toSorted().toReversed());
       for (const { placements: own, kind } of passes) {
         expect(own.length).toBeGreaterThan(0);
-        expect(own.length).toBeLessThanOrEqual(PASS_KINDS[kind].placements.most);
+        expect(own.length).toBeLessThanOrEqual(PASS_KINDS[kind].placements.max);
       }
       for (const { pass, placement } of placements)
-        for (const spec of PASS_KINDS[pass.kind].params) {
-          const [least, most] = rangeOf(spec);
-          expect(placement.params[spec.key]).toBeGreaterThanOrEqual(least);
-          expect(placement.params[spec.key]).toBeLessThanOrEqual(most);
-        }
+        expect(placement.params).toEqual(
+          fitParams(PASS_KINDS[pass.kind].params, placement.params, recipe.panel),
+        );
       const asked = new Set(passes.flatMap(({ designId }) => designId ?? []));
       const usesInk = placements.some(({ placement }) => placement.inkId !== undefined);
-      const whole: Kit = {
-        ...kit,
+      const whole: ResolvedRecipe = {
+        ...resolved,
         recipe,
         passInks: usesInk ? [white] : [],
         designs: OWN_DESIGNS.filter(({ id }) => asked.has(id)),
@@ -150,11 +152,11 @@ test('after any changes ids differ, limits and ranges hold, and a file carries a
 
 test('a coat over a resist takes the ink in full; where none lies over it one is added, never one under it', () => {
   const [reeds] = OWN_DESIGNS as [Design];
-  const under = withPass(withPass(kit, 'coat', { ink: dark }), 'clearResist', { design: reeds });
+  const under = withPass(withPass(resolved, 'coat', { ink: dark }), 'clearResist', { design: reeds });
   const added = coatResist(under.recipe, 'clearResist-1', 'Tarn');
   expect(labels(added)).toEqual(['coat-1', 'clearResist-1', 'coat-2']);
   expect(added.passes[0]).toEqual(under.recipe.passes[0]);
-  expect(added.passes[2]?.placements).toEqual([{ inkId: 'Tarn', params: { strength: 100 } }]);
+  expect(added.passes[2]?.placements).toEqual([{ id: 'p1', inkId: 'Tarn', params: { strength: 100 } }]);
   const again = coatResist(added, 'clearResist-1', 'Sloe');
   expect(labels(again)).toEqual(labels(added));
   expect(again.passes[2]?.placements[0]?.inkId).toBe('Sloe');

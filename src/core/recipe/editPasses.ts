@@ -1,18 +1,29 @@
 import type { Millimetres } from '../base/length';
-import { heldParams, type Params } from '../base/params';
+import type { Params, ParamsOf } from '../base/params';
 import type { Design } from '../materials/design/design';
 import type { Panel } from './panel';
-import { PASS_KINDS, PASS_LIMITS, type Pass, type PassKindId } from './passes/passes';
-import { passesInOrder } from './passesInOrder';
-import type { Recipe } from './recipe';
+import { coat } from './passes/coat';
+import type { AnyPlacement, PassKind } from './passes/definition';
+import {
+  makePass,
+  PASS_KINDS,
+  PASS_LIMITS,
+  type Pass,
+  type PassKindId,
+  placementsOf,
+  withPlacements,
+} from './passes/passes';
+import { nextId, passesInOrder, type Recipe } from './recipe';
 
 /** What a new pass is laid in and with. */
 export interface PassStart {
   readonly inkId?: string;
   readonly design?: Design;
-  /** Numbers other than those the kind starts with. */
+  /** Parameters other than those the kind starts with. */
   readonly params?: Params;
 }
+
+const isUnder = ({ kind }: Pass): boolean => PASS_KINDS[kind].stage === 'under';
 
 /**
  * One more pass with the numbers it starts with: after all others of its stage. Those laid before the blend stand first
@@ -23,34 +34,24 @@ export function addPass(
   kindId: PassKindId,
   { inkId, design, params }: PassStart = {},
 ): Recipe {
-  const kind = PASS_KINDS[kindId];
   const { passes, panel } = recipe;
-  if (passes.length >= PASS_LIMITS.passes || placementsIn(passes) >= PASS_LIMITS.placements) return recipe;
-  const pass: Pass = {
-    id: freePassId(passes, kindId),
-    kind: kindId,
-    on: true,
-    ...(design && kind.design ? { designId: design.id } : {}),
-    placements: [
-      {
-        ...(inkId !== undefined && kind.ink ? { inkId } : {}),
-        params: heldParams(
-          kind.params,
-          { ...(design ? { width: startWidth(design, panel) } : {}), ...params },
-          panel,
-        ),
-      },
-    ],
-  };
-  const under = passes.filter((other) => PASS_KINDS[other.kind].stage === 'under');
-  const over = passes.filter((other) => PASS_KINDS[other.kind].stage === 'over');
-  return {
-    ...recipe,
-    passes: kind.stage === 'under' ? [...under, pass, ...over] : [...under, ...over, pass],
-  };
+  if (passes.length >= PASS_LIMITS.passes || countPlacements(passes) >= PASS_LIMITS.placements) return recipe;
+  const pass = makePass(
+    freePassId(passes, kindId),
+    kindId,
+    {
+      ...(inkId === undefined ? {} : { inkId }),
+      ...(design ? { designId: design.id } : {}),
+      params: { ...(design ? { width: startWidth(design, panel) } : {}), ...params },
+    },
+    panel,
+  );
+  const under = passes.filter(isUnder);
+  const over = passes.filter((other) => !isUnder(other));
+  return { ...recipe, passes: isUnder(pass) ? [...under, pass, ...over] : [...under, ...over, pass] };
 }
 
-const placementsIn = (passes: readonly Pass[]): number =>
+const countPlacements = (passes: readonly Pass[]): number =>
   passes.reduce((sum, { placements }) => sum + placements.length, 0);
 
 function freePassId(passes: readonly Pass[], kind: PassKindId): string {
@@ -60,32 +61,34 @@ function freePassId(passes: readonly Pass[], kind: PassKindId): string {
   return `${kind}-${count}`;
 }
 
+/** An image starts at most so wide, as a part of the panel. */
+const START_PART = 0.8;
+
 /** A stencil lies in its own size; an image a little narrower than the panel, or in its own if that is less. */
 const startWidth = (design: Design, panel: Panel): Millimetres =>
-  design.use === 'image' ? Math.min(design.width, Math.round(panel.width * 0.8)) : design.width;
+  design.use === 'image' ? Math.min(design.width, Math.round(panel.width * START_PART)) : design.width;
 
 export const removePass = (recipe: Recipe, id: string): Recipe => ({
   ...recipe,
   passes: recipe.passes.filter((pass) => pass.id !== id),
 });
 
-const withPass = (recipe: Recipe, id: string, change: (pass: Pass) => Pass): Recipe => ({
+const changePass = (recipe: Recipe, id: string, change: (pass: Pass) => Pass): Recipe => ({
   ...recipe,
   passes: recipe.passes.map((pass) => (pass.id === id ? change(pass) : pass)),
 });
 
-export const switchPass = (recipe: Recipe, id: string, on: boolean): Recipe =>
-  withPass(recipe, id, (pass) => ({ ...pass, on }));
+export const enablePass = (recipe: Recipe, id: string, enabled: boolean): Recipe =>
+  changePass(recipe, id, (pass) => ({ ...pass, enabled }));
 
 /** Moves a pass to a place in the list; it stays among those laid before the blend, or among those over it. */
 export function movePass(recipe: Recipe, id: string, to: number): Recipe {
   const from = recipe.passes.findIndex((pass) => pass.id === id);
   const pass = recipe.passes[from];
   if (!pass) return recipe;
-  const { stage } = PASS_KINDS[pass.kind];
-  const under = recipe.passes.filter(({ kind }) => PASS_KINDS[kind].stage === 'under').length;
-  const [least, most] = stage === 'under' ? [0, under - 1] : [under, recipe.passes.length - 1];
-  const place = Math.min(Math.max(to, least), most);
+  const under = recipe.passes.filter(isUnder).length;
+  const [first, last] = isUnder(pass) ? [0, under - 1] : [under, recipe.passes.length - 1];
+  const place = Math.min(Math.max(to, first), last);
   return place === from
     ? recipe
     : { ...recipe, passes: recipe.passes.toSpliced(from, 1).toSpliced(place, 0, pass) };
@@ -93,84 +96,109 @@ export function movePass(recipe: Recipe, id: string, to: number): Recipe {
 
 /** Another design for a pass, in its own size; undefined where its kind can do without. */
 export const setPassDesign = (recipe: Recipe, id: string, design: Design | undefined): Recipe =>
-  withPass(recipe, id, ({ designId: _, ...pass }) => ({
-    ...pass,
-    ...(design ? { designId: design.id } : {}),
-    placements: pass.placements.map((placement) =>
-      design && placement.params.width !== undefined
-        ? { ...placement, params: { ...placement.params, width: startWidth(design, recipe.panel) } }
-        : placement,
-    ),
-  }));
+  changePass(recipe, id, (pass) => {
+    if (!PASS_KINDS[pass.kind].design) return pass;
+    const { designId: _, ...rest } = pass;
+    const width = design ? { width: startWidth(design, recipe.panel) } : {};
+    return withPlacements(
+      { ...rest, ...(design ? { designId: design.id } : {}) } as Pass,
+      placementsOf(pass).map((placement) => ({ ...placement, params: { ...placement.params, ...width } })),
+      recipe.panel,
+    );
+  });
 
-/** Another ink, or other numbers, for one placement of a pass. */
-export const setPlacement = (
+/** Another ink, or other parameters, for a placement; of a kind that is named, only what it knows. */
+export interface PlacementChange<Kind extends PassKind = PassKind> {
+  readonly inkId?: string;
+  readonly params?: Partial<ParamsOf<Kind['params']>>;
+}
+
+/** A change as it comes when nothing is known of the kind. */
+interface AnyChange {
+  readonly inkId?: string;
+  readonly params?: Params;
+}
+
+const changed = ({ inkId, params, ...placement }: AnyPlacement, change: AnyChange): AnyPlacement => {
+  const ink = change.inkId ?? inkId;
+  return {
+    ...placement,
+    ...(ink === undefined ? {} : { inkId: ink }),
+    params: { ...params, ...change.params },
+  };
+};
+
+/** Changes one placement of a pass. */
+export const setPlacement = <Kind extends PassKind = PassKind>(
   recipe: Recipe,
   id: string,
-  index: number,
-  { inkId, params }: { readonly inkId?: string; readonly params?: Params },
+  placementId: string,
+  change: PlacementChange<Kind>,
 ): Recipe =>
-  withPass(recipe, id, (pass) => ({
-    ...pass,
-    placements: pass.placements.map((placement, i) =>
-      i === index
-        ? {
-            ...placement,
-            ...(inkId === undefined ? {} : { inkId }),
-            params: heldParams(
-              PASS_KINDS[pass.kind].params,
-              { ...placement.params, ...params },
-              recipe.panel,
-            ),
-          }
-        : placement,
+  changePass(recipe, id, (pass) =>
+    withPlacements(
+      pass,
+      placementsOf(pass).map((one) => (one.id === placementId ? changed(one, change as AnyChange) : one)),
+      recipe.panel,
     ),
-  }));
+  );
+
+/** Changes every placement of a pass. */
+export const setPlacements = <Kind extends PassKind = PassKind>(
+  recipe: Recipe,
+  id: string,
+  change: PlacementChange<Kind>,
+): Recipe =>
+  changePass(recipe, id, (pass) =>
+    withPlacements(
+      pass,
+      placementsOf(pass).map((one) => changed(one, change as AnyChange)),
+      recipe.panel,
+    ),
+  );
 
 /** The coat that lies over a resist, where one does. */
 export function coatOver(recipe: Recipe, resistId: string): Pass | undefined {
   const order = passesInOrder(recipe);
   return order
     .slice(order.findIndex(({ id }) => id === resistId) + 1)
-    .findLast(({ kind }) => kind === 'coat');
+    .findLast(({ kind }) => PASS_KINDS[kind].coversAll);
 }
 
 /** A full coat of this ink over a resist: the coat that lies over it takes it, else one more pass does. */
 export function coatResist(recipe: Recipe, resistId: string, inkId: string): Recipe {
   const full = { inkId, params: { strength: 100 } };
-  const coat = coatOver(recipe, resistId);
-  return coat ? setPlacement(recipe, coat.id, 0, full) : addPass(recipe, 'coat', full);
+  const over = coatOver(recipe, resistId);
+  return over ? setPlacements<typeof coat>(recipe, over.id, full) : addPass(recipe, coat.id, full);
 }
-
-/** Another ink, or other numbers, for every placement of a pass. */
-export const setPlacements = (
-  recipe: Recipe,
-  id: string,
-  change: { readonly inkId?: string; readonly params?: Params },
-): Recipe =>
-  recipe.passes
-    .flatMap((pass) => (pass.id === id ? pass.placements : []))
-    .reduce((so, _, index) => setPlacement(so, id, index, change), recipe);
 
 /** How far beside the last one a further placement starts, mm. */
 const BESIDE = 12;
 
 /** One more placement, like the last one and a little beside it, where its kind allows it. */
 export const addPlacement = (recipe: Recipe, id: string): Recipe =>
-  withPass(recipe, id, (pass) => {
-    const { params: specs, placements } = PASS_KINDS[pass.kind];
-    const last = pass.placements.at(-1);
-    const full = placementsIn(recipe.passes) >= PASS_LIMITS.placements;
-    if (!last || full || pass.placements.length >= placements.most) return pass;
-    const beside = (key: string) => (last.params[key] ?? 0) + BESIDE;
-    const params = heldParams(specs, { ...last.params, x: beside('x'), y: beside('y') }, recipe.panel);
-    return { ...pass, placements: [...pass.placements, { ...last, params }] };
+  changePass(recipe, id, (pass) => {
+    const placements = placementsOf(pass);
+    const last = placements.at(-1);
+    const full = countPlacements(recipe.passes) >= PASS_LIMITS.placements;
+    if (!last || full || placements.length >= PASS_KINDS[pass.kind].placements.max) return pass;
+    const { x = 0, y = 0 } = last.params;
+    const beside = { x: Number(x) + BESIDE, y: Number(y) + BESIDE };
+    return withPlacements(
+      pass,
+      [...placements, { ...last, id: nextId('p', placements), params: { ...last.params, ...beside } }],
+      recipe.panel,
+    );
   });
 
 /** Takes a placement off; the last one stays. */
-export const removePlacement = (recipe: Recipe, id: string, index: number): Recipe =>
-  withPass(recipe, id, (pass) =>
+export const removePlacement = (recipe: Recipe, id: string, placementId: string): Recipe =>
+  changePass(recipe, id, (pass) =>
     pass.placements.length < 2
       ? pass
-      : { ...pass, placements: pass.placements.filter((_, i) => i !== index) },
+      : withPlacements(
+          pass,
+          placementsOf(pass).filter((placement) => placement.id !== placementId),
+          recipe.panel,
+        ),
   );

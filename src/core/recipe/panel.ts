@@ -1,14 +1,12 @@
+import type { Size } from '../base/geometry';
 import { type Millimetres, MM_AN_INCH } from '../base/length';
 import { isoASize } from '../materials/card/paper';
 
 /** The piece of card that is blended; upright or lying, measured as it lies on the mat. */
-export interface Panel {
-  readonly width: Millimetres;
-  readonly height: Millimetres;
-}
+export type Panel = Size;
 
 /** Shortest and longest side a panel may have, in mm. */
-export const PANEL_LIMITS = { least: 30, most: 420 } as const;
+export const PANEL_LIMITS = { min: 30, max: 420 } as const;
 
 const inches = (width: number, height: number): Panel => ({
   width: width * MM_AN_INCH,
@@ -27,3 +25,9 @@ export const PANEL_SIZES: readonly { readonly label: string; readonly panel: Pan
   { label: 'A6, 105 × 148 mm', panel: { width: a6Width, height: a6Height } },
   { label: '12 × 12 cm square', panel: { width: 120, height: 120 } },
 ];
+
+/** Two sides this near are one: no rule is finer. */
+const SAME: Millimetres = 0.01;
+
+export const samePanel = (p: Panel, q: Panel): boolean =>
+  Math.abs(p.width - q.width) < SAME && Math.abs(p.height - q.height) < SAME;

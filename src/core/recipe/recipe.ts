@@ -1,16 +1,17 @@
 import type { Millimetres } from '../base/length';
+import { memo } from '../base/memo';
 import { hardFade } from '../base/smoothStep';
-import type { Card } from '../materials/card/card';
-import type { Design } from '../materials/design/design';
-import type { Ink } from '../materials/ink/ink';
 import type { Panel } from './panel';
 import type { Pass } from './passes/passes';
-import { type Lie, type Patches, RUNS, type RunChoice } from './runs/runs';
+import type { BandGeometry, PatchLayout } from './runs/definition';
+import { RUNS, type RunChoice } from './runs/runs';
 import type { SchoolId } from './schools/schools';
 import { TOOLS, type ToolId } from './tools/tools';
 
 /** One ink in the recipe and its share of the run; all shares sum to 1. On a run of patches, its share of the panel. */
 export interface Rung {
+  /** The same wherever the rung stands in the ladder, so that what is noted of it goes with it. */
+  readonly id: string;
   readonly inkId: string;
   readonly share: number;
 }
@@ -44,54 +45,68 @@ export interface Recipe {
   readonly notes?: Readonly<Record<string, string>>;
 }
 
-/** A recipe with the card and the inks it asks for, one ink a rung: all that is needed to compute from it. */
-export interface Kit {
-  readonly recipe: Recipe;
-  readonly card: Card;
-  readonly inks: readonly Ink[];
-  /** The inks of `recipe.passes`, each once. */
-  readonly passInks: readonly Ink[];
-  /** The designs of `recipe.passes`, each once. */
-  readonly designs: readonly Design[];
+export const RUNG_LIMITS = { min: 2, max: 5 } as const;
+/** No run is longer than this, mm: the diagonal of the largest panel. Notes are counted, their letters and their keys'. */
+export const RECIPE_LIMITS = {
+  run: { max: 600 },
+  name: 120,
+  notes: { count: 100, letters: 1000, key: 80 },
+} as const;
+/** Every ink keeps at least this much of itself, solid, in mm of the run. */
+export const MIN_SOLID: Millimetres = 1;
+/** No joint is narrower than this: a brush cannot lay a harder line without a mask. */
+export const MIN_JOINT: Millimetres = 1;
+
+/** An id that none of these has yet: the letter and one more than the highest number that follows it. */
+export function nextId(letter: string, taken: readonly { readonly id: string }[]): string {
+  const numbers = taken.map(({ id }) => Number(id.slice(letter.length)) || 0);
+  return `${letter}${Math.max(0, ...numbers) + 1}`;
 }
 
-export const RUNG_LIMITS = { least: 2, most: 5 } as const;
-/** Every ink keeps at least this much of itself, solid, in mm of the run. */
-export const LEAST_SOLID: Millimetres = 1;
-/** No joint is narrower than this: a brush cannot lay a harder line without a mask. */
-export const LEAST_JOINT: Millimetres = 1;
+/** Rungs of these inks from the top down, equally shared. */
+export const equalRungs = (inkIds: readonly string[]): Rung[] =>
+  inkIds.map((inkId, i) => ({ id: `r${i + 1}`, inkId, share: 1 / inkIds.length }));
+
+/** The passes that are not left out, in the order they are done: the list keeps those before the blend first. */
+export const passesInOrder = ({ passes }: Pick<Recipe, 'passes'>): Pass[] =>
+  passes.filter(({ enabled }) => enabled);
 
 /** The recipe's bands on its panel; undefined on a run of patches. */
-export function lieOf({ run, panel }: Pick<Recipe, 'run' | 'panel'>): Lie | undefined {
-  const definition = RUNS[run.id];
-  return definition.lies === 'bands' ? definition.on(panel, run.params) : undefined;
-}
+export const bandsOf = ({ run, panel }: Pick<Recipe, 'run' | 'panel'>): BandGeometry | undefined =>
+  layBands(run, panel);
 
 /** The recipe's places of ink on its panel; undefined on a run of bands. */
-export function patchesOf({
+export const patchesOf = ({
   run,
   panel,
   rungs,
-}: Pick<Recipe, 'run' | 'panel' | 'rungs'>): Patches | undefined {
+}: Pick<Recipe, 'run' | 'panel' | 'rungs'>): PatchLayout | undefined => layPatches(run, panel, rungs.length);
+
+/** Asked for many times a frame, and laying some runs takes a while. */
+const layBands = memo(16, (run: RunChoice, panel: Panel): BandGeometry | undefined => {
   const definition = RUNS[run.id];
-  return definition.lies === 'patches' ? definition.on(panel, run.params, rungs.length) : undefined;
-}
+  return definition.layout === 'bands' ? definition.layOn(panel, run.params) : undefined;
+});
+const layPatches = memo(16, (run: RunChoice, panel: Panel, rungs: number): PatchLayout | undefined => {
+  const definition = RUNS[run.id];
+  return definition.layout === 'patches' ? definition.layOn(panel, run.params, rungs) : undefined;
+});
 
 /**
  * Length of the recipe's run in mm. Patches have no run; there the panel's height stands for it, so that shares and
  * joints keep their meaning when the run is changed.
  */
 export const runLength = (recipe: Pick<Recipe, 'run' | 'panel'>): Millimetres =>
-  lieOf(recipe)?.length ?? recipe.panel.height;
+  bandsOf(recipe)?.length ?? recipe.panel.height;
 
 /** The stretch where one rung fades and the next comes in, in mm along the run. */
-export interface Overlap {
+export interface JointSpan {
   readonly start: Millimetres;
   readonly end: Millimetres;
 }
 
-/** The overlaps of all joints in run order. They do not touch: every inner rung is solid between two of them. */
-export function overlaps(recipe: Recipe): Overlap[] {
+/** The spans of all joints in run order. They do not touch: every inner rung is solid between two of them. */
+export function jointSpans(recipe: Recipe): JointSpan[] {
   const length = runLength(recipe);
   let border = 0;
   return recipe.joints.map(({ width }, i) => {
@@ -100,8 +115,8 @@ export function overlaps(recipe: Recipe): Overlap[] {
   });
 }
 
-/** The stretch where an ink lies and the part of it where it is solid, in mm along the run. */
-export interface Stretch {
+/** How far an ink reaches and the part of that where it is solid, in mm along the run. */
+export interface InkExtent {
   readonly from: Millimetres;
   readonly solidFrom: Millimetres;
   readonly solidTo: Millimetres;
@@ -109,12 +124,12 @@ export interface Stretch {
 }
 
 /** Where each rung's ink comes in, is solid, and has faded out. */
-export function stretches(recipe: Recipe): Stretch[] {
+export function inkExtents(recipe: Recipe): InkExtent[] {
   const length = runLength(recipe);
-  const laps = overlaps(recipe);
+  const spans = jointSpans(recipe);
   return recipe.rungs.map((_, i) => {
-    const before = laps[i - 1];
-    const after = laps[i];
+    const before = spans[i - 1];
+    const after = spans[i];
     return {
       from: before?.start ?? 0,
       solidFrom: before?.end ?? 0,
@@ -130,33 +145,32 @@ export function stretches(recipe: Recipe): Stretch[] {
  *
  * @param into  one place a rung; what stands there is written over
  */
-export function layCoats(
+export function fillParts(
   tool: ToolId,
-  laps: readonly Overlap[],
+  spans: readonly JointSpan[],
   along: Millimetres,
   into: Float64Array | number[],
 ): void {
   into.fill(0);
-  let joint = 0;
-  while (joint < laps.length && along >= (laps[joint] as Overlap).end) joint++;
-  const lap = laps[joint];
-  if (!lap) {
+  const joint = spans.findIndex(({ end }) => along < end);
+  const span = spans[joint];
+  if (!span) {
     into[into.length - 1] = 1;
     return;
   }
   const left =
-    along <= lap.start ? 1 : hardFade((along - lap.start) / (lap.end - lap.start), TOOLS[tool].hardness);
+    along <= span.start ? 1 : hardFade((along - span.start) / (span.end - span.start), TOOLS[tool].hardness);
   into[joint] = left;
   into[joint + 1] = 1 - left;
 }
 
-/** `layCoats` into a new list. */
-export function coatsAt(
+/** `fillParts` into a new list. */
+export function partsAt(
   { rungs, tool }: Pick<Recipe, 'rungs' | 'tool'>,
-  laps: readonly Overlap[],
+  spans: readonly JointSpan[],
   along: Millimetres,
 ): number[] {
-  const coats = rungs.map(() => 0);
-  layCoats(tool, laps, along, coats);
-  return coats;
+  const parts = rungs.map(() => 0);
+  fillParts(tool, spans, along, parts);
+  return parts;
 }

@@ -1,28 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
-import { placeReader } from '../engine/probe';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
+import { panelSampler } from '../engine/probe';
 import { groundOfCard } from '../materials/card/card';
+import { deltaE00 } from '../materials/colour/difference';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
 import { BARE } from '../materials/ink/ink';
 import { driedColour } from '../materials/ink/laid';
 import { differencesBetween } from './differences';
-import { addRung, copyRun, copyShares, setRun, setRunParams, setShare } from './editLadder';
+import { addRung, copyRun, copyShares, reverse, setRun, setRunParams, setShare } from './editLadder';
 import { addPass } from './editPasses';
 import type { Pass } from './passes/passes';
-import type { Kit } from './recipe';
+import type { ResolvedRecipe } from './resolved';
 import { RUN_IDS } from './runs/runs';
 
 const inks = [ink('Gorse', '#f2c230'), ink('Thrift', '#e2568f'), ink('Tarn', '#1f4f7a')];
 const dark = ink('Sloe', '#393060');
-const kit = kitOf(inks);
+const resolved = resolvedOf(inks);
 
 describe('reading one point of the panel', () => {
   test('where an ink is solid it is that ink’s dried colour, whole', () => {
-    const { lab, inks: there } = placeReader(kit)(40, 2);
+    const { lab, inks: there } = panelSampler(resolved)(40, 2);
     expect(there).toEqual([{ ink: inks[0], coats: 1 }]);
-    expect(lab).toEqual(driedColour(inks[0] ?? BARE, groundOfCard(WHITE_CARD)));
+    expect(deltaE00(lab, driedColour(inks[0] ?? BARE, groundOfCard(WHITE_CARD)))).toBeLessThan(1e-4);
   });
 
   test('in a joint both inks are told, the more of them first, and sum to a coat', () => {
@@ -32,7 +33,7 @@ describe('reading one point of the panel', () => {
         fc.double({ min: 0, max: 80, noNaN: true }),
         fc.double({ min: 0, max: 100, noNaN: true }),
         (id, x, y) => {
-          const { inks: there } = placeReader({ ...kit, recipe: setRun(kit.recipe, id) })(x, y);
+          const { inks: there } = panelSampler({ ...resolved, recipe: setRun(resolved.recipe, id) })(x, y);
           expect(there.reduce((sum, { coats }) => sum + coats, 0)).toBeGreaterThan(0.96);
           expect(there.map(({ coats }) => coats)).toEqual(
             there.map(({ coats }) => coats).sort((p, q) => q - p),
@@ -43,50 +44,50 @@ describe('reading one point of the panel', () => {
   });
 
   test('under a horizon the ink over it is told too; on bare card nothing is', () => {
-    const over = withPass(kit, 'horizon', { ink: dark });
-    expect(placeReader(over)(40, 95).inks.map(({ ink: { name } }) => name)).toEqual(['Tarn', 'Sloe']);
-    const faded = kitOf([inks[2] ?? dark, BARE]);
-    expect(placeReader(faded)(40, 99).inks).toEqual([]);
-    expect(placeReader(faded)(40, 99).lab.l).toBeGreaterThan(97);
+    const over = withPass(resolved, 'horizon', { ink: dark });
+    expect(panelSampler(over)(40, 95).inks.map(({ ink: { name } }) => name)).toEqual(['Tarn', 'Sloe']);
+    const faded = resolvedOf([inks[2] ?? dark, BARE]);
+    expect(panelSampler(faded)(40, 99).inks).toEqual([]);
+    expect(panelSampler(faded)(40, 99).lab.l).toBeGreaterThan(97);
   });
 });
 
 describe('numbers of a run', () => {
   test('numbers of a run are held in their ranges, and no other is kept', () => {
-    const glow = setRunParams(setRun(kit.recipe, 'glow'), { x: -40, oval: 1e9, tilt: 3 });
+    const glow = setRunParams(setRun(resolved.recipe, 'glow'), { x: -40, oval: 1e9, tilt: 3 });
     expect(glow.run.params).toEqual({ x: 0, y: 55, oval: 200 });
   });
 });
 
 test('another recipe’s run comes with its passes and tool; its shares only where it has as many rungs', () => {
   const other = {
-    ...setShare(addPass(setRun(kitOf(inks).recipe, 'slant'), 'edge', { inkId: 'Sloe' }), 1, 0.6),
+    ...setShare(addPass(setRun(resolvedOf(inks).recipe, 'slant'), 'edge', { inkId: 'Sloe' }), 1, 0.6),
     tool: 'foam' as const,
   };
-  const taken = copyRun(kit.recipe, other);
+  const taken = copyRun(resolved.recipe, other);
   expect(taken).toMatchObject({ run: other.run, passes: other.passes, tool: 'foam' });
   expect(taken.rungs).toEqual(
-    kit.recipe.rungs.map((rung) => ({ ...rung, share: expect.closeTo(rung.share, 6) })),
+    resolved.recipe.rungs.map((rung) => ({ ...rung, share: expect.closeTo(rung.share, 6) })),
   );
-  expect(copyShares(kit.recipe, other).rungs[1]?.share).toBeCloseTo(0.6, 6);
-  expect(copyShares(kitOf(inks.slice(0, 2)).recipe, other)).toEqual(kitOf(inks.slice(0, 2)).recipe);
+  expect(copyShares(resolved.recipe, other).rungs[1]?.share).toBeCloseTo(0.6, 6);
+  expect(copyShares(resolvedOf(inks.slice(0, 2)).recipe, other)).toEqual(resolvedOf(inks.slice(0, 2)).recipe);
 });
 
 test('wishes are for as many rungs as there are: with another number they are gone', () => {
-  const wished = { ...kit.recipe, wanted: [0.5, 0.3, 0.2] };
+  const wished = { ...resolved.recipe, wanted: [0.5, 0.3, 0.2] };
   expect(addRung(wished, 1, 'Sloe').wanted).toBeUndefined();
 });
 
 test('two states are told apart in words, by the names a maker knows, and alike ones in none', () => {
   const stamped = withPass(
-    withPass(kit, 'silhouette', { ink: dark, design: OWN_DESIGNS[0] as Design }),
+    withPass(resolved, 'silhouette', { ink: dark, design: OWN_DESIGNS[0] as Design }),
     'edge',
     {
       ink: dark,
     },
   );
   const [silhouette, edge] = stamped.recipe.passes as [Pass, Pass];
-  const other: Kit = {
+  const other: ResolvedRecipe = {
     ...stamped,
     card: { ...WHITE_CARD, id: '5e1f', name: 'kraft 280 g/m²' },
     designs: OWN_DESIGNS,
@@ -95,9 +96,9 @@ test('two states are told apart in words, by the names a maker knows, and alike 
       cardId: '5e1f',
       school: 'middleOut',
       passes: [
-        { ...edge, on: false },
+        { ...edge, enabled: false },
         { ...silhouette, designId: OWN_DESIGNS[1]?.id as string },
-      ],
+      ] as Pass[],
     },
   };
   const told = differencesBetween(stamped, other, 'mm');
@@ -111,6 +112,14 @@ test('two states are told apart in words, by the names a maker knows, and alike 
     'Order of passes: Silhouette, Edge → Edge, Silhouette',
   ])
     expect(told).toContain(line);
-  expect(differencesBetween(kit, stamped, 'mm')).toContain('Edge: none → Sloe');
+  expect(differencesBetween(resolved, stamped, 'mm')).toContain('Edge: none → Sloe');
   expect(differencesBetween(other, other, 'mm')).toEqual([]);
+});
+
+test('turned round, the wishes go with their rungs, and the joints with theirs', () => {
+  const wished = { ...resolved.recipe, wanted: [0.5, 0.3, 0.2], joints: [{ width: 4 }, { width: 9 }] };
+  const turned = reverse(wished);
+  expect(turned.wanted).toEqual([0.2, 0.3, 0.5]);
+  expect(turned.rungs.map(({ inkId }) => inkId)).toEqual(wished.rungs.map(({ inkId }) => inkId).toReversed());
+  expect(turned.joints).toEqual(wished.joints.toReversed());
 });

@@ -1,40 +1,39 @@
 import { formatLength } from '../../base/length';
-import { param } from '../../base/params';
 import { fade } from '../../base/smoothStep';
-import type { PassKind } from './passes';
+import { definePass } from './definition';
 
 /** Part of an edge's depth where its ink stays solid. */
 const SOLID = 0.2;
 
 /** One dark ink all round, fading inward; deepened again at the end. */
-export const edge: PassKind = {
+export const edge = definePass({
   id: 'edge',
   label: 'Edge',
-  explains: 'One dark ink all round the blend, added before stamping.',
+  description: 'One dark ink all round the blend, added before stamping.',
   stage: 'over',
   ink: 'blended',
-  placements: { most: 1, noun: 'edge' },
-  params: [
-    {
-      key: 'depth',
+  placements: { max: 1, noun: 'edge' },
+  params: {
+    depth: {
       label: 'Depth',
       unit: 'mm',
-      least: 3,
-      most: 60,
+      min: 3,
+      max: 60,
       step: 0.5,
       initial: ({ width }) => Math.round(width * 0.16),
     },
-  ],
-  dries: false,
-  on: ({ panel: { width, height }, params }) => {
-    const depth = param(params, 'depth', 16);
+  },
+  needsDry: false,
+  frames: true,
+  rubs: true,
+  layOn: ({ panel: { width, height }, params: { depth } }) => {
     const solid = SOLID * depth;
     return {
       borders: [],
       blend: depth - solid,
       effects: [
         {
-          does: 'film',
+          kind: 'film',
           coverAt: (x, y) => {
             // Inside, as far as from the nearest edge; near a corner as if it were rounded.
             const across = Math.max(depth - Math.min(x, width - x), 0);
@@ -48,17 +47,13 @@ export const edge: PassKind = {
       handle: { param: 'depth', at: { x: width / 2, y: depth }, valueAt: ({ y }) => y },
     };
   },
-  steps: ([scene], unit) => {
-    const depth = param(scene?.params ?? {}, 'depth', 16);
-    return [
-      {
-        title: 'Edge',
-        work: `All round: solid ${formatLength(SOLID * depth, unit)} in from the edge, fade inward to nothing by ${formatLength(depth, unit)}.`,
-        care: [
-          'Work from off the panel inward, with the panel on scrap paper. Deepen it again at the end if it wants it.',
-        ],
-        minutes: 2,
-      },
-    ];
-  },
-};
+  steps: (contexts, unit) =>
+    contexts.map(({ params: { depth } }) => ({
+      title: 'Edge',
+      work: `All round: solid ${formatLength(SOLID * depth, unit)} in from the edge, fade inward to nothing by ${formatLength(depth, unit)}.`,
+      care: [
+        'Work from off the panel inward, with the panel on scrap paper. Deepen it again at the end if it wants it.',
+      ],
+      minutes: 2,
+    })),
+});

@@ -1,48 +1,43 @@
 import { formatLength } from '../../base/length';
-import { param } from '../../base/params';
+import { choice } from '../../base/params';
 import { fade } from '../../base/smoothStep';
-import {
-  borderOf,
-  boxPath,
-  intoDesign,
-  PLACE_PARAMS,
-  placingOf,
-  SIZE_PARAM,
-} from '../../materials/design/placement';
+import { borderOf, boxPath, intoDesign, placingOf } from '../../materials/design/placement';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
-import { percent, tellPlaced } from './words';
+import { IMAGE_PARAMS, strengthParam } from './placed';
+import { describePlaced, percent } from './words';
 
-/** How a stencil is held: by hand, taped, or with repositionable spray. */
-export const HOLDS = ['by hand', 'with tape', 'with spray'] as const;
+/** How a stencil is held. */
+const HOLDS = { hand: 'by hand', tape: 'with tape', spray: 'with spray' } as const;
 /** Above its foot by this part of its height an edge stencil is only body. */
 const FOOT = 0.12;
 
 /** Ink along the edge of a stencil, fading away from it: lines of cloud or hill, moved and turned. */
-export const edgeStencil: PassKind = {
+export const edgeStencil = definePass({
   id: 'edgeStencil',
   label: 'Edge stencil',
-  explains:
+  description:
     'Ink along the edge of a stencil, fading away from it; moved, turned and repeated for clouds or hills.',
   stage: 'over',
   ink: 'blended',
   design: { use: 'edge' },
-  placements: { most: 8, noun: 'placing' },
-  params: [
-    ...PLACE_PARAMS,
-    SIZE_PARAM,
-    { key: 'strength', label: 'Strength', unit: '%', least: 5, most: 100, step: 5, initial: () => 70 },
-    { key: 'fade', label: 'Fades over', unit: 'mm', least: 2, most: 40, step: 0.5, initial: () => 14 },
-    { key: 'scrap', label: 'Scrap beyond its outer edge', choices: ['no', 'yes'], initial: () => 1 },
-    { key: 'hold', label: 'Held', choices: HOLDS, initial: () => 0 },
-  ],
-  dries: true,
-  on: (scene) => {
-    const { design, params } = scene;
+  placements: { max: 8, noun: 'placing' },
+  params: {
+    ...IMAGE_PARAMS,
+    ...strengthParam(70),
+    fade: { label: 'Fades over', unit: 'mm', min: 2, max: 40, step: 0.5, initial: () => 14 },
+    scrap: choice('Scrap beyond its outer edge', { no: 'no', yes: 'yes' }, 'yes'),
+    hold: choice('Held', HOLDS, 'hand'),
+  },
+  needsDry: true,
+  rubs: true,
+  // Its ink fades into what lies beside it.
+  standsOut: false,
+  layOn: ({ design, params }) => {
     if (!design) return { borders: [], effects: [DRY], traces: [] };
     const placing = placingOf(design, params);
-    const [strength, reach] = [param(params, 'strength', 70) / 100, param(params, 'fade', 14)];
-    const guarded = param(params, 'scrap', 1) === 1;
+    const [strength, reach] = [params.strength / 100, params.fade];
+    const guarded = params.scrap === 'yes';
     const body = borderOf(design, placing);
     const into = intoDesign(design, placing);
     /** Off the body, and off the scrap that goes on from its sides and foot. */
@@ -59,7 +54,7 @@ export const edgeStencil: PassKind = {
       effects: [
         DRY,
         {
-          does: 'film',
+          kind: 'film',
           coverAt: (x, y, inside) => {
             if (!inside(0)) return 0;
             const far = Math.max(-body(x, y), 0);
@@ -70,17 +65,18 @@ export const edgeStencil: PassKind = {
       traces: [boxPath(design, placing)],
     };
   },
-  steps: (scenes, unit) =>
-    scenes.map((scene, i) => ({
-      title: scenes.length > 1 ? `Edge stencil, placing ${i + 1}` : 'Edge stencil',
-      work: `${tellPlaced(scene, unit)}: ink along its edge, fading to nothing ${formatLength(param(scene.params, 'fade', 14), unit)} from it, about ${percent(param(scene.params, 'strength', 70))} of a full coat at the edge.`,
+  steps: (contexts, unit) =>
+    contexts.map((context, i) => ({
+      title: contexts.length > 1 ? `Edge stencil, placing ${i + 1}` : 'Edge stencil',
+      placement: context.id,
+      work: `${describePlaced(context, unit)}: ink along its edge, fading to nothing ${formatLength(context.params.fade, unit)} from it, about ${percent(context.params.strength)} of a full coat at the edge.`,
       care: [
-        `Held firmly ${HOLDS[param(scene.params, 'hold', 0)] ?? HOLDS[0]}, light hand. Wipe the stencil before it is moved or turned.`,
-        ...(param(scene.params, 'scrap', 1) === 1
+        `Held firmly ${HOLDS[context.params.hold]}, light hand. Wipe the stencil before it is moved or turned.`,
+        ...(context.params.scrap === 'yes'
           ? ['Scrap paper over the panel beyond the stencil’s own outer edge.']
           : []),
       ],
       minutes: 1.5,
       dangers: ['steel'],
     })),
-};
+});

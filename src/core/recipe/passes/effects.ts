@@ -1,8 +1,7 @@
+import type { Point } from '../../base/geometry';
 import type { Millimetres } from '../../base/length';
-import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
 import type { InkKindId } from '../../materials/ink/kinds';
-import type { Point } from '../runs/runs';
 
 /** On which side of a placement's own borders a point lies, by their place in its list. */
 export type Inside = (border: number) => boolean;
@@ -12,14 +11,14 @@ export type CoverAt = (x: Millimetres, y: Millimetres, inside: Inside) => number
 
 /** A film of ink, in coats, into what is wet. Without an ink of its own it is the placement's. */
 export interface FilmEffect {
-  readonly does: 'film';
+  readonly kind: 'film';
   readonly ink?: Ink;
   readonly coverAt: CoverAt;
 }
 
 /** The recipe's own ladder once more, in coats of what lies at that point. */
 export interface LadderEffect {
-  readonly does: 'ladder';
+  readonly kind: 'ladder';
   readonly coverAt: CoverAt;
 }
 
@@ -28,18 +27,18 @@ export interface LadderEffect {
  * instead, as at the rim of a drop.
  */
 export interface ThinEffect {
-  readonly does: 'thin';
+  readonly kind: 'thin';
   readonly coverAt: CoverAt;
 }
 
 /** Whatever is wet dries, and what follows lies on it. */
 export interface DryEffect {
-  readonly does: 'dry';
+  readonly kind: 'dry';
 }
 
 /** A piece of card, blended by the same recipe, laid over everything. */
 export interface PieceEffect {
-  readonly does: 'piece';
+  readonly kind: 'piece';
   readonly coverAt: CoverAt;
   /** The point of the panel's ladder that a point of the piece shows. */
   readonly shows: (x: Millimetres, y: Millimetres) => Point;
@@ -47,7 +46,7 @@ export interface PieceEffect {
 
 /** What is laid later does not stay here. */
 export interface GuardEffect {
-  readonly does: 'guard';
+  readonly kind: 'guard';
   readonly coverAt: CoverAt;
   /** Part of an ink of some kind that does not stay, 0…1. */
   readonly keepsOff: (kind: InkKindId) => number;
@@ -58,23 +57,4 @@ export interface GuardEffect {
 /** One thing a pass does to the panel. */
 export type Effect = FilmEffect | LadderEffect | ThinEffect | DryEffect | PieceEffect | GuardEffect;
 
-export const DRY: DryEffect = { does: 'dry' };
-
-/** How one placement of a pass lies on one panel. */
-export interface PassLie {
-  /** Sharp borders; whatever an effect has inside them is smooth. */
-  readonly borders: readonly Border[];
-  readonly effects: readonly Effect[];
-  /** Over how many mm the narrowest of what is smooth fades; absent where nothing does. */
-  readonly blend?: Millimetres;
-  /** How much smaller than on the panel the ladder lies on a piece of its own; absent where it has none. */
-  readonly shrinks?: number;
-  /** Its borders as SVG paths in mm. */
-  readonly traces: readonly string[];
-  /** Where a number of its own is taken hold of on the panel, and what number a place there stands for. */
-  readonly handle?: {
-    readonly param: string;
-    readonly at: Point;
-    readonly valueAt: (to: Point) => number;
-  };
-}
+export const DRY: DryEffect = { kind: 'dry' };

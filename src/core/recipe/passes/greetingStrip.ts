@@ -1,10 +1,10 @@
 import { formatBare, formatLength } from '../../base/length';
-import { param } from '../../base/params';
+import { choice } from '../../base/params';
 import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
+import { definePass } from './definition';
 import { DRY, type FilmEffect } from './effects';
-import type { PassKind, Scene } from './passes';
-import { tellPlace } from './words';
+import { describePlace } from './words';
 
 const SHADOW: Ink = {
   id: 'strip-shadow',
@@ -14,17 +14,10 @@ const SHADOW: Ink = {
   kind: 'detail',
   overWhite: '#1a1a1c',
 };
-/** A cut shadow hides what is under it. */
+/** A cut shadow hides what is under it, coats. */
 const OPAQUE = 3;
 /** How far the shadow stands off, mm to the right and down. */
 const OFFSET = 0.8;
-
-function boxOf({ params, panel }: Scene) {
-  const width = param(params, 'width', panel.width * 0.6);
-  const height = param(params, 'height', panel.height * 0.12);
-  const [x, y] = [param(params, 'x', panel.width / 2), param(params, 'y', panel.height / 2)];
-  return { width, height, left: x - width / 2, top: y - height / 2 };
-}
 
 const borderOfBox =
   (left: number, top: number, width: number, height: number): Border =>
@@ -32,60 +25,51 @@ const borderOfBox =
     Math.min(x - left, left + width - x, y - top, top + height - y);
 
 /** A strip for the greeting, blended by the same recipe along its length, so that it stands out from the bands. */
-export const greetingStrip: PassKind = {
+export const greetingStrip = definePass({
   id: 'greetingStrip',
   label: 'Greeting strip',
-  explains: 'A strip blended by the same recipe along its length, cut to the die and laid over everything.',
+  description:
+    'A strip blended by the same recipe along its length, cut to the die and laid over everything.',
   stage: 'over',
-  placements: { most: 1, noun: 'strip' },
-  params: [
-    {
-      key: 'x',
-      label: 'From the left',
-      unit: 'mm',
-      least: 0,
-      most: 420,
-      step: 0.5,
-      initial: ({ width }) => width / 2,
-    },
-    {
-      key: 'y',
+  placements: { max: 1, noun: 'strip' },
+  params: {
+    x: { label: 'From the left', unit: 'mm', min: 0, max: 420, step: 0.5, initial: ({ width }) => width / 2 },
+    y: {
       label: 'From the top',
       unit: 'mm',
-      least: 0,
-      most: 420,
+      min: 0,
+      max: 420,
       step: 0.5,
       initial: ({ height }) => Math.round(height * 0.78),
     },
-    {
-      key: 'width',
+    width: {
       label: 'Width',
       unit: 'mm',
-      least: 10,
-      most: 400,
+      min: 10,
+      max: 400,
       step: 1,
       initial: ({ width }) => Math.round(width * 0.62),
     },
-    {
-      key: 'height',
+    height: {
       label: 'Height',
       unit: 'mm',
-      least: 5,
-      most: 200,
+      min: 5,
+      max: 200,
       step: 0.5,
       initial: ({ height }) => Math.round(height * 0.11),
     },
-    { key: 'way', label: 'First ink at the', choices: ['left', 'right'], initial: () => 0 },
-    { key: 'shadow', label: 'Offset shadow', choices: ['no', 'in black'], initial: () => 0 },
-  ],
-  dries: true,
-  on: (scene) => {
-    const { panel, params } = scene;
-    const { left, top, width, height } = boxOf(scene);
-    const turned = param(params, 'way', 0) === 1;
-    const shadowed = param(params, 'shadow', 0) === 1;
+    way: choice('First ink at the', { left: 'left', right: 'right' }, 'left'),
+    shadow: choice('Offset shadow', { no: 'no', black: 'in black' }, 'no'),
+  },
+  needsDry: true,
+  standsAlone: true,
+  standsOut: true,
+  layOn: ({ panel, params }) => {
+    const { width, height, x: middle, y } = params;
+    const [left, top] = [middle - width / 2, y - height / 2];
+    const shadowed = params.shadow === 'black';
     const shadow: FilmEffect = {
-      does: 'film',
+      kind: 'film',
       ink: SHADOW,
       coverAt: (_x, _y, inside) => (inside(1) ? OPAQUE : 0),
     };
@@ -99,11 +83,11 @@ export const greetingStrip: PassKind = {
         DRY,
         ...(shadowed ? [shadow, DRY] : []),
         {
-          does: 'piece',
+          kind: 'piece',
           coverAt: (_x, _y, inside) => (inside(0) ? 1 : 0),
           shows: (x) => {
             const along = Math.min(Math.max((x - left) / width, 0), 1);
-            return { x: panel.width / 2, y: (turned ? 1 - along : along) * panel.height };
+            return { x: panel.width / 2, y: (params.way === 'right' ? 1 - along : along) * panel.height };
           },
         },
         DRY,
@@ -111,18 +95,12 @@ export const greetingStrip: PassKind = {
       traces: [`M${left} ${top}h${width}v${height}h${-width}Z`],
     };
   },
-  steps: ([scene], unit) => {
-    if (!scene) return [];
-    const { width, height } = boxOf(scene);
-    const { params, panel } = scene;
-    return [
-      {
-        title: 'Greeting strip',
-        work: `Blend a strip of the same card along its length by the same recipe, and cut it ${formatBare(width, unit)} × ${formatLength(height, unit)}; lay its middle ${tellPlace(param(params, 'x', 0), param(params, 'y', 0), panel, unit)}${param(params, 'shadow', 0) === 1 ? ', over a black one of the same size set a hair to the right and down' : ''}.`,
-        care: ['Letter and cut it before it is stuck down.'],
-        minutes: 3,
-        dangers: ['blade'],
-      },
-    ];
-  },
-};
+  steps: (contexts, unit) =>
+    contexts.map(({ params: { x, y, width, height, shadow }, panel }) => ({
+      title: 'Greeting strip',
+      work: `Blend a strip of the same card along its length by the same recipe, and cut it ${formatBare(width, unit)} × ${formatLength(height, unit)}; lay its middle ${describePlace(x, y, panel, unit)}${shadow === 'black' ? ', over a black one of the same size set a hair to the right and down' : ''}.`,
+      care: ['Letter and cut it before it is stuck down.'],
+      minutes: 3,
+      dangers: ['blade'],
+    })),
+});

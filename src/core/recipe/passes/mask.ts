@@ -1,25 +1,26 @@
-import type { PassKind } from './passes';
+import { definePass } from './definition';
 import { guardedBy, IMAGE_PARAMS } from './placed';
-import { tellAllPlaced } from './words';
+import { describeAllPlaced } from './words';
 
 /** A cut shape on the bare card while the blend is laid: the card stays as it is under it. */
-export const mask: PassKind = {
+export const mask = definePass({
   id: 'mask',
   label: 'Mask on the card',
-  explains: 'Paper, low-tack tape or a cut shape on the bare card; lifted once the blend is dry.',
+  description: 'Paper, low-tack tape or a cut shape on the bare card; lifted once the blend is dry.',
   stage: 'under',
   design: { use: 'image', starts: 'shelf-of-pots' },
-  placements: { most: 6, noun: 'shape' },
+  placements: { max: 6, noun: 'shape' },
   params: IMAGE_PARAMS,
-  dries: true,
-  on: (scene) => guardedBy(scene, { keepsOff: () => 1, lasts: 'until dry' }),
-  steps: (scenes, unit) => [
+  needsDry: true,
+  finestLine: 1,
+  layOn: (context) => guardedBy(context, { keepsOff: () => 1, lasts: 'until dry' }),
+  steps: (contexts, unit) => [
     {
       title: 'Mask the card',
-      work: `Lay down ${tellAllPlaced(scenes, unit)}.`,
+      work: `Lay down ${describeAllPlaced(contexts, unit)}.`,
       care: ['Press its edges down with a nail, and brush away from them. Lift it once the blend is dry.'],
       minutes: 2,
       dangers: ['blade'],
     },
   ],
-};
+});

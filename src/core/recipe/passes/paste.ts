@@ -1,9 +1,8 @@
-import { param } from '../../base/params';
 import type { Ink } from '../../materials/ink/ink';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { tellAllPlaced } from './words';
+import { describeAllPlaced } from './words';
 
 /** White texture paste as a film: a thin, hiding layer. */
 const PASTE: Ink = {
@@ -14,38 +13,41 @@ const PASTE: Ink = {
   kind: 'pigment',
   overWhite: '#f7f6f1',
 };
+/** Its thickness, coats. */
 const LAYER = 4;
 
 /** White texture paste through a stencil before the blend, rubbed afterwards so that it comes up white again. */
-export const paste: PassKind = {
+export const paste = definePass({
   id: 'paste',
   label: 'Texture paste',
-  explains:
+  description:
     'A thin coat of white paste through a stencil; blended over, then rubbed until it comes up white again.',
   stage: 'under',
   design: { use: 'pattern' },
-  placements: { most: 1, noun: 'stencil' },
-  params: [
+  placements: { max: 1, noun: 'stencil' },
+  params: {
     ...STENCIL_PARAMS,
-    { key: 'rub', label: 'Rubbed off', unit: '%', least: 0, most: 100, step: 5, initial: () => 95 },
-  ],
-  dries: true,
-  on: (scene) => {
-    const rub = param(scene.params, 'rub', 95) / 100;
+    rub: { label: 'Rubbed off', unit: '%', min: 0, max: 100, step: 5, initial: () => 95 },
+  },
+  needsDry: true,
+  wetsThrough: true,
+  finestLine: 0.9,
+  layOn: (context) => {
+    const rub = context.params.rub / 100;
     return {
-      ...placed(scene),
+      ...placed(context),
       effects: [
         DRY,
-        { does: 'film', ink: PASTE, coverAt: withinDesign(scene, LAYER) },
+        { kind: 'film', ink: PASTE, coverAt: withinDesign(context, LAYER) },
         DRY,
-        { does: 'guard', coverAt: withinDesign(scene, 1), keepsOff: () => rub, lasts: 'until dry' },
+        { kind: 'guard', coverAt: withinDesign(context, 1), keepsOff: () => rub, lasts: 'until dry' },
       ],
     };
   },
-  steps: (scenes, unit) => [
+  steps: (contexts, unit) => [
     {
       title: 'Texture paste',
-      work: `A thin coat through ${tellAllPlaced(scenes, unit)}. Stencil straight into water.`,
+      work: `A thin coat through ${describeAllPlaced(contexts, unit)}. Stencil straight into water.`,
       care: [
         'Tape the stencil down. After the blend, rub the paste with a barely damp cloth so that it comes up white again.',
       ],
@@ -57,8 +59,8 @@ export const paste: PassKind = {
       work: 'Front and back, until it is hard to the touch.',
       care: ['Heat the back too, or the panel warps.'],
       minutes: 20,
-      waits: true,
+      waits: 'air',
       dangers: ['heat'],
     },
   ],
-};
+});

@@ -1,35 +1,34 @@
-import { param } from '../../base/params';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
-import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { percent, tellPlaced } from './words';
+import { placed, STENCIL_PARAMS, strengthParam, withinDesign } from './placed';
+import { describePlaced, percent } from './words';
 
 /** Ink through the openings of a pattern stencil. */
-export const patternStencil: PassKind = {
+export const patternStencil = definePass({
   id: 'patternStencil',
   label: 'Pattern stencil',
-  explains: 'Ink through the openings of a stencil, over the dried blend.',
+  description: 'Ink through the openings of a stencil, over the dried blend.',
   stage: 'over',
   ink: 'blended',
   design: { use: 'pattern' },
-  placements: { most: 4, noun: 'placing' },
-  params: [
-    ...STENCIL_PARAMS,
-    { key: 'strength', label: 'Strength', unit: '%', least: 5, most: 100, step: 5, initial: () => 60 },
-  ],
-  dries: true,
-  on: (scene) => ({
-    ...placed(scene),
-    effects: [DRY, { does: 'film', coverAt: withinDesign(scene, param(scene.params, 'strength', 60) / 100) }],
+  placements: { max: 4, noun: 'placing' },
+  params: { ...STENCIL_PARAMS, ...strengthParam(60) },
+  needsDry: true,
+  rubs: true,
+  finestLine: 0.6,
+  layOn: (context) => ({
+    ...placed(context),
+    effects: [DRY, { kind: 'film', coverAt: withinDesign(context, context.params.strength / 100) }],
   }),
-  steps: (scenes, unit) =>
-    scenes.map((scene) => ({
+  steps: (contexts, unit) =>
+    contexts.map((context) => ({
       title: 'Pattern stencil',
-      work: `Through ${tellPlaced(scene, unit)}; about ${percent(param(scene.params, 'strength', 60))} of a full coat.`,
+      placement: context.id,
+      work: `Through ${describePlaced(context, unit)}; about ${percent(context.params.strength)} of a full coat.`,
       care: [
         'Taped down or held on a magnetic board. Nearly dry brush, straight down or in small circles; lift the stencil straight up.',
       ],
       minutes: 2.5,
       dangers: ['steel'],
     })),
-};
+});

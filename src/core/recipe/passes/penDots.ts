@@ -1,10 +1,10 @@
+import type { Size } from '../../base/geometry';
 import { formatFine } from '../../base/length';
-import { type Params, param } from '../../base/params';
+import { choice } from '../../base/params';
+import { seededRandom } from '../../base/random';
 import type { Ink } from '../../materials/ink/ink';
-import { seededRandom } from '../../picture/grain';
-import type { Panel } from '../panel';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
 import { borderOfDrops, type Drop } from './scattered';
 
 const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
@@ -15,61 +15,58 @@ const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
   kind: 'pigment',
   overWhite,
 });
-const PENS: readonly Ink[] = [
-  pen('pen-white', 'white', '#fbfbf8'),
-  pen('pen-gold', 'gold metallic', '#b4934a'),
-  pen('pen-silver', 'silver metallic', '#b3b6b9'),
-];
+const PENS = {
+  white: pen('pen-white', 'white', '#fbfbf8'),
+  gold: pen('pen-gold', 'gold metallic', '#b4934a'),
+  silver: pen('pen-silver', 'silver metallic', '#b3b6b9'),
+} as const;
+/** A dot hides what is under it, coats. */
 const HIDING = 4;
 
-function dotsOf({ width, height }: Panel, params: Params): Drop[] {
-  const random = seededRandom(param(params, 'seed', 1));
-  const radius = param(params, 'size', 1.2) / 2;
-  return Array.from({ length: Math.round(param(params, 'dots', 24)) }, () => ({
+interface Dots {
+  readonly seed: number;
+  readonly dots: number;
+  readonly size: number;
+}
+
+function dotsOf({ width, height }: Size, { seed, dots, size }: Dots): Drop[] {
+  const random = seededRandom(seed);
+  return Array.from({ length: Math.round(dots) }, () => ({
     x: random() * width,
     y: random() * height,
-    radius: radius * (0.6 + 0.8 * random()),
+    radius: (size / 2) * (0.6 + 0.8 * random()),
   }));
 }
 
 /** Dots of a white or metallic pen, last of all. */
-export const penDots: PassKind = {
+export const penDots = definePass({
   id: 'penDots',
   label: 'Pen dots',
-  explains: 'Dots of a white or metallic pen, last of all.',
+  description: 'Dots of a white or metallic pen, last of all.',
   stage: 'over',
-  placements: { most: 1, noun: 'dots' },
-  params: [
-    { key: 'pen', label: 'Pen', choices: PENS.map(({ name }) => name), initial: () => 0 },
-    { key: 'seed', label: 'Lie', unit: 'seed', least: 1, most: 9999, step: 1, initial: () => 1 },
-    { key: 'dots', label: 'Dots', unit: '×', least: 1, most: 200, step: 1, initial: () => 24 },
-    { key: 'size', label: 'Size', unit: 'mm', least: 0.3, most: 6, step: 0.1, initial: () => 1.2 },
-  ],
-  dries: true,
-  on: ({ panel, params }) => {
-    return {
-      borders: [borderOfDrops(() => dotsOf(panel, params), panel)],
-      effects: [
-        DRY,
-        {
-          does: 'film',
-          ink: PENS[param(params, 'pen', 0)] ?? (PENS[0] as Ink),
-          coverAt: (_x, _y, inside) => (inside(0) ? HIDING : 0),
-        },
-        DRY,
-      ],
-      traces: [],
-    };
+  placements: { max: 1, noun: 'dots' },
+  params: {
+    pen: choice('Pen', { white: PENS.white.name, gold: PENS.gold.name, silver: PENS.silver.name }, 'white'),
+    seed: { label: 'Lie', unit: 'seed', min: 1, max: 9999, step: 1, initial: () => 1 },
+    dots: { label: 'Dots', unit: '×', min: 1, max: 200, step: 1, initial: () => 24 },
+    size: { label: 'Size', unit: 'mm', min: 0.3, max: 6, step: 0.1, initial: () => 1.2 },
   },
-  steps: ([scene], unit) => {
-    const params = scene?.params ?? {};
-    return [
-      {
-        title: 'Pen dots',
-        work: `About ${param(params, 'dots', 24)} dots of the ${PENS[param(params, 'pen', 0)]?.name ?? 'white'} pen, ${formatFine(param(params, 'size', 1.2), unit)} across.`,
-        care: ['Last of all. Leave a plain area for the eye to rest and for the greeting.'],
-        minutes: 2,
-      },
-    ];
-  },
-};
+  needsDry: true,
+  standsAlone: true,
+  layOn: ({ panel, params }) => ({
+    borders: [borderOfDrops(() => dotsOf(panel, params), panel)],
+    effects: [
+      DRY,
+      { kind: 'film', ink: PENS[params.pen], coverAt: (_x, _y, inside) => (inside(0) ? HIDING : 0) },
+      DRY,
+    ],
+    traces: [],
+  }),
+  steps: (contexts, unit) =>
+    contexts.map(({ params }) => ({
+      title: 'Pen dots',
+      work: `About ${params.dots} dots of the ${PENS[params.pen].name} pen, ${formatFine(params.size, unit)} across.`,
+      care: ['Last of all. Leave a plain area for the eye to rest and for the greeting.'],
+      minutes: 2,
+    })),
+});

@@ -1,7 +1,6 @@
+import type { Point, Size } from '../../base/geometry';
 import type { Millimetres } from '../../base/length';
 import type { Border } from '../../materials/design/placement';
-import type { Panel } from '../panel';
-import type { Point } from '../runs/runs';
 
 /** A round drop or dot. */
 export interface Drop extends Point {
@@ -13,7 +12,7 @@ export interface Drop extends Point {
  * the distance is told as what the nearest squares leave free, which it is at least. Asked for every pixel near one, so
  * they lie as plain numbers, those of three neighbouring squares one after another.
  */
-export function borderOfDrops(drops: () => readonly Drop[], panel: Panel): Border {
+export function borderOfDrops(drops: () => readonly Drop[], panel: Size): Border {
   // Flinging them takes a moment: only once a point is asked for.
   let border: Border | undefined;
   return (x, y) => {
@@ -22,7 +21,7 @@ export function borderOfDrops(drops: () => readonly Drop[], panel: Panel): Borde
   };
 }
 
-function sortedBorder(drops: readonly Drop[], { width, height }: Panel): Border {
+function sortedBorder(drops: readonly Drop[], { width, height }: Size): Border {
   const widest = drops.reduce((most, { radius }) => Math.max(most, radius), 0);
   const side = Math.max(2 * widest, Math.sqrt((width * height) / Math.max(drops.length, 1)), 1);
   const [columns, rows] = [Math.ceil(width / side) + 2, Math.ceil(height / side) + 2];
@@ -46,11 +45,11 @@ function sortedBorder(drops: readonly Drop[], { width, height }: Panel): Border 
     let far = free;
     for (let down = row - 1; down <= row + 1; down++) {
       const first = down * columns + column - 1;
-      const end = starts[first + 3] as number;
-      for (let at = starts[first] as number; at < end; at += 3) {
-        const dx = x - (numbers[at] as number);
-        const dy = y - (numbers[at + 1] as number);
-        const inside = (numbers[at + 2] as number) - Math.sqrt(dx * dx + dy * dy);
+      const end = starts[first + 3];
+      for (let at = starts[first]; at < end; at += 3) {
+        const dx = x - numbers[at];
+        const dy = y - numbers[at + 1];
+        const inside = numbers[at + 2] - Math.sqrt(dx * dx + dy * dy);
         if (inside > far) far = inside;
       }
     }

@@ -1,21 +1,20 @@
-import { param } from '../../base/params';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
+import { strengthParam } from './placed';
 
 /** The same blend once more over the dried one, for strength. */
-export const secondCoat: PassKind = {
+export const secondCoat = definePass({
   id: 'secondCoat',
   label: 'Second coat',
-  explains: 'The same blend once more over the dried one: stronger, and on dark card less pastel.',
+  description: 'The same blend once more over the dried one: stronger, and on dark card less pastel.',
   stage: 'over',
-  placements: { most: 1, noun: 'coat' },
-  params: [
-    { key: 'strength', label: 'Strength', unit: '%', least: 10, most: 100, step: 5, initial: () => 80 },
-  ],
-  dries: true,
-  on: ({ params }) => {
-    const coats = param(params, 'strength', 80) / 100;
-    return { borders: [], effects: [DRY, { does: 'ladder', coverAt: () => coats }], traces: [] };
+  placements: { max: 1, noun: 'coat' },
+  params: strengthParam(80, 10),
+  needsDry: true,
+  rubs: true,
+  layOn: ({ params }) => {
+    const coats = params.strength / 100;
+    return { borders: [], effects: [DRY, { kind: 'ladder', coverAt: () => coats }], traces: [] };
   },
   steps: () => [
     {
@@ -25,4 +24,4 @@ export const secondCoat: PassKind = {
       minutes: 6,
     },
   ],
-};
+});

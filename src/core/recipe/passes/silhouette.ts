@@ -1,44 +1,53 @@
-import { param } from '../../base/params';
 import { asPigment } from '../../materials/ink/ink';
+import { definePass } from './definition';
 import { DRY } from './effects';
-import type { PassKind } from './passes';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { percent, tellPlaced } from './words';
+import { describePlaced, percent } from './words';
+
+/** Around this strength, per cent, one impression does: below it is stamped off first, above it is stamped again. */
+const ONE_IMPRESSION = { from: 95, to: 105 } as const;
+
+function describeStrength(strength: number): string {
+  if (strength < ONE_IMPRESSION.from) return `, stamped off first to about ${percent(strength)}`;
+  if (strength > ONE_IMPRESSION.to) return `, ${Math.ceil(strength / 100)} impressions in a stamp positioner`;
+  return '';
+}
 
 /** A bold image stamped over everything, with lighter second impressions for depth. */
-export const silhouette: PassKind = {
+export const silhouette = definePass({
   id: 'silhouette',
   label: 'Silhouette',
-  explains:
+  description:
     'A bold image in detail black or another ink over everything; lighter impressions behind it give depth.',
   stage: 'over',
   ink: 'stamped',
   design: { use: 'image', starts: 'bottle-kiln' },
-  placements: { most: 6, noun: 'impression' },
-  params: [
+  placements: { max: 6, noun: 'impression' },
+  params: {
     ...IMAGE_PARAMS,
-    { key: 'strength', label: 'Strength', unit: '%', least: 10, most: 300, step: 10, initial: () => 100 },
-  ],
-  dries: true,
-  on: (scene) => ({
-    ...placed(scene),
+    strength: { label: 'Strength', unit: '%', min: 10, max: 300, step: 10, initial: () => 100 },
+  },
+  needsDry: true,
+  standsAlone: true,
+  smudges: true,
+  finestLine: 0.2,
+  layOn: (context) => ({
+    ...placed(context),
     effects: [
       DRY,
       {
-        does: 'film',
-        ...(scene.ink ? { ink: asPigment(scene.ink) } : {}),
-        coverAt: withinDesign(scene, param(scene.params, 'strength', 100) / 100),
+        kind: 'film',
+        ...(context.ink ? { ink: asPigment(context.ink) } : {}),
+        coverAt: withinDesign(context, context.params.strength / 100),
       },
     ],
   }),
-  steps: (scenes, unit) =>
-    scenes.map((scene, i) => {
-      const strength = param(scene.params, 'strength', 100);
-      return {
-        title: scenes.length > 1 ? `Silhouette, impression ${i + 1}` : 'Silhouette',
-        work: `${tellPlaced(scene, unit)}${strength < 95 ? `, stamped off first to about ${percent(strength)}` : strength > 105 ? `, ${Math.ceil(strength / 100)} impressions in a stamp positioner` : ''}.`,
-        care: ['Press evenly, lift straight up. Heat-set or blot before anything touches it, or it smudges.'],
-        minutes: 1.5,
-      };
-    }),
-};
+  steps: (contexts, unit) =>
+    contexts.map((context, i) => ({
+      title: contexts.length > 1 ? `Silhouette, impression ${i + 1}` : 'Silhouette',
+      placement: context.id,
+      work: `${describePlaced(context, unit)}${describeStrength(context.params.strength)}.`,
+      care: ['Press evenly, lift straight up. Heat-set or blot before anything touches it, or it smudges.'],
+      minutes: 1.5,
+    })),
+});

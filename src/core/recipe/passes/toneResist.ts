@@ -1,26 +1,27 @@
-import type { PassKind } from './passes';
+import { definePass } from './definition';
 import { guardedBy, IMAGE_PARAMS } from './placed';
-import { tellAllPlaced } from './words';
+import { describeAllPlaced } from './words';
 
 /** What of a blend does not stay on a raised, clear design once it has been buffed at once; common practice. */
 const BUFFED = 0.985;
 
 /** A design clear-embossed on bare dark card before the blend: the card's own colour shows as the design. */
-export const toneResist: PassKind = {
+export const toneResist = definePass({
   id: 'toneResist',
   label: 'Tone resist',
-  explains:
+  description:
     'A design clear-embossed on the bare card: after the blend is buffed, the card’s own colour shows as the design.',
   stage: 'under',
   design: { use: 'image', starts: 'crackle' },
-  placements: { most: 4, noun: 'impression' },
+  placements: { max: 4, noun: 'impression' },
   params: IMAGE_PARAMS,
-  dries: true,
-  on: (scene) => guardedBy(scene, { keepsOff: () => BUFFED, lasts: 'for good' }),
-  steps: (scenes, unit) => [
+  needsDry: true,
+  finestLine: 0.3,
+  layOn: (context) => guardedBy(context, { keepsOff: () => BUFFED, lasts: 'for good' }),
+  steps: (contexts, unit) => [
     {
       title: 'Emboss the tone resist',
-      work: `${tellAllPlaced(scenes, unit)}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
+      work: `${describeAllPlaced(contexts, unit)}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
       care: [
         'Let it cool for a minute before any ink. Buff the design with a soft dry cloth after each ink.',
       ],
@@ -28,4 +29,4 @@ export const toneResist: PassKind = {
       dangers: ['heat', 'powder'],
     },
   ],
-};
+});

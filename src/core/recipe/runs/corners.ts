@@ -1,5 +1,4 @@
-import { param } from '../../base/params';
-import type { PatchRun } from './runs';
+import { definePatchRun, type PatchPlace } from './definition';
 
 /** Which rung lies in the top left, top right, bottom right and bottom left corner, and in the middle, by their count. */
 const LAID_OUT: Readonly<Record<number, readonly number[]>> = {
@@ -10,23 +9,21 @@ const LAID_OUT: Readonly<Record<number, readonly number[]>> = {
 };
 
 /** Each corner its ink; with three inks the middle one takes two corners, a fifth lies in the middle. */
-export const corners: PatchRun = {
+export const corners = definePatchRun({
   id: 'corners',
   label: 'Corners',
-  explains: 'A different ink in each corner, meeting in the middle.',
-  params: [
-    {
-      key: 'soft',
+  description: 'A different ink in each corner, meeting in the middle.',
+  params: {
+    soft: {
       label: 'Joints',
       unit: 'mm',
-      least: 2,
-      most: 120,
+      min: 2,
+      max: 120,
       step: 1,
       initial: ({ width }) => Math.round(width * 0.45),
     },
-  ],
-  lies: 'patches',
-  on: ({ width, height }, params, rungs) => {
+  },
+  layOn: ({ width, height }, { soft }, rungs) => {
     const places = [
       { x: 0, y: 0, name: 'the top left corner' },
       { x: width, y: 0, name: 'the top right corner' },
@@ -35,8 +32,11 @@ export const corners: PatchRun = {
       { x: width / 2, y: height / 2, name: 'the middle' },
     ];
     return {
-      places: (LAID_OUT[rungs] ?? []).map((rung, i) => ({ ...(places[i] as (typeof places)[number]), rung })),
-      soft: param(params, 'soft', 40),
+      places: (LAID_OUT[rungs] ?? []).flatMap((rung, i): readonly PatchPlace[] => {
+        const place = places[i];
+        return place ? [{ ...place, rung }] : [];
+      }),
+      soft,
     };
   },
-};
+});

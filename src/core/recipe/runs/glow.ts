@@ -1,30 +1,30 @@
-import { type Params, param } from '../../base/params';
-import type { Panel } from '../panel';
-import type { BandRun, Point } from './runs';
+import type { Point, Size } from '../../base/geometry';
+import { defineBandRun } from './definition';
 
-const centreOf = ({ width, height }: Panel, params: Params): Point => ({
-  x: (param(params, 'x', 50) / 100) * width,
-  y: height - (param(params, 'y', 55) / 100) * height,
+const centreOf = ({ width, height }: Size, { x, y }: { readonly x: number; readonly y: number }): Point => ({
+  x: (x / 100) * width,
+  y: height - (y / 100) * height,
 });
 
 /** Rings round a centre, round or oval, measured as radii; the first rung lies in the centre. */
-export const glow: BandRun = {
+export const glow = defineBandRun({
   id: 'glow',
   label: 'Glow',
-  explains: 'Rings round a centre, pale inside and darker toward the edges; off-centre where a sun is meant.',
-  params: [
-    { key: 'x', label: 'Centre, left', unit: '%', least: 0, most: 100, step: 2, initial: () => 50 },
-    { key: 'y', label: 'up', unit: '%', least: 0, most: 100, step: 2, initial: () => 55 },
-    {
-      key: 'oval',
+  description:
+    'Rings round a centre, pale inside and darker toward the edges; off-centre where a sun is meant.',
+  laidFromMiddle: true,
+  params: {
+    x: { label: 'Centre, left', unit: '%', min: 0, max: 100, step: 2, initial: () => 50 },
+    y: { label: 'up', unit: '%', min: 0, max: 100, step: 2, initial: () => 55 },
+    oval: {
       label: 'Oval',
       unit: '%',
-      least: 50,
-      most: 200,
+      min: 50,
+      max: 200,
       step: 5,
       initial: ({ width, height }) => Math.round((height / width) * 20) * 5,
     },
-  ],
+  },
   handle: {
     label: 'Centre of the glow',
     at: centreOf,
@@ -34,11 +34,10 @@ export const glow: BandRun = {
       y: ((height - to.y) / height) * 100,
     }),
   },
-  lies: 'bands',
-  on: (panel, params) => {
+  layOn: (panel, params) => {
     const { width, height } = panel;
     const centre = centreOf(panel, params);
-    const oval = param(params, 'oval', 100) / 100;
+    const oval = params.oval / 100;
     const alongAt = (x: number, y: number): number => {
       const [across, down] = [x - centre.x, (y - centre.y) / oval];
       return Math.sqrt(across * across + down * down);
@@ -56,7 +55,7 @@ export const glow: BandRun = {
     return {
       length,
       alongAt,
-      level: false,
+      isHorizontal: false,
       toward: { x: 0, y: 1 },
       handleAt: (along) => ({
         x: centre.x + ((far.x - centre.x) * along) / length,
@@ -75,4 +74,4 @@ export const glow: BandRun = {
       end: { place: 'the edges', toward: 'outward' },
     };
   },
-};
+});

@@ -1,26 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ink, kitOf } from '../../../testing/kits';
-import { holdParam, initialParams, type MeasureSpec, type Params } from '../../base/params';
+import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
+import { clampMeasure, initialParams } from '../../base/params';
 import { fade, fadeInverse } from '../../base/smoothStep';
 import { areasOf, coverageOf } from '../../engine/coverage';
 import { setPanel, setRun, setRunParams, setShare } from '../editLadder';
 import type { Recipe } from '../recipe';
 import { TOOL_IDS } from '../tools/tools';
-import { type BandRun, RUN_IDS, RUNS } from './runs';
+import type { BandRun, RunSpecs } from './definition';
+import { RUN_IDS, RUNS } from './runs';
 
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name, i) => ink(name, `#${'369bd'[i]}08070` as `#${string}`));
-const recipeOf = (count: number): Recipe => kitOf(inks.slice(0, count)).recipe;
+const recipeOf = (count: number): Recipe => resolvedOf(inks.slice(0, count)).recipe;
 
 const anyPart = fc.double({ min: 0, max: 1, noNaN: true });
 
-const paramsFor = (specs: readonly MeasureSpec[]) =>
-  fc
-    .tuple(...specs.map(({ least, most }) => fc.double({ min: least, max: most, noNaN: true })))
-    .map(
-      (values): Params =>
-        Object.fromEntries(specs.map((spec, i) => [spec.key, holdParam(spec, values[i] ?? spec.least)])),
-    );
+const paramsFor = (specs: RunSpecs) =>
+  fc.record(
+    Object.fromEntries(
+      Object.entries(specs).map(([key, spec]) => [
+        key,
+        fc.double({ min: spec.min, max: spec.max, noNaN: true }).map((value) => clampMeasure(spec, value)),
+      ]),
+    ),
+  );
 const anyPanel = fc.record({
   width: fc.double({ min: 40, max: 220, noNaN: true }),
   height: fc.double({ min: 40, max: 300, noNaN: true }),
@@ -75,7 +78,7 @@ describe('every run', () => {
   });
 
   test('of bands runs from 0 to its length over the panel, with its marks inside the panel', () => {
-    const bands = RUN_IDS.filter((id) => RUNS[id].lies === 'bands');
+    const bands = RUN_IDS.filter((id) => RUNS[id].layout === 'bands');
     fc.assert(
       fc.property(
         fc.constantFrom(...bands).chain((id) =>
@@ -88,7 +91,7 @@ describe('every run', () => {
         anyPart,
         anyPart,
         ({ run, params, panel }, u, v) => {
-          const lie = run.on(panel, params);
+          const lie = run.layOn(panel, params);
           const along = lie.alongAt(u * panel.width, v * panel.height);
           expect(along).toBeGreaterThanOrEqual(-1e-9);
           expect(along).toBeLessThanOrEqual(lie.length + 1e-9);
@@ -122,10 +125,10 @@ describe('every run', () => {
 
 test('a slant of 0° is the straight run, and its bands meet the edges where they are told to', () => {
   const panel = { width: 80, height: 100 };
-  const flat = (RUNS.slant as BandRun).on(panel, { angle: 0 });
+  const flat = (RUNS.slant as BandRun).layOn(panel, { angle: 0 });
   expect(flat.length).toBeCloseTo(100, 9);
   expect(flat.alongAt(13, 40)).toBeCloseTo(40, 9);
-  const lie = (RUNS.slant as BandRun).on(panel, { angle: 30 });
+  const lie = (RUNS.slant as BandRun).layOn(panel, { angle: 30 });
   const crossings = lie.crossings?.(50) ?? [];
   expect(crossings).toHaveLength(2);
   for (const { edge, at } of crossings) {
@@ -140,7 +143,7 @@ test('a slant of 0° is the straight run, and its bands meet the edges where the
 });
 
 test('a glow is measured as radii from its centre', () => {
-  const lie = (RUNS.glow as BandRun).on({ width: 80, height: 100 }, { x: 50, y: 50, oval: 100 });
+  const lie = (RUNS.glow as BandRun).layOn({ width: 80, height: 100 }, { x: 50, y: 50, oval: 100 });
   expect(lie.alongAt(40 + 12, 50 + 16)).toBeCloseTo(20, 9);
   expect(lie.length).toBeCloseTo(Math.hypot(40, 50), 9);
 });
@@ -167,11 +170,32 @@ test('a fade and its inverse undo each other', () => {
 test('a run begins with numbers inside their ranges, on any panel', () => {
   fc.assert(
     fc.property(anyPanel, fc.constantFrom(...RUN_IDS), (panel, id) => {
-      const params = initialParams(RUNS[id].params, panel);
-      for (const { key, least, most } of RUNS[id].params) {
-        expect(params[key]).toBeGreaterThanOrEqual(least);
-        expect(params[key]).toBeLessThanOrEqual(most);
+      const specs: RunSpecs = RUNS[id].params;
+      const params = initialParams(specs, panel);
+      for (const [key, { min, max }] of Object.entries(specs)) {
+        expect(params[key]).toBeGreaterThanOrEqual(min);
+        expect(params[key]).toBeLessThanOrEqual(max);
       }
     }),
   );
+});
+
+test('a harder tool fades over less, on bands and on patches: its corner prints a line', () => {
+  for (const id of ['straight', 'corners', 'scatter'] as const) {
+    const soft = setRun(recipeOf(3), id);
+    const places = Array.from(
+      { length: 40 },
+      (_, i) => [3 + (i % 8) * 10, 4 + Math.floor(i / 8) * 20] as const,
+    );
+    /** How many places have two inks in them. */
+    const faded = (recipe: Recipe) => {
+      const parts = new Float64Array(3);
+      const at = coverageOf(recipe);
+      return places.reduce((sum, [x, y]) => {
+        at(x, y, parts);
+        return sum + (1 - Math.max(...parts));
+      }, 0);
+    };
+    expect(faded({ ...soft, tool: 'foam' }), id).toBeLessThan(faded({ ...soft, tool: 'brush' }));
+  }
 });

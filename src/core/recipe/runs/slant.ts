@@ -1,11 +1,10 @@
-import { param } from '../../base/params';
-import type { Panel } from '../panel';
-import type { BandRun, Crossing, Point } from './runs';
+import type { Point, Size } from '../../base/geometry';
+import { type Crossing, defineBandRun } from './definition';
 
 const DEGREE = Math.PI / 180;
 
 /** Where the line of points so far along meets the panel's edges, each point once. */
-function crossingsOf({ width, height }: Panel, toward: Point, from: Point, along: number): Crossing[] {
+function crossingsOf({ width, height }: Size, toward: Point, from: Point, along: number): Crossing[] {
   const across = along + from.x * toward.x + from.y * toward.y;
   const found: Crossing[] = [];
   const add = (crossing: Crossing, most: number) => {
@@ -23,15 +22,14 @@ function crossingsOf({ width, height }: Panel, toward: Point, from: Point, along
 }
 
 /** Bands at an angle, measured square to themselves from the corner where the ladder starts. */
-export const slant: BandRun = {
+export const slant = defineBandRun({
   id: 'slant',
   label: 'Slant',
-  explains: 'Bands at an angle, from one corner to the opposite one.',
-  params: [{ key: 'angle', label: 'Angle', unit: '°', least: -90, most: 90, step: 5, initial: () => 35 }],
-  lies: 'bands',
-  on: (panel, params) => {
+  description: 'Bands at an angle, from one corner to the opposite one.',
+  params: { angle: { label: 'Angle', unit: '°', min: -90, max: 90, step: 5, initial: () => 35 } },
+  layOn: (panel, params) => {
     const { width, height } = panel;
-    const angle = param(params, 'angle', 35) * DEGREE;
+    const angle = params.angle * DEGREE;
     const toward = { x: Math.sin(angle), y: Math.cos(angle) };
     const from = { x: toward.x >= 0 ? 0 : width, y: 0 };
     const to = { x: width - from.x, y: height };
@@ -41,7 +39,7 @@ export const slant: BandRun = {
     return {
       length,
       alongAt: (x, y) => (x - from.x) * toward.x + (y - from.y) * toward.y,
-      level: toward.x === 0,
+      isHorizontal: toward.x === 0,
       toward,
       handleAt: (along) => ({
         x: from.x + ((to.x - from.x) * along) / length,
@@ -59,4 +57,4 @@ export const slant: BandRun = {
       end: { place: `the bottom ${otherSide} corner`, toward: 'down the slant' },
     };
   },
-};
+});

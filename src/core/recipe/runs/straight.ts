@@ -1,16 +1,15 @@
-import type { BandRun } from './runs';
+import { defineBandRun } from './definition';
 
 /** Level bands from the top of the panel (the first rung) to its foot, measured up from the foot. */
-export const straight: BandRun = {
+export const straight = defineBandRun({
   id: 'straight',
   label: 'Straight',
-  explains: 'Level bands from top to foot; dark at the foot grounds a scene.',
-  params: [],
-  lies: 'bands',
-  on: ({ width, height }) => ({
+  description: 'Level bands from top to foot; dark at the foot grounds a scene.',
+  params: {},
+  layOn: ({ width, height }) => ({
     length: height,
     alongAt: (_x, y) => y,
-    level: true,
+    isHorizontal: true,
     toward: { x: 0, y: 1 },
     handleAt: (along) => ({ x: width, y: along }),
     trace: (along) => `M0 ${along}H${width}`,
@@ -19,4 +18,4 @@ export const straight: BandRun = {
     start: { place: 'the top edge', toward: 'up' },
     end: { place: 'the foot', toward: 'down' },
   }),
-};
+});

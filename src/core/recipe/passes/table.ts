@@ -1,0 +1,46 @@
+import { clearResist } from './clearResist';
+import { coat } from './coat';
+import { darkCorners } from './darkCorners';
+import { edge } from './edge';
+import { edgeStencil } from './edgeStencil';
+import { greetingStrip } from './greetingStrip';
+import { heatSet } from './heatSet';
+import { horizon } from './horizon';
+import { lift } from './lift';
+import { mask } from './mask';
+import { paste } from './paste';
+import { patternStencil } from './patternStencil';
+import { penDots } from './penDots';
+import { secondCoat } from './secondCoat';
+import { shield } from './shield';
+import { silhouette } from './silhouette';
+import { splash } from './splash';
+import { toneResist } from './toneResist';
+import { toneStamp } from './toneStamp';
+import { waterStamp } from './waterStamp';
+import { whiteBase } from './whiteBase';
+
+/** Every kind of pass, a line each, in the order they are offered: before the blend, into it, over it. */
+export const PASS_TABLE = {
+  whiteBase,
+  toneResist,
+  paste,
+  mask,
+  edge,
+  darkCorners,
+  horizon,
+  secondCoat,
+  heatSet,
+  clearResist,
+  coat,
+  shield,
+  patternStencil,
+  edgeStencil,
+  lift,
+  splash,
+  waterStamp,
+  toneStamp,
+  silhouette,
+  greetingStrip,
+  penDots,
+} as const;

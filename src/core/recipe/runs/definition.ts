@@ -1,0 +1,104 @@
+import type { Point, Size } from '../../base/geometry';
+import type { Millimetres } from '../../base/length';
+import type { MeasureSpec, ParamsOf } from '../../base/params';
+
+/** The parameters of a run; all of them are measured. */
+export type RunSpecs = Readonly<Record<string, MeasureSpec>>;
+
+interface RunBase<Id extends string, Specs extends RunSpecs> {
+  readonly id: Id;
+  readonly label: string;
+  /** What it is for, in a sentence. */
+  readonly description: string;
+  readonly params: Specs;
+  /** The parameters that a place on the panel stands for, such as a centre; absent where no handle moves the run. */
+  readonly handle?: RunHandle<Specs>;
+  /** Whether the ladder is laid from its middle out, as rings are. */
+  readonly laidFromMiddle?: true;
+}
+
+/** A handle that moves a run as a whole. Methods, so that a run of known parameters is a run of some or other. */
+export interface RunHandle<Specs extends RunSpecs> {
+  readonly label: string;
+  at(panel: Size, params: ParamsOf<Specs>): Point;
+  moved(panel: Size, params: ParamsOf<Specs>, to: Point): ParamsOf<Specs>;
+}
+
+/** A run on which the ladder lies in bands, one after another. */
+export interface BandRun<Id extends string = string, Specs extends RunSpecs = RunSpecs>
+  extends RunBase<Id, Specs> {
+  readonly layout: 'bands';
+  layOn(panel: Size, params: ParamsOf<Specs>): BandGeometry;
+}
+
+/** A run on which each ink has places of its own and reaches out from them until it meets another. */
+export interface PatchRun<Id extends string = string, Specs extends RunSpecs = RunSpecs>
+  extends RunBase<Id, Specs> {
+  readonly layout: 'patches';
+  layOn(panel: Size, params: ParamsOf<Specs>, rungs: number): PatchLayout;
+}
+
+/** How the ladder lies on the panel. Adding a run is adding one of these in a file of its own, and a line in the table. */
+export type Run = BandRun | PatchRun;
+
+/** Bands on one panel. */
+export interface BandGeometry {
+  /** How far it is from where the first rung begins to where the last one ends. */
+  readonly length: Millimetres;
+  /** How far along the run a point lies. */
+  readonly alongAt: (x: Millimetres, y: Millimetres) => Millimetres;
+  /** Whether points side by side lie equally far along, so that a picture asks once a row. */
+  readonly isHorizontal: boolean;
+  /** Which way the ladder goes, as a unit vector; the brayer is rolled that way. */
+  readonly toward: Point;
+  /** A point of the panel that lies so far along: where the handle of a mark stands. */
+  readonly handleAt: (along: Millimetres) => Point;
+  /** All points of the panel that lie so far along, as an SVG path in mm. */
+  readonly trace: (along: Millimetres) => string;
+  /** A place along the run as the maker measures it, in mm. Its own inverse. */
+  readonly markOf: (along: Millimetres) => Millimetres;
+  /** Where the measure starts: "from the foot". */
+  readonly measuredFrom: string;
+  /** Where a band's border meets the panel's edges, where a rule along one edge is not enough. */
+  readonly crossings?: (along: Millimetres) => readonly Crossing[];
+  /** Where the first rung begins and where the last one ends, and how the brush moves toward it, in words. */
+  readonly start: RunEnd;
+  readonly end: RunEnd;
+}
+
+export interface RunEnd {
+  readonly place: string;
+  readonly toward: string;
+}
+
+/** A point of the panel's edge, measured as a maker does: up from the foot, or from the left. */
+export interface Crossing {
+  readonly edge: 'left edge' | 'right edge' | 'top' | 'foot';
+  readonly at: Millimetres;
+}
+
+/** Places of the inks on one panel. */
+export interface PatchLayout {
+  readonly places: readonly PatchPlace[];
+  /** Over how many mm two neighbouring inks fade into each other. */
+  readonly soft: Millimetres;
+  /** How an unsteady hand moves the borders: the point whose ink lies here instead. Left out where it is steady. */
+  readonly wander?: (x: Millimetres, y: Millimetres) => Point;
+}
+
+/** One place of one rung's ink. */
+export interface PatchPlace extends Point {
+  /** The rung's place in the ladder, from 0. */
+  readonly rung: number;
+  readonly name: string;
+}
+
+/** Writes down a run of bands; its parameters are inferred from their specs. */
+export const defineBandRun = <const Id extends string, Specs extends RunSpecs>(
+  run: Omit<BandRun<Id, Specs>, 'layout'>,
+): BandRun<Id, Specs> => ({ ...run, layout: 'bands' });
+
+/** Writes down a run of patches. */
+export const definePatchRun = <const Id extends string, Specs extends RunSpecs>(
+  run: Omit<PatchRun<Id, Specs>, 'layout'>,
+): PatchRun<Id, Specs> => ({ ...run, layout: 'patches' });
