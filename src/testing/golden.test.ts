@@ -2,13 +2,12 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { findingsOf } from '../core/advise/rules/rules';
-import { groundOf } from '../core/engine/ground';
 import { readRecipeFile } from '../core/files/recipeFile';
 import { paintPanel } from '../core/picture/paint';
 import { meetingsOf } from '../core/readings/joints/meetings';
 import { passReadings } from '../core/readings/passReadings';
 import { perceivedShares, potencies } from '../core/readings/perceived';
-import { readingsOf } from '../core/readings/readings';
+import { readLadder } from '../core/readings/readings';
 import { sheetText } from '../core/sheet/compile';
 import { DEMO_CARDS } from '../data/demo/cards';
 import { DEMO_INKS } from '../data/demo/inks';
@@ -46,12 +45,12 @@ const rounded = (_: string, value: unknown): unknown =>
   typeof value === 'number' ? Number(value.toFixed(4)) : value;
 
 describe.each(recipes)('%s', (file) => {
-  const kit = readRecipeFile(readFileSync(join(HERE, file), 'utf8'));
+  const resolved = readRecipeFile(readFileSync(join(HERE, file), 'utf8'));
   const name = basename(file, '.json');
 
   test('is read as before', async () => {
-    const readings = readingsOf(kit, groundOf(kit));
-    const passes = passReadings(kit, DEMO_INKS);
+    const readings = readLadder(resolved);
+    const passes = passReadings(resolved, DEMO_INKS);
     const read = {
       ground: readings.ground,
       rungs: readings.rungs.map(({ ink: { name: of }, hex, colour, presence, fromCard }) => ({
@@ -69,9 +68,9 @@ describe.each(recipes)('%s', (file) => {
         difference,
       })),
       spacing: readings.spacing,
-      perceived: perceivedShares(kit),
-      potencies: potencies(kit).map(({ holds }) => holds),
-      meetings: meetingsOf(kit).map(({ title, strip, headline, reason }) => ({
+      perceived: perceivedShares(resolved),
+      potencies: potencies(resolved).map(({ holds }) => holds),
+      meetings: meetingsOf(resolved).map(({ title, strip, headline, reason }) => ({
         title,
         strip: strip.join(' '),
         headline,
@@ -83,13 +82,13 @@ describe.each(recipes)('%s', (file) => {
         ...(better ? { better: `${better.ink.name} ${better.strength}` } : {}),
       })),
       findings: findingsOf({
-        kit,
+        resolved,
         readings,
         passes,
         shelf: DEMO_INKS,
         cards: DEMO_CARDS,
         unit: 'mm',
-      }).map(({ told, fix }) => (fix ? `${told} [${fix.label}]` : told)),
+      }).map(({ message, fix }) => (fix ? `${message} [${fix.label}]` : message)),
     };
     await expect(`${JSON.stringify(read, rounded, 1)}\n`).toMatchFileSnapshot(
       join(HERE, `${name}.read.json`),
@@ -97,7 +96,7 @@ describe.each(recipes)('%s', (file) => {
   });
 
   test('has the same order of work, in mm and in inches', async () => {
-    const text = `${sheetText(kit, 'mm')}\n\n${'='.repeat(20)} in inches\n\n${sheetText(kit, 'in')}\n`;
+    const text = `${sheetText(resolved, 'mm')}\n\n${'='.repeat(20)} in inches\n\n${sheetText(resolved, 'in')}\n`;
     await expect(text).toMatchFileSnapshot(join(HERE, `${name}.sheet.txt`));
   });
 
@@ -105,7 +104,7 @@ describe.each(recipes)('%s', (file) => {
     const [width, height, size] = [64, 80, 8];
     const shown = (['dry', 'wet'] as const).flatMap((wetness) => [
       wetness,
-      ...blocks(paintPanel(kit, wetness, width, height).pixels, width, size),
+      ...blocks(paintPanel(resolved, wetness, width, height).pixels, width, size),
     ]);
     await expect(`${shown.join('\n')}\n`).toMatchFileSnapshot(join(HERE, `${name}.picture.txt`));
   });

@@ -1,7 +1,9 @@
+import type { Size } from '../base/geometry';
 import type { Millimetres } from '../base/length';
-import type { Panel } from '../recipe/panel';
-import { lieOf, type Recipe } from '../recipe/recipe';
-import type { Lie } from '../recipe/runs/runs';
+import { memo } from '../base/memo';
+import { bandsOf, type Recipe } from '../recipe/recipe';
+import type { BandGeometry } from '../recipe/runs/definition';
+import type { RunChoice } from '../recipe/runs/runs';
 
 /** How much of the panel lies up to a place along its run, and the way back. */
 export interface AreaCurve {
@@ -16,23 +18,18 @@ const STEPS = 400;
 const POINTS = 160;
 
 /** The recipe's area curve; along a straight run it is straight. Patches cover the panel by their shares already. */
-export function areaCurveOf(recipe: Pick<Recipe, 'run' | 'panel'>): AreaCurve {
-  const lie = lieOf(recipe);
-  const length = lie?.length ?? recipe.panel.height;
-  if (!lie || (lie.level && lie.toward.x === 0))
+export const areaCurveOf = ({ run, panel }: Pick<Recipe, 'run' | 'panel'>): AreaCurve => curveOf(run, panel);
+
+/** Remembered for the last few runs: marks move far more often than the run under them. */
+const curveOf = memo(16, (run: RunChoice, panel: Size): AreaCurve => {
+  const bands = bandsOf({ run, panel });
+  const length = bands?.length ?? panel.height;
+  if (!bands || (bands.isHorizontal && bands.toward.x === 0))
     return { upTo: (along) => along / length, alongOf: (part) => part * length };
-  const key = JSON.stringify([recipe.run, recipe.panel]);
-  const known = curves.get(key) ?? counted(lie, recipe.panel);
-  if (curves.size >= MOST_CURVES) curves.clear();
-  curves.set(key, known);
-  return known;
-}
+  return countAreas(bands, panel);
+});
 
-/** Counted curves of the last few runs: marks move far more often than the run under them. */
-const curves = new Map<string, AreaCurve>();
-const MOST_CURVES = 16;
-
-function counted({ alongAt, length }: Lie, { width, height }: Panel): AreaCurve {
+function countAreas({ alongAt, length }: BandGeometry, { width, height }: Size): AreaCurve {
   const sums = new Float64Array(STEPS + 1);
   for (let row = 0; row < POINTS; row++)
     for (let column = 0; column < POINTS; column++) {
@@ -40,28 +37,28 @@ function counted({ alongAt, length }: Lie, { width, height }: Panel): AreaCurve 
       // A point stands for a small patch: it is spread over the two steps it lies between.
       const step = Math.min((along / length) * STEPS, STEPS - 1e-9);
       const low = Math.floor(step);
-      sums[low + 1] = (sums[low + 1] as number) + 1 - (step - low) / 2;
-      if (low + 2 <= STEPS) sums[low + 2] = (sums[low + 2] as number) + (step - low) / 2;
-      else sums[low + 1] = (sums[low + 1] as number) + (step - low) / 2;
+      sums[low + 1] = sums[low + 1] + 1 - (step - low) / 2;
+      if (low + 2 <= STEPS) sums[low + 2] = sums[low + 2] + (step - low) / 2;
+      else sums[low + 1] = sums[low + 1] + (step - low) / 2;
     }
-  for (let i = 1; i <= STEPS; i++) sums[i] = (sums[i] as number) + (sums[i - 1] as number);
-  const whole = sums[STEPS] as number;
+  for (let i = 1; i <= STEPS; i++) sums[i] = sums[i] + sums[i - 1];
+  const whole = sums[STEPS];
   return {
     upTo: (along) => {
       const step = Math.min(Math.max((along / length) * STEPS, 0), STEPS);
       const low = Math.min(Math.floor(step), STEPS - 1);
-      const from = sums[low] as number;
-      return (from + (step - low) * ((sums[low + 1] as number) - from)) / whole;
+      const from = sums[low];
+      return (from + (step - low) * (sums[low + 1] - from)) / whole;
     },
     alongOf: (part) => {
       const wanted = Math.min(Math.max(part, 0), 1) * whole;
       let [low, high] = [0, STEPS];
       while (high - low > 1) {
         const middle = (low + high) >> 1;
-        if ((sums[middle] as number) <= wanted) low = middle;
+        if (sums[middle] <= wanted) low = middle;
         else high = middle;
       }
-      const [from, to] = [sums[low] as number, sums[high] as number];
+      const [from, to] = [sums[low], sums[high]];
       return ((low + (to > from ? Math.min((wanted - from) / (to - from), 1) : 0)) / STEPS) * length;
     },
   };

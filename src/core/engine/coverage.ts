@@ -1,10 +1,13 @@
+import type { Size } from '../base/geometry';
 import { gridOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
+import { memo } from '../base/memo';
 import { fade } from '../base/smoothStep';
-import { layCoats, lieOf, overlaps, patchesOf, type Recipe } from '../recipe/recipe';
-import type { Patches } from '../recipe/runs/runs';
-import { TOOLS } from '../recipe/tools/tools';
-import { lapsNow, type Progress } from './progress';
+import { bandsOf, fillParts, jointSpans, patchesOf, type Recipe, type Rung } from '../recipe/recipe';
+import type { PatchLayout } from '../recipe/runs/definition';
+import type { RunChoice } from '../recipe/runs/runs';
+import { TOOLS, type ToolId } from '../recipe/tools/tools';
+import { type Progress, spansSoFar } from './progress';
 
 /**
  * How much of each rung's ink lies at a point of the panel, as parts that sum to 1.
@@ -19,10 +22,10 @@ export type Coverage = (x: Millimetres, y: Millimetres, into: Float64Array) => v
  * @param progress  how far the work has come; all joints blended where left out
  */
 export function coverageOf(recipe: Recipe, progress?: Progress): Coverage {
-  const lie = lieOf(recipe);
-  if (!lie) return patchCoverage(recipe, reachesOf(recipe));
-  const laps = progress ? lapsNow(overlaps(recipe), progress) : overlaps(recipe);
-  return (x, y, into) => layCoats(recipe.tool, laps, lie.alongAt(x, y), into);
+  const bands = bandsOf(recipe);
+  if (!bands) return patchCoverage(recipe);
+  const spans = progress ? spansSoFar(jointSpans(recipe), progress) : jointSpans(recipe);
+  return (x, y, into) => fillParts(recipe.tool, spans, bands.alongAt(x, y), into);
 }
 
 /**
@@ -36,9 +39,10 @@ function behind(t: number): number {
 }
 
 /** Each ink reaches from its places as far as its reach says before the next one; where they meet they share. */
-function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
-  const { places, soft, wander } = patchesOf(recipe) as Patches;
-  const width = soft / TOOLS[recipe.tool].hardness;
+function patchCoverage({ panel, run, rungs, tool }: Recipe): Coverage {
+  const reaches = reachesOf(panel, run, rungs, tool);
+  const { places, soft, wander } = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
+  const width = soft / TOOLS[tool].hardness;
   // Asked for at every node of a picture: places lie as plain numbers, and roots are taken once an ink.
   const numbers = Float64Array.from(places.flatMap((place) => [place.x, place.y, place.rung]));
   return (x, y, into) => {
@@ -46,14 +50,13 @@ function patchCoverage(recipe: Recipe, reaches: Float64Array): Coverage {
     const [atX, atY] = at ? [at.x, at.y] : [x, y];
     into.fill(Number.POSITIVE_INFINITY);
     for (let i = 0; i < numbers.length; i += 3) {
-      const across = atX - (numbers[i] as number);
-      const down = atY - (numbers[i + 1] as number);
-      const rung = numbers[i + 2] as number;
+      const across = atX - numbers[i];
+      const down = atY - numbers[i + 1];
+      const rung = numbers[i + 2];
       const square = across * across + down * down;
-      if (square < (into[rung] as number)) into[rung] = square;
+      if (square < into[rung]) into[rung] = square;
     }
-    for (let rung = 0; rung < into.length; rung++)
-      into[rung] = Math.sqrt(into[rung] as number) - (reaches[rung] as number);
+    for (let rung = 0; rung < into.length; rung++) into[rung] = Math.sqrt(into[rung]) - reaches[rung];
     share(into, width);
   };
 }
@@ -64,37 +67,23 @@ function share(into: Float64Array, width: Millimetres): void {
   for (const far of into) if (far < nearest) nearest = far;
   let whole = 0;
   for (let rung = 0; rung < into.length; rung++) {
-    const part = behind(((into[rung] as number) - nearest) / width);
+    const part = behind((into[rung] - nearest) / width);
     into[rung] = part;
     whole += part;
   }
-  for (let rung = 0; rung < into.length; rung++) into[rung] = (into[rung] as number) / whole;
+  for (let rung = 0; rung < into.length; rung++) into[rung] = into[rung] / whole;
 }
 
-const solved = new Map<string, Float64Array>();
-const MOST_SOLVED = 64;
+const NO_PATCHES: PatchLayout = { places: [], soft: 1 };
 /** Points along the longer side at which areas are counted. */
 export const GRID = 44;
+/** How often the reaches are stepped at the most, and how near areas have to come to their shares. */
+const STEPS = 80;
+const NEAR_ENOUGH = 5e-4;
 
-/**
- * How much farther each ink reaches from its places than from the others', in mm, so that each covers its share of the
- * panel. Found by stepping each reach with what its area lacks; remembered for the last few recipes.
- */
-function reachesOf(recipe: Recipe): Float64Array {
-  const { panel, run, rungs, tool } = recipe;
-  const key = JSON.stringify([panel, run, rungs.map(({ share: part }) => part), tool]);
-  const known = solved.get(key);
-  if (known) return known;
-  const reaches = solveReaches(recipe);
-  if (solved.size >= MOST_SOLVED) solved.delete(solved.keys().next().value as string);
-  solved.set(key, reaches);
-  return reaches;
-}
-
-function solveReaches(recipe: Recipe): Float64Array {
-  const { panel, rungs, tool } = recipe;
+function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool: ToolId): Float64Array {
   const count = rungs.length;
-  const { places, soft, wander } = patchesOf(recipe) as Patches;
+  const { places, soft, wander } = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
   const width = soft / TOOLS[tool].hardness;
   // How far every point is from the nearest place of every ink stays; only the reaches are tried.
   const points = gridOf(panel, GRID);
@@ -104,33 +93,37 @@ function solveReaches(recipe: Recipe): Float64Array {
     for (const place of places) {
       const at = i * count + place.rung;
       const [across, down] = [here.x - place.x, here.y - place.y];
-      far[at] = Math.min(far[at] as number, Math.sqrt(across * across + down * down));
+      far[at] = Math.min(far[at], Math.sqrt(across * across + down * down));
     }
   });
   const reaches = new Float64Array(count);
   const parts = new Float64Array(count);
   let gain = 0.6 * Math.sqrt(panel.width * panel.height);
   let before = Number.POSITIVE_INFINITY;
-  for (let step = 0; step < 80; step++) {
+  for (let step = 0; step < STEPS; step++) {
     const covered = new Float64Array(count);
     for (let i = 0; i < far.length; i += count) {
-      for (let rung = 0; rung < count; rung++)
-        parts[rung] = (far[i + rung] as number) - (reaches[rung] as number);
+      for (let rung = 0; rung < count; rung++) parts[rung] = far[i + rung] - reaches[rung];
       share(parts, width);
-      for (let rung = 0; rung < count; rung++)
-        covered[rung] = (covered[rung] as number) + (parts[rung] as number);
+      for (let rung = 0; rung < count; rung++) covered[rung] = covered[rung] + parts[rung];
     }
-    const lacks = rungs.map(({ share: part }, i) => part - (covered[i] as number) / points.length);
+    const lacks = rungs.map(({ share: part }, i) => part - covered[i] / points.length);
     const worst = Math.max(...lacks.map(Math.abs));
-    if (worst < 5e-4) break;
+    if (worst < NEAR_ENOUGH) break;
     if (worst > before) gain *= 0.7;
     before = worst;
     lacks.forEach((lack, i) => {
-      reaches[i] = (reaches[i] as number) + gain * lack;
+      reaches[i] = reaches[i] + gain * lack;
     });
   }
   return reaches;
 }
+
+/**
+ * How much farther each ink reaches from its places than from the others', in mm, so that each covers its share of the
+ * panel. Found by stepping each reach with what its area lacks; remembered for the last few ladders.
+ */
+const reachesOf = memo(64, solveReaches);
 
 /** The part of the panel each rung covers, summing to 1, over a grid of points. */
 export function areasOf(recipe: Recipe): Float64Array {
@@ -140,8 +133,7 @@ export function areasOf(recipe: Recipe): Float64Array {
   const parts = new Float64Array(recipe.rungs.length);
   for (const [x, y] of points) {
     coverage(x, y, parts);
-    for (let rung = 0; rung < sums.length; rung++)
-      sums[rung] = (sums[rung] as number) + (parts[rung] as number);
+    for (let rung = 0; rung < sums.length; rung++) sums[rung] = sums[rung] + parts[rung];
   }
   return sums.map((sum) => sum / points.length);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { BLACK_CARD, ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import type { Params } from '../base/params';
 import { deltaE00 } from '../materials/colour/difference';
 import { labOfHex } from '../materials/colour/hex';
@@ -10,15 +10,16 @@ import { OWN_DESIGNS } from '../materials/design/own';
 import type { InkKindId } from '../materials/ink/kinds';
 import { paintPanel } from '../picture/paint';
 import { setRun } from '../recipe/editLadder';
-import { movePass, setPlacement, switchPass } from '../recipe/editPasses';
-import type { PassLie } from '../recipe/passes/effects';
+import { enablePass, movePass, setPlacement } from '../recipe/editPasses';
+import type { PlacedPass } from '../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
 import { borderOfDrops } from '../recipe/passes/scattered';
-import { LEAVES_DRY, passesInOrder } from '../recipe/passesInOrder';
-import type { Kit } from '../recipe/recipe';
+import { passesInOrder } from '../recipe/recipe';
+import { contextsOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
-import { liesOf, workOf } from './layers';
-import { placeReader } from './probe';
+import { endsDry, wetInks } from './drying';
+import { compileLayers } from './layers';
+import { panelSampler } from './probe';
 import { finished } from './progress';
 
 const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
@@ -26,14 +27,14 @@ const pale = ink('Gorse', '#f8d46f');
 const mid = ink('Leat', '#0098a8');
 const dark = ink('Sloe', '#393060', 'dye');
 const white = ink('Slip', '#fdfdfb', 'white');
-const kit = kitOf([pale, mid]);
+const resolved = resolvedOf([pale, mid]);
 /** How the only placement of the first pass lies. */
-const firstLie = (of: Kit): PassLie => {
-  const [lie] = passesInOrder(of.recipe).flatMap((pass) => liesOf(of, pass));
-  if (!lie) throw new Error('nothing is laid');
-  return lie;
+const firstPlaced = (of: ResolvedRecipe): PlacedPass => {
+  const [placed] = passesInOrder(of.recipe).flatMap((pass) => placedPasses(of, pass));
+  if (!placed) throw new Error('nothing is laid');
+  return placed;
 };
-const labAt = (of: Kit, x: number, y: number): Lab => placeReader(of)(x, y).lab;
+const labAt = (of: ResolvedRecipe, x: number, y: number): Lab => panelSampler(of)(x, y).lab;
 /** A square of 40 mm in the middle of the panel. */
 const SQUARE: Design = {
   id: 'square',
@@ -49,7 +50,7 @@ const [inside, outside] = [
 ] as const;
 
 describe('resists (common practice)', () => {
-  const resist = withPass(kit, 'clearResist', { design: SQUARE });
+  const resist = withPass(resolved, 'clearResist', { design: SQUARE });
 
   test('what a resist keeps never changes under a dye coat, however strong; around it the coat lies', () => {
     fc.assert(
@@ -80,7 +81,7 @@ describe('resists (common practice)', () => {
   });
 
   test('a tone resist shows the dark card, a mask the bare one, paste comes up white', () => {
-    const onBlack = kitOf(
+    const onBlack = resolvedOf(
       [ink('Haar', '#dfe4e6', 'pigment'), ink('Marram', '#c9b26a', 'pigment')],
       BLACK_CARD,
     );
@@ -88,40 +89,40 @@ describe('resists (common practice)', () => {
     const toned = withPass(onBlack, 'toneResist', { design: SQUARE });
     expect(deltaE00(labAt(toned, ...inside), black)).toBeLessThan(6);
     expect(deltaE00(labAt(toned, ...outside), black)).toBeGreaterThan(30);
-    const masked = withPass(kit, 'mask', { design: SQUARE });
+    const masked = withPass(resolved, 'mask', { design: SQUARE });
     expect(deltaE00(labAt(masked, ...inside), labOfHex(WHITE_CARD.colour))).toBeLessThan(0.5);
-    const pasted = withPass(kitOf([dark, mid], { ...WHITE_CARD, colour: '#b08d64' }), 'paste', {
+    const pasted = withPass(resolvedOf([dark, mid], { ...WHITE_CARD, colour: '#b08d64' }), 'paste', {
       design: SQUARE,
     });
     expect(labAt(pasted, ...inside).l).toBeGreaterThan(labAt(pasted, ...outside).l + 30);
   });
 
   test('a mask is lifted once the blend is dry: what follows lies on the card there', () => {
-    const later = withPass(withPass(kit, 'mask', { design: SQUARE }), 'coat', { ink: dark });
+    const later = withPass(withPass(resolved, 'mask', { design: SQUARE }), 'coat', { ink: dark });
     expect(labAt(later, ...inside).l).toBeLessThan(80);
   });
 
   test('a mask on the blend stays for as many passes as it says', () => {
     const shielded = (passes: number) =>
       withPass(
-        withPass(withPass(kit, 'shield', { design: SQUARE, params: { passes } }), 'coat', { ink: dark }),
+        withPass(withPass(resolved, 'shield', { design: SQUARE, params: { passes } }), 'coat', { ink: dark }),
         'coat',
         {
           ink: dark,
         },
       );
-    expect(labAt(shielded(2), ...inside)).toEqual(labAt(kit, ...inside));
-    expect(labAt(shielded(1), ...inside).l).toBeLessThan(labAt(kit, ...inside).l - 10);
+    expect(labAt(shielded(2), ...inside)).toEqual(labAt(resolved, ...inside));
+    expect(labAt(shielded(1), ...inside).l).toBeLessThan(labAt(resolved, ...inside).l - 10);
   });
 });
 
 test('a strip laid over a resist takes ink again, and water does not get under a resist', () => {
-  const resist = withPass(kit, 'clearResist', { design: SQUARE });
+  const resist = withPass(resolved, 'clearResist', { design: SQUARE });
   const strip = { x: 40, y: 50, width: 30, height: 20 };
-  const dotted = (under: Kit) =>
+  const dotted = (under: ResolvedRecipe) =>
     withPass(withPass(under, 'greetingStrip', { params: strip }), 'coat', { ink: dark });
-  expect(labAt(dotted(resist), ...inside)).toEqual(labAt(dotted(kit), ...inside));
-  const pigments = kitOf([
+  expect(labAt(dotted(resist), ...inside)).toEqual(labAt(dotted(resolved), ...inside));
+  const pigments = resolvedOf([
     { ...mid, kind: 'pigment' },
     { ...mid, id: 'other', kind: 'pigment' },
   ]);
@@ -142,7 +143,7 @@ describe('water (common practice)', () => {
         fc.integer({ min: 1, max: 90 }),
         (kind, colour, seconds) => {
           const one = ink('one', `#${colour.toString(16).padStart(6, '0')}` as `#${string}`, kind);
-          const laid = kitOf([one, ink('other', '#e2568f', kind)]);
+          const laid = resolvedOf([one, ink('other', '#e2568f', kind)]);
           const lifted = withPass(laid, 'lift', { params: { seconds } });
           for (const y of [5, 50, 95])
             expect(labAt(lifted, 40, y).l).toBeGreaterThanOrEqual(
@@ -156,7 +157,7 @@ describe('water (common practice)', () => {
 
   test('takes more of a dye than of a hybrid, hardly any pigment, and more the longer it stays', () => {
     const gain = (kind: InkKindId, seconds: number) => {
-      const laid = kitOf([{ ...mid, kind }, pale]);
+      const laid = resolvedOf([{ ...mid, kind }, pale]);
       const stamped = withPass(laid, 'waterStamp', { design: SQUARE, params: { seconds, y: 20 } });
       return labAt(stamped, 40, 20).l - labAt(laid, 40, 20).l;
     };
@@ -166,13 +167,13 @@ describe('water (common practice)', () => {
   });
 
   test('a drop left to dry blooms: pale inside, darker at its rim than where none fell', () => {
-    const splashed = withPass(kitOf([mid, { ...mid, id: 'same' }]), 'splash', {
-      params: { after: 2, distance: 120, drops: 30 },
+    const splashed = withPass(resolvedOf([mid, { ...mid, id: 'same' }]), 'splash', {
+      params: { after: 'dried', distance: 120, drops: 30 },
     });
-    const lie = firstLie(splashed);
-    const [rim, core] = lie.borders;
-    const plain = labAt(kitOf([mid, { ...mid, id: 'same' }]), 2, 2).l;
-    const read = placeReader(splashed);
+    const placed = firstPlaced(splashed);
+    const [rim, core] = placed.borders;
+    const plain = labAt(resolvedOf([mid, { ...mid, id: 'same' }]), 2, 2).l;
+    const read = panelSampler(splashed);
     let [pales, darker] = [0, 0];
     for (let x = 1; x < 80; x++)
       for (let y = 1; y < 100; y += 0.5) {
@@ -187,8 +188,8 @@ describe('water (common practice)', () => {
 
   test('near by the drops fall coarse, from afar fine', () => {
     const widest = (distance: number) => {
-      const splashed = withPass(kit, 'splash', { params: { distance, drops: 60 } });
-      const border = firstLie(splashed).borders[0];
+      const splashed = withPass(resolved, 'splash', { params: { distance, drops: 60 } });
+      const border = firstPlaced(splashed).borders[0];
       let most = 0;
       for (let x = 0; x < 80; x++) for (let y = 0; y < 100; y++) most = Math.max(most, border?.(x, y) ?? 0);
       return most;
@@ -199,7 +200,7 @@ describe('water (common practice)', () => {
 
 describe('dark card and second films (common practice)', () => {
   test('over a dried white base colours show on black, as pastels; a second coat is stronger', () => {
-    const onBlack = kitOf([mid, ink('Thrift', '#e2568f')], BLACK_CARD);
+    const onBlack = resolvedOf([mid, ink('Thrift', '#e2568f')], BLACK_CARD);
     const based = withPass(onBlack, 'whiteBase', { ink: white });
     expect(labAt(based, 40, 5).l).toBeGreaterThan(labAt(onBlack, 40, 5).l + 5);
     const twice = withPass(based, 'secondCoat');
@@ -208,16 +209,18 @@ describe('dark card and second films (common practice)', () => {
   });
 
   test('on a white base left wet the colour mixes with it and sinks', () => {
-    const onBlack = kitOf([mid, pale], BLACK_CARD);
-    const [wet, dried] = [0, 1].map((done) =>
+    const onBlack = resolvedOf([mid, pale], BLACK_CARD);
+    const [wet, dried] = (['wet', 'dried'] as const).map((done) =>
       withPass(onBlack, 'whiteBase', { ink: white, params: { dried: done } }),
     );
-    expect(chroma(labAt(wet as Kit, 40, 5))).toBeLessThan(chroma(labAt(dried as Kit, 40, 5)) - 3);
+    expect(chroma(labAt(wet as ResolvedRecipe, 40, 5))).toBeLessThan(
+      chroma(labAt(dried as ResolvedRecipe, 40, 5)) - 3,
+    );
   });
 
   test('tone on tone is a second film of what lies there: a pale ink hardly shows, a mid one does', () => {
     const shows = (one: typeof pale) => {
-      const laid = kitOf([one, { ...one, id: 'same' }]);
+      const laid = resolvedOf([one, { ...one, id: 'same' }]);
       const stamped = withPass(laid, 'toneStamp', { design: SQUARE });
       return deltaE00(labAt(stamped, ...inside), labAt(laid, ...inside));
     };
@@ -226,10 +229,10 @@ describe('dark card and second films (common practice)', () => {
   });
 
   test('a greeting strip shows the blend along its length, and hides what is under it', () => {
-    const strip = withPass(kit, 'greetingStrip', { params: { x: 40, y: 50, width: 60, height: 80 } });
-    expect(deltaE00(labAt(strip, 11, 50), labAt(kit, 40, 1))).toBeLessThan(3);
-    expect(deltaE00(labAt(strip, 69, 50), labAt(kit, 40, 99))).toBeLessThan(3);
-    const over = withPass(withPass(kit, 'silhouette', { ink: dark, design: SQUARE }), 'greetingStrip', {
+    const strip = withPass(resolved, 'greetingStrip', { params: { x: 40, y: 50, width: 60, height: 80 } });
+    expect(deltaE00(labAt(strip, 11, 50), labAt(resolved, 40, 1))).toBeLessThan(3);
+    expect(deltaE00(labAt(strip, 69, 50), labAt(resolved, 40, 99))).toBeLessThan(3);
+    const over = withPass(withPass(resolved, 'silhouette', { ink: dark, design: SQUARE }), 'greetingStrip', {
       params: { x: 40, y: 50, width: 60, height: 80 },
     });
     expect(labAt(over, ...inside)).toEqual(labAt(strip, ...inside));
@@ -239,39 +242,41 @@ describe('dark card and second films (common practice)', () => {
 describe('an edge stencil', () => {
   const hills = design('far-hills');
   const laid = (params: Params = {}) =>
-    withPass(kitOf([pale, { ...pale, id: 'same' }]), 'edgeStencil', {
+    withPass(resolvedOf([pale, { ...pale, id: 'same' }]), 'edgeStencil', {
       ink: dark,
       design: hills,
       params: { y: 60, x: 40, ...params },
     });
 
   test('inks along its edge, fading away from it, and nothing under its body', () => {
-    const border = firstLie(laid()).borders[0];
+    const border = firstPlaced(laid()).borders[0];
     const column = Array.from({ length: 60 }, (_, y) => y).filter((y) => (border?.(40, y) ?? -1) > 0.3);
     const light = column.map((y) => labAt(laid(), 40, y).l);
     const near = light.slice(-12);
     for (let i = 1; i < near.length; i++) expect(near[i]).toBeLessThanOrEqual((near[i - 1] ?? 0) + 0.01);
-    expect(light.at(-1)).toBeLessThan(labAt(kit, 40, 2).l - 10);
-    expect(labAt(laid(), 40, 70)).toEqual(labAt(kitOf([pale, { ...pale, id: 'same' }]), 40, 70));
+    expect(light.at(-1)).toBeLessThan(labAt(resolved, 40, 2).l - 10);
+    expect(labAt(laid(), 40, 70)).toEqual(labAt(resolvedOf([pale, { ...pale, id: 'same' }]), 40, 70));
   });
 
   test('prints a line along its own foot unless scrap lies there', () => {
     const foot = 60 + hills.height / 2 + 1;
-    expect(labAt(laid({ scrap: 0 }), 40, foot).l).toBeLessThan(labAt(laid({ scrap: 1 }), 40, foot).l - 8);
+    expect(labAt(laid({ scrap: 'no' }), 40, foot).l).toBeLessThan(
+      labAt(laid({ scrap: 'yes' }), 40, foot).l - 8,
+    );
   });
 });
 
 describe('the order of passes', () => {
   const points = [10, 30, 50, 70].flatMap((x) => [8, 30, 55, 92].map((y) => [x, y] as const));
-  const colours = (of: Kit) => points.map(([x, y]) => labAt(of, x, y));
-  const swapped = (of: Kit): Kit => ({
+  const colours = (of: ResolvedRecipe) => points.map(([x, y]) => labAt(of, x, y));
+  const swapped = (of: ResolvedRecipe): ResolvedRecipe => ({
     ...of,
     recipe: movePass(of.recipe, of.recipe.passes[0]?.id ?? '', 1),
   });
 
   test('of independent ones does not matter', () => {
     const apart = (x: number) => ({ design: SQUARE, params: { x, y: 50, width: 20 } });
-    const two = withPass(withPass(kit, 'silhouette', { ink: dark, ...apart(20) }), 'silhouette', {
+    const two = withPass(withPass(resolved, 'silhouette', { ink: dark, ...apart(20) }), 'silhouette', {
       ink: dark,
       ...apart(60),
     });
@@ -279,15 +284,17 @@ describe('the order of passes', () => {
   });
 
   test('of dependent ones does: a coat before or after a resist, an edge before or after drying', () => {
-    const coatLast = withPass(withPass(kit, 'clearResist', { design: SQUARE }), 'coat', { ink: dark });
+    const coatLast = withPass(withPass(resolved, 'clearResist', { design: SQUARE }), 'coat', { ink: dark });
     expect(colours(swapped(coatLast))).not.toEqual(colours(coatLast));
-    const dryFirst = withPass(withPass(kit, 'heatSet'), 'edge', { ink: dark });
+    const dryFirst = withPass(withPass(resolved, 'heatSet'), 'edge', { ink: dark });
     expect(colours(swapped(dryFirst))).not.toEqual(colours(dryFirst));
   });
 
   test('a pass that is off does nothing', () => {
-    const coated = withPass(kit, 'coat', { ink: dark });
-    expect(colours({ ...coated, recipe: switchPass(coated.recipe, 'coat-1', false) })).toEqual(colours(kit));
+    const coated = withPass(resolved, 'coat', { ink: dark });
+    expect(colours({ ...coated, recipe: enablePass(coated.recipe, 'coat-1', false) })).toEqual(
+      colours(resolved),
+    );
   });
 });
 
@@ -299,12 +306,12 @@ const anyPass = fc.record({
   turn: fc.integer({ min: -180, max: 180 }),
 });
 const laidWith = (
-  base: Kit,
+  base: ResolvedRecipe,
   passes: readonly { kind: PassKindId; drawn: Design; x: number; y: number; turn: number }[],
 ) =>
   passes.reduce((one, { kind, drawn, x, y, turn }) => {
     const { ink: need, design: takes, params } = PASS_KINDS[kind];
-    const has = (key: string) => params.some((spec) => spec.key === key);
+    const has = (key: string) => key in params;
     return withPass(one, kind, {
       ...(need ? { ink: need === 'white' ? white : dark } : {}),
       ...(takes ? { design: drawn } : {}),
@@ -322,11 +329,11 @@ test('whatever the passes: the painted picture shows at each place what lies the
         maxLength: 6,
       }),
       (run, passes, places) => {
-        const laid = laidWith({ ...kit, recipe: setRun(kit.recipe, run) }, passes);
-        const { borders } = workOf(laid, finished(laid.recipe));
+        const laid = laidWith({ ...resolved, recipe: setRun(resolved.recipe, run) }, passes);
+        const { borders } = compileLayers(laid, finished(laid.recipe));
         const perMm = 4;
         const { pixels, width } = paintPanel(laid, 'dry', 80 * perMm, 100 * perMm);
-        const read = placeReader(laid);
+        const read = panelSampler(laid);
         for (const [x, y] of places) {
           const [at, down] = [x + 0.5 / perMm, y + 0.5 / perMm];
           // On a border a pixel shows both sides.
@@ -348,13 +355,10 @@ test('every kind tells its work, asks for what it needs, and starts inside its r
   for (const id of PASS_KIND_IDS) {
     const kind = PASS_KINDS[id];
     expect(kind.id).toBe(id);
-    const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 10 }]);
+    const laid = laidWith(resolved, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 10 }]);
     const [pass] = laid.recipe.passes;
     if (!pass) throw new Error('nothing was laid');
-    const steps = kind.steps(
-      pass.placements.map(({ params }) => ({ panel: laid.recipe.panel, params, design: SQUARE, ink: dark })),
-      'mm',
-    );
+    const steps = kind.steps(contextsOf(laid, pass), 'mm');
     expect(steps.length).toBeGreaterThan(0);
     for (const { title, work, care, minutes } of steps) {
       expect([title, work, ...care].every((told) => told.length > 2 && !/undefined|NaN/.test(told))).toBe(
@@ -362,20 +366,23 @@ test('every kind tells its work, asks for what it needs, and starts inside its r
       );
       expect(minutes).toBeGreaterThan(0);
     }
-    expect(setPlacement(laid.recipe, pass.id, 0, { params: pass.placements[0]?.params ?? {} })).toEqual(
+    expect(setPlacement(laid.recipe, pass.id, 'p1', { params: pass.placements[0]?.params ?? {} })).toEqual(
       laid.recipe,
     );
   }
-  expect(DESIGN_LIMITS.most).toBe(400);
+  expect(DESIGN_LIMITS.max).toBe(400);
 });
 
-test('kinds are known that leave nothing wet: those that end by drying', () => {
-  const ends = PASS_KIND_IDS.filter((id) => {
-    const laid = laidWith(kit, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 0 }]);
-    const lie = firstLie(laid);
-    return PASS_KINDS[id].stage === 'over' && lie.effects.at(-1)?.does === 'dry';
-  });
-  expect(new Set(ends)).toEqual(LEAVES_DRY);
+test('a panel ends dry where its last work dries it, and wet where ink came after', () => {
+  const coated = withPass(resolved, 'coat', { ink: dark });
+  const set = withPass(coated, 'heatSet');
+  expect([resolved, coated, set, withPass(set, 'edge', { ink: dark })].map(endsDry)).toEqual([
+    false,
+    false,
+    true,
+    false,
+  ]);
+  expect(wetInks(coated, finished(coated.recipe))).toEqual([dark]);
 });
 
 test('the distance to many drops is the distance to the nearest, or less where none is near', () => {

@@ -1,25 +1,21 @@
 import type { Millimetres } from '../base/length';
-import type { Design } from '../materials/design/design';
-import { signOf } from '../materials/design/distance';
 import type { Border } from '../materials/design/placement';
 import type { Ink } from '../materials/ink/ink';
-import { INK_KINDS } from '../materials/ink/kinds';
-import type { Effect, GuardEffect, Inside, PassLie } from '../recipe/passes/effects';
-import { PASS_KINDS, type Pass, type Placement, type Scene } from '../recipe/passes/passes';
-import type { Kit } from '../recipe/recipe';
+import { INK_KINDS, type InkKindId } from '../materials/ink/kinds';
+import type { Effect, GuardEffect, Inside } from '../recipe/passes/effects';
+import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
+import { contextsOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
 import { coverageOf } from './coverage';
 import { type Progress, passesDone } from './progress';
-import { addWet, clearStack, dryStack, makeStack, type Stack, thinStack } from './stack';
+import { addWet, clearStack, dryStack, type LayerStack, makeStack, thinStack } from './stack';
 
-/** All that is done to a panel, as what lies at each of its points. */
-export interface Work {
+/** All that is done to a panel up to some progress, as what lies at each of its points. */
+export interface LayerProgram {
   /** Every ink it takes: the rungs' first, in run order. */
   readonly palette: readonly Ink[];
-  /** Every sharp border; between them all is smooth. */
+  /** Every sharp border; between them all is smooth. The same border of the same placement is the same function. */
   readonly borders: readonly Border[];
-  /** What decides where each border runs: the same for the same border. */
-  readonly borderKeys: readonly string[];
   /** The pass each border belongs to, by its id. */
   readonly owners: readonly string[];
   /** Over how many mm each smooth part fades. */
@@ -27,208 +23,254 @@ export interface Work {
   /** The smallest the ladder lies anywhere, to its size on the panel: 1 or less. */
   readonly shrinks: number;
   /** An empty stack with room for all of it. */
-  readonly stack: () => Stack;
+  readonly stack: () => LayerStack;
   /**
    * Lays everything at one point.
    *
    * @param inside  on which side of each border the point counts as lying
    */
-  readonly at: (x: Millimetres, y: Millimetres, inside: Inside, stack: Stack) => void;
+  readonly layAt: (x: Millimetres, y: Millimetres, inside: Inside, stack: LayerStack) => void;
+  /** Lays what comes before the blend, at a point outside every border: what the blend lies on all over. */
+  readonly layUnder: (stack: LayerStack) => void;
 }
-
-/** What a placement of a pass is laid with and on. */
-function sceneOf(kit: Kit, pass: Pass, { inkId, params }: Placement): Scene {
-  const ink = inkId === undefined ? undefined : kit.passInks.find(({ id }) => id === inkId);
-  const design = designOf(kit, pass);
-  return { panel: kit.recipe.panel, params, ...(ink ? { ink } : {}), ...(design ? { design } : {}) };
-}
-
-export const designOf = ({ designs }: Kit, { designId }: Pass): Design | undefined =>
-  designId === undefined ? undefined : designs.find(({ id }) => id === designId);
-
-export const scenesOf = (kit: Kit, pass: Pass): Scene[] =>
-  pass.placements.map((placement) => sceneOf(kit, pass, placement));
-
-/** The placements of a pass on the kit's panel. */
-export const liesOf = (kit: Kit, pass: Pass): PassLie[] =>
-  scenesOf(kit, pass).map((scene) => PASS_KINDS[pass.kind].on(scene));
 
 /** One effect of one placement, with its place among all of them. */
 interface Operation {
   readonly effect: Effect;
+  /** Of a film its ink, as a place in the palette; −1 where it has none. */
   readonly ink: number;
+  /** The pass it belongs to, counted in the order of work. */
   readonly pass: number;
   /** Its place among all operations, in the order of work. */
   readonly turn: number;
-  /** On which side of its own borders a point lies. */
-  readonly inside: Inside;
-  /** What keeps it off. */
-  readonly guards: readonly (Operation & { readonly effect: GuardEffect })[];
+  /** Where its own borders begin among all of them. */
+  readonly offset: number;
 }
 
-/** A panel's work up to some progress. */
-export function workOf(kit: Kit, progress: Progress): Work {
-  const { recipe, inks } = kit;
+/** An operation with what keeps it off. */
+interface Guarded extends Operation {
+  readonly guards: readonly Guard[];
+}
+type Guard = Operation & { readonly effect: GuardEffect };
+
+/** What is to be done before the blend and over it, and all that is needed for it. */
+interface Plan {
+  readonly under: readonly Operation[];
+  readonly over: readonly Operation[];
+  /** How many passes lie under the blend. */
+  readonly passesUnder: number;
+  readonly palette: readonly Ink[];
+  readonly borders: readonly Border[];
+  readonly owners: readonly string[];
+  readonly blends: readonly Millimetres[];
+  readonly shrinks: number;
+}
+
+const isUnder = ({ kind }: Pass): boolean => PASS_KINDS[kind].stage === 'under';
+
+function plan(resolved: ResolvedRecipe, progress: Progress): Plan {
+  const { recipe, inks } = resolved;
   const passes = passesDone(recipe, progress);
   const palette: Ink[] = [...inks];
   const borders: Border[] = [];
-  const borderKeys: string[] = [];
   const owners: string[] = [];
   const blends: Millimetres[] = [];
   let shrinks = 1;
-  /** What the caller says of the point in hand. */
-  let side: Inside = () => false;
-  let turns = 0;
+  let turn = 0;
   const inkAt = (ink: Ink | undefined): number => {
     if (!ink) return -1;
     const known = palette.indexOf(ink, inks.length);
     return known >= 0 ? known : palette.push(ink) - 1;
   };
-
   const operationsOf = (of: readonly Pass[], first: number): Operation[] =>
-    of.flatMap((pass, i) =>
-      scenesOf(kit, pass).flatMap((scene) => {
-        const lie = PASS_KINDS[pass.kind].on(scene);
+    of.flatMap((pass, i) => {
+      const contexts = contextsOf(resolved, pass);
+      return placedPasses(resolved, pass).flatMap((placed, placement) => {
         const offset = borders.length;
-        borders.push(...lie.borders);
-        owners.push(...lie.borders.map(() => pass.id));
-        const key = `${pass.kind} ${JSON.stringify(scene.params)} ${scene.design ? signOf(scene.design) : ''}`;
-        borderKeys.push(...lie.borders.map((_, border) => `${key} ${border}`));
-        if (lie.blend !== undefined) blends.push(lie.blend);
-        shrinks = Math.min(shrinks, lie.shrinks ?? 1);
-        return lie.effects.map((effect) => ({
+        borders.push(...placed.borders);
+        owners.push(...placed.borders.map(() => pass.id));
+        if (placed.blend !== undefined) blends.push(placed.blend);
+        shrinks = Math.min(shrinks, placed.shrinks ?? 1);
+        return placed.effects.map((effect) => ({
           effect,
-          ink: effect.does === 'film' ? inkAt(effect.ink ?? scene.ink) : -1,
+          ink: effect.kind === 'film' ? inkAt(effect.ink ?? contexts[placement]?.ink) : -1,
           pass: first + i,
-          turn: turns++,
-          inside: (border: number) => side(offset + border),
-          guards: [],
+          turn: turn++,
+          offset,
         }));
-      }),
-    );
-  const isUnder = ({ kind }: Pass) => PASS_KINDS[kind].stage === 'under';
+      });
+    });
+  const passesUnder = passes.filter(isUnder).length;
   const under = operationsOf(passes.filter(isUnder), 0);
   const over = operationsOf(
     passes.filter((pass) => !isUnder(pass)),
-    passes.filter(isUnder).length,
+    passesUnder,
   );
-  const firstDry = over.findIndex(({ effect }) => effect.does === 'dry');
+  return { under, over, passesUnder, palette, borders, owners, blends, shrinks };
+}
+
+const isGuard = (operation: Operation): operation is Guard => operation.effect.kind === 'guard';
+
+/** Each operation with the guards laid by earlier passes that still hold when it is done. */
+function withGuards({ under, over, passesUnder }: Plan) {
+  const firstDry = over.findIndex(({ effect }) => effect.kind === 'dry');
   const driesAt = firstDry < 0 ? over.length : firstDry;
-
-  /** The guards laid before an operation that still hold there; `at` counts from the first after the blend. */
-  const guardsAt = (before: readonly Operation[], pass: number, at: number): Operation['guards'] =>
-    before.filter((operation): operation is Operation & { readonly effect: GuardEffect } => {
-      const { effect } = operation;
-      if (effect.does !== 'guard') return false;
-      if (effect.lasts === 'for good') return true;
-      return effect.lasts === 'until dry' ? at <= driesAt : pass <= operation.pass + effect.lasts;
+  /** @param place  counts from the first operation after the blend; −1 before that */
+  const holding = (guards: readonly Guard[], pass: number, place: number): readonly Guard[] =>
+    guards.filter(({ effect: { lasts }, pass: laidIn }) => {
+      if (lasts === 'for good') return true;
+      return lasts === 'until dry' ? place <= driesAt : pass <= laidIn + lasts;
     });
-  const guarded = (operations: readonly Operation[], before: readonly Operation[], fromBlend: boolean) =>
-    operations.map((operation, i) => ({
-      ...operation,
-      guards: guardsAt(
-        [...before, ...operations.slice(0, i).filter(({ pass }) => pass < operation.pass)],
-        operation.pass,
-        fromBlend ? i : -1,
-      ),
-    }));
-  const before = guarded(under, [], false);
-  const ladderGuards = guardsAt(under, passes.filter(isUnder).length, -1);
-  const after = guarded(over, under, true);
+  const guardsUnder = under.filter(isGuard);
+  const earlierThan = (operations: readonly Operation[], place: number, pass: number) =>
+    operations.slice(0, place).filter((other): other is Guard => isGuard(other) && other.pass < pass);
+  return {
+    before: under.map(
+      (operation, i): Guarded => ({
+        ...operation,
+        guards: holding(earlierThan(under, i, operation.pass), operation.pass, -1),
+      }),
+    ),
+    blend: holding(guardsUnder, passesUnder, -1),
+    after: over.map(
+      (operation, i): Guarded => ({
+        ...operation,
+        guards: holding([...guardsUnder, ...earlierThan(over, i, operation.pass)], operation.pass, i),
+      }),
+    ),
+  };
+}
 
+/** The point in hand, while a program lays it. */
+interface Site {
+  x: Millimetres;
+  y: Millimetres;
+  inside: Inside;
+  stack: LayerStack;
+  /** The turn of the last piece laid over it: what was guarded under that is out of reach. */
+  laidOver: number;
+}
+
+/** A panel's work up to some progress, made ready to be laid at any of its points. */
+export function compileLayers(resolved: ResolvedRecipe, progress: Progress): LayerProgram {
+  const { recipe, inks } = resolved;
+  const planned = plan(resolved, progress);
+  const { palette, borders, owners, blends, shrinks } = planned;
+  const { before, blend, after } = withGuards(planned);
+  const makeSiteStack = () => makeStack(palette, before.length + after.length + 1);
+  const lay = layer(resolved, progress, palette, makeSiteStack());
   const coverage = coverageOf(recipe, progress);
-  const { coats } = TOOLS[recipe.tool];
   const parts = new Float64Array(inks.length);
-  const shown = new Float64Array(inks.length);
-  const kindOf = palette.map(({ kind }) => kind);
+  const ladder = { parts, coats: TOOLS[recipe.tool].coats };
+  return {
+    palette,
+    borders,
+    owners,
+    blends,
+    shrinks,
+    stack: makeSiteStack,
+    layAt: (x, y, inside, stack) => {
+      lay.begin(x, y, inside, stack);
+      for (const operation of before) lay.operation(operation, ladder);
+      coverage(x, y, parts);
+      lay.ladder(parts, ladder.coats, blend);
+      for (const operation of after) lay.operation(operation, ladder);
+    },
+    layUnder: (stack) => {
+      lay.begin(0, 0, () => false, stack);
+      for (const operation of before) lay.operation(operation, ladder);
+    },
+  };
+}
 
-  /** The last piece laid over the point in hand: what was guarded under it is out of reach. */
-  let laidOver = -1;
+/** How an operation whose borders begin at an offset asks the point in hand. One function each: there are millions of questions. */
+function sidesOf(site: Site): (offset: number) => Inside {
+  const sides = new Map<number, Inside>();
+  return (offset) => {
+    const known = sides.get(offset);
+    if (known) return known;
+    const side: Inside = (border) => site.inside(offset + border);
+    sides.set(offset, side);
+    return side;
+  };
+}
+
+/** What lays operations at the point in hand. It works on one point at a time, and makes no values on the way. */
+function layer(
+  { recipe, inks }: ResolvedRecipe,
+  progress: Progress,
+  palette: readonly Ink[],
+  stack: LayerStack,
+) {
+  const site: Site = { x: 0, y: 0, inside: () => false, stack, laidOver: -1 };
+  const coverage = coverageOf(recipe, progress);
+  const shown = new Float64Array(inks.length);
+  const kinds = palette.map(({ kind }) => kind);
+  const sideOf = sidesOf(site);
+  const coverOf = (effect: Exclude<Effect, { kind: 'dry' }>, offset: number): number =>
+    effect.coverAt(site.x, site.y, sideOf(offset));
   /** The part of an ink of some kind that stays where guards lie. */
-  const stays = (guards: Operation['guards'], kind: Ink['kind'], x: number, y: number): number => {
+  const stays = (guards: readonly Guard[], kind: InkKindId): number => {
     let part = 1;
-    for (const { effect, inside, turn } of guards) {
-      if (turn < laidOver) continue;
-      const cover = effect.coverAt(x, y, inside);
+    for (const { effect, offset, turn } of guards) {
+      if (turn < site.laidOver) continue;
+      const cover = coverOf(effect, offset);
       if (cover > 0) part *= 1 - cover * effect.keepsOff(kind);
     }
     return part;
   };
-  const kindAt = (ink: number) => kindOf[ink] as Ink['kind'];
-  const layLadder = (
-    stack: Stack,
-    amounts: Float64Array,
-    much: number,
-    guards: Operation['guards'],
-    x: number,
-    y: number,
-  ): void => {
-    for (let rung = 0; rung < amounts.length; rung++)
-      if ((amounts[rung] as number) > 0 && progress.laid[rung])
-        addWet(
-          stack,
-          rung,
-          much * (amounts[rung] as number) * (guards.length > 0 ? stays(guards, kindAt(rung), x, y) : 1),
-        );
-  };
-  const work = (
-    { effect, ink, inside, guards, turn }: Operation,
-    x: number,
-    y: number,
-    stack: Stack,
-  ): void => {
-    switch (effect.does) {
-      case 'dry':
-        dryStack(stack);
-        break;
-      case 'film': {
-        const cover = ink < 0 ? 0 : effect.coverAt(x, y, inside);
-        if (cover > 0) addWet(stack, ink, cover * stays(guards, kindAt(ink), x, y));
-        break;
-      }
-      case 'ladder': {
-        const cover = effect.coverAt(x, y, inside);
-        if (cover > 0) layLadder(stack, parts, cover * coats, guards, x, y);
-        break;
-      }
-      case 'thin': {
-        const cover = effect.coverAt(x, y, inside);
-        if (cover === 0) break;
-        // Water wipes off wherever dye does.
-        const wetted = cover * stays(guards, 'dye', x, y);
-        thinStack(stack, (one) => 1 - wetted * INK_KINDS[kindAt(one)].lifts);
-        break;
-      }
-      case 'piece':
-        if (effect.coverAt(x, y, inside) > 0) {
-          const from = effect.shows(x, y);
-          coverage(from.x, from.y, shown);
-          clearStack(stack);
-          laidOver = turn;
-          layLadder(stack, shown, coats, [], x, y);
-        }
-        break;
-      case 'guard':
-        break;
+  const ladder = (parts: Float64Array, coats: number, guards: readonly Guard[]): void => {
+    for (let rung = 0; rung < parts.length; rung++) {
+      const part = parts[rung] as number;
+      if (part <= 0 || !progress.laid[rung]) continue;
+      const kept = guards.length > 0 ? stays(guards, kinds[rung] as InkKindId) : 1;
+      addWet(site.stack, rung, coats * part * kept);
     }
   };
-
   return {
-    palette,
-    borders,
-    borderKeys,
-    owners,
-    blends,
-    shrinks,
-    stack: () => makeStack(palette, before.length + after.length + 1),
-    at: (x, y, inside, stack) => {
-      side = inside;
-      laidOver = -1;
-      clearStack(stack);
-      for (const operation of before) work(operation, x, y, stack);
-      coverage(x, y, parts);
-      layLadder(stack, parts, coats, ladderGuards, x, y);
-      for (const operation of after) work(operation, x, y, stack);
+    begin: (x: Millimetres, y: Millimetres, inside: Inside, empty: LayerStack): void => {
+      site.x = x;
+      site.y = y;
+      site.inside = inside;
+      site.stack = empty;
+      site.laidOver = -1;
+      clearStack(empty);
+    },
+    ladder,
+    /** @param whole  the ladder as it lies at this point, and how many coats a tool lays */
+    operation: (
+      { effect, ink, offset, guards, turn }: Guarded,
+      whole: { readonly parts: Float64Array; readonly coats: number },
+    ): void => {
+      if (effect.kind === 'guard') return;
+      if (effect.kind === 'dry') {
+        dryStack(site.stack);
+        return;
+      }
+      const cover = coverOf(effect, offset);
+      if (cover === 0) return;
+      switch (effect.kind) {
+        case 'film':
+          if (ink >= 0) addWet(site.stack, ink, cover * stays(guards, kinds[ink] as InkKindId));
+          break;
+        case 'ladder':
+          ladder(whole.parts, cover * whole.coats, guards);
+          break;
+        case 'thin': {
+          // Water wipes off wherever dye does.
+          const wetted = cover * stays(guards, 'dye');
+          thinStack(site.stack, (one) => 1 - wetted * INK_KINDS[kinds[one] as InkKindId].lifts);
+          break;
+        }
+        case 'piece': {
+          const from = effect.shows(site.x, site.y);
+          coverage(from.x, from.y, shown);
+          clearStack(site.stack);
+          site.laidOver = turn;
+          ladder(shown, whole.coats, []);
+          break;
+        }
+      }
     },
   };
 }

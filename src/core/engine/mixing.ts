@@ -3,11 +3,21 @@ import { WEIGHTS } from '../materials/colour/observer';
 import { BANDS, type Spectrum } from '../materials/colour/spectrum';
 import { filmCurve } from '../materials/ink/filmCurve';
 import { dryBackOf, filmOfInk, type Ink, potencyOf } from '../materials/ink/ink';
-import { WET_TRAPPING, type Wetness } from '../materials/ink/laid';
-import { layersOf, type Stack } from './stack';
+import { countLayers, type LayerStack } from './stack';
+
+/** Dried is how a panel is judged; wet is how it looks under the brush. */
+export type Wetness = 'dry' | 'wet';
+
+/**
+ * How strongly a fully wet surface traps light inside: the part reflected back into the film.
+ * Source of the form ρ(1−p)/(1−pρ): J. Lekner, M. C. Dorf, Appl. Opt. 27 (1988) 1278; the size is from memory.
+ */
+const WET_TRAPPING = 0.6;
+/** However thick it lies, a wet film keeps no more of the light inside than this. */
+const MAX_TRAPPED = 0.9;
 
 /** An ink as the loop over bands reads it. */
-interface Mixed {
+interface MixedInk {
   readonly absorption: Float64Array;
   readonly scattering: Float64Array;
   readonly potency: number;
@@ -16,9 +26,17 @@ interface Mixed {
   readonly trapping: number;
 }
 
+/** What a mixer works on: the layer in hand, what it absorbs and scatters, and the light that comes back, by band. */
+interface Bands {
+  readonly k: Float64Array;
+  readonly s: Float64Array;
+  readonly r: Float64Array;
+}
+
 /**
  * The light of what lies at one point: each layer is one film of the inks in it, over all below. Shown wet, the last
- * layer is as it looks under the brush, if it has not dried; those under it have.
+ * layer is as it looks under the brush, if it has not dried: thicker, by what drying takes back, and glossy, which keeps
+ * more of the light inside. Those under it have dried.
  *
  * It says what `laidReflectance` says layer by layer, in one pass over the bands, because a picture asks for thousands
  * of places.
@@ -27,37 +45,54 @@ export function lightOf(
   palette: readonly Ink[],
   ground: Spectrum,
   wetness: Wetness,
-): (stack: Stack) => LinearRgb {
-  const layAll = layersOver(palette, ground, wetness);
+): (stack: LayerStack) => LinearRgb {
+  const { bands, layAll } = mixer(palette, ground, wetness);
   return (stack) => {
-    layAll(stack);
+    layAll(stack, countLayers(stack));
     let x = 0;
     let y = 0;
     let z = 0;
     for (let band = 0; band < BANDS; band++) {
-      const r = R[band] as number;
-      x += r * (WEIGHTS.x[band] as number);
-      y += r * (WEIGHTS.y[band] as number);
-      z += r * (WEIGHTS.z[band] as number);
+      const r = bands.r[band];
+      x += r * WEIGHTS.x[band];
+      y += r * WEIGHTS.y[band];
+      z += r * WEIGHTS.z[band];
     }
     return linearRgbOfXyz({ x, y, z });
   };
 }
 
 /** The dried reflectance of what lies at one point, as `lightOf` reckons it. */
-export function reflectanceOf(palette: readonly Ink[], ground: Spectrum): (stack: Stack) => Float64Array {
-  const layAll = layersOver(palette, ground, 'dry');
+export function reflectanceOf(palette: readonly Ink[], ground: Spectrum): (stack: LayerStack) => Spectrum {
+  const { bands, layAll } = mixer(palette, ground, 'dry');
   return (stack) => {
-    layAll(stack);
-    return R.slice();
+    layAll(stack, countLayers(stack));
+    return bands.r.slice();
   };
 }
 
-/** Lays a stack's layers over a ground; the light that comes back is left in R. */
-function layersOver(palette: readonly Ink[], ground: Spectrum, wetness: Wetness): (stack: Stack) => void {
+/** The dried reflectance of the lowest layers of a stack. */
+export function dryReflectance(
+  palette: readonly Ink[],
+  stack: LayerStack,
+  ground: Spectrum,
+  layers: number,
+): Spectrum {
+  const { bands, layAll } = mixer(palette, ground, 'dry');
+  layAll(stack, layers);
+  return bands.r;
+}
+
+/** Lays stacks of layers over a ground, one after another; the light that comes back is left in `bands.r`. */
+function mixer(palette: readonly Ink[], ground: Spectrum, wetness: Wetness) {
   const bare = Float64Array.from(ground);
+  const bands: Bands = {
+    k: new Float64Array(BANDS),
+    s: new Float64Array(BANDS),
+    r: new Float64Array(BANDS),
+  };
   const films = palette.map(
-    (ink): Mixed => ({
+    (ink): MixedInk => ({
       absorption: Float64Array.from(filmOfInk(ink).absorption),
       scattering: Float64Array.from(filmOfInk(ink).scattering),
       potency: potencyOf(ink),
@@ -66,71 +101,72 @@ function layersOver(palette: readonly Ink[], ground: Spectrum, wetness: Wetness)
     }),
   );
   const potent = films.some(({ potency }) => potency !== 1);
-  return (stack) => {
-    R.set(bare);
-    const layers = layersOf(stack);
+  const layAll = (stack: LayerStack, layers: number): void => {
+    bands.r.set(bare);
     for (let layer = 0; layer < layers; layer++)
-      layOver(films, stack, layer, potent, wetness === 'wet' && stack.wet && layer === stack.dried);
+      layOver(bands, films, stack, layer, potent, wetness === 'wet' && stack.wet && layer === stack.dried);
   };
+  return { bands, layAll };
 }
 
-/** The layer in hand: what it absorbs and scatters, and the light that comes back from it, by band. */
-const K = new Float64Array(BANDS);
-const S = new Float64Array(BANDS);
-const R = new Float64Array(BANDS);
-
-/** Lays one layer over what R shows. */
+/** Lays one layer over what `bands.r` shows. */
 function layOver(
-  films: readonly Mixed[],
-  { amounts, inks }: Stack,
+  { k, s, r }: Bands,
+  films: readonly MixedInk[],
+  { amounts, inks }: LayerStack,
   layer: number,
   potent: boolean,
   wet: boolean,
 ): void {
   const from = layer * inks;
-  // A potent ink counts for more of the same thickness of film, the others for less.
-  let scale = 1;
-  if (potent) {
-    let whole = 0;
-    let weighed = 0;
-    for (let ink = 0; ink < inks; ink++) {
-      whole += amounts[from + ink] as number;
-      weighed += (amounts[from + ink] as number) * (films[ink] as Mixed).potency;
-    }
-    if (weighed > 0) scale = whole / weighed;
-  }
+  const scale = potent ? evenPotency(films, amounts, from) : 1;
   let trapped = 0;
   let laidInks = 0;
   for (let ink = 0; ink < inks; ink++) {
-    const laid = amounts[from + ink] as number;
+    const laid = amounts[from + ink];
     if (laid === 0) continue;
-    const film = films[ink] as Mixed;
+    const film = films[ink] as MixedInk;
     const coats = potent ? laid * scale * film.potency : laid;
-    addFilm(film, wet ? coats * film.thicker : coats, laidInks === 0);
+    addFilm(k, s, film, wet ? coats * film.thicker : coats, laidInks === 0);
     if (wet) trapped += coats * film.trapping;
     laidInks++;
   }
   if (laidInks === 0) return;
-  trapped = Math.min(trapped, MOST_TRAPPED);
+  trapped = Math.min(trapped, MAX_TRAPPED);
   for (let band = 0; band < BANDS; band++) {
-    const r = filmOver(K[band] as number, S[band] as number, R[band] as number);
-    R[band] = trapped === 0 ? r : (r * (1 - trapped)) / (1 - trapped * r);
+    const back = filmOver(k[band], s[band], r[band]);
+    r[band] = trapped === 0 ? back : (back * (1 - trapped)) / (1 - trapped * back);
   }
 }
-/** However thick it lies, a wet film keeps no more of the light inside than this. */
-const MOST_TRAPPED = 0.9;
+
+/** A potent ink counts for more of the same thickness of film, the others for less: by this factor. */
+function evenPotency(films: readonly MixedInk[], amounts: Float64Array, from: number): number {
+  let whole = 0;
+  let weighed = 0;
+  for (let ink = 0; ink < films.length; ink++) {
+    whole += amounts[from + ink];
+    weighed += amounts[from + ink] * (films[ink] as MixedInk).potency;
+  }
+  return weighed > 0 ? whole / weighed : 1;
+}
 
 /** @param alone  whether nothing was added before */
-function addFilm({ absorption, scattering }: Mixed, coats: number, alone: boolean): void {
+function addFilm(
+  k: Float64Array,
+  s: Float64Array,
+  { absorption, scattering }: MixedInk,
+  coats: number,
+  alone: boolean,
+): void {
   if (alone)
     for (let band = 0; band < BANDS; band++) {
-      K[band] = coats * (absorption[band] as number);
-      S[band] = coats * (scattering[band] as number);
+      k[band] = coats * absorption[band];
+      s[band] = coats * scattering[band];
     }
   else
     for (let band = 0; band < BANDS; band++) {
-      K[band] = (K[band] as number) + coats * (absorption[band] as number);
-      S[band] = (S[band] as number) + coats * (scattering[band] as number);
+      k[band] = k[band] + coats * absorption[band];
+      s[band] = s[band] + coats * scattering[band];
     }
 }
 

@@ -1,32 +1,31 @@
 import { coverageOf } from '../engine/coverage';
-import { type Work, workOf } from '../engine/layers';
-import { lightOf } from '../engine/mixing';
+import type { LayerProgram } from '../engine/layers';
+import { lightOf, type Wetness } from '../engine/mixing';
 import type { Progress } from '../engine/progress';
-import { layersOf, type Stack } from '../engine/stack';
+import { countLayers, type LayerStack } from '../engine/stack';
 import { groundOfCard } from '../materials/card/card';
-import { signOf } from '../materials/design/distance';
-import type { Wetness } from '../materials/ink/laid';
-import type { Kit } from '../recipe/recipe';
-import { type Side, WEIGHT_OF } from './regions';
-import { fineSignalOf } from './signal';
+import type { Ink } from '../materials/ink/ink';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import { MASK_OF, type RegionMask } from './regions';
+import { srgbByteOf } from './signal';
 
 /** Colours on an even grid of nodes over the panel, its edges included. */
-export interface Field {
+export interface ColourField {
   readonly columns: number;
   readonly rows: number;
   /**
-   * The grid of one side, with the four corners of a square in it: 8-bit signal, not yet rounded, three values a node.
+   * The grid of one region, with the four corners of a square in it: 8-bit signal, not yet rounded, three values a node.
    */
-  readonly cornersOf: (side: Side, column: number, row: number) => Float32Array;
+  readonly cornersOf: (region: RegionMask, column: number, row: number) => Float32Array;
 }
 
-/** The nodes of one side. */
-interface Grid {
+/** The nodes of one region. */
+interface RegionGrid {
   readonly signal: Float32Array;
-  /** What lies at each node, as a number that tells it from all else; -1 where nobody has looked. */
-  readonly lies: Float64Array;
-  /** The state of each node, by `Nodes.state`, that it was looked at in. */
-  readonly seen: Int32Array;
+  /** What lies at each node, as a number that tells it from all else; −1 where nobody has looked. */
+  readonly contents: Float64Array;
+  /** The state of each node, by `NodeCache.state`, that it was looked at in. */
+  readonly visited: Int32Array;
   /** The field that last saw to each square, by its first node. */
   readonly servedBy: Int32Array;
   /** On which side of each border. */
@@ -37,9 +36,10 @@ interface Grid {
  * What is known of the nodes of one tiling, for inks on a card. It outlives its field: while a mark is dragged most of
  * the panel stays as it was, and while a pass is dragged so do most of the films.
  */
-interface Nodes {
-  /** What besides the blend decides what lies at a node. */
-  passes: string;
+interface NodeCache {
+  readonly belongsTo: Belongs;
+  /** What besides the blend decides what lies at a node, compared by identity. */
+  passes: readonly unknown[];
   /** The field that looked here last. */
   usedBy: number;
   /** Parts of the rungs' inks at each node. */
@@ -48,191 +48,218 @@ interface Nodes {
   readonly state: Int32Array;
   /** The field that last compared each node's parts. */
   readonly checkedBy: Int32Array;
-  readonly grids: Map<Side, Grid>;
+  readonly grids: Map<RegionMask, RegionGrid>;
   /** Colours by what lies there: where one ink is solid there are many places alike. */
   readonly colours: Map<number, readonly [r: number, g: number, b: number]>;
 }
-/** Those used last, the last one last: a joint that grows narrow asks for more nodes, and soon for fewer again. */
-const kept = new Map<string, Nodes>();
-const MOST_KEPT = 4;
-let fields = 0;
-/** So many sides are remembered; a panel with more begins anew. */
-const MOST_GRIDS = 512;
-const MOST_COLOURS = 20_000;
 
-function nodesFor(key: string, passes: string, count: number, rungs: number): Nodes {
-  const nodes = kept.get(key) ?? {
+/** What nodes belong to: a tiling, the card and the inks. */
+interface Belongs {
+  readonly columns: number;
+  readonly rows: number;
+  readonly wetness: Wetness;
+  readonly cardColour: string;
+  readonly borders: number;
+  readonly rungs: number;
+  readonly palette: readonly Ink[];
+}
+
+/** The caches used last are kept: a joint that grows narrow asks for more nodes, and soon for fewer again. */
+const MAX_KEPT = 4;
+/** So many regions are remembered; a panel with more begins anew. */
+const MAX_GRIDS = 512;
+const MAX_COLOURS = 20_000;
+
+const sameList = (p: readonly unknown[], q: readonly unknown[]): boolean =>
+  p.length === q.length && p.every((part, i) => part === q[i]);
+
+const belongTogether = (p: Belongs, q: Belongs): boolean =>
+  p.columns === q.columns &&
+  p.rows === q.rows &&
+  p.wetness === q.wetness &&
+  p.cardColour === q.cardColour &&
+  p.borders === q.borders &&
+  p.rungs === q.rungs &&
+  sameList(p.palette, q.palette);
+
+const emptyCache = (belongsTo: Belongs, passes: readonly unknown[]): NodeCache => {
+  const count = belongsTo.columns * belongsTo.rows;
+  return {
+    belongsTo,
     passes,
     usedBy: 0,
-    parts: new Float64Array(count * rungs).fill(-1),
+    parts: new Float64Array(count * belongsTo.rungs).fill(-1),
     state: new Int32Array(count),
     checkedBy: new Int32Array(count),
-    grids: new Map<Side, Grid>(),
+    grids: new Map(),
     colours: new Map(),
   };
-  kept.delete(key);
-  kept.set(key, nodes);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value as string);
-  if (nodes.passes !== passes) {
-    nodes.passes = passes;
-    for (let node = 0; node < count; node++) nodes.state[node] = (nodes.state[node] as number) + 1;
-  }
-  return nodes;
+};
+
+/** What is asked of a field. */
+interface FieldRequest {
+  readonly resolved: ResolvedRecipe;
+  readonly wetness: Wetness;
+  readonly progress: Progress;
+  readonly program: LayerProgram;
+  readonly columns: number;
+  readonly rows: number;
 }
 
 /**
- * The panel's colours as a field. Blends are smooth, so spectra are computed at the nodes and a picture interpolates
- * between them; borders are sharp, so each side of them has a grid of its own, and only as much of it as is asked for.
+ * What makes fields, one after another. Blends are smooth, so spectra are computed at the nodes and a picture
+ * interpolates between them; borders are sharp, so each region has a grid of its own, and only as much of it as is asked
+ * for. What one field found out the next one goes on from.
  */
-export function fieldOf(
-  kit: Kit,
-  wetness: Wetness,
-  progress: Progress,
-  { columns, rows }: { readonly columns: number; readonly rows: number },
-  work: Work = workOf(kit, progress),
-): Field {
-  const { panel, rungs } = kit.recipe;
-  const colourOf = lightOf(work.palette, groundOfCard(kit.card), wetness);
-  const coverage = coverageOf(kit.recipe, progress);
-  const stack = work.stack();
+export function fieldMaker(): (request: FieldRequest) => ColourField {
+  const kept: NodeCache[] = [];
+  let fields = 0;
+  const cacheFor = (belongsTo: Belongs, passes: readonly unknown[]): NodeCache => {
+    const at = kept.findIndex((one) => belongTogether(one.belongsTo, belongsTo));
+    const cache = kept[at] ?? emptyCache(belongsTo, passes);
+    if (at >= 0) kept.splice(at, 1);
+    kept.unshift(cache);
+    if (kept.length > MAX_KEPT) kept.pop();
+    if (!sameList(cache.passes, passes)) {
+      cache.passes = passes;
+      for (let node = 0; node < cache.state.length; node++) cache.state[node]++;
+    }
+    return cache;
+  };
+  return (request) => {
+    const { columns, rows } = request;
+    const visitor = nodeVisitor(request);
+    const cacheHere = () => cacheFor(belongingOf(request), passesOf(request));
+    let field = ++fields;
+    let cache = cacheHere();
+    cache.usedBy = field;
+    const cornersOf = (region: RegionMask, column: number, row: number): Float32Array => {
+      // Another picture may have been painted between two rows of this one: then all is to be compared again.
+      if (cache.usedBy !== field) {
+        field = ++fields;
+        cache = cacheHere();
+        cache.usedBy = field;
+      }
+      const grid = visitor.gridOf(cache, region);
+      const first = row * columns + column;
+      if (grid.servedBy[first] === field) return grid.signal;
+      grid.servedBy[first] = field;
+      for (const node of [first, first + 1, first + columns, first + columns + 1])
+        visitor.visit(cache, grid, node, field);
+      return grid.signal;
+    };
+    return { columns, rows, cornersOf };
+  };
+}
+
+const belongingOf = ({ resolved, wetness, program, columns, rows }: FieldRequest): Belongs => ({
+  columns,
+  rows,
+  wetness,
+  cardColour: resolved.card.colour,
+  borders: program.borders.length,
+  rungs: resolved.inks.length,
+  palette: program.palette,
+});
+
+/** What besides the parts of the rungs' inks decides what lies at a node. */
+function passesOf({ resolved: { recipe, designs }, progress, program }: FieldRequest): readonly unknown[] {
+  const { panel, tool, passes, rungs, joints, run } = recipe;
+  // A piece shows the blend of another place.
+  const elsewhere = program.shrinks < 1 ? [rungs, joints, run] : [];
+  const done = [progress.laid.join(), progress.passes, progress.placings];
+  return [panel.width, panel.height, tool, passes, ...designs, ...done, ...elsewhere];
+}
+
+/** Looks at nodes: what lies there, and which colour that is. */
+function nodeVisitor({ resolved, wetness, progress, program, columns, rows }: FieldRequest) {
+  const { panel, rungs } = resolved.recipe;
+  const colourOf = lightOf(program.palette, groundOfCard(resolved.card), wetness);
+  const coverage = coverageOf(resolved.recipe, progress);
+  const stack = program.stack();
+  const hash = stackHasher();
   const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
   const count = columns * rows;
-  let field = ++fields;
-  const nodesHere = (): Nodes =>
-    nodesFor(keyOf(kit, wetness, columns, rows, work), passesOf(kit, progress, work), count, rungs.length);
-  let nodes = nodesHere();
-  nodes.usedBy = field;
   const parts = new Float64Array(rungs.length);
   let flags: Uint8Array = new Uint8Array(0);
   const inside = (border: number): boolean => flags[border] === 1;
 
   /** Compares the blend at a node with what it was. */
-  const check = (node: number): void => {
+  const compare = (cache: NodeCache, node: number, field: number): void => {
     coverage((node % columns) * stepX, Math.floor(node / columns) * stepY, parts);
     const from = node * parts.length;
     let same = true;
     for (let rung = 0; rung < parts.length; rung++)
-      if (nodes.parts[from + rung] !== parts[rung]) {
-        nodes.parts[from + rung] = parts[rung] as number;
+      if (cache.parts[from + rung] !== parts[rung]) {
+        cache.parts[from + rung] = parts[rung];
         same = false;
       }
-    if (!same) nodes.state[node] = (nodes.state[node] as number) + 1;
-    nodes.checkedBy[node] = field;
+    if (!same) cache.state[node]++;
+    cache.checkedBy[node] = field;
   };
-  const compute = (here: number): readonly [number, number, number] => {
+  const compute = (cache: NodeCache, contents: number): readonly [number, number, number] => {
     const { r, g, b } = colourOf(stack);
-    const found = [fineSignalOf(r), fineSignalOf(g), fineSignalOf(b)] as const;
-    if (nodes.colours.size >= MOST_COLOURS) nodes.colours.clear();
-    nodes.colours.set(here, found);
+    const found = [srgbByteOf(r), srgbByteOf(g), srgbByteOf(b)] as const;
+    if (cache.colours.size >= MAX_COLOURS) cache.colours.clear();
+    cache.colours.set(contents, found);
     return found;
   };
-  const look = ({ signal, lies, seen }: Grid, node: number): void => {
-    work.at((node % columns) * stepX, Math.floor(node / columns) * stepY, inside, stack);
-    const here = told(stack);
-    if (here !== lies[node]) {
-      const [r, g, b] = nodes.colours.get(here) ?? compute(here);
+  const look = (cache: NodeCache, { signal, contents, visited }: RegionGrid, node: number): void => {
+    program.layAt((node % columns) * stepX, Math.floor(node / columns) * stepY, inside, stack);
+    const here = hash(stack);
+    if (here !== contents[node]) {
+      const [r, g, b] = cache.colours.get(here) ?? compute(cache, here);
       signal[3 * node] = r;
       signal[3 * node + 1] = g;
       signal[3 * node + 2] = b;
-      lies[node] = here;
+      contents[node] = here;
     }
-    seen[node] = nodes.state[node] as number;
+    visited[node] = cache.state[node];
   };
-  const gridOf = (side: Side): Grid => {
-    const there = nodes.grids.get(side);
-    if (there) return there;
-    if (nodes.grids.size >= MOST_GRIDS) nodes.grids.clear();
-    const grid = {
-      signal: new Float32Array(3 * count),
-      lies: new Float64Array(count).fill(-1),
-      seen: new Int32Array(count).fill(-1),
-      servedBy: new Int32Array(count),
-      inside: Uint8Array.from(work.borders, (_, i) => Math.floor(side / (WEIGHT_OF[i] as number)) % 2),
-    };
-    nodes.grids.set(side, grid);
-    return grid;
+  return {
+    gridOf: (cache: NodeCache, region: RegionMask): RegionGrid => {
+      const there = cache.grids.get(region);
+      if (there) return there;
+      if (cache.grids.size >= MAX_GRIDS) cache.grids.clear();
+      const grid = {
+        signal: new Float32Array(3 * count),
+        contents: new Float64Array(count).fill(-1),
+        visited: new Int32Array(count).fill(-1),
+        servedBy: new Int32Array(count),
+        inside: Uint8Array.from(program.borders, (_, i) => Math.floor(region / MASK_OF[i]) % 2),
+      };
+      cache.grids.set(region, grid);
+      return grid;
+    },
+    visit: (cache: NodeCache, grid: RegionGrid, node: number, field: number): void => {
+      flags = grid.inside;
+      if (cache.checkedBy[node] !== field) compare(cache, node, field);
+      if (grid.visited[node] !== cache.state[node]) look(cache, grid, node);
+    },
   };
-  const see = (grid: Grid, node: number): void => {
-    if (nodes.checkedBy[node] !== field) check(node);
-    if (grid.seen[node] !== nodes.state[node]) look(grid, node);
-  };
-  const cornersOf = (side: Side, column: number, row: number): Float32Array => {
-    // Another picture may have been painted between two rows of this one: then all is to be compared again.
-    if (nodes.usedBy !== field) {
-      field = ++fields;
-      nodes = nodesHere();
-      nodes.usedBy = field;
-    }
-    const grid = gridOf(side);
-    const first = row * columns + column;
-    if (grid.servedBy[first] === field) return grid.signal;
-    grid.servedBy[first] = field;
-    flags = grid.inside;
-    see(grid, first);
-    see(grid, first + 1);
-    see(grid, first + columns);
-    see(grid, first + columns + 1);
-    return grid.signal;
-  };
-  return { columns, rows, cornersOf };
 }
-
-/** What grids belong to: a tiling, the card and the inks. */
-const keyOf = (kit: Kit, wetness: Wetness, columns: number, rows: number, work: Work): string =>
-  JSON.stringify([
-    columns,
-    rows,
-    wetness,
-    kit.card.colour,
-    work.borders.length,
-    kit.inks.length,
-    work.palette.map(({ kind, overWhite, overBlack, dryBack, potency }) => [
-      kind,
-      overWhite,
-      overBlack,
-      dryBack,
-      potency,
-    ]),
-  ]);
-
-/** What besides the parts of the rungs' inks decides what lies at a node. */
-function passesOf({ recipe, designs }: Kit, progress: Progress, work: Work): string {
-  const { panel, tool, passes, rungs, joints, run } = recipe;
-  // A piece shows the blend of another place.
-  const elsewhere = work.shrinks < 1 ? [rungs, joints, run] : [];
-  return JSON.stringify([
-    panel,
-    tool,
-    passes,
-    designs.map(signOf),
-    progress.laid,
-    progress.passes,
-    progress.placings,
-    elsewhere,
-  ]);
-}
-
-const BITS = new Float64Array(1);
-const HALVES = new Uint32Array(BITS.buffer);
 
 /**
- * What lies at a point as one number of 53 bits, at least 0: the same for the same stack, and for two others so hardly
+ * Tells stacks apart by one number of 53 bits, at least 0: the same for the same stack, and for two others so hardly
  * ever that no picture will show it. Source of the mixing: FNV-1a's prime and xorshift, from memory.
  */
-function told(stack: Stack): number {
-  const { amounts, inks } = stack;
-  const layers = layersOf(stack);
-  let one = 0x811c9dc5 ^ layers ^ (stack.wet ? 0x100 : 0);
-  let other = 0x9747b28c;
-  for (let i = 0; i < layers * inks; i++) {
-    const amount = amounts[i] as number;
-    if (amount === 0) continue;
-    BITS[0] = amount;
-    one = Math.imul(one ^ (HALVES[0] as number) ^ i, 0x01000193);
-    one = Math.imul(one ^ (HALVES[1] as number), 0x01000193);
-    other = Math.imul(other ^ (HALVES[1] as number) ^ (i << 8), 0x5bd1e995);
-    other = Math.imul(other ^ (other >>> 15) ^ (HALVES[0] as number), 0x5bd1e995);
-    one ^= one >>> 13;
-  }
-  return (one >>> 0) * 0x200000 + (other >>> 11);
+function stackHasher(): (stack: LayerStack) => number {
+  const bits = new Float64Array(1);
+  const halves = new Uint32Array(bits.buffer);
+  return (stack) => {
+    const { amounts, inks } = stack;
+    const layers = countLayers(stack);
+    let one = 0x811c9dc5 ^ layers ^ (stack.wet ? 0x100 : 0);
+    let other = 0x9747b28c;
+    for (let i = 0; i < layers * inks; i++) {
+      if (amounts[i] === 0) continue;
+      bits[0] = amounts[i];
+      one = Math.imul(one ^ halves[0] ^ i, 0x01000193);
+      one = Math.imul(one ^ halves[1], 0x01000193);
+      other = Math.imul(other ^ halves[1] ^ (i << 8), 0x5bd1e995);
+      other = Math.imul(other ^ (other >>> 15) ^ halves[0], 0x5bd1e995);
+      one ^= one >>> 13;
+    }
+    return (one >>> 0) * 0x200000 + (other >>> 11);
+  };
 }

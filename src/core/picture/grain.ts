@@ -1,34 +1,21 @@
+import { memo } from '../base/memo';
+import { seededRandom } from '../base/random';
+import { smoothStep } from '../base/smoothStep';
+
 /** Side of a grain tile in pixels; a power of two, so that it repeats by masking. */
 export const TILE = 256;
 
-/**
- * A seeded pseudo-random generator, 0…1.
- * Source: mulberry32, a public-domain 32-bit generator (from memory).
- */
-export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-const tiles = new Map<string, Float32Array>();
+/** Tiles kept: every size a panel is shown in asks for a few. */
+const MAX_TILES = 64;
 
 /**
  * Smooth noise for a paper's tooth: TILE × TILE values in −1…1 that repeat without a seam; remembered.
  *
  * @param cell size of one grain in pixels; below 1 the noise is per pixel
  */
-export function grainTile(cell: number, seed: number): Float32Array {
-  const cells = Math.max(2, Math.min(TILE, Math.round(TILE / Math.max(cell, 1))));
-  const key = `${cells} ${seed}`;
-  const tile = tiles.get(key) ?? makeTile(cells, seed);
-  tiles.set(key, tile);
-  return tile;
-}
+export const grainTile = (cell: number, seed: number): Float32Array =>
+  tileOf(Math.max(2, Math.min(TILE, Math.round(TILE / Math.max(cell, 1)))), seed);
+const tileOf = memo(MAX_TILES, makeTile);
 
 /** Made anew for every size a panel is shown in, so plain loops: where each column lies among the grains is told once. */
 function makeTile(cells: number, seed: number): Float32Array {
@@ -40,21 +27,19 @@ function makeTile(cells: number, seed: number): Float32Array {
   for (let i = 0; i < TILE; i++) {
     const at = (i * cells) / TILE;
     left[i] = Math.floor(at);
-    part[i] = soften(at - Math.floor(at));
+    part[i] = smoothStep(at - Math.floor(at));
   }
   const tile = new Float32Array(TILE * TILE);
   for (let y = 0; y < TILE; y++) {
-    const upper = (left[y] as number) * cells;
-    const lower = (((left[y] as number) + 1) % cells) * cells;
-    const down = part[y] as number;
+    const upper = left[y] * cells;
+    const lower = ((left[y] + 1) % cells) * cells;
+    const down = part[y];
     for (let x = 0; x < TILE; x++) {
-      const column = left[x] as number;
+      const column = left[x];
       const next = column + 1 === cells ? 0 : column + 1;
-      const across = part[x] as number;
-      const top =
-        (lattice[upper + column] as number) * (1 - across) + (lattice[upper + next] as number) * across;
-      const foot =
-        (lattice[lower + column] as number) * (1 - across) + (lattice[lower + next] as number) * across;
+      const across = part[x];
+      const top = lattice[upper + column] * (1 - across) + lattice[upper + next] * across;
+      const foot = lattice[lower + column] * (1 - across) + lattice[lower + next] * across;
       tile[y * TILE + x] = top * (1 - down) + foot * down;
     }
   }
@@ -65,10 +50,7 @@ function makeTile(cells: number, seed: number): Float32Array {
  * Short fibres of a mill-run card, some lighter and some darker than it: TILE × TILE values in −1…1 that repeat
  * without a seam; remembered.
  */
-export function fibreTile(seed: number): Float32Array {
-  const key = `fibres ${seed}`;
-  const known = tiles.get(key);
-  if (known) return known;
+export const fibreTile = memo(4, (seed: number): Float32Array => {
   const random = seededRandom(seed);
   const tile = new Float32Array(TILE * TILE);
   for (let fibre = 0; fibre < 150; fibre++) {
@@ -82,8 +64,5 @@ export function fibreTile(seed: number): Float32Array {
       heading += (random() - 0.5) * 0.5;
     }
   }
-  tiles.set(key, tile);
   return tile;
-}
-
-const soften = (t: number): number => t * t * (3 - 2 * t);
+});

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { BLACK_CARD, ink, kitOf, withPass } from '../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
 import { formatBare, formatFine, formatLength, formatRough, parseLength } from '../base/length';
-import { lightOf } from '../engine/mixing';
+import { lightOf, type Wetness } from '../engine/mixing';
+import { finished } from '../engine/progress';
 import { addWet, dryStack, makeStack } from '../engine/stack';
 import { groundOfCard } from '../materials/card/card';
 import { grammageOfPounds, isoASize } from '../materials/card/paper';
@@ -10,8 +11,10 @@ import { linearRgbOfXyz, xyzOfSpectrum } from '../materials/colour/lab';
 import { laidReflectance } from '../materials/ink/laid';
 import { setRun, setShare } from '../recipe/editLadder';
 import { setPlacement } from '../recipe/editPasses';
-import { paintPanel, pixelsAt, preparePicture } from './paint';
-import { rampOf } from './ramp';
+import { bandsOf } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import { createPainter, paintPanel, pixelsAt } from './paint';
+import { type Ramp, rampOf } from './ramp';
 
 test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
   expect(isoASize(4)).toEqual([210, 297]);
@@ -59,8 +62,15 @@ test('a length told in sixteenths reads back as itself', () => {
 const pale = ink('pale', '#f8d46f');
 const dark = ink('dark', '#005487');
 
+/** The colours along a recipe's bands, finished. */
+function rampAlong(resolved: ResolvedRecipe, wetness: Wetness): Ramp {
+  const bands = bandsOf(resolved.recipe);
+  if (!bands) throw new Error('no bands');
+  return rampOf(resolved, bands, wetness, finished(resolved.recipe));
+}
+
 test('the ramp begins in the first ink, ends in the last, and nothing in it jumps', () => {
-  const { rgb, samples } = rampOf(kitOf([pale, dark], undefined, { joints: [{ width: 40 }] }), 'dry');
+  const { rgb, samples } = rampAlong(resolvedOf([pale, dark], undefined, { joints: [{ width: 40 }] }), 'dry');
   expect(rgb.slice(0, 3)).not.toEqual(rgb.slice(-3));
   for (let i = 3; i < samples * 3; i++)
     expect(Math.abs((rgb[i] ?? 0) - (rgb[i - 3] ?? 0))).toBeLessThan(0.05);
@@ -68,7 +78,7 @@ test('the ramp begins in the first ink, ends in the last, and nothing in it jump
 
 test('a wet panel is darker than the same panel dried, a dye more so than a pigment (common practice)', () => {
   const light = (kind: 'dye' | 'pigment', wetness: 'wet' | 'dry') => {
-    const { rgb } = rampOf(kitOf([ink('a', '#e55b8e', kind), ink('b', '#9769b8', kind)]), wetness);
+    const { rgb } = rampAlong(resolvedOf([ink('a', '#e55b8e', kind), ink('b', '#9769b8', kind)]), wetness);
     return rgb.reduce((sum, value) => sum + value, 0);
   };
   const loss = (kind: 'dye' | 'pigment') => 1 - light(kind, 'wet') / light(kind, 'dry');
@@ -77,44 +87,41 @@ test('a wet panel is darker than the same panel dried, a dye more so than a pigm
 });
 
 test('the picture has the panel’s proportions, and its top and foot show the first and the last ink', () => {
-  const kit = kitOf([pale, dark], undefined, { panel: { width: 80, height: 100 } });
-  const { width, height } = pixelsAt(kit.recipe.panel, 50.8);
+  const resolved = resolvedOf([pale, dark], undefined, { panel: { width: 80, height: 100 } });
+  const { width, height } = pixelsAt(resolved.recipe.panel, 50.8);
   expect([width, height]).toEqual([160, 200]);
-  const { pixels } = paintPanel(kit, 'dry', width, height);
+  const { pixels } = paintPanel(resolved, 'dry', width, height);
   const at = (row: number) => [...pixels.slice(row * width * 4 + 320, row * width * 4 + 323)];
   const far = (p: number[], q: number[]) => Math.max(...p.map((v, i) => Math.abs(v - (q[i] ?? 0))));
   expect(far(at(5), [0xf8, 0xd4, 0x6f])).toBeLessThan(10);
   expect(far(at(195), [0x00, 0x54, 0x87])).toBeLessThan(10);
 });
 
-test('the picture’s mixing in one pass says what the films say, layer by layer, wet and dried', () => {
+test('the picture’s mixing in one pass says what the films say, layer by layer', () => {
   const over = ink('over', '#7a2450', 'dye');
   const palette = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment'), over];
   const ground = groundOfCard(BLACK_CARD);
-  for (const wetness of ['dry', 'wet'] as const) {
-    const stack = makeStack(palette, 3);
-    const wet = [0.2, 0.5, 0.3, 0.4];
-    wet.forEach((coats, i) => {
-      addWet(stack, i, coats);
-    });
-    dryStack(stack);
-    addWet(stack, 3, 0.7);
-    const { r, g, b } = lightOf(palette, ground, wetness)(stack);
-    const under = laidReflectance(
-      palette.map((one, i) => ({ ink: one, coats: wet[i] ?? 0 })),
-      ground,
-      'dry',
-    );
-    const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under, wetness)));
-    expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
-  }
+  const stack = makeStack(palette, 3);
+  const wet = [0.2, 0.5, 0.3, 0.4];
+  wet.forEach((coats, i) => {
+    addWet(stack, i, coats);
+  });
+  dryStack(stack);
+  addWet(stack, 3, 0.7);
+  const { r, g, b } = lightOf(palette, ground, 'dry')(stack);
+  const under = laidReflectance(
+    palette.map((one, i) => ({ ink: one, coats: wet[i] ?? 0 })),
+    ground,
+  );
+  const exact = linearRgbOfXyz(xyzOfSpectrum(laidReflectance([{ ink: over, coats: 0.7 }], under)));
+  expect([r, g, b]).toEqual([exact.r, exact.g, exact.b].map((value) => expect.closeTo(value, 5)));
 });
 
 test('a picture painted in two parts is the picture painted whole, on bands and on patches', () => {
-  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
+  const resolved = resolvedOf([pale, dark, ink('mid', '#e2568f')]);
   for (const id of ['slant', 'scatter'] as const) {
     const one = withPass(
-      withPass({ ...kit, recipe: setRun(kit.recipe, id) }, 'horizon', { ink: dark }),
+      withPass({ ...resolved, recipe: setRun(resolved.recipe, id) }, 'horizon', { ink: dark }),
       'splash',
     );
     const [width, height, middle] = [120, 150, 71];
@@ -123,7 +130,7 @@ test('a picture painted in two parts is the picture painted whole, on bands and 
       { from: 0, to: middle },
       { from: middle, to: height },
     ].map((rows) => {
-      const { picture, paintRows } = preparePicture(one, 'dry', width, height, undefined, rows);
+      const { picture, paintRows } = createPainter()({ resolved: one, wetness: 'dry', width, height, rows });
       paintRows(rows.from, rows.to);
       return picture.pixels;
     });
@@ -134,15 +141,16 @@ test('a picture painted in two parts is the picture painted whole, on bands and 
 });
 
 test('two pictures painted by turns, row by row, are as they are painted one after the other', () => {
-  const kit = kitOf([pale, dark, ink('mid', '#e2568f')]);
-  const stamped = withPass(kit, 'splash');
+  const resolved = resolvedOf([pale, dark, ink('mid', '#e2568f')]);
+  const stamped = withPass(resolved, 'splash');
   const other = {
     ...stamped,
-    recipe: setPlacement(setShare(stamped.recipe, 0, 0.6), 'splash-1', 0, { params: { seed: 9 } }),
+    recipe: setPlacement(setShare(stamped.recipe, 0, 0.6), 'splash-1', 'p1', { params: { seed: 9 } }),
   };
   const [width, height] = [90, 110];
   const alone = [stamped, other].map((one) => paintPanel(one, 'dry', width, height).pixels);
-  const turns = [stamped, other].map((one) => preparePicture(one, 'dry', width, height));
+  const prepare = createPainter();
+  const turns = [stamped, other].map((one) => prepare({ resolved: one, wetness: 'dry', width, height }));
   for (let row = 0; row < height; row += 4)
     for (const { paintRows } of turns) paintRows(row, Math.min(row + 4, height));
   turns.forEach(({ picture }, i) => {

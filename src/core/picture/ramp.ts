@@ -1,10 +1,9 @@
-import { lightOf } from '../engine/mixing';
-import { finished, lapsNow, type Progress } from '../engine/progress';
-import { addWet, clearStack, makeStack } from '../engine/stack';
+import { compileLayers } from '../engine/layers';
+import { lightOf, type Wetness } from '../engine/mixing';
+import type { Progress } from '../engine/progress';
 import { groundOfCard } from '../materials/card/card';
-import type { Wetness } from '../materials/ink/laid';
-import { coatsAt, type Kit, overlaps, runLength } from '../recipe/recipe';
-import { TOOLS } from '../recipe/tools/tools';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import type { BandGeometry } from '../recipe/runs/definition';
 
 /** Linear-light sRGB along the run, three values a sample, evenly spaced from its start to its end. */
 export interface Ramp {
@@ -16,35 +15,29 @@ export interface Ramp {
 export const RAMP_SAMPLES = 320;
 
 /**
- * The colours along a recipe's run of bands. Blends are smooth, so spectra are computed at these samples only and a
- * picture interpolates between them; where an ink is solid the colour is computed once.
+ * The colours along a run of bands while no pass is laid. Blends are smooth, so spectra are computed at these samples
+ * only and a picture interpolates between them; where the same lies as at the sample before it has its colour.
  */
 export function rampOf(
-  kit: Kit,
+  resolved: ResolvedRecipe,
+  bands: BandGeometry,
   wetness: Wetness,
-  progress: Progress = finished(kit.recipe),
+  progress: Progress,
   samples = RAMP_SAMPLES,
 ): Ramp {
-  const { recipe } = kit;
-  const { coats } = TOOLS[recipe.tool];
-  const colourOf = lightOf(kit.inks, groundOfCard(kit.card), wetness);
-  const stack = makeStack(kit.inks, 1);
-  const laps = lapsNow(overlaps(recipe), progress);
-  const length = runLength(recipe);
+  const program = compileLayers(resolved, progress);
+  const colourOf = lightOf(program.palette, groundOfCard(resolved.card), wetness);
+  const stack = program.stack();
+  const before = new Float64Array(program.palette.length).fill(-1);
   const rgb = new Float32Array(samples * 3);
-  let solid = -1;
   for (let i = 0; i < samples; i++) {
-    const parts = coatsAt(recipe, laps, (i / (samples - 1)) * length);
-    const only = parts.indexOf(1);
-    if (only >= 0 && only === solid) {
+    const { x, y } = bands.handleAt((i / (samples - 1)) * bands.length);
+    program.layAt(x, y, nowhere, stack);
+    if (before.every((amount, ink) => amount === stack.amounts[ink])) {
       rgb.copyWithin(i * 3, i * 3 - 3, i * 3);
       continue;
     }
-    solid = only;
-    clearStack(stack);
-    parts.forEach((part, rung) => {
-      if (progress.laid[rung]) addWet(stack, rung, coats * part);
-    });
+    before.set(stack.amounts.subarray(0, before.length));
     const { r, g, b } = colourOf(stack);
     rgb[i * 3] = r;
     rgb[i * 3 + 1] = g;
@@ -52,3 +45,6 @@ export function rampOf(
   }
   return { samples, rgb };
 }
+
+/** With no pass there is no border to lie inside of. */
+const nowhere = (): boolean => false;

@@ -1,17 +1,16 @@
-import type { Work } from '../engine/layers';
+import type { Size } from '../base/geometry';
+import { memo } from '../base/memo';
 import type { Border } from '../materials/design/placement';
-import type { Panel } from '../recipe/panel';
 
 /**
- * On which sides of all borders a place lies: border i adds 2^i where it lies inside. A plain number, for up to 52
- * borders.
+ * The sides of all borders a place lies on: border i adds 2^i where it lies inside. A plain number, for up to 52 borders.
  */
-export type Side = number;
-export const WEIGHT_OF = Float64Array.from({ length: 53 }, (_, i) => 2 ** i);
+export type RegionMask = number;
+export const MASK_OF = Float64Array.from({ length: 53 }, (_, i) => 2 ** i);
 
 /** The pixels of a picture and the squares between the nodes it is computed at. */
 export interface Tiling {
-  readonly panel: Panel;
+  readonly panel: Size;
   readonly width: number;
   readonly height: number;
   readonly columns: number;
@@ -19,18 +18,18 @@ export interface Tiling {
 }
 
 /**
- * Stretches of one row of pixels that lie on one side inside one square, from left to right. Each takes `STRETCH`
- * numbers: its first pixel, the one after its last, its column of squares, its side and, where a border runs through its
- * one pixel, the side beyond that and the part of the pixel there in 255ths; sides by their place in `sides`.
+ * Runs of pixels of one row that lie in one region inside one square, from left to right. Each takes `RUN_FIELDS`
+ * numbers: its first pixel, the one after its last, its column of squares, its region and, where a border runs through
+ * its one pixel, the region beyond that and the part of the pixel there in 255ths; regions by their place in `regions`.
  */
-export interface Stretches {
-  readonly sides: readonly Side[];
+export interface PixelRuns {
+  readonly regions: readonly RegionMask[];
   readonly ofRow: (row: number) => Int32Array;
 }
-export const STRETCH = 6;
+export const RUN_FIELDS = 6;
 
 /** How far each pixel near one border lies inside it, and how each square lies to it; filled as it is asked for. */
-interface Outline {
+interface BorderRaster {
   readonly state: Uint8Array;
   /** By square the part of each of its pixels inside, in 255ths, row by row; only where the border may cross it. */
   readonly covers: (Uint8Array | undefined)[];
@@ -38,19 +37,17 @@ interface Outline {
 const [OUTSIDE, INSIDE, CROSSED] = [1, 2, 3] as const;
 
 /** All borders of a picture together. */
-interface Whole {
-  readonly sides: Side[];
-  readonly places: Map<Side, number>;
+interface RegionMap {
+  readonly regions: RegionMask[];
+  readonly places: Map<RegionMask, number>;
   readonly rows: (Int32Array | undefined)[];
 }
 
 /** A picture of more pixels is painted once, and what is found for it is not kept. */
 const KEPT_UP_TO = 1_000_000;
-/** The most outlines that are kept, and pictures. */
-const MOST_OUTLINES = 160;
-const MOST_WHOLES = 6;
-const outlines = new Map<string, Outline>();
-const wholes = new Map<string, Whole>();
+/** The most border rasters that are kept, and pictures. */
+const MAX_RASTERS = 160;
+const MAX_MAPS = 6;
 
 /** The first pixel of each column or row of squares; one more than there are squares. */
 const firstsOf = (pixels: number, nodes: number): Int32Array =>
@@ -59,68 +56,92 @@ const firstsOf = (pixels: number, nodes: number): Int32Array =>
   );
 
 /**
- * Where the borders of a work run through a picture. While a mark of the blend is dragged, passes stay where they are,
- * and while one pass is dragged the others do: so what is found for small pictures is kept, by border and as a whole.
+ * What finds where borders run through pictures. While a mark of the blend is dragged, passes stay where they are, and
+ * while one pass is dragged the others do: so what is found for small pictures is kept, by border and as a whole.
  */
-export function stretchesOf({ borders, borderKeys }: Work, tiling: Tiling): Stretches {
-  const { width, height, columns, rows } = tiling;
-  const size = `${width} ${height} ${columns} ${rows} ${tiling.panel.width} ${tiling.panel.height}`;
-  const whole = wholeOf(`${size} ${borderKeys.join(' ')}`, width * height <= KEPT_UP_TO);
-  const [left, top] = [firstsOf(width, columns), firstsOf(height, rows)];
-  const look = looker(tiling, left, top);
-  let drawing: Drawing | undefined;
-  let squares = 0;
-  return {
-    sides: whole.sides,
-    ofRow: (row) => {
-      const known = whole.rows[row];
-      if (known) return known;
-      const drawn = drawing?.drawn ?? borderKeys.map((key) => outlineOf(`${size} ${key}`, tiling));
-      drawing ??= { borders, drawn, look, whole, columns, left, top };
-      while (squares > 0 && row < (top[squares] as number)) squares--;
-      while (row >= (top[squares + 1] as number)) squares++;
-      const found = readRow(row, squares, drawing);
-      if (width * height <= KEPT_UP_TO) whole.rows[row] = found;
-      return found;
-    },
+export function regionFinder(): (borders: readonly Border[], tiling: Tiling) => PixelRuns {
+  const rasterOf = memo(
+    MAX_RASTERS,
+    (_border: Border, _w: number, _h: number, columns: number, rows: number, _pw: number, _ph: number) =>
+      emptyRaster(columns, rows),
+  );
+  const maps: { readonly borders: readonly Border[]; readonly tiling: Tiling; readonly map: RegionMap }[] =
+    [];
+  const mapOf = (borders: readonly Border[], tiling: Tiling): RegionMap => {
+    const at = maps.findIndex((one) => sameTiling(one.tiling, tiling) && sameBorders(one.borders, borders));
+    const found = maps[at] ?? { borders, tiling, map: emptyMap() };
+    if (at >= 0) maps.splice(at, 1);
+    maps.unshift(found);
+    if (maps.length > MAX_MAPS) maps.pop();
+    return found.map;
+  };
+  return (borders, tiling) => {
+    const { panel, width, height, columns, rows } = tiling;
+    const keeps = width * height <= KEPT_UP_TO;
+    const map = keeps ? mapOf(borders, tiling) : emptyMap();
+    const [left, top] = [firstsOf(width, columns), firstsOf(height, rows)];
+    let job: RowJob | undefined;
+    const jobHere = (): RowJob => ({
+      borders,
+      rasters: borders.map((border) =>
+        keeps
+          ? rasterOf(border, width, height, columns, rows, panel.width, panel.height)
+          : emptyRaster(columns, rows),
+      ),
+      classify: classifier(tiling, left, top),
+      map,
+      columns,
+      left,
+      top,
+    });
+    let squares = 0;
+    return {
+      regions: map.regions,
+      ofRow: (row) => {
+        const known = map.rows[row];
+        if (known) return known;
+        job ??= jobHere();
+        while (squares > 0 && row < top[squares]) squares--;
+        while (row >= top[squares + 1]) squares++;
+        const found = findRuns(row, squares, job);
+        if (keeps) map.rows[row] = found;
+        return found;
+      },
+    };
   };
 }
 
+const emptyRaster = (columns: number, rows: number): BorderRaster => ({
+  state: new Uint8Array(columns * rows),
+  covers: [],
+});
+const emptyMap = (): RegionMap => ({ regions: [], places: new Map(), rows: [] });
+
+const sameBorders = (p: readonly Border[], q: readonly Border[]): boolean =>
+  p.length === q.length && p.every((border, i) => border === q[i]);
+const sameTiling = (p: Tiling, q: Tiling): boolean =>
+  p.width === q.width &&
+  p.height === q.height &&
+  p.columns === q.columns &&
+  p.rows === q.rows &&
+  p.panel.width === q.panel.width &&
+  p.panel.height === q.panel.height;
+
 /** All that a row is read from. */
-interface Drawing {
+interface RowJob {
   readonly borders: readonly Border[];
-  readonly drawn: readonly Outline[];
-  readonly look: Look;
-  readonly whole: Whole;
+  readonly rasters: readonly BorderRaster[];
+  readonly classify: Classifier;
+  readonly map: RegionMap;
   readonly columns: number;
   readonly left: Int32Array;
   readonly top: Int32Array;
 }
 
-function wholeOf(key: string, keeps: boolean): Whole {
-  const known = wholes.get(key);
-  if (known) return known;
-  const whole: Whole = { sides: [], places: new Map(), rows: [] };
-  if (!keeps) return whole;
-  if (wholes.size >= MOST_WHOLES) wholes.delete(wholes.keys().next().value as string);
-  wholes.set(key, whole);
-  return whole;
-}
-
-function outlineOf(key: string, { width, height, columns, rows }: Tiling): Outline {
-  const known = outlines.get(key);
-  if (known) return known;
-  const outline: Outline = { state: new Uint8Array(columns * rows), covers: [] };
-  if (width * height > KEPT_UP_TO) return outline;
-  if (outlines.size >= MOST_OUTLINES) outlines.delete(outlines.keys().next().value as string);
-  outlines.set(key, outline);
-  return outline;
-}
-
-type Look = (border: Border, outline: Outline, column: number, row: number) => number;
+type Classifier = (border: Border, raster: BorderRaster, column: number, row: number) => number;
 
 /** Looks how a square lies to a border, and where the border may cross it, how each of its pixels does. */
-function looker(tiling: Tiling, left: Int32Array, top: Int32Array): Look {
+function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifier {
   const { panel, width, height, columns, rows } = tiling;
   const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
@@ -132,8 +153,8 @@ function looker(tiling: Tiling, left: Int32Array, top: Int32Array): Look {
     const found = far > reach ? INSIDE : far < -reach ? OUTSIDE : CROSSED;
     state[square] = found;
     if (found !== CROSSED) return found;
-    const [fromX, toX] = [left[column] as number, left[column + 1] as number];
-    const [fromY, toY] = [top[row] as number, top[row + 1] as number];
+    const [fromX, toX] = [left[column], left[column + 1]];
+    const [fromY, toY] = [top[row], top[row + 1]];
     const cover = new Uint8Array((toX - fromX) * (toY - fromY));
     for (let y = fromY, at = 0; y < toY; y++)
       for (let x = fromX; x < toX; x++, at++) {
@@ -145,61 +166,59 @@ function looker(tiling: Tiling, left: Int32Array, top: Int32Array): Look {
   };
 }
 
-/** The stretches of one row, which lies in one row of squares. */
-function readRow(row: number, squares: number, drawing: Drawing): Int32Array {
-  const { borders, drawn, look, whole, columns, left, top } = drawing;
+/** The runs of one row, which lies in one row of squares. */
+function findRuns(row: number, squares: number, job: RowJob): Int32Array {
+  const { borders, rasters, classify, map, columns, left, top } = job;
   const found: number[] = [];
   const crossed: number[] = [];
   for (let column = 0; column < columns - 1; column++) {
     let plain = 0;
     crossed.length = 0;
     for (let i = 0; i < borders.length; i++) {
-      const outline = drawn[i] as Outline;
-      const known = outline.state[squares * columns + column] as number;
-      const state = known === 0 ? look(borders[i] as Border, outline, column, squares) : known;
-      if (state === INSIDE) plain += WEIGHT_OF[i] as number;
+      const known = rasters[i].state[squares * columns + column];
+      const state = known === 0 ? classify(borders[i], rasters[i], column, squares) : known;
+      if (state === INSIDE) plain += MASK_OF[i];
       else if (state === CROSSED) crossed.push(i);
     }
-    const to = left[column + 1] as number;
-    let begun = left[column] as number;
+    const to = left[column + 1];
+    let begun = left[column];
     // Where this row of the square begins among its pixels, less the square's first pixel.
-    const shift = (row - (top[squares] as number)) * (to - begun) - begun;
+    const shift = (row - top[squares]) * (to - begun) - begun;
     let running = plain;
     if (crossed.length > 0)
       for (let pixel = begun; pixel < to; pixel++) {
-        let side = plain;
+        let region = plain;
         let split = 0;
         let part = 255;
         for (let i = 0; i < crossed.length; i++) {
-          const border = crossed[i] as number;
-          const cover = (drawn[border] as Outline).covers[squares * columns + column] as Uint8Array;
-          const covered = cover[shift + pixel] as number;
+          const border = crossed[i];
+          const covered = (rasters[border].covers[squares * columns + column] as Uint8Array)[shift + pixel];
           if (covered === 0) continue;
-          const weight = WEIGHT_OF[border] as number;
+          const mask = MASK_OF[border];
           // Where two borders run through one pixel, the one nearer to its middle is drawn soft.
           if (covered < 255 && Math.abs(covered - 127) < Math.abs(part - 127)) {
-            if (split > 0 && part >= 128) side += split;
-            split = weight;
+            if (split > 0 && part >= 128) region += split;
+            split = mask;
             part = covered;
-          } else if (covered >= 128) side += weight;
+          } else if (covered >= 128) region += mask;
         }
-        if (part === 255 && side === running) continue;
-        if (begun < pixel) found.push(begun, pixel, column, placeOf(whole, running), 0, 255);
+        if (part === 255 && region === running) continue;
+        if (begun < pixel) found.push(begun, pixel, column, placeOf(map, running), 0, 255);
         begun = pixel;
-        running = side;
+        running = region;
         if (part === 255) continue;
-        found.push(pixel, pixel + 1, column, placeOf(whole, side), placeOf(whole, side + split), part);
+        found.push(pixel, pixel + 1, column, placeOf(map, region), placeOf(map, region + split), part);
         begun = pixel + 1;
       }
-    if (begun < to) found.push(begun, to, column, placeOf(whole, running), 0, 255);
+    if (begun < to) found.push(begun, to, column, placeOf(map, running), 0, 255);
   }
   return Int32Array.from(found);
 }
 
-/** The place of a side among those of a picture; a new one is put at the end. */
-function placeOf({ sides, places }: Whole, side: Side): number {
-  const known = places.get(side);
+/** The place of a region among those of a picture; a new one is put at the end. */
+function placeOf({ regions, places }: RegionMap, region: RegionMask): number {
+  const known = places.get(region);
   if (known !== undefined) return known;
-  places.set(side, sides.length);
-  return sides.push(side) - 1;
+  places.set(region, regions.length);
+  return regions.push(region) - 1;
 }

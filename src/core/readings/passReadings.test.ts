@@ -1,19 +1,19 @@
 import { describe, expect, test } from 'vitest';
-import { BLACK_CARD, ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { groundOfCard } from '../materials/card/card';
 import { xyzOfSpectrum } from '../materials/colour/lab';
 import type { Design } from '../materials/design/design';
 import { laidReflectance } from '../materials/ink/laid';
-import { addPlacement, setPlacement, switchPass } from '../recipe/editPasses';
-import type { Pass } from '../recipe/passes/passes';
-import type { Kit } from '../recipe/recipe';
+import { addPlacement, enablePass, setPlacement } from '../recipe/editPasses';
+import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { contrastOf } from './legibility/contrast';
-import { designContrast, hasImage, type PassReading, passReadings, tellPassReading } from './passReadings';
+import { describePassReading, designContrast, type PassReading, passReadings } from './passReadings';
 
 const pale = ink('Gorse', '#f8d46f');
 const black = ink('Soot', '#141416', 'detail');
 const dark = ink('Sloe', '#393060', 'dye');
-const kit = kitOf([pale, pale]);
+const resolved = resolvedOf([pale, pale]);
 /** A bar of 80 by 20 mm: a fifth of the panel's 80 by 100. */
 const BAR: Design = {
   id: 'bar',
@@ -24,35 +24,35 @@ const BAR: Design = {
   shapes: [{ d: 'M0 0h80v20h-80z', rule: 'nonzero' }],
 };
 const barAt = (y: number) => ({ design: BAR, params: { x: 40, y, width: 80 } });
-const only = (of: Kit): PassReading => {
+const only = (of: ResolvedRecipe): PassReading => {
   const [reading] = passReadings(of, []);
   if (!reading) throw new Error('no pass was read');
   return reading;
 };
-const passOf = ({ recipe }: Kit): Pass => recipe.passes[0] as Pass;
+const passOf = ({ recipe }: ResolvedRecipe): Pass => recipe.passes[0] as Pass;
 
 describe('what a pass does to the panel', () => {
   test('touches the part its design covers, strongly where the inks are far apart', () => {
-    const reading = only(withPass(kit, 'silhouette', { ink: black, ...barAt(50) }));
+    const reading = only(withPass(resolved, 'silhouette', { ink: black, ...barAt(50) }));
     expect(reading.touches).toBeCloseTo(0.2, 1);
     expect(reading.changes).toBeGreaterThan(40);
   });
 
   test('half of it off the panel touches half as much, all of it off nothing, and is said to', () => {
-    const half = withPass(kit, 'silhouette', { ink: black, ...barAt(100) });
+    const half = withPass(resolved, 'silhouette', { ink: black, ...barAt(100) });
     expect(only(half).touches).toBeCloseTo(0.1, 1);
-    const off = withPass(kit, 'silhouette', { ink: black, ...barAt(-30) });
+    const off = withPass(resolved, 'silhouette', { ink: black, ...barAt(-30) });
     expect(only(off)).toMatchObject({ touches: 0, changes: 0 });
     expect(only(off).contrast).toBeUndefined();
-    expect(tellPassReading(passOf(off), only(off))).toBe('changes nothing that is seen');
+    expect(describePassReading(passOf(off), only(off))).toBe('changes nothing that is seen');
   });
 
   test('one that is off is not read, and one hidden by another has nothing left to change', () => {
-    const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
-    expect(passReadings({ ...kit, recipe: switchPass(stamped.recipe, 'silhouette-1', false) }, [])).toEqual(
-      [],
-    );
-    const resist = withPass(kit, 'clearResist', barAt(50));
+    const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(50) });
+    expect(
+      passReadings({ ...resolved, recipe: enablePass(stamped.recipe, 'silhouette-1', false) }, []),
+    ).toEqual([]);
+    const resist = withPass(resolved, 'clearResist', barAt(50));
     expect(only(resist).touches).toBe(0);
     // Under a coat the same resist is what keeps the blend.
     expect(only(withPass(resist, 'coat', { ink: dark, params: { strength: 100 } })).touches).toBeCloseTo(
@@ -64,9 +64,9 @@ describe('what a pass does to the panel', () => {
 
 describe('how clearly its design stands out', () => {
   test('a silhouette on even ground: the ratio of the two films, the same everywhere', () => {
-    const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
-    const ground = laidReflectance([{ ink: pale, coats: 1 }], groundOfCard(WHITE_CARD), 'dry');
-    const over = laidReflectance([{ ink: { ...black, kind: 'pigment' }, coats: 1 }], ground, 'dry');
+    const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(50) });
+    const ground = laidReflectance([{ ink: pale, coats: 1 }], groundOfCard(WHITE_CARD));
+    const over = laidReflectance([{ ink: { ...black, kind: 'pigment' }, coats: 1 }], ground);
     const ratio = contrastOf(xyzOfSpectrum(over).y, xyzOfSpectrum(ground).y);
     const contrast = designContrast(stamped, 'silhouette-1');
     expect(contrast?.least).toBeCloseTo(ratio, 1);
@@ -74,7 +74,7 @@ describe('how clearly its design stands out', () => {
   });
 
   test('over a ladder from pale to dark its worst place is where the ladder is dark', () => {
-    const ladder = kitOf([pale, dark]);
+    const ladder = resolvedOf([pale, dark]);
     const tall: Design = {
       ...BAR,
       width: 20,
@@ -93,13 +93,13 @@ describe('how clearly its design stands out', () => {
   });
 
   test('what hides a design later is not held against it: the resist is read as without the strip over it', () => {
-    const resist = withPass(withPass(kit, 'clearResist', barAt(50)), 'coat', { ink: dark });
+    const resist = withPass(withPass(resolved, 'clearResist', barAt(50)), 'coat', { ink: dark });
     const hidden = withPass(resist, 'greetingStrip', { params: { x: 40, y: 50 } });
     expect(designContrast(hidden, 'clearResist-1')).toEqual(designContrast(resist, 'clearResist-1'));
   });
 
   test('on black card a clear resist shows nothing until a pigment is dragged over: a tone resist does', () => {
-    const onBlack = kitOf([pale, pale], BLACK_CARD);
+    const onBlack = resolvedOf([pale, pale], BLACK_CARD);
     const clear = withPass(onBlack, 'clearResist', barAt(50));
     expect(designContrast(clear, 'clearResist-1')?.least).toBeCloseTo(1, 2);
     const tone = withPass(onBlack, 'toneResist', { ink: ink('Slip', '#fdfdfb', 'white'), ...barAt(50) });
@@ -107,28 +107,58 @@ describe('how clearly its design stands out', () => {
   });
 
   test('an edge stencil fades into its ground: it has no image to read', () => {
-    const edge = withPass(kit, 'edgeStencil', { ink: dark, design: { ...BAR, use: 'edge' } });
-    expect(hasImage(passOf(edge))).toBe(false);
+    const edge = withPass(resolved, 'edgeStencil', { ink: dark, design: { ...BAR, use: 'edge' } });
+    expect(PASS_KINDS[passOf(edge).kind].standsOut).toBe(false);
     expect(only(edge).contrast).toBeUndefined();
   });
 });
 
 test('its finest lines are told as large as the design is laid, by its smallest impression', () => {
-  const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(50) });
+  const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(50) });
   const twice = addPlacement(stamped.recipe, 'silhouette-1');
-  const smaller = setPlacement(twice, 'silhouette-1', 1, { params: { width: 40 } });
+  const smaller = setPlacement(twice, 'silhouette-1', 'p2', { params: { width: 40 } });
   const whole = only(stamped).finest ?? 0;
   expect(whole).toBeGreaterThan(15);
   expect(only({ ...stamped, recipe: smaller }).finest).toBeCloseTo(whole / 2, 6);
 });
 
 test('two impressions over each other are told with how much of the smaller one lies on the other', () => {
-  const stamped = withPass(kit, 'silhouette', { ink: black, ...barAt(40) });
+  const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(40) });
   const twice = addPlacement(stamped.recipe, 'silhouette-1');
   const laid = (y: number) => ({
     ...stamped,
-    recipe: setPlacement(twice, 'silhouette-1', 1, { params: { x: 40, y } }),
+    recipe: setPlacement(twice, 'silhouette-1', 'p2', { params: { x: 40, y } }),
   });
   expect(only(laid(50)).overlap).toMatchObject({ pair: [0, 1], part: expect.closeTo(0.5, 1) });
   expect(only(laid(70)).overlap).toBeUndefined();
+});
+
+test('a reading in words: how much of the panel, a hint, clearly or strongly, and its worst place', () => {
+  const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(50) });
+  const pass = passOf(stamped);
+  const told = (touches: number, changes: number, least?: number) =>
+    describePassReading(pass, {
+      id: 'silhouette-1',
+      touches,
+      changes,
+      ...(least === undefined
+        ? {}
+        : { contrast: { least, worst: { x: 0, y: 0 }, cell: { width: 1, height: 1 }, places: [] } }),
+    });
+  expect(told(0.254, 4.9)).toBe('25 % of the panel, a hint');
+  expect(told(0.254, 5)).toBe('25 % of the panel, clearly');
+  expect(told(0.254, 14.9)).toBe('25 % of the panel, clearly');
+  expect(told(0.254, 15)).toBe('25 % of the panel, strongly');
+  expect(told(0.001, 20)).toBe('1 % of the panel, strongly');
+  expect(told(0.5, 20, 3.14)).toBe('50 % of the panel, strongly · 3.1 : 1 at its worst place');
+  expect(told(0, 20, 3.14)).toBe('changes nothing that is seen');
+  const heat = withPass(resolved, 'heatSet');
+  expect(describePassReading(passOf(heat), { id: 'heatSet-1', touches: 0.3, changes: 9 })).toBe(
+    'what follows lies on it',
+  );
+  const edge = withPass(resolved, 'edge', { ink: dark });
+  const contrast = { least: 4, worst: { x: 0, y: 0 }, cell: { width: 1, height: 1 }, places: [] };
+  expect(describePassReading(passOf(edge), { id: 'edge-1', touches: 0.3, changes: 9, contrast })).toBe(
+    '30 % of the panel, clearly',
+  );
 });

@@ -1,22 +1,16 @@
+import type { Point } from '../base/geometry';
 import { cellsOf, gridOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
-import { param } from '../base/params';
-import { designOf, liesOf, workOf } from '../engine/layers';
-import { lightOf } from '../engine/mixing';
-import { finished } from '../engine/progress';
-import type { Stack } from '../engine/stack';
-import { groundOfCard } from '../materials/card/card';
+import { probePanel } from '../engine/probe';
 import { deltaE00 } from '../materials/colour/difference';
-import type { Lab, LinearRgb } from '../materials/colour/lab';
-import { labOfXyz, xyzOfLinearRgb } from '../materials/colour/lab';
+import { type Lab, xyzOfLinearRgb } from '../materials/colour/lab';
 import { finestLine } from '../materials/design/fineness';
-import type { Border } from '../materials/design/placement';
 import type { Ink } from '../materials/ink/ink';
 import { setPlacements } from '../recipe/editPasses';
-import { PASS_KINDS, type Pass, type PassKindId } from '../recipe/passes/passes';
-import { passesInOrder } from '../recipe/passesInOrder';
-import type { Kit } from '../recipe/recipe';
-import type { Point } from '../recipe/runs/runs';
+import { PASS_KINDS, type Pass, placementsOf } from '../recipe/passes/passes';
+import type { silhouette } from '../recipe/passes/silhouette';
+import { passesInOrder } from '../recipe/recipe';
+import { designOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { contrastOf, NEEDS } from './legibility/contrast';
 
 /** How clearly a pass's design stands out from what lies beside it, on the finished panel. */
@@ -39,11 +33,11 @@ export interface PassReading {
   readonly changes: number;
   /** Absent where it has no design. */
   readonly contrast?: DesignContrast;
-  /** How a silhouette that does not read would read better; absent where none of the shelf's stamps does. */
+  /** How a stamped image that does not read would read better; absent where none of the shelf's stamps does. */
   readonly better?: Stamping;
   /** The finest lines of its design as it is drawn, mm. */
   readonly finest?: Millimetres;
-  /** Two of its impressions that lie over each other, and by how much of the smaller one. */
+  /** Two of its placements that lie over each other, and by how much of the smaller one. */
   readonly overlap?: { readonly pair: readonly [number, number]; readonly part: number };
 }
 
@@ -57,61 +51,58 @@ export interface Stamping {
 /** Points along the panel's longer side at which passes are read. */
 const POINTS = 40;
 /** A change smaller than this is not seen on card, CIEDE2000. */
-const SEEN = 1.5;
-/** Less than this of the smaller impression is no overlap. */
-const OVERLAPS = 0.02;
+const VISIBLE = 1.5;
 
 /**
  * Reads every pass that is on. Some tens of milliseconds for a full recipe, and designs are measured: for a worker.
  *
  * @param shelf  what could be stamped in instead
  */
-export const passReadings = (kit: Kit, shelf: readonly Ink[]): PassReading[] => {
-  const after = coloursOf(kit);
-  return passesInOrder(kit.recipe).map((pass): PassReading => {
-    const before = coloursOf({
-      ...kit,
-      recipe: { ...kit.recipe, passes: kit.recipe.passes.filter(({ id }) => id !== pass.id) },
+export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): PassReading[] => {
+  const after = coloursOf(resolved);
+  return passesInOrder(resolved.recipe).map((pass): PassReading => {
+    const before = coloursOf(withoutPass(resolved, pass.id));
+    const changed = after.flatMap((lab, i) => {
+      const was = before[i];
+      const far = was ? deltaE00(lab, was) : 0;
+      return far >= VISIBLE ? [far] : [];
     });
-    const changed = after.map((lab, i) => deltaE00(lab, before[i] as Lab)).filter((far) => far >= SEEN);
-    const design = designOf(kit, pass);
-    const contrast = hasImage(pass) ? designContrast(kit, pass.id) : undefined;
-    const overlap = overlapOf(kit, pass);
+    const contrast = standsOut(pass) ? designContrast(resolved, pass.id) : undefined;
     const better =
-      pass.kind === 'silhouette' && contrast && contrast.least < NEEDS['bold shape']
-        ? betterStamping(kit, pass, contrast.least, shelf)
+      contrast && PASS_KINDS[pass.kind].ink === 'stamped' && contrast.least < NEEDS['bold shape']
+        ? betterStamping(resolved, pass, contrast.least, shelf)
         : undefined;
+    const finest = finestOf(resolved, pass);
+    const overlap = overlapOf(resolved, pass);
     return {
       id: pass.id,
       touches: changed.length / after.length,
       changes: changed.length === 0 ? 0 : changed.reduce((sum, far) => sum + far, 0) / changed.length,
       ...(contrast ? { contrast } : {}),
       ...(better ? { better } : {}),
-      ...(design
-        ? {
-            finest:
-              (finestLine(design) *
-                Math.min(...pass.placements.map(({ params }) => param(params, 'width', design.width)))) /
-              design.width,
-          }
-        : {}),
+      ...(finest === undefined ? {} : { finest }),
       ...(overlap ? { overlap } : {}),
     };
   });
 };
 
-function coloursOf(kit: Kit): Lab[] {
-  const work = workOf(kit, finished(kit.recipe));
-  const stack = work.stack();
-  const light = lightOf(work.palette, groundOfCard(kit.card), 'dry');
-  return gridOf(kit.recipe.panel, POINTS).map(([x, y]) => {
-    work.at(x, y, (border) => (work.borders[border] as Border)(x, y) > 0, stack);
-    return labOfXyz(xyzOfLinearRgb(light(stack)));
-  });
+const withoutPass = (resolved: ResolvedRecipe, passId: string): ResolvedRecipe => ({
+  ...resolved,
+  recipe: { ...resolved.recipe, passes: resolved.recipe.passes.filter(({ id }) => id !== passId) },
+});
+
+function coloursOf(resolved: ResolvedRecipe): Lab[] {
+  const { labAt } = probePanel(resolved);
+  return gridOf(resolved.recipe.panel, POINTS).map(([x, y]) => labAt(x, y));
 }
 
-/** Luminance 0…1 of linear light. */
-const luminanceOf = (rgb: LinearRgb): number => xyzOfLinearRgb(rgb).y;
+/** The finest line of a pass's design as its narrowest placement draws it; undefined without a design. */
+function finestOf(resolved: ResolvedRecipe, pass: Pass): Millimetres | undefined {
+  const design = designOf(resolved, pass);
+  if (!design) return undefined;
+  const widths = placementsOf(pass).map(({ params }) => Number(params.width ?? design.width));
+  return (finestLine(design) * Math.min(...widths)) / design.width;
+}
 
 /**
  * Contrast of a pass's design with what would lie there without it: of a resist the kept ground with the coat around it,
@@ -119,33 +110,26 @@ const luminanceOf = (rgb: LinearRgb): number => xyzOfLinearRgb(rgb).y;
  *
  * @param most  cells along the panel's longer side
  */
-export function designContrast(whole: Kit, passId: string, most = 90): DesignContrast | undefined {
-  const kit = withoutLaterImages(whole, passId);
-  const work = workOf(kit, finished(kit.recipe));
-  const own = work.owners.flatMap((owner, border) => (owner === passId ? [border] : []));
-  if (own.length === 0) return undefined;
-  const stack: Stack = work.stack();
-  const light = lightOf(work.palette, groundOfCard(kit.card), 'dry');
-  const { panel } = kit.recipe;
-  const cells = cellsOf(panel, most);
+export function designContrast(whole: ResolvedRecipe, passId: string, most = 90): DesignContrast | undefined {
+  const resolved = withoutLaterImages(whole, passId);
+  const probe = probePanel(resolved);
+  const { borders, owners } = probe.program;
+  const own = new Set(owners.flatMap((owner, border) => (owner === passId ? [border] : [])));
+  if (own.size === 0) return undefined;
+  const cells = cellsOf(resolved.recipe.panel, most);
   // A line finer than the grid is met where it comes within half a cell of a middle.
   const near = Math.max(cells.width, cells.height) / 2;
   const places = middlesOf(cells).flatMap(([x, y]) => {
-    const sides = work.borders.map((border) => border(x, y));
-    if (!own.some((border) => (sides[border] as number) > -near)) return [];
-    const seen = (inside: boolean): number => {
-      work.at(
-        x,
-        y,
-        (border) => {
-          const far = sides[border] as number;
-          return own.includes(border) ? inside && far > -near : far > 0;
-        },
-        stack,
-      );
-      return luminanceOf(light(stack));
+    const far = borders.map((border) => border(x, y));
+    if (![...own].some((border) => (far[border] ?? 0) > -near)) return [];
+    const luminance = (inside: boolean): number => {
+      const sideOf = (border: number): boolean => {
+        const distance = far[border] ?? 0;
+        return own.has(border) ? inside && distance > -near : distance > 0;
+      };
+      return xyzOfLinearRgb(probe.lightAt(x, y, sideOf)).y;
     };
-    return [{ x, y, ratio: contrastOf(seen(true), seen(false)) }];
+    return [{ x, y, ratio: contrastOf(luminance(true), luminance(false)) }];
   });
   const [first] = places;
   if (!first) return undefined;
@@ -160,7 +144,12 @@ const IMPRESSIONS = { detail: [100], white: [100, 200, 300] } as const;
 const GAINS = 0.1;
 
 /** The fewest impressions in black or white that read everywhere; where none does, those that come nearest, if nearer. */
-function betterStamping(kit: Kit, pass: Pass, least: number, shelf: readonly Ink[]): Stamping | undefined {
+function betterStamping(
+  resolved: ResolvedRecipe,
+  pass: Pass,
+  least: number,
+  shelf: readonly Ink[],
+): Stamping | undefined {
   const tried = shelf
     .filter(({ wished }) => !wished)
     .flatMap((ink) =>
@@ -170,8 +159,9 @@ function betterStamping(kit: Kit, pass: Pass, least: number, shelf: readonly Ink
     )
     .toSorted((p, q) => p.strength - q.strength)
     .map(({ ink, strength }) => {
-      const recipe = setPlacements(kit.recipe, pass.id, { inkId: ink.id, params: { strength } });
-      const stamped = { ...kit, recipe, passInks: [...kit.passInks, ink] };
+      const change = { inkId: ink.id, params: { strength } };
+      const recipe = setPlacements<typeof silhouette>(resolved.recipe, pass.id, change);
+      const stamped = { ...resolved, recipe, passInks: [...resolved.passInks, ink] };
       return { ink, strength, least: designContrast(stamped, pass.id)?.least ?? 0 };
     })
     .filter((one) => one.least > least + GAINS);
@@ -180,26 +170,30 @@ function betterStamping(kit: Kit, pass: Pass, least: number, shelf: readonly Ink
   return best && { ink: best.ink, strength: best.strength };
 }
 
-/** What is laid over a design as a thing of its own: where it hides the design, that is not for want of contrast. */
-const IMAGES: readonly PassKindId[] = ['silhouette', 'greetingStrip', 'penDots'];
-
-function withoutLaterImages(kit: Kit, passId: string): Kit {
-  const { passes } = kit.recipe;
+/** The recipe without what is laid later as a thing of its own: where that hides a design, it is meant to. */
+function withoutLaterImages(resolved: ResolvedRecipe, passId: string): ResolvedRecipe {
+  const { passes } = resolved.recipe;
   const at = passes.findIndex(({ id }) => id === passId);
-  const kept = passes.filter(({ kind }, i) => i <= at || !IMAGES.includes(kind));
-  return { ...kit, recipe: { ...kit.recipe, passes: kept } };
+  const kept = passes.filter(({ kind }, i) => i <= at || !PASS_KINDS[kind].standsAlone);
+  return { ...resolved, recipe: { ...resolved.recipe, passes: kept } };
 }
 
-/** Whether it shows something that is to stand out from what lies beside it; an edge stencil's ink fades into it. */
-export const hasImage = ({ kind, designId }: Pass): boolean =>
-  kind === 'greetingStrip' || (designId !== undefined && kind !== 'edgeStencil');
+/** Whether it shows something that is to stand out from what lies beside it. */
+export const standsOut = ({ kind, designId }: Pass): boolean =>
+  PASS_KINDS[kind].standsOut ?? designId !== undefined;
 
-/** The two placements of a pass whose designs cover each other most. */
-function overlapOf(kit: Kit, pass: Pass): PassReading['overlap'] {
+/** Less than this of the smaller placement is no overlap. */
+const OVERLAPS = 0.02;
+/** Points along the panel's longer side at which placements are held over each other. */
+const OVERLAP_POINTS = 70;
+
+/** The two placements of a stamp whose images cover each other most. */
+function overlapOf(resolved: ResolvedRecipe, pass: Pass): PassReading['overlap'] {
   if (pass.placements.length < 2 || PASS_KINDS[pass.kind].placements.noun !== 'impression') return undefined;
-  const borders = liesOf(kit, pass).flatMap(({ borders: [own] }) => own ?? []);
-  const points = gridOf(kit.recipe.panel, 70);
-  const within = borders.map((border) => points.map(([x, y]) => border(x, y) > 0));
+  const points = gridOf(resolved.recipe.panel, OVERLAP_POINTS);
+  const within = placedPasses(resolved, pass).flatMap(({ borders: [own] }) =>
+    own ? [points.map(([x, y]) => own(x, y) > 0)] : [],
+  );
   let found: PassReading['overlap'];
   within.forEach((one, i) => {
     within.slice(i + 1).forEach((other, k) => {
@@ -212,13 +206,17 @@ function overlapOf(kit: Kit, pass: Pass): PassReading['overlap'] {
   return found;
 }
 
+/** Below these, CIEDE2000, a pass is a hint, and a clear change. */
+const SIZES = { hint: 5, clear: 15 } as const;
+
 /** A pass's reading in a few words. */
-export function tellPassReading({ kind }: Pass, { touches, changes, contrast }: PassReading): string {
-  if (touches === 0 && kind !== 'heatSet') return 'changes nothing that is seen';
-  if (kind === 'heatSet') return 'what follows lies on it';
-  const size = changes < 5 ? 'a hint' : changes < 15 ? 'clearly' : 'strongly';
+export function describePassReading({ kind }: Pass, { touches, changes, contrast }: PassReading): string {
+  const { sets, design } = PASS_KINDS[kind];
+  if (sets) return 'what follows lies on it';
+  if (touches === 0) return 'changes nothing that is seen';
+  const size = changes < SIZES.hint ? 'a hint' : changes < SIZES.clear ? 'clearly' : 'strongly';
   return [
     `${Math.max(Math.round(touches * 100), 1)} % of the panel, ${size}`,
-    ...(contrast && kind !== 'greetingStrip' ? [`${contrast.least.toFixed(1)} : 1 at its worst place`] : []),
+    ...(contrast && design ? [`${contrast.least.toFixed(1)} : 1 at its worst place`] : []),
   ].join(' · ');
 }

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { areaCurveOf } from '../engine/areaCurve';
-import { groundOfCard } from '../materials/card/card';
+import { bareGround } from '../engine/blend';
 import { setRun } from '../recipe/editLadder';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import type { RunId } from '../recipe/runs/runs';
 import { walkJoint } from './joints/joint';
 import { newColourWidth, setNewColourWidth } from './joints/newColour';
@@ -16,13 +16,16 @@ const yellow = ink('yellow', '#f2c230');
 const blue = ink('blue', '#1f4f7a');
 const pink = ink('pink', '#e2568f');
 const red = ink('red', '#b3262f');
-const onRun = (kit: Kit, id: RunId): Kit => ({ ...kit, recipe: setRun(kit.recipe, id) });
+const onRun = (resolved: ResolvedRecipe, id: RunId): ResolvedRecipe => ({
+  ...resolved,
+  recipe: setRun(resolved.recipe, id),
+});
 
 describe('what the trade says of shares falls out of the inks (common practice)', () => {
   test('a yellow band needs more room than the share it is to show', () => {
     for (const other of [blue, red]) {
       const { recipe, why } = solveShares(
-        kitOf([yellow, other], WHITE_CARD, { joints: [{ width: 60 }] }),
+        resolvedOf([yellow, other], WHITE_CARD, { joints: [{ width: 60 }] }),
         [0.5, 0.5],
       );
       expect(why).toBeUndefined();
@@ -31,7 +34,10 @@ describe('what the trade says of shares falls out of the inks (common practice)'
   });
 
   test('pink beside blue needs more than half to show as half', () => {
-    const { recipe } = solveShares(kitOf([pink, blue], WHITE_CARD, { joints: [{ width: 60 }] }), [0.5, 0.5]);
+    const { recipe } = solveShares(
+      resolvedOf([pink, blue], WHITE_CARD, { joints: [{ width: 60 }] }),
+      [0.5, 0.5],
+    );
     expect(recipe.rungs[0]?.share).toBeGreaterThan(0.53);
   });
 
@@ -46,7 +52,7 @@ describe('what the trade says of shares falls out of the inks (common practice)'
     'in an even mixture %s gives way to its neighbour as far as was found before',
     (_, first, __, second, kind, part) => {
       const [weaker, stronger] = potencies(
-        kitOf([
+        resolvedOf([
           { ...first, kind },
           { ...second, kind },
         ]),
@@ -59,8 +65,8 @@ describe('what the trade says of shares falls out of the inks (common practice)'
 
 test('what is seen and what is laid add up to the whole panel, on every run', () => {
   for (const id of ['straight', 'slant', 'glow', 'corners', 'scatter'] as const) {
-    const kit = onRun(kitOf([yellow, pink, blue]), id);
-    for (const shares of [perceivedShares(kit), laidShares(kit)])
+    const resolved = onRun(resolvedOf([yellow, pink, blue]), id);
+    for (const shares of [perceivedShares(resolved), laidShares(resolved)])
       expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 6);
   }
 });
@@ -73,9 +79,9 @@ test('shares are solved to a hundredth of the panel on every run, or it is said 
       fc.uniqueArray(any, { minLength: 2, maxLength: 4, selector: ({ family }) => family }),
       fc.constantFrom<RunId>('straight', 'slant', 'glow'),
       (three, id) => {
-        const kit = onRun(kitOf(three), id);
-        const { recipe, seen, off, why } = solveShares(kit, wantedShares(kit.recipe));
-        expect(perceivedShares({ ...kit, recipe })).toEqual(seen);
+        const resolved = onRun(resolvedOf(three), id);
+        const { recipe, perceived, off, why } = solveShares(resolved, wantedShares(resolved.recipe));
+        expect(perceivedShares({ ...resolved, recipe })).toEqual(perceived);
         if (why === undefined) expect(off).toBeLessThanOrEqual(CLOSE_ENOUGH);
         else expect(why).toMatch(/shows \d+ % at best/);
       },
@@ -86,8 +92,8 @@ test('shares are solved to a hundredth of the panel on every run, or it is said 
 
 test('equal thirds of a usual trio can be had, on bands and on patches', () => {
   for (const id of ['straight', 'slant', 'glow', 'corners'] as const) {
-    const kit = onRun(kitOf([yellow, pink, blue]), id);
-    const { off, why } = solveShares(kit, wantedShares(kit.recipe));
+    const resolved = onRun(resolvedOf([yellow, pink, blue]), id);
+    const { off, why } = solveShares(resolved, wantedShares(resolved.recipe));
     expect(why).toBeUndefined();
     expect(off).toBeLessThanOrEqual(CLOSE_ENOUGH);
   }
@@ -95,7 +101,7 @@ test('equal thirds of a usual trio can be had, on bands and on patches', () => {
 
 test('an area curve climbs from 0 to 1, and its way back undoes it', () => {
   for (const id of ['straight', 'slant', 'glow'] as const) {
-    const { upTo, alongOf } = areaCurveOf(onRun(kitOf([yellow, blue]), id).recipe);
+    const { upTo, alongOf } = areaCurveOf(onRun(resolvedOf([yellow, blue]), id).recipe);
     expect(upTo(0)).toBeCloseTo(0, 3);
     for (let part = 0.05; part < 1; part += 0.05) {
       expect(upTo(alongOf(part))).toBeCloseTo(part, 6);
@@ -104,20 +110,20 @@ test('an area curve climbs from 0 to 1, and its way back undoes it', () => {
   }
   // A disc of radius 30 round the middle of 80 × 100 mm.
   const glow = {
-    ...kitOf([yellow, blue]).recipe,
+    ...resolvedOf([yellow, blue]).recipe,
     run: { id: 'glow', params: { x: 50, y: 50, oval: 100 } },
   } as const;
   expect(areaCurveOf(glow).upTo(30)).toBeCloseTo((Math.PI * 900) / 8000, 2);
 });
 
 test('a new colour is made as wide as it is asked for', () => {
-  const kit = kitOf([pink, blue]);
-  const stations = walkJoint(pink, blue, groundOfCard(WHITE_CARD));
-  expect(newColourWidth(kit.recipe, 0, stations)).toBeGreaterThan(1);
+  const resolved = resolvedOf([pink, blue]);
+  const stations = walkJoint(pink, blue, bareGround(WHITE_CARD));
+  expect(newColourWidth(resolved.recipe, 0, stations)).toBeGreaterThan(1);
   for (const wanted of [4, 9, 20]) {
-    const recipe = setNewColourWidth(kit.recipe, 0, stations, wanted);
+    const recipe = setNewColourWidth(resolved.recipe, 0, stations, wanted);
     expect(newColourWidth(recipe, 0, stations)).toBeCloseTo(wanted, 6);
   }
-  const plain = walkJoint(blue, ink('deeper', '#123456'), groundOfCard(WHITE_CARD));
-  expect(setNewColourWidth(kit.recipe, 0, plain, 9)).toBe(kit.recipe);
+  const plain = walkJoint(blue, ink('deeper', '#123456'), bareGround(WHITE_CARD));
+  expect(setNewColourWidth(resolved.recipe, 0, plain, 9)).toBe(resolved.recipe);
 });

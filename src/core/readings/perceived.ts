@@ -1,12 +1,16 @@
 import { gridOf } from '../base/grid';
+import { memo } from '../base/memo';
 import { areaCurveOf } from '../engine/areaCurve';
+import { blended, blendGround } from '../engine/blend';
 import { coverageOf } from '../engine/coverage';
-import { groundOf } from '../engine/ground';
+import type { Card } from '../materials/card/card';
 import { deltaE00 } from '../materials/colour/difference';
 import { type Lab, labOfSpectrum } from '../materials/colour/lab';
+import type { Design } from '../materials/design/design';
 import type { Ink } from '../materials/ink/ink';
-import { type Laid, laidReflectance } from '../materials/ink/laid';
-import { coatsAt, type Kit, lieOf, overlaps, type Recipe } from '../recipe/recipe';
+import type { Laid } from '../materials/ink/laid';
+import { bandsOf, jointSpans, partsAt, type Recipe } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 
 /** Places along a run at which it is asked which ink a colour reads as. */
 const SAMPLES = 600;
@@ -17,35 +21,43 @@ const POINTS = 40;
  * What the eye sees of each rung: the part of the panel whose dried colour is nearer to that rung's own than to any
  * other's (CIEDE2000). They sum to 1. What lies over the ladder is left out.
  */
-export function perceivedShares(kit: Kit): readonly number[] {
-  const known = counted.get(kit.recipe);
-  if (known && known.card === kit.card && known.inks.every((ink, i) => ink === kit.inks[i]))
-    return known.seen;
-  const seen = countSeen(kit);
-  counted.set(kit.recipe, { card: kit.card, inks: kit.inks, seen });
-  return seen;
-}
+export const perceivedShares = ({
+  recipe,
+  card,
+  inks,
+  passInks,
+  designs,
+}: ResolvedRecipe): readonly number[] => sharesOf(recipe, card, inks, passInks, designs);
 
 /** Readings and rules ask for the same recipe's shares: they are counted once. */
-const counted = new WeakMap<Recipe, Pick<Kit, 'card' | 'inks'> & { readonly seen: readonly number[] }>();
+const sharesOf = memo(
+  8,
+  (
+    recipe: Recipe,
+    card: Card,
+    inks: readonly Ink[],
+    passInks: readonly Ink[],
+    designs: readonly Design[],
+  ): readonly number[] => countPerceived({ recipe, card, inks, passInks, designs }),
+);
 
-function countSeen(kit: Kit): number[] {
-  const { recipe, inks } = kit;
-  const readsAs = readerOf(kit);
-  const seen = inks.map(() => 0);
+function countPerceived(resolved: ResolvedRecipe): number[] {
+  const { recipe, inks } = resolved;
+  const readsAs = readerOf(resolved);
+  const shares = inks.map(() => 0);
   const count = (parts: ArrayLike<number>, area: number): void => {
     const rung = readsAs(parts);
-    seen[rung] = (seen[rung] as number) + area;
+    shares[rung] = (shares[rung] ?? 0) + area;
   };
-  const lie = lieOf(recipe);
-  if (lie) {
+  const bands = bandsOf(recipe);
+  if (bands) {
     const { upTo } = areaCurveOf(recipe);
-    const laps = overlaps(recipe);
+    const spans = jointSpans(recipe);
     for (let i = 0; i < SAMPLES; i++) {
-      const area = upTo(((i + 1) / SAMPLES) * lie.length) - upTo((i / SAMPLES) * lie.length);
-      if (area > 0) count(coatsAt(recipe, laps, ((i + 0.5) / SAMPLES) * lie.length), area);
+      const area = upTo(((i + 1) / SAMPLES) * bands.length) - upTo((i / SAMPLES) * bands.length);
+      if (area > 0) count(partsAt(recipe, spans, ((i + 0.5) / SAMPLES) * bands.length), area);
     }
-    return seen;
+    return shares;
   }
   const coverage = coverageOf(recipe);
   const points = gridOf(recipe.panel, POINTS);
@@ -54,18 +66,18 @@ function countSeen(kit: Kit): number[] {
     coverage(x, y, parts);
     count(parts, 1 / points.length);
   }
-  return seen;
+  return shares;
 }
 
 /** Which rung a mixture reads as. */
-function readerOf(kit: Kit): (parts: ArrayLike<number>) => number {
-  const { inks } = kit;
-  const ground = groundOf(kit);
+function readerOf(resolved: ResolvedRecipe): (parts: ArrayLike<number>) => number {
+  const { inks } = resolved;
+  const ground = blendGround(resolved);
   const labOf = (parts: ArrayLike<number>): Lab => {
     const laid: Laid[] = [];
     for (let rung = 0; rung < inks.length; rung++)
       if ((parts[rung] as number) > 0) laid.push({ ink: inks[rung] as Ink, coats: parts[rung] as number });
-    return labOfSpectrum(laidReflectance(laid, ground, 'dry'));
+    return labOfSpectrum(blended(laid, ground));
   };
   const own = inks.map((_, i) => labOf(inks.map((__, k) => (k === i ? 1 : 0))));
   return (parts) => {
@@ -85,10 +97,10 @@ function readerOf(kit: Kit): (parts: ArrayLike<number>) => number {
 }
 
 /** What is laid of each rung, as parts of the panel between the middles of its joints; they sum to 1. */
-export function laidShares({ recipe }: Pick<Kit, 'recipe'>): number[] {
-  if (!lieOf(recipe)) return recipe.rungs.map(({ share }) => share);
+export function laidShares({ recipe }: Pick<ResolvedRecipe, 'recipe'>): number[] {
+  if (!bandsOf(recipe)) return recipe.rungs.map(({ share }) => share);
   const { upTo } = areaCurveOf(recipe);
-  const borders = [...overlaps(recipe).map(({ start, end }) => upTo((start + end) / 2)), 1];
+  const borders = [...jointSpans(recipe).map(({ start, end }) => upTo((start + end) / 2)), 1];
   return borders.map((border, i) => border - (borders[i - 1] ?? 0));
 }
 
@@ -96,16 +108,17 @@ export function laidShares({ recipe }: Pick<Kit, 'recipe'>): number[] {
 export interface Potency {
   /** Part of its joints, 0…1, that reads as this ink; ½ is even. */
   readonly holds: number;
-  readonly told: string;
+  /** In words, after the ink's name. */
+  readonly description: string;
 }
 
 /**
  * How strongly each rung stands in its joints, on an evenly laid one: what part of it reads as this ink. It depends on
  * the inks and the card alone.
  */
-export function potencies(kit: Kit): Potency[] {
-  const { inks } = kit;
-  const readsAs = readerOf(kit);
+export function potencies(resolved: ResolvedRecipe): Potency[] {
+  const { inks } = resolved;
+  const readsAs = readerOf(resolved);
   const held = inks.slice(1).map((_, joint) => {
     let first = 0;
     for (let i = 0; i < STEPS; i++) {
@@ -123,15 +136,18 @@ export function potencies(kit: Kit): Potency[] {
       ...(rung < held.length ? [held[rung] as number] : []),
     ];
     const holds = joints.reduce((sum, part) => sum + part, 0) / joints.length;
-    return { holds, told: tellPotency(holds) };
+    return { holds, description: describePotency(holds) };
   });
 }
 const STEPS = 60;
 
-function tellPotency(holds: number): string {
-  if (holds < 0.3) return 'is overpowered';
-  if (holds < 0.43) return 'gives way';
-  if (holds <= 0.57) return 'holds even';
-  if (holds <= 0.7) return 'pulls strongly';
+/** Parts of its joints an ink has to hold for each word that is said of it; by eye. */
+export const HOLDS = { weak: 0.3, evenFrom: 0.43, evenTo: 0.57, strong: 0.7 } as const;
+
+function describePotency(holds: number): string {
+  if (holds < HOLDS.weak) return 'is overpowered';
+  if (holds < HOLDS.evenFrom) return 'gives way';
+  if (holds <= HOLDS.evenTo) return 'holds even';
+  if (holds <= HOLDS.strong) return 'pulls strongly';
   return 'overpowers';
 }

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { readingsOf } from './readings';
 import { spacingOf } from './spacing';
 
@@ -9,15 +9,19 @@ const skerry = ink('skerry', '#005487', 'dye');
 
 test('on smooth white every ink shows; the same dyes vanish on black (common practice)', () => {
   const inks = [gorse, leat, skerry];
-  expect(readingsOf(kitOf(inks)).rungs.map(({ presence }) => presence)).toEqual(['shows', 'shows', 'shows']);
-  const onBlack = readingsOf(kitOf(inks, BLACK_CARD));
+  expect(readingsOf(resolvedOf(inks)).rungs.map(({ presence }) => presence)).toEqual([
+    'shows',
+    'shows',
+    'shows',
+  ]);
+  const onBlack = readingsOf(resolvedOf(inks, BLACK_CARD));
   expect(onBlack.rungs.map(({ presence }) => presence)).toEqual(['vanishes', 'vanishes', 'vanishes']);
   expect(onBlack.joints.map(({ headline }) => headline)).toEqual(['Lost on this card', 'Lost on this card']);
 });
 
 test('pigment still shows on black (common practice)', () => {
   const onBlack = readingsOf(
-    kitOf(
+    resolvedOf(
       [
         { ...gorse, kind: 'pigment' },
         { ...leat, kind: 'pigment' },
@@ -29,16 +33,25 @@ test('pigment still shows on black (common practice)', () => {
 });
 
 test('readings carry one rung an ink and one joint between, with lightness going down from pale to dark', () => {
-  const readings = readingsOf(kitOf([gorse, leat, skerry], WHITE_CARD));
+  const readings = readingsOf(resolvedOf([gorse, leat, skerry], WHITE_CARD));
   expect(readings.rungs.map(({ colour }) => colour.noun)).toEqual(['yellow', 'blue', 'blue']);
   expect(readings.joints).toHaveLength(2);
   expect(readings.joints.every(({ lightnessStep }) => lightnessStep < -15)).toBe(true);
 });
 
 test('spacing tells an even ladder, two rungs at one height and a missing rung', () => {
-  expect(spacingOf([80, 55, 30]).told).toBe('Evenly spaced');
+  expect(spacingOf([80, 55, 30]).description).toBe('Evenly spaced');
   expect(spacingOf([30, 80, 55]).gaps).toEqual([25, 25]);
-  expect(spacingOf([80, 78, 30]).told).toContain('one height');
-  expect(spacingOf([85, 75, 25]).told).toContain('Room for a rung between rungs 2 and 3');
-  expect(spacingOf([50, 49, 51]).told).toContain('hue alone');
+  expect(spacingOf([80, 78, 30]).description).toContain('one height');
+  expect(spacingOf([85, 75, 25]).description).toContain('Room for a rung between rungs 2 and 3');
+  expect(spacingOf([50, 49, 51]).description).toContain('hue alone');
+});
+
+test('room for a rung is a gap of more than 30 L* and more than two and a half of the smallest', () => {
+  expect(spacingOf([85, 75, 46]).description).toBe('Uneven, but no rung is missing');
+  expect(spacingOf([85, 75, 44]).description).toContain('Room for a rung');
+  expect(spacingOf([90, 76, 44]).description).toBe('Uneven, but no rung is missing');
+  expect(spacingOf([80, 40]).description).toBe('One step of 40 L*');
+  expect(spacingOf([80, 60, 50]).description).toBe('Uneven, but no rung is missing');
+  expect(spacingOf([80, 60, 48]).description).toBe('Evenly spaced');
 });

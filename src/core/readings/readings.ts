@@ -1,17 +1,15 @@
-import { groundOfCard } from '../materials/card/card';
+import { type BlendGround, bareGround, blendGround, groundReflectance, solidColour } from '../engine/blend';
 import { deltaE00 } from '../materials/colour/difference';
 import { type Hex, hexOfLab } from '../materials/colour/hex';
 import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../materials/colour/lab';
 import { type ColourName, nameColour } from '../materials/colour/names';
-import type { Spectrum } from '../materials/colour/spectrum';
 import { type Ink, isBare } from '../materials/ink/ink';
-import { driedColour } from '../materials/ink/laid';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import {
+  describeVerdict,
   judgeJoint,
   namesOnTheWay,
   type Station,
-  tellVerdict,
   type Verdict,
   walkJoint,
 } from './joints/joint';
@@ -65,20 +63,26 @@ const LOST = {
 /**
  * Reads inks in rung order on a card. Pure; a few milliseconds for five rungs.
  *
- * @param bare  what they lie on, where that is not the card itself
+ * @param on  what they are blended on and with, where that is not the bare card and a brush
  */
 export function readingsOf(
-  { card, inks }: Pick<Kit, 'card' | 'inks'>,
-  bare: Spectrum = groundOfCard(card),
+  { card, inks }: Pick<ResolvedRecipe, 'card' | 'inks'>,
+  on: BlendGround = bareGround(card),
 ): Readings {
-  const ground = labOfSpectrum(bare);
-  const rungs = inks.map((ink) => readRung(ink, bare, ground));
-  const joints = rungs.slice(1).map((second, i) => readJoint(rungs[i] as RungReading, second, bare));
+  const ground = labOfSpectrum(groundReflectance(on));
+  const rungs = inks.map((ink) => readRung(ink, on, ground));
+  const joints = rungs.slice(1).flatMap((second, i) => {
+    const first = rungs[i];
+    return first ? [readJoint(first, second, on)] : [];
+  });
   return { ground, rungs, joints, spacing: spacingOf(rungs.map(({ lab }) => lab.l)) };
 }
 
-function readRung(ink: Ink, bare: Spectrum, ground: Lab): RungReading {
-  const lab = driedColour(ink, bare);
+/** Reads a recipe's ladder on what it is laid on and with. */
+export const readLadder = (resolved: ResolvedRecipe): Readings => readingsOf(resolved, blendGround(resolved));
+
+function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
+  const lab = solidColour(ink, on);
   const fromCard = deltaE00(lab, ground);
   return {
     ink,
@@ -92,8 +96,8 @@ function readRung(ink: Ink, bare: Spectrum, ground: Lab): RungReading {
   };
 }
 
-function readJoint(first: RungReading, second: RungReading, bare: Spectrum): JointReading {
-  const stations = walkJoint(first.ink, second.ink, bare);
+function readJoint(first: RungReading, second: RungReading, on: BlendGround): JointReading {
+  const stations = walkJoint(first.ink, second.ink, on);
   const verdict = judgeJoint(stations);
   const lost = first.presence === 'vanishes' && second.presence === 'vanishes';
   return {
@@ -101,7 +105,7 @@ function readJoint(first: RungReading, second: RungReading, bare: Spectrum): Joi
     strip: stations.map(({ lab }) => hexOfLab(lab)),
     onTheWay: namesOnTheWay(stations),
     verdict,
-    ...(lost ? LOST : tellVerdict(verdict)),
+    ...(lost ? LOST : describeVerdict(verdict)),
     lightnessStep: second.lab.l - first.lab.l,
     difference: deltaE00(first.lab, second.lab),
   };

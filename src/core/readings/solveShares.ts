@@ -1,6 +1,8 @@
+import { percentOf } from '../base/words';
 import { areaCurveOf } from '../engine/areaCurve';
 import { settle } from '../recipe/editLadder';
-import { type Kit, LEAST_JOINT, lieOf, type Recipe } from '../recipe/recipe';
+import { bandsOf, MIN_JOINT, type Recipe } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { perceivedShares, potencies } from './perceived';
 
 /** Shares that are seen as wanted within this part of the panel are right. */
@@ -10,7 +12,7 @@ export const CLOSE_ENOUGH = 0.01;
 export interface SolvedShares {
   readonly recipe: Recipe;
   /** What will be seen of each rung. */
-  readonly seen: readonly number[];
+  readonly perceived: readonly number[];
   /** The largest miss, as a part of the panel. */
   readonly off: number;
   /** Why it is off by more than a hundredth, and what would help; undefined where it is not. */
@@ -32,31 +34,36 @@ export const wantedShares = ({ rungs, wanted }: Recipe): readonly number[] =>
  *
  * @param wanted  parts of the panel, one a rung, summing to 1
  */
-export function solveShares(kit: Kit, wanted: readonly number[]): SolvedShares {
-  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
-  let widths = kit.recipe.joints.map(({ width }) => width);
+export function solveShares(resolved: ResolvedRecipe, wanted: readonly number[]): SolvedShares {
+  let best: { recipe: Recipe; perceived: readonly number[]; off: number } | undefined;
+  let widths = resolved.recipe.joints.map(({ width }) => width);
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
-    const found = withWidths(kit, wanted, widths);
+    const found = withWidths(resolved, wanted, widths);
     if (!best || found.off < best.off - 1e-4) best = found;
     // Patches have one joint width, which is the run's own number.
-    if (best.off <= CLOSE_ENOUGH / 2 || !lieOf(kit.recipe)) break;
-    widths = widths.map((width) => Math.max(width * NARROWER, LEAST_JOINT));
+    if (best.off <= CLOSE_ENOUGH / 2 || !bandsOf(resolved.recipe)) break;
+    widths = widths.map((width) => Math.max(width * NARROWER, MIN_JOINT));
   }
-  const { recipe, seen, off } = best as NonNullable<typeof best>;
-  return { recipe, seen, off, why: off <= CLOSE_ENOUGH ? undefined : tellWhy(kit, wanted, seen) };
+  const { recipe, perceived, off } = best as NonNullable<typeof best>;
+  return {
+    recipe,
+    perceived,
+    off,
+    why: off <= CLOSE_ENOUGH ? undefined : describeMiss(resolved, wanted, perceived),
+  };
 }
 
-function withWidths(kit: Kit, wanted: readonly number[], widths: readonly number[]) {
-  const { alongOf } = areaCurveOf(kit.recipe);
+function withWidths(resolved: ResolvedRecipe, wanted: readonly number[], widths: readonly number[]) {
+  const { alongOf } = areaCurveOf(resolved.recipe);
   const whole = alongOf(1);
   let laid = [...wanted];
-  let best: { recipe: Recipe; seen: readonly number[]; off: number } | undefined;
+  let best: { recipe: Recipe; perceived: readonly number[]; off: number } | undefined;
   for (let round = 0; round < ROUNDS; round++) {
-    const recipe = laidAs(kit.recipe, laid, widths, (part) => alongOf(part) / whole);
-    const seen = perceivedShares({ ...kit, recipe });
-    const lacks = wanted.map((share, i) => share - (seen[i] as number));
+    const recipe = laidAs(resolved.recipe, laid, widths, (part) => alongOf(part) / whole);
+    const perceived = perceivedShares({ ...resolved, recipe });
+    const lacks = wanted.map((share, i) => share - (perceived[i] as number));
     const off = Math.max(...lacks.map(Math.abs));
-    if (!best || off < best.off) best = { recipe, seen, off };
+    if (!best || off < best.off) best = { recipe, perceived, off };
     if (off < CLOSE_ENOUGH / 4) break;
     const gain = round < 6 ? 0.9 : 0.5;
     const next = laid.map((share, i) => Math.max(share + gain * (lacks[i] as number), LEAST_LAID));
@@ -80,7 +87,7 @@ function laidAs(
   let before = 0;
   const rungs = recipe.rungs.map((rung, i) => {
     area += laid[i] as number;
-    const border = i === recipe.rungs.length - 1 ? 1 : lieOf(recipe) ? shareOfRun(area) : area;
+    const border = i === recipe.rungs.length - 1 ? 1 : bandsOf(recipe) ? shareOfRun(area) : area;
     const share = border - before;
     before = border;
     return { ...rung, share };
@@ -88,14 +95,17 @@ function laidAs(
   return settle({ ...recipe, rungs, joints: widths.map((width) => ({ width })) });
 }
 
-function tellWhy(kit: Kit, wanted: readonly number[], seen: readonly number[]): string {
-  const lacks = wanted.map((share, i) => share - (seen[i] as number));
+function describeMiss(
+  resolved: ResolvedRecipe,
+  wanted: readonly number[],
+  perceived: readonly number[],
+): string {
+  const lacks = wanted.map((share, i) => share - (perceived[i] as number));
   const worst = lacks.reduce((at, lack, i) => (Math.abs(lack) > Math.abs(lacks[at] as number) ? i : at), 0);
-  const ink = kit.inks[worst];
-  const percent = (part: number | undefined) => `${Math.round((part ?? 0) * 100)} %`;
-  const held = `${ink?.name} shows ${percent(seen[worst])} at best, not ${percent(wanted[worst])}`;
-  if (!lieOf(kit.recipe))
+  const ink = resolved.inks[worst];
+  const held = `${ink?.name} shows ${percentOf(perceived[worst] ?? 0)} at best, not ${percentOf(wanted[worst] ?? 0)}`;
+  if (!bandsOf(resolved.recipe))
     return `${held}: on patches all joints are equally soft. Make the joints narrower, or ask for less.`;
-  const { told } = potencies(kit)[worst] ?? { told: '' };
-  return `${held}: it ${told} in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`;
+  const { description } = potencies(resolved)[worst] ?? { description: '' };
+  return `${held}: it ${description} in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`;
 }

@@ -5,7 +5,7 @@ export interface Spacing {
   /** Smallest gap over largest, 0…1; 1 is an even ladder. */
   readonly evenness: number;
   /** In words. */
-  readonly told: string;
+  readonly description: string;
 }
 
 /** Two rungs this close in L* stand at one height. */
@@ -21,10 +21,10 @@ export function spacingOf(lightness: readonly number[]): Spacing {
   const widest = Math.max(...gaps);
   const narrowest = Math.min(...gaps);
   const evenness = widest === 0 ? 0 : narrowest / widest;
-  return { gaps, evenness, told: tell(gaps, widest, narrowest) };
+  return { gaps, evenness, description: describe(gaps, widest, narrowest) };
 }
 
-function tell(gaps: readonly number[], widest: number, narrowest: number): string {
+function describe(gaps: readonly number[], widest: number, narrowest: number): string {
   const place = (gap: number) =>
     `rungs ${gaps.indexOf(gap) + 1} and ${gaps.indexOf(gap) + 2} from the pale end`;
   if (widest < ONE_HEIGHT) return 'All rungs stand at one height: told apart by hue alone';

@@ -1,4 +1,4 @@
-import type { Danger } from '../recipe/passes/passes';
+import type { Danger } from '../recipe/passes/definition';
 
 const RULES = 'Read the maker’s own sheet for it, and follow your local rules.';
 

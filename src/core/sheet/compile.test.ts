@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { finished } from '../engine/progress';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
@@ -8,11 +8,11 @@ import { paintPanel } from '../picture/paint';
 import { addPlacement } from '../recipe/editPasses';
 import { USUAL_PANEL } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
 import { layingOrder } from './schoolChoice';
-import { tellMinutes } from './times';
+import { describeMinutes } from './times';
 
 const yellow = ink('Gorse', '#e3b20f');
 const white = ink('Mist', '#e4e9ee');
@@ -20,12 +20,12 @@ const blue = ink('Skerry', '#005487');
 const teal = ink('Weir', '#007a7c');
 
 test('pale first lays yellow before all others, even before a paler ink (common practice)', () => {
-  expect(layingOrder(kitOf([blue, white, yellow]))).toEqual([2, 1, 0]);
-  expect(layingOrder(kitOf([blue, teal, white]))).toEqual([2, 1, 0]);
+  expect(layingOrder(resolvedOf([blue, white, yellow]))).toEqual([2, 1, 0]);
+  expect(layingOrder(resolvedOf([blue, teal, white]))).toEqual([2, 1, 0]);
 });
 
 test('every new ink is followed by going back with each neighbour that is down already', () => {
-  const { steps } = compileSheet(kitOf([yellow, teal, blue]), 'mm');
+  const { steps } = compileSheet(resolvedOf([yellow, teal, blue]), 'mm');
   expect(steps.map(({ title }) => title)).toEqual([
     'Prepare',
     'Gorse',
@@ -39,7 +39,7 @@ test('every new ink is followed by going back with each neighbour that is down a
 });
 
 test('an ink laid last between two neighbours is gone back over on both sides', () => {
-  const { steps } = compileSheet(kitOf([teal, blue, yellow]), 'mm');
+  const { steps } = compileSheet(resolvedOf([teal, blue, yellow]), 'mm');
   const titles = steps.map(({ title }) => title);
   expect(titles.slice(titles.indexOf('Skerry'))).toEqual([
     'Skerry',
@@ -51,18 +51,18 @@ test('an ink laid last between two neighbours is gone back over on both sides', 
 });
 
 test('marks are measured from the foot and come from the geometry', () => {
-  const kit = kitOf([yellow, teal, blue], WHITE_CARD, { panel: { width: 80, height: 120 } });
-  const { steps } = compileSheet(kit, 'mm');
+  const resolved = resolvedOf([yellow, teal, blue], WHITE_CARD, { panel: { width: 80, height: 120 } });
+  const { steps } = compileSheet(resolved, 'mm');
   expect(steps[0]?.work).toContain('35, 45, 75, 85 mm');
   expect(steps[1]?.work).toBe('Solid from 85 mm to the top edge; fade down to nothing by 75.');
   expect(steps[2]?.work).toBe('Solid 45 to 75 mm; fade up to nothing by 85, down to nothing by 35.');
   expect(steps[4]?.work).toBe('Solid from the foot to 35 mm; fade up to nothing by 45.');
-  expect(compileSheet(kit, 'in').steps[3]?.work).toContain('2 15/16 to 3 3/8 in');
+  expect(compileSheet(resolved, 'in').steps[3]?.work).toContain('2 15/16 to 3 3/8 in');
 });
 
 test('the mat is wiped before every ink but the first, and times add up', () => {
-  const kit = kitOf([yellow, teal, blue], WHITE_CARD, { panel: USUAL_PANEL });
-  const { steps, workMinutes, dryMinutes } = compileSheet(kit, 'mm');
+  const resolved = resolvedOf([yellow, teal, blue], WHITE_CARD, { panel: USUAL_PANEL });
+  const { steps, workMinutes, dryMinutes } = compileSheet(resolved, 'mm');
   const wiped = steps.filter(({ care }) => care.some((line) => line.startsWith('Wipe and dry the mat')));
   expect(wiped.map(({ title }) => title)).toEqual(['Weir', 'Skerry']);
   expect(workMinutes).toBeCloseTo(3 * 2 + 2 * 0.5 + 2 * 0.75, 9);
@@ -79,22 +79,24 @@ test('a family shares its brush and pigment never shares with dye or hybrid (com
 });
 
 test('thin card is warned of, heat carries its caution once', () => {
-  const thin = compileSheet(kitOf([yellow, blue], { ...WHITE_CARD, grammage: 176 }), 'mm');
+  const thin = compileSheet(resolvedOf([yellow, blue], { ...WHITE_CARD, grammage: 176 }), 'mm');
   expect(thin.steps[0]?.care.join(' ')).toContain('curls');
-  expect(compileSheet(kitOf([yellow, blue]), 'mm').steps[0]?.care.join(' ')).not.toContain('curls');
-  expect(sheetText(kitOf([yellow, blue]), 'mm').match(/hot air and hot card burn/g)).toHaveLength(1);
+  expect(compileSheet(resolvedOf([yellow, blue]), 'mm').steps[0]?.care.join(' ')).not.toContain('curls');
+  expect(sheetText(resolvedOf([yellow, blue]), 'mm').match(/hot air and hot card burn/g)).toHaveLength(1);
 });
 
 describe('passes in the order of work', () => {
   const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
-  const titles = (kit: Kit) => compileSheet(kit, 'mm').steps.map(({ title }) => title);
+  const titles = (resolved: ResolvedRecipe) => compileSheet(resolved, 'mm').steps.map(({ title }) => title);
   const dark = ink('Tarn', '#133f7c');
 
   test('a white base is laid and dried before the blend; a resist dries it, cools, and is coated', () => {
     const slip = ink('Slip', '#fdfdfb', 'white');
-    const based = withPass(kitOf([yellow, blue]), 'whiteBase', { ink: slip });
-    const kit = withPass(withPass(based, 'clearResist', { design: design('reeds') }), 'coat', { ink: dark });
-    expect(titles(kit)).toEqual([
+    const based = withPass(resolvedOf([yellow, blue]), 'whiteBase', { ink: slip });
+    const resolved = withPass(withPass(based, 'clearResist', { design: design('reeds') }), 'coat', {
+      ink: dark,
+    });
+    expect(titles(resolved)).toEqual([
       'Prepare',
       'White base: Slip',
       'Dry the white',
@@ -108,24 +110,26 @@ describe('passes in the order of work', () => {
       'Dry',
       'Check, dry',
     ]);
-    expect(compileSheet(kit, 'mm').steps.at(-1)?.care.join(' ')).toMatch(
+    expect(compileSheet(resolved, 'mm').steps.at(-1)?.care.join(' ')).toMatch(
       /Wash brush A at once, before it sets/,
     );
   });
 
   test('what is dry already is not dried again, and a heat set is the drying', () => {
-    const set = withPass(withPass(kitOf([yellow, blue]), 'heatSet'), 'splash');
+    const set = withPass(withPass(resolvedOf([yellow, blue]), 'heatSet'), 'splash');
     expect(titles(set).slice(-3)).toEqual(['Heat set', 'Splashes', 'Check, dry']);
     expect(titles(set).filter((title) => title === 'Dry')).toEqual([]);
   });
 
   test('each placement is a step in its own ink, and the picture after it grows', () => {
-    const stencil = withPass(kitOf([yellow, blue]), 'edgeStencil', {
+    const stencil = withPass(resolvedOf([yellow, blue]), 'edgeStencil', {
       ink: dark,
       design: design('far-hills'),
     });
-    const kit = { ...stencil, recipe: addPlacement(stencil.recipe, 'edgeStencil-1') };
-    const placings = compileSheet(kit, 'mm').steps.filter(({ title }) => title.startsWith('Edge stencil'));
+    const resolved = { ...stencil, recipe: addPlacement(stencil.recipe, 'edgeStencil-1') };
+    const placings = compileSheet(resolved, 'mm').steps.filter(({ title }) =>
+      title.startsWith('Edge stencil'),
+    );
     expect(placings.map(({ title }) => title)).toEqual([
       'Edge stencil, placing 1: Tarn',
       'Edge stencil, placing 2: Tarn',
@@ -141,18 +145,18 @@ describe('passes in the order of work', () => {
     const [first] = placings;
     if (!first) throw new Error('nothing was placed');
     const alone = paintPanel(stencil, 'wet', 80, 100);
-    expect(paintPanel(kit, 'wet', 80, 100, first.after).pixels).toEqual(alone.pixels);
+    expect(paintPanel(resolved, 'wet', 80, 100, first.after).pixels).toEqual(alone.pixels);
   });
 
   test('a panel stands wet from the first ink on and dry once it has dried, whatever lies on it', () => {
-    const kit = withPass(
-      withPass(kitOf([yellow, blue]), 'clearResist', { design: design('reeds') }),
+    const resolved = withPass(
+      withPass(resolvedOf([yellow, blue]), 'clearResist', { design: design('reeds') }),
       'coat',
       {
         ink: dark,
       },
     );
-    const { steps } = compileSheet(kit, 'mm');
+    const { steps } = compileSheet(resolved, 'mm');
     expect(steps.map(({ title, stands }) => `${title} ${stands}`)).toEqual([
       'Prepare dry',
       'Gorse wet',
@@ -171,11 +175,12 @@ describe('passes in the order of work', () => {
 
   test('heat, powder, blades and steel edges are cautioned against once a sheet, and only where they are', () => {
     const dangers = [/hot air/g, /do not breathe/g, /cut away from/g, /their edges cut/g];
-    const counts = (kit: Kit) => dangers.map((one) => sheetText(kit, 'mm').match(one)?.length ?? 0);
-    const plain = kitOf([yellow, blue]);
+    const counts = (resolved: ResolvedRecipe) =>
+      dangers.map((one) => sheetText(resolved, 'mm').match(one)?.length ?? 0);
+    const plain = resolvedOf([yellow, blue]);
     expect(counts(plain)).toEqual([1, 0, 0, 0]);
     const all = (['clearResist', 'mask', 'patternStencil', 'toneResist', 'paste'] as const).reduce(
-      (kit, kind) => withPass(kit, kind, { ink: dark, design: design('kiln-bricks') }),
+      (resolved, kind) => withPass(resolved, kind, { ink: dark, design: design('kiln-bricks') }),
       plain,
     );
     expect(counts(all)).toEqual([1, 1, 1, 1]);
@@ -183,11 +188,11 @@ describe('passes in the order of work', () => {
 
   test('in inches nothing is told in millimetres, whatever is laid', () => {
     for (const kind of PASS_KIND_IDS) {
-      const kit = withPass(kitOf([yellow, blue]), kind, {
+      const resolved = withPass(resolvedOf([yellow, blue]), kind, {
         ...(PASS_KINDS[kind].ink ? { ink: dark } : {}),
         ...(PASS_KINDS[kind].design ? { design: design('reeds') } : {}),
       });
-      expect(sheetText(kit, 'in'), kind).not.toMatch(/\d (mm|cm)\b/);
+      expect(sheetText(resolved, 'in'), kind).not.toMatch(/\d (mm|cm)\b/);
     }
   });
 
@@ -195,17 +200,17 @@ describe('passes in the order of work', () => {
     const anyKind = fc.constantFrom(...PASS_KIND_IDS);
     fc.assert(
       fc.property(fc.array(anyKind, { minLength: 1, maxLength: 8 }), (kinds) => {
-        const kit = kinds.reduce(
+        const resolved = kinds.reduce(
           (one, kind) =>
             withPass(one, kind, {
               ...(PASS_KINDS[kind].ink ? { ink: dark } : {}),
               ...(PASS_KINDS[kind].design ? { design: design('reeds') } : {}),
             }),
-          kitOf([yellow, teal, blue]),
+          resolvedOf([yellow, teal, blue]),
         );
-        const { steps, workMinutes, dryMinutes } = compileSheet(kit, 'mm');
+        const { steps, workMinutes, dryMinutes } = compileSheet(resolved, 'mm');
         expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
-        expect(steps.at(-1)?.after).toEqual(finished(kit.recipe));
+        expect(steps.at(-1)?.after).toEqual(finished(resolved.recipe));
         const told = steps.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
         expect(workMinutes + dryMinutes).toBeCloseTo(told, 6);
       }),
@@ -215,5 +220,11 @@ describe('passes in the order of work', () => {
 });
 
 test('minutes are told as a maker says them', () => {
-  expect([0.75, 2, 2.5, 60, 75].map(tellMinutes)).toEqual(['45 s', '2 min', '2½ min', '1 h', '1 h 15 min']);
+  expect([0.75, 2, 2.5, 60, 75].map(describeMinutes)).toEqual([
+    '45 s',
+    '2 min',
+    '2½ min',
+    '1 h',
+    '1 h 15 min',
+  ]);
 });

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { BARE, type Ink } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { setRun } from '../recipe/editLadder';
 import { USUAL_PANEL } from '../recipe/panel';
-import type { Kit, Recipe } from '../recipe/recipe';
+import type { Recipe } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
 import { SCHOOL_IDS, type SchoolId } from '../recipe/schools/schools';
 import { compileSheet } from './compile';
@@ -16,10 +17,11 @@ import { paceFrom, USUAL_PACE } from './times';
 const gorse = ink('Gorse', '#e3b20f');
 const weir = ink('Weir', '#007a7c');
 const skerry = ink('Skerry', '#005487');
-const by = (school: Recipe['school'], inks: readonly Ink[] = [gorse, weir, skerry]): Kit =>
-  kitOf(inks, WHITE_CARD, { school, panel: { width: 80, height: 120 } });
-const titles = (kit: Kit) => compileSheet(kit, 'mm').steps.map(({ title, work }) => `${title}: ${work}`);
-const atWork = (kit: Kit) => titles(kit).slice(1, -2);
+const by = (school: Recipe['school'], inks: readonly Ink[] = [gorse, weir, skerry]): ResolvedRecipe =>
+  resolvedOf(inks, WHITE_CARD, { school, panel: { width: 80, height: 120 } });
+const titles = (resolved: ResolvedRecipe) =>
+  compileSheet(resolved, 'mm').steps.map(({ title, work }) => `${title}: ${work}`);
+const atWork = (resolved: ResolvedRecipe) => titles(resolved).slice(1, -2);
 
 describe('the sheet of each school, as it is read at the desk', () => {
   test('pale first', () => {
@@ -63,15 +65,15 @@ describe('the sheet of each school, as it is read at the desk', () => {
 
   test('middle out, on a glow: the centre, then ring by ring, measured as radii', () => {
     const glow = by('middleOut');
-    const kit = { ...glow, recipe: setRun(glow.recipe, 'glow') };
-    expect(atWork(kit)[0]).toMatch(
+    const resolved = { ...glow, recipe: setRun(glow.recipe, 'glow') };
+    expect(atWork(resolved)[0]).toMatch(
       /^Gorse: Solid from [\d.]+ mm to the centre; fade outward to nothing by [\d.]+\.$/,
     );
-    expect(atWork(kit).at(-2)).toMatch(/^Skerry: Solid from the edges to [\d.]+ mm; fade inward/);
+    expect(atWork(resolved).at(-2)).toMatch(/^Skerry: Solid from the edges to [\d.]+ mm; fade inward/);
   });
 });
 
-test.each<[string, Kit, SchoolId]>([
+test.each<[string, ResolvedRecipe, SchoolId]>([
   [
     'a glow is laid from its middle',
     { ...by('suggested'), recipe: setRun(by('suggested').recipe, 'glow') },
@@ -85,12 +87,12 @@ test.each<[string, Kit, SchoolId]>([
     by('suggested', [ink('pale', '#9fbee3'), ink('mid', '#0883c3'), ink('deep', '#005487')]),
     'darkFirst',
   ],
-])('the school that follows: %s', (_, kit, school) => {
-  expect(suggestSchool(kit).id).toBe(school);
+])('the school that follows: %s', (_, resolved, school) => {
+  expect(suggestSchool(resolved).id).toBe(school);
 });
 
 const blended = DEMO_INKS.filter(({ kind }) => INK_KINDS[kind].blends);
-const anyKit = fc
+const anyRecipe = fc
   .record({
     inks: fc.uniqueArray(fc.constantFrom(...blended), {
       minLength: 2,
@@ -101,23 +103,23 @@ const anyKit = fc
     run: fc.constantFrom(...RUN_IDS),
     over: fc.constantFrom(...blended),
   })
-  .map(({ inks, school, run, over }): Kit => {
-    const kit = by(school, inks);
-    return withPass({ ...kit, recipe: setRun(kit.recipe, run) }, 'edge', { ink: over });
+  .map(({ inks, school, run, over }): ResolvedRecipe => {
+    const resolved = by(school, inks);
+    return withPass({ ...resolved, recipe: setRun(resolved.recipe, run) }, 'edge', { ink: over });
   });
 
 test('whatever the recipe: every ink is laid once, every join is gone back over, and a key names one step', () => {
   fc.assert(
-    fc.property(anyKit, (kit) => {
-      const { steps } = compileSheet(kit, 'mm');
+    fc.property(anyRecipe, (resolved) => {
+      const { steps } = compileSheet(resolved, 'mm');
       expect(
         steps
           .filter(({ kind }) => kind === 'lay')
           .map(({ ink: laid }) => laid?.id)
           .sort(),
-      ).toEqual(kit.inks.map(({ id }) => id).sort());
+      ).toEqual(resolved.inks.map(({ id }) => id).sort());
       expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
-      if (kit.recipe.run.id !== 'corners' && kit.recipe.run.id !== 'scatter') {
+      if (resolved.recipe.run.id !== 'corners' && resolved.recipe.run.id !== 'scatter') {
         const last = steps.at(-1);
         expect(last?.after.blended.every(Boolean)).toBe(true);
       }
@@ -129,9 +131,9 @@ test('whatever the recipe: every ink is laid once, every join is gone back over,
 
 test('no step uses a brush that holds a foreign family or another kind’s ink', () => {
   fc.assert(
-    fc.property(anyKit, (kit) => {
+    fc.property(anyRecipe, (resolved) => {
       const held = new Map<string, Ink>();
-      for (const { brush, ink: used, kind } of compileSheet(kit, 'mm').steps) {
+      for (const { brush, ink: used, kind } of compileSheet(resolved, 'mm').steps) {
         if (!brush || !used || kind === 'brew') continue;
         const before = held.get(brush.letter);
         if (before) {
@@ -146,16 +148,19 @@ test('no step uses a brush that holds a foreign family or another kind’s ink',
 });
 
 test('a note stays with its step when the recipe is changed', () => {
-  const kit = by('paleFirst');
-  const noted = { ...kit, recipe: { ...kit.recipe, notes: { 'back 0 over 1': 'lighter than last time' } } };
-  const noteOf = (of: Kit) => compileSheet(of, 'mm').steps.find(({ note }) => note)?.title;
+  const resolved = by('paleFirst');
+  const noted = {
+    ...resolved,
+    recipe: { ...resolved.recipe, notes: { 'back r1 over r2': 'lighter than last time' } },
+  };
+  const noteOf = (of: ResolvedRecipe) => compileSheet(of, 'mm').steps.find(({ note }) => note)?.title;
   expect(noteOf(noted)).toBe('Back with Gorse');
   expect(noteOf({ ...noted, recipe: setRun(noted.recipe, 'slant') })).toBe('Back with Gorse');
 });
 
 test('on a large panel dyes dry before they are gone back over, and it is said what helps; pigments do not', () => {
   const large = (kind: Ink['kind']) =>
-    kitOf(
+    resolvedOf(
       [gorse, weir, skerry].map((one) => ({ ...one, kind })),
       WHITE_CARD,
       {
@@ -163,10 +168,10 @@ test('on a large panel dyes dry before they are gone back over, and it is said w
       },
     );
   const [warning] = compileSheet(large('dye'), 'mm').warnings;
-  expect(warning?.told).toMatch(/after both have dried\. Lay a smaller stretch.*stays open longer than/);
+  expect(warning?.message).toMatch(/after both have dried\. Lay a smaller stretch.*stays open longer than/);
   expect(compileSheet(large('pigment'), 'mm').warnings).toEqual([]);
   expect(
-    compileSheet(kitOf([gorse, weir, skerry], WHITE_CARD, { panel: USUAL_PANEL }), 'mm').warnings,
+    compileSheet(resolvedOf([gorse, weir, skerry], WHITE_CARD, { panel: USUAL_PANEL }), 'mm').warnings,
   ).toEqual([]);
 });
 
@@ -174,17 +179,17 @@ test('times are a maker’s own once they have timed a step: the median of the l
   expect(paceFrom([])).toEqual(USUAL_PACE);
   const timings = [3, 1, 2].map((minutes) => ({ work: 'layBand', minutes }) as const);
   expect(paceFrom(timings)).toEqual({ ...USUAL_PACE, layBand: 2 });
-  const kit = by('paleFirst');
-  const slow = compileSheet(kit, 'mm', { ...USUAL_PACE, layBand: 6 });
-  expect(slow.workMinutes).toBeGreaterThan(compileSheet(kit, 'mm').workMinutes + 5);
+  const resolved = by('paleFirst');
+  const slow = compileSheet(resolved, 'mm', { ...USUAL_PACE, layBand: 6 });
+  expect(slow.workMinutes).toBeGreaterThan(compileSheet(resolved, 'mm').workMinutes + 5);
 });
 
 test('bare card is not laid, and what is laid over the dried ladder waits for it', () => {
-  const kit = by('suggested', [skerry, BARE]);
-  expect(titles(kit).filter((title) => title.startsWith('Skerry') || title.startsWith('bare'))).toHaveLength(
-    1,
-  );
-  const coated = withPass(kit, 'coat', { ink: weir });
+  const resolved = by('suggested', [skerry, BARE]);
+  expect(
+    titles(resolved).filter((title) => title.startsWith('Skerry') || title.startsWith('bare')),
+  ).toHaveLength(1);
+  const coated = withPass(resolved, 'coat', { ink: weir });
   expect(compileSheet(coated, 'mm').steps.map(({ kind }) => kind)).toEqual([
     'prepare',
     'lay',
@@ -193,4 +198,12 @@ test('bare card is not laid, and what is laid over the dried ladder waits for it
     'dry',
     'check',
   ]);
+});
+
+test('a grey has no hue: with two depths of one colour it is still a run of one colour', () => {
+  const grey = ink('Haar', '#8a8a8c');
+  const depths = [ink('Weir Pale', '#7fc4c6'), grey, ink('Weir Deep', '#00585a')];
+  expect(suggestSchool(resolvedOf(depths)).id).toBe('darkFirst');
+  const other = [ink('Weir Pale', '#7fc4c6'), ink('Thrift', '#e2568f'), ink('Weir Deep', '#00585a')];
+  expect(suggestSchool(resolvedOf(other)).id).toBe('paleFirst');
 });

@@ -1,17 +1,19 @@
-import { groundOf } from '../engine/ground';
+import { blendGround, solidColour } from '../engine/blend';
 import { deltaE00, hueApart } from '../materials/colour/difference';
-import { chroma, hueDegrees } from '../materials/colour/lab';
+import { COLOURLESS, chroma, hueDegrees } from '../materials/colour/lab';
 import { nameColour } from '../materials/colour/names';
 import { isBare } from '../materials/ink/ink';
-import { driedColour } from '../materials/ink/laid';
-import { type Kit, patchesOf } from '../recipe/recipe';
-import { type LaidRung, SCHOOLS, type School, type SchoolId } from '../recipe/schools/schools';
+import { patchesOf } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import { RUNS } from '../recipe/runs/runs';
+import { isYellow, type LaidRung, type School } from '../recipe/schools/definition';
+import { SCHOOLS, type SchoolId } from '../recipe/schools/schools';
 
-/** Each rung as it dries on the kit's card. */
-export function laidRungs(kit: Kit): LaidRung[] {
-  const ground = groundOf(kit);
-  return kit.inks.map((ink) => {
-    const lab = driedColour(ink, ground);
+/** Each rung as it dries where it is solid. */
+export function laidRungs(resolved: ResolvedRecipe): LaidRung[] {
+  const ground = blendGround(resolved);
+  return resolved.inks.map((ink) => {
+    const lab = solidColour(ink, ground);
     return { lab, noun: nameColour(lab).noun };
   });
 }
@@ -22,36 +24,37 @@ const ONE_HUE = 30;
 const FAR_APART = 30;
 
 /** The school that follows from the run and the inks, and why. Common practice. */
-export function suggestSchool(kit: Kit): { readonly id: SchoolId; readonly because: string } {
-  const { recipe, inks } = kit;
-  const rungs = laidRungs(kit);
-  if (recipe.run.id === 'glow') return { id: 'middleOut', because: 'a glow is laid from its middle' };
+export function suggestSchool(resolved: ResolvedRecipe): { readonly id: SchoolId; readonly because: string } {
+  const { recipe, inks } = resolved;
+  const rungs = laidRungs(resolved);
+  if (RUNS[recipe.run.id].laidFromMiddle)
+    return { id: 'middleOut', because: 'a glow is laid from its middle' };
   if (inks.some(isBare)) return { id: 'darkFirst', because: 'an ink that fades to bare card is dragged out' };
   if (patchesOf(recipe))
     return { id: 'paleFirst', because: 'patches side by side keep the pale brush clean' };
-  const [first, last] = [rungs[0], rungs.at(-1)] as [LaidRung, LaidRung];
-  if (rungs.length === 2 && deltaE00(first.lab, last.lab) > FAR_APART)
+  const [first, last] = [rungs[0], rungs.at(-1)];
+  if (first && last && rungs.length === 2 && deltaE00(first.lab, last.lab) > FAR_APART)
     return { id: 'bothEnds', because: 'two inks far apart want a brewed middle' };
-  const coloured = rungs.filter(({ lab }) => chroma(lab) > 8).map(({ lab }) => hueDegrees(lab));
+  const coloured = rungs.filter(({ lab }) => chroma(lab) > COLOURLESS).map(({ lab }) => hueDegrees(lab));
   const isTonal = coloured.every((p) => coloured.every((q) => hueApart(p, q) < ONE_HUE));
-  const isYellow = rungs.some(({ noun }) => noun === 'yellow' || noun === 'orange yellow');
-  if (isTonal && !isYellow)
+  const hasYellow = rungs.some(isYellow);
+  if (isTonal && !hasYellow)
     return { id: 'darkFirst', because: 'depths of one colour are dragged out of the deepest' };
   return {
     id: 'paleFirst',
-    because: isYellow ? 'yellow goes down before all others' : 'the pale brush stays clean',
+    because: hasYellow ? 'yellow goes down before all others' : 'the pale brush stays clean',
   };
 }
 
 /** The school a recipe is laid by. */
-export const schoolOf = (kit: Kit): School =>
-  SCHOOLS[kit.recipe.school === 'suggested' ? suggestSchool(kit).id : kit.recipe.school];
+export const schoolOf = (resolved: ResolvedRecipe): School =>
+  SCHOOLS[resolved.recipe.school === 'suggested' ? suggestSchool(resolved).id : resolved.recipe.school];
 
 /** Rung indices in the order they are laid; bare card is not laid. */
-export const layingOrder = (kit: Kit): number[] =>
-  schoolOf(kit)
-    .order(laidRungs(kit))
+export const layingOrder = (resolved: ResolvedRecipe): number[] =>
+  schoolOf(resolved)
+    .order(laidRungs(resolved))
     .filter((rung) => {
-      const ink = kit.inks[rung];
+      const ink = resolved.inks[rung];
       return ink !== undefined && !isBare(ink);
     });

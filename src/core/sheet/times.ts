@@ -31,7 +31,7 @@ export function paceFrom(timings: readonly { readonly work: TimedWork; readonly 
 }
 
 /** Minutes as a maker says them: `45 s`, `2 min`, `2½ min`, `1 h 5 min`. */
-export function tellMinutes(minutes: number): string {
+export function describeMinutes(minutes: number): string {
   if (minutes < 1) return `${Math.round(minutes * 12) * 5} s`;
   const halves = Math.round(minutes * 2);
   const whole = Math.floor(halves / 2);

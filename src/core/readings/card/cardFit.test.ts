@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../../data/demo/cards';
-import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import type { Card } from '../../materials/card/card';
 import { FINISH_IDS } from '../../materials/card/finishes';
 import { grammageOfPounds, parseGrammage, poundsOfGrammage } from '../../materials/card/paper';
@@ -53,7 +53,7 @@ test('every finish gives a word and a reason', () => {
 });
 
 test('as a mat black, its own dark and white frame, and what the border melts into frames nothing', () => {
-  const kit = kitOf([ink('Gorse', '#f8d46f'), ink('Tarn', '#1f4f7a')]);
+  const resolved = resolvedOf([ink('Gorse', '#f8d46f'), ink('Tarn', '#1f4f7a')]);
   const card = (id: string, colour: `#${string}`): Card => ({ ...WHITE_CARD, id, colour });
   const cards = [
     card('white', '#fcfbf8'),
@@ -61,12 +61,12 @@ test('as a mat black, its own dark and white frame, and what the border melts in
     card('navy', '#24507a'),
     card('rose', '#d03a6a'),
   ];
-  expect(matsFor(kit, cards).map((one) => one.card.id)).toEqual(['black', 'navy', 'white', 'rose']);
+  expect(matsFor(resolved, cards).map((one) => one.card.id)).toEqual(['black', 'navy', 'white', 'rose']);
   // Its own dark is the panel's own foot, into which it melts.
-  expect(matsFor(kit, cards)[1]?.reason).toMatch(
+  expect(matsFor(resolved, cards)[1]?.reason).toMatch(
     /^near its own darkest, Tarn; it melts into \d+ % of the border/,
   );
-  const alone = kitOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
+  const alone = resolvedOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
   expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toMatch(
     /melts into \d+ % of the panel/,
   );

@@ -1,7 +1,9 @@
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { FINISHES } from '../../materials/card/finishes';
+import { curlOf } from '../../materials/card/weight';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
+import { labOfSpectrum } from '../../materials/colour/lab';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { type Presence, presenceOf } from '../presence';
@@ -29,16 +31,13 @@ export interface CardFit {
 /** The usual white, against which a ladder is known. */
 const USUAL: Card = { id: 'usual', name: 'smooth white', colour: '#fcfbf8', finish: 'smooth', grammage: 350 };
 
-/** Below this a card curls and cockles once wetted, and from this on it lies flat, g/m²; common practice. */
-export const CURLS_BELOW = 200;
-export const LIES_FLAT_FROM = 270;
 /** A shift larger than this is another colour than the maker chose. CIEDE2000. */
 const ANOTHER_COLOUR = 12;
 
 /** Judges a ladder's inks on a card. Thresholds: common practice. */
 export function cardFit(inks: readonly Ink[], card: Card): CardFit {
   const [ground, white] = [groundOfCard(card), groundOfCard(USUAL)];
-  const bare = driedColour({ ...(inks[0] as Ink), kind: 'bare' }, ground);
+  const bare = labOfSpectrum(ground);
   const shifts = inks
     .filter((ink) => !isBare(ink))
     .map((ink): RungShift => {
@@ -56,26 +55,20 @@ export function cardFit(inks: readonly Ink[], card: Card): CardFit {
   const finish = FINISHES[card.finish];
   const against = [
     ...(lost.length > 0 ? [`${names(lost)} cannot be told from the bare card.`] : []),
-    ...(finish.takes === 'badly' ? [finish.told] : []),
+    ...(finish.takes === 'badly' ? [finish.description] : []),
   ];
   const care = [
-    ...moved.map(tellShift),
+    ...moved.map(describeShift),
     ...(soft.length > 0 ? [`${names(soft)} shows as a tint only.`] : []),
-    ...(finish.takes === 'with care' ? [finish.told] : []),
+    ...(finish.takes === 'with care' ? [finish.description] : []),
     ...curlOf(card),
   ];
   return {
     word: against.length > 0 ? 'not for this' : care.length > 0 ? 'with care' : 'suits',
-    reasons: against.length + care.length > 0 ? [...against, ...care] : [finish.told],
+    reasons: against.length + care.length > 0 ? [...against, ...care] : [finish.description],
     shifts,
   };
 }
-
-/** What water does to a card of this weight; nothing where it lies flat. */
-export const curlOf = ({ grammage }: Card): string[] =>
-  grammage < CURLS_BELOW
-    ? [`${grammage} g/m² is thin: it curls once wetted. ${LIES_FLAT_FROM} g/m² and up lies flat.`]
-    : [];
 
 /** Below this L* a card is dark, up to the other mid-toned; common practice. */
 const [DARK_TO, MID_TO] = [35, 75] as const;
@@ -90,12 +83,16 @@ export function cardAdvice(card: Card): string[] {
       : l < MID_TO && card.finish !== 'kraft'
         ? ['Mid-toned: hybrid or pigment; every ink drops.']
         : [];
-  return [...(tone.length > 0 && finish.takes === 'well' ? [] : [finish.told]), ...tone, ...curlOf(card)];
+  return [
+    ...(tone.length > 0 && finish.takes === 'well' ? [] : [finish.description]),
+    ...tone,
+    ...curlOf(card),
+  ];
 }
 
 const names = (shifts: readonly RungShift[]): string => shifts.map(({ ink }) => ink.name).join(' and ');
 
-function tellShift({ ink, lightness, difference }: RungShift): string {
+function describeShift({ ink, lightness, difference }: RungShift): string {
   const far = Math.round(Math.abs(lightness));
   const way = lightness < 0 ? 'drops' : 'rises';
   return far >= 3

@@ -1,11 +1,10 @@
-import { groundOf } from '../../engine/ground';
+import { blendGround, solidColour } from '../../engine/blend';
 import type { Card } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
-import { chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
+import { COLOURLESS, chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { isBare } from '../../materials/ink/ink';
-import { driedColour } from '../../materials/ink/laid';
-import type { Kit } from '../../recipe/recipe';
+import type { ResolvedRecipe } from '../../recipe/resolved';
 import { panelField } from '../legibility/panelField';
 
 /** A card as a mat or base under a panel, and why it goes or does not. */
@@ -20,18 +19,19 @@ export interface MatAdvice {
 const [BLACK_TO, WHITE_FROM] = [28, 92] as const;
 /** Nearer than this to an ink a card is of its colour; nearer than this to the panel's border it melts into it. CIEDE2000. */
 const [ITS_COLOUR, MELTS] = [14, 9] as const;
-const COLOURLESS = 10;
 
 /**
  * The drawer's cards by how they go with a panel: its own dark first, then black, a metallic and white, greys, its own pale; what
  * melts into the panel's border frames nothing. Common practice.
  */
-export function matsFor(kit: Kit, cards: readonly Card[]): MatAdvice[] {
-  const ground = groundOf(kit);
-  const inks = kit.inks.filter((ink) => !isBare(ink)).map((ink) => ({ ink, lab: driedColour(ink, ground) }));
+export function matsFor(resolved: ResolvedRecipe, cards: readonly Card[]): MatAdvice[] {
+  const ground = blendGround(resolved);
+  const inks = resolved.inks
+    .filter((ink) => !isBare(ink))
+    .map((ink) => ({ ink, lab: solidColour(ink, ground) }));
   const byLightness = inks.toSorted((p, q) => p.lab.l - q.lab.l);
   const [darkest, palest] = [byLightness[0], byLightness.at(-1)];
-  const border = borderOf(kit);
+  const border = borderOf(resolved);
   return cards
     .map((card): MatAdvice => {
       const lab = labOfHex(card.colour);
@@ -57,8 +57,8 @@ export function matsFor(kit: Kit, cards: readonly Card[]): MatAdvice[] {
 }
 
 /** Colours along the dried panel's border. */
-function borderOf(kit: Kit): Lab[] {
-  const { cells, spectra } = panelField(kit, 20);
+function borderOf(resolved: ResolvedRecipe): Lab[] {
+  const { cells, spectra } = panelField(resolved, 20);
   const { columns, rows } = cells;
   return spectra.flatMap((spectrum, i) => {
     const [column, row] = [i % columns, Math.floor(i / columns)];

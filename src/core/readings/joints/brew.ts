@@ -1,9 +1,8 @@
+import { type BlendGround, blended } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
-import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
-import { laidReflectance } from '../../materials/ink/laid';
 
 /** A middle mixed from the two ends, in parts of each. */
 export interface Brew {
@@ -15,22 +14,23 @@ export interface Brew {
   readonly colour: ColourName;
 }
 
-const MOST_PARTS = 12;
+/** A middle is told in at most so many parts of an ink; each part more has to earn its keep by this much. */
+const MAX_PARTS = 12;
+const A_PART = 0.002;
 
 /**
  * The mix of two inks that is as far from the one as from the other in perceived colour (CIEDE2000, dried). The
  * stronger ink needs less of itself, so there is more of the weaker in it.
  */
-export function brewMiddle(first: Ink, last: Ink, ground: Spectrum): Brew {
+export function brewMiddle(first: Ink, last: Ink, ground: BlendGround): Brew {
   const at = (mix: number): Lab =>
     labOfSpectrum(
-      laidReflectance(
+      blended(
         [
           { ink: first, coats: 1 - mix },
           { ink: last, coats: mix },
         ],
         ground,
-        'dry',
       ),
     );
   const [start, end] = [at(0), at(1)];
@@ -51,9 +51,9 @@ export function brewMiddle(first: Ink, last: Ink, ground: Spectrum): Brew {
 function inParts(mix: number): [number, number] {
   let best: [number, number] = [1, 1];
   let least = Number.POSITIVE_INFINITY;
-  for (let a = 1; a <= MOST_PARTS; a++)
-    for (let b = 1; b <= MOST_PARTS; b++) {
-      const off = Math.abs(b / (a + b) - mix) + 0.002 * (a + b);
+  for (let a = 1; a <= MAX_PARTS; a++)
+    for (let b = 1; b <= MAX_PARTS; b++) {
+      const off = Math.abs(b / (a + b) - mix) + A_PART * (a + b);
       if (off < least) {
         least = off;
         best = [a, b];

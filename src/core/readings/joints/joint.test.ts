@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { BLACK_CARD, ink, WHITE_CARD } from '../../../testing/kits';
+import { BLACK_CARD, ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import type { Hex } from '../../materials/colour/hex';
 import type { InkKindId } from '../../materials/ink/kinds';
 import { driedColour } from '../../materials/ink/laid';
-import { judgeJoint, namesOnTheWay, STATIONS, tellVerdict, type VerdictKind, walkJoint } from './joint';
+import { describeVerdict, judgeJoint, namesOnTheWay, STATIONS, type VerdictKind, walkJoint } from './joint';
 
 const SWATCH = {
   red: '#b3262f',
@@ -21,7 +22,7 @@ const SWATCH = {
 } as const satisfies Record<string, Hex>;
 type Swatch = keyof typeof SWATCH;
 
-const white = groundOfCard(WHITE_CARD);
+const white = bareGround(WHITE_CARD);
 const walk = (first: Swatch, second: Swatch, kind: InkKindId) =>
   walkJoint(ink(first, SWATCH[first], kind), ink(second, SWATCH[second], kind), white);
 
@@ -63,7 +64,7 @@ describe('what the trade says of a pair, and the names on the way (common practi
 });
 
 test('red and green are mud on kraft too, where the strong red pushes the dull stretch to one side (common practice)', () => {
-  const kraft = groundOfCard({ ...WHITE_CARD, colour: '#b08d64', finish: 'kraft' });
+  const kraft = bareGround({ ...WHITE_CARD, colour: '#b08d64', finish: 'kraft' });
   const joint = walkJoint(ink('red', '#9c1a2b'), ink('green', '#3d8342'), kraft);
   expect(judgeJoint(joint).kind).toBe('mud');
 });
@@ -101,7 +102,7 @@ test('a joint ends in its own two inks, and reads the same backwards', () => {
   const there = walk('pink', 'blue', 'hybrid');
   const back = walk('blue', 'pink', 'hybrid').toReversed();
   expect(there.map(({ lab }) => lab.l)).toEqual(back.map(({ lab }) => expect.closeTo(lab.l, 9)));
-  expect(there[0]?.lab).toEqual(driedColour(ink('pink', SWATCH.pink), white));
+  expect(there[0]?.lab).toEqual(driedColour(ink('pink', SWATCH.pink), groundOfCard(WHITE_CARD)));
 });
 
 test('two inks that dry alike are told so, and a jump inside a joint is pointed at', () => {
@@ -114,7 +115,7 @@ test('two inks that dry alike are told so, and a jump inside a joint is pointed 
 });
 
 test('the verdict says what, where and what to do', () => {
-  const told = tellVerdict(judgeJoint(walk('red', 'green', 'hybrid')));
+  const told = describeVerdict(judgeJoint(walk('red', 'green', 'hybrid')));
   expect(told.headline).toMatch(/^Mud: .*brown|olive/);
   expect(told.reason).toContain('middle ink');
 });

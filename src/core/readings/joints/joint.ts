@@ -1,9 +1,8 @@
+import { type BlendGround, blended } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
-import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
-import { laidReflectance } from '../../materials/ink/laid';
 
 /** A place inside a joint: how much of it is the second ink, and the colour it dries to. */
 export interface Station {
@@ -46,14 +45,14 @@ export const MUDDY: ReadonlySet<string> = new Set([
 export const QUIETER = 0.7;
 
 /** The joint from one ink to the next in even steps of mixture, as it dries on the ground. Both ends included. */
-export function walkJoint(first: Ink, second: Ink, ground: Spectrum, stations = STATIONS): Station[] {
+export function walkJoint(first: Ink, second: Ink, ground: BlendGround, stations = STATIONS): Station[] {
   return Array.from({ length: stations }, (_, i) => {
     const mix = i / (stations - 1);
     const laid = [
       { ink: first, coats: 1 - mix },
       { ink: second, coats: mix },
     ];
-    const lab = labOfSpectrum(laidReflectance(laid, ground, 'dry'));
+    const lab = labOfSpectrum(blended(laid, ground));
     return { mix, lab, colour: nameColour(lab) };
   });
 }
@@ -121,10 +120,10 @@ export function namesOnTheWay(stations: readonly Station[]): string[] {
 }
 
 /** The verdict as it is told to the maker: a headline, and a sentence with its reason and what to do. */
-export function tellVerdict(verdict: Verdict): { headline: string; reason: string } {
+export function describeVerdict(verdict: Verdict): { headline: string; reason: string } {
   const { kind, decidedBy, keepNarrow, quieter, abrupt } = verdict;
   const name = decidedBy.colour.name;
-  const told = {
+  const words = {
     'too alike': {
       headline: 'Too alike',
       reason: `Both dry to about the same ${name}; the joint will hardly be seen.`,
@@ -146,5 +145,5 @@ export function tellVerdict(verdict: Verdict): { headline: string; reason: strin
   const jump = abrupt
     ? ` Abrupt: most of the change falls between ${abrupt[0].colour.name} and ${abrupt[1].colour.name}.`
     : '';
-  return { headline: told.headline, reason: told.reason + narrow + jump };
+  return { headline: words.headline, reason: words.reason + narrow + jump };
 }

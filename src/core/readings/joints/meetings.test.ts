@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { ink, kitOf, WHITE_CARD, withPass } from '../../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import { groundOfCard } from '../../materials/card/card';
 import { hexOfLab } from '../../materials/colour/hex';
 import { OWN_DESIGNS } from '../../materials/design/own';
@@ -14,18 +14,18 @@ const blue = ink('Tarn', '#1f4f7a');
 const titles = (of: Parameters<typeof meetingsOf>[0]) => meetingsOf(of).map(({ title }) => title);
 
 test('neighbours of a straight ladder are its joints: nothing else meets', () => {
-  expect(meetingsOf(kitOf([yellow, green, red]))).toEqual([]);
+  expect(meetingsOf(resolvedOf([yellow, green, red]))).toEqual([]);
 });
 
 test('in the corners red and green meet though yellow stands between them in the ladder, and make mud (common practice)', () => {
-  const kit = kitOf([red, yellow, green, blue]);
-  const corners = { ...kit, recipe: setRun(kit.recipe, 'corners') };
+  const resolved = resolvedOf([red, yellow, green, blue]);
+  const corners = { ...resolved, recipe: setRun(resolved.recipe, 'corners') };
   expect(titles(corners)).toContain('Hawberry and Alder');
   expect(meetingsOf(corners).find(({ title }) => title === 'Hawberry and Alder')?.verdict.kind).toBe('mud');
 });
 
 test('a coat over the blend meets every rung, from the rung alone to the coat over it', () => {
-  const coated = withPass(kitOf([yellow, green]), 'coat', { ink: blue });
+  const coated = withPass(resolvedOf([yellow, green]), 'coat', { ink: blue });
   const met = meetingsOf(coated);
   expect(met.map(({ title }) => title)).toEqual(['Top coat: Tarn over Gorse', 'Top coat: Tarn over Alder']);
   const ground = groundOfCard(WHITE_CARD);
@@ -34,7 +34,7 @@ test('a coat over the blend meets every rung, from the rung alone to the coat ov
 });
 
 test('an edge worked in while it is wet mixes, after a heat set it lies on what has dried', () => {
-  const pale = kitOf([yellow, yellow]);
+  const pale = resolvedOf([yellow, yellow]);
   const wet = meetingsOf(withPass(pale, 'edge', { ink: blue }))[0]?.strip.at(-1);
   const dried = meetingsOf(withPass(withPass(pale, 'heatSet'), 'edge', { ink: blue }))[0]?.strip.at(-1);
   expect(wet).toMatch(/^#/);
@@ -42,9 +42,9 @@ test('an edge worked in while it is wet mixes, after a heat set it lies on what 
 });
 
 test('two coats of one ink are told apart; bare card, an ink on itself and designs do not count', () => {
-  const twice = withPass(withPass(kitOf([yellow, blue]), 'coat', { ink: blue }), 'coat', { ink: blue });
+  const twice = withPass(withPass(resolvedOf([yellow, blue]), 'coat', { ink: blue }), 'coat', { ink: blue });
   expect(titles(twice)).toEqual(['Top coat 1: Tarn over Gorse', 'Top coat 2: Tarn over Gorse']);
   const [design] = OWN_DESIGNS;
   if (!design) throw new Error('no design');
-  expect(titles(withPass(kitOf([yellow, green]), 'silhouette', { ink: blue, design }))).toEqual([]);
+  expect(titles(withPass(resolvedOf([yellow, green]), 'silhouette', { ink: blue, design }))).toEqual([]);
 });

@@ -1,16 +1,16 @@
-import { groundOf } from '../../engine/ground';
-import { scenesOf } from '../../engine/layers';
+import { type BlendGround, blended, blendGround } from '../../engine/blend';
+import { isLaidWet, wetInks } from '../../engine/drying';
+import { neighboursOf } from '../../engine/neighbours';
+import { finished, type Progress } from '../../engine/progress';
 import { type Hex, hexOfLab } from '../../materials/colour/hex';
 import { labOfSpectrum } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
-import type { Spectrum } from '../../materials/colour/spectrum';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
-import { PASS_KINDS, type PassKindId, passName } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/passesInOrder';
-import type { Kit } from '../../recipe/recipe';
-import { measuresOf } from '../../sheet/measures';
-import { judgeJoint, STATIONS, type Station, tellVerdict, type Verdict, walkJoint } from './joint';
+import { PASS_KINDS, passName } from '../../recipe/passes/passes';
+import { passesInOrder } from '../../recipe/recipe';
+import { contextsOf, type ResolvedRecipe } from '../../recipe/resolved';
+import { describeVerdict, judgeJoint, STATIONS, type Station, type Verdict, walkJoint } from './joint';
 
 /** Two inks that meet though they are not next to each other in the ladder. */
 export interface Meeting {
@@ -22,61 +22,59 @@ export interface Meeting {
 }
 
 /** Every meeting beside the ladder's own joints: inks of patches side by side, and each ink under a pass of one ink. */
-export function meetingsOf(kit: Kit): Meeting[] {
-  const { recipe, inks } = kit;
-  const ground = groundOf(kit);
-  const across = measuresOf(recipe, 'mm')
-    .meetings.filter(([one, other]) => other - one > 1)
-    .map(([one, other]) => {
-      const [p, q] = [inks[one] as Ink, inks[other] as Ink];
-      return meeting(`${p.name} and ${q.name}`, walkJoint(p, q, ground));
-    });
-  const passes = passesInOrder(recipe);
-  const over = passes.flatMap((pass, at) => {
-    const { stage, design, dries } = PASS_KINDS[pass.kind];
-    const [ink] = scenesOf(kit, pass).flatMap((scene) => scene.ink ?? []);
+export function meetingsOf(resolved: ResolvedRecipe): Meeting[] {
+  const ground = blendGround(resolved);
+  return [...meetingsAcross(resolved, ground), ...meetingsOver(resolved, ground)];
+}
+
+/** Rungs that lie side by side without being next to each other in the ladder. */
+function meetingsAcross({ recipe, inks }: ResolvedRecipe, ground: BlendGround): Meeting[] {
+  return neighboursOf(recipe).flatMap(([lower, upper]) => {
+    const [one, other] = [inks[lower], inks[upper]];
+    if (!one || !other || upper - lower < 2) return [];
+    return [meeting(`${one.name} and ${other.name}`, walkJoint(one, other, ground))];
+  });
+}
+
+/** Each rung under a pass that lays one ink by hand: into the wet blend, or over the dried one. */
+function meetingsOver(resolved: ResolvedRecipe, ground: BlendGround): Meeting[] {
+  const { recipe, inks } = resolved;
+  const done = finished(recipe);
+  return passesInOrder(recipe).flatMap((pass, i) => {
+    const { stage, design } = PASS_KINDS[pass.kind];
+    const [ink] = contextsOf(resolved, pass).flatMap((context) => context.ink ?? []);
     if (!ink || stage === 'under' || design) return [];
-    const dried = dries || passes.slice(0, at).some(({ kind }) => dryingKind(kind));
+    const before: Progress = { ...done, passes: i };
+    const onto = isLaidWet(resolved, pass, wetInks(resolved, before)) ? 'wet' : 'dried';
     return inks
       .filter((under) => !isBare(under) && under.id !== ink.id)
       .map((under) =>
         meeting(
           `${passName(recipe.passes, pass)}: ${ink.name} over ${under.name}`,
-          walkOver(under, ink, ground, dried ? 'dried' : 'wet'),
+          walkOver(under, ink, ground, onto),
         ),
       );
   });
-  return [...across, ...over];
 }
-
-/** Whether a pass over the blend leaves it dry before what follows. */
-const dryingKind = (kind: PassKindId): boolean =>
-  PASS_KINDS[kind].stage === 'over' && (PASS_KINDS[kind].dries || kind === 'heatSet');
 
 const meeting = (title: string, stations: readonly Station[]): Meeting => {
   const verdict = judgeJoint(stations);
-  return { title, strip: stations.map(({ lab }) => hexOfLab(lab)), verdict, ...tellVerdict(verdict) };
+  return { title, strip: stations.map(({ lab }) => hexOfLab(lab)), verdict, ...describeVerdict(verdict) };
 };
 
 /** From an ink alone to a full coat of another over it. */
-function walkOver(under: Ink, over: Ink, bare: Spectrum, onto: 'wet' | 'dried'): Station[] {
-  const base = laidReflectance([{ ink: under, coats: 1 }], bare, 'dry');
+function walkOver(under: Ink, over: Ink, ground: BlendGround, onto: 'wet' | 'dried'): Station[] {
+  const base = blended([{ ink: under, coats: 1 }], ground);
   return Array.from({ length: STATIONS }, (_, i) => {
     const mix = i / (STATIONS - 1);
+    const laid = { ink: over, coats: mix };
     const reflectance =
-      mix === 0
-        ? base
-        : onto === 'wet'
-          ? laidReflectance(
-              [
-                { ink: under, coats: 1 },
-                { ink: over, coats: mix },
-              ],
-              bare,
-              'dry',
-            )
-          : laidReflectance([{ ink: over, coats: mix }], base, 'dry');
+      mix === 0 ? base : onto === 'wet' ? intoWet(under, laid, ground) : laidReflectance([laid], base);
     const lab = labOfSpectrum(reflectance);
     return { mix, lab, colour: nameColour(lab) };
   });
 }
+
+/** An ink laid into the wet blend: of the other one there is what the tool has laid. */
+const intoWet = (under: Ink, over: { readonly ink: Ink; readonly coats: number }, ground: BlendGround) =>
+  laidReflectance([...ground.wet, { ink: under, coats: ground.coats }, over], ground.dried);

@@ -1,7 +1,7 @@
 import type { Millimetres } from '../../base/length';
 import { hardFade } from '../../base/smoothStep';
 import { moveMark } from '../../recipe/editLadder';
-import { overlaps, type Recipe } from '../../recipe/recipe';
+import { jointSpans, type Recipe } from '../../recipe/recipe';
 import { TOOLS } from '../../recipe/tools/tools';
 import { MUDDY, type Station } from './joint';
 
@@ -40,7 +40,7 @@ export function setNewColourWidth(
   wanted: Millimetres,
 ): Recipe {
   const part = newColourPart(stations, TOOLS[recipe.tool].hardness);
-  const lap = overlaps(recipe)[joint];
+  const lap = jointSpans(recipe)[joint];
   if (part <= 0 || !lap) return recipe;
   const middle = (lap.start + lap.end) / 2;
   const half = wanted / part / 2;

@@ -3,7 +3,7 @@ import { wcagContrast } from 'culori';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
-import { BLACK_CARD, ink, kitOf, WHITE_CARD } from '../../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { xyzOfHex } from '../../materials/colour/hex';
 import { setRun } from '../../recipe/editLadder';
 import { contrastOf, NEEDS } from './contrast';
@@ -13,8 +13,8 @@ import { BLACK_DYE, rankTopCoats, withBlack } from './topCoat';
 
 const pale = [ink('Gorse', '#f8d46f'), ink('Thrift', '#f6b5c5'), ink('Leat', '#8fd1de')];
 const dark = [ink('Tarn', '#133f7c'), ink('Sloe', '#393060'), ink('Weir', '#004c52')];
-const imageOf = (kit: ReturnType<typeof kitOf>, id: string) => {
-  const image = imageInks(kit, DEMO_INKS).find((one) => one.id === id);
+const imageOf = (resolved: ReturnType<typeof resolvedOf>, id: string) => {
+  const image = imageInks(resolved, DEMO_INKS).find((one) => one.id === id);
   if (!image) throw new Error(`no image ${id}`);
   return image;
 };
@@ -39,24 +39,24 @@ describe('what the trade says (common practice)', () => {
       [pale, 'black', 'white'],
       [dark, 'white', 'black'],
     ] as const) {
-      const kit = kitOf([...inks], WHITE_CARD);
-      const field = panelField(kit);
-      expect(readsOn(legibilityOf(field, imageOf(kit, wins)), NEEDS['bold shape'])).toBe(1);
-      expect(readsOn(legibilityOf(field, imageOf(kit, loses)), NEEDS['bold shape'])).toBe(0);
+      const resolved = resolvedOf([...inks], WHITE_CARD);
+      const field = panelField(resolved);
+      expect(readsOn(legibilityOf(field, imageOf(resolved, wins)), NEEDS['bold shape'])).toBe(1);
+      expect(readsOn(legibilityOf(field, imageOf(resolved, loses)), NEEDS['bold shape'])).toBe(0);
     }
   });
 
   test('on a mid-toned ground black beats white', () => {
-    const kit = kitOf([ink('Kilnfire', '#ef8023'), ink('Sedge', '#779c3b')]);
-    const { images } = imagesSeen(kit, DEMO_INKS, 1);
+    const resolved = resolvedOf([ink('Kilnfire', '#ef8023'), ink('Sedge', '#779c3b')]);
+    const { images } = imagesSeen(resolved, DEMO_INKS, 1);
     expect(bestImage(images, NEEDS.lettering)?.id).toBe('black');
   });
 
   test('white over a dark ground gains by a second and a third impression', () => {
-    const kit = kitOf(dark, BLACK_CARD);
-    const field = panelField(kit);
+    const resolved = resolvedOf(dark, BLACK_CARD);
+    const field = panelField(resolved);
     const least = [1, 2, 3].map((impressions) => {
-      const white = imageInks(kit, [], impressions).find(({ id }) => id === 'white');
+      const white = imageInks(resolved, [], impressions).find(({ id }) => id === 'white');
       if (!white) throw new Error('no white');
       return legibilityOf(field, white).least;
     });
@@ -65,11 +65,11 @@ describe('what the trade says (common practice)', () => {
   });
 
   test('light three and one dark reads; a dark ink under the resist is lost', () => {
-    const [best] = rankTopCoats(kitOf(pale), DEMO_INKS);
+    const [best] = rankTopCoats(resolvedOf(pale), DEMO_INKS);
     expect(best?.worst).toBeGreaterThan(4);
     expect(best?.lost).toEqual([]);
     const coats = rankTopCoats(
-      kitOf([pale[0] as (typeof pale)[number], dark[0] as (typeof dark)[number]]),
+      resolvedOf([pale[0] as (typeof pale)[number], dark[0] as (typeof dark)[number]]),
       DEMO_INKS,
     );
     for (const { lost } of coats) expect(lost.map(({ name }) => name)).toContain('Tarn');
@@ -79,21 +79,21 @@ describe('what the trade says (common practice)', () => {
 
 test('only what is owned is ranked as a coat; a black dye stands beside a shelf that has none, and reads best', () => {
   const wished = DEMO_INKS.map((one) => (one.kind === 'hybrid' ? { ...one, wished: true } : one));
-  for (const { ink: coat } of rankTopCoats(kitOf(pale), wished)) expect(coat.kind).toBe('dye');
+  for (const { ink: coat } of rankTopCoats(resolvedOf(pale), wished)) expect(coat.kind).toBe('dye');
   const beside = withBlack(DEMO_INKS);
-  expect(rankTopCoats(kitOf(pale), beside)[0]?.ink).toBe(BLACK_DYE);
+  expect(rankTopCoats(resolvedOf(pale), beside)[0]?.ink).toBe(BLACK_DYE);
   const black = ink('Char', '#1a1a1a');
   expect(withBlack([...DEMO_INKS, black])).not.toContain(BLACK_DYE);
   expect(withBlack([...DEMO_INKS, { ...black, wished: true }])).toContain(BLACK_DYE);
 });
 
 test('the calmest place lies in the panel, reads throughout where any place does, and is as even as any', () => {
-  const kit = kitOf([pale[0] as (typeof pale)[number], ...dark.slice(0, 2)], WHITE_CARD, {
+  const resolved = resolvedOf([pale[0] as (typeof pale)[number], ...dark.slice(0, 2)], WHITE_CARD, {
     joints: [{ width: 40 }, { width: 20 }],
   });
-  for (const recipe of [kit.recipe, setRun(kit.recipe, 'glow')]) {
-    const field = panelField({ ...kit, recipe });
-    const legibility = legibilityOf(field, imageOf(kit, 'white'));
+  for (const recipe of [resolved.recipe, setRun(resolved.recipe, 'glow')]) {
+    const field = panelField({ ...resolved, recipe });
+    const legibility = legibilityOf(field, imageOf(resolved, 'white'));
     const place = calmestPlace(field, legibility, { width: 40, height: 14 }, NEEDS.lettering);
     expect(place.x).toBeGreaterThanOrEqual(0);
     expect(place.x + place.width).toBeLessThanOrEqual(recipe.panel.width + 1e-6);
@@ -104,10 +104,49 @@ test('the calmest place lies in the panel, reads throughout where any place does
 });
 
 test('where nothing reads, the place nearest to reading is told, and it falls short', () => {
-  const kit = kitOf(pale);
-  const field = panelField(kit);
-  const white = legibilityOf(field, imageOf(kit, 'white'));
+  const resolved = resolvedOf(pale);
+  const field = panelField(resolved);
+  const white = legibilityOf(field, imageOf(resolved, 'white'));
   expect(calmestPlace(field, white, { width: 30, height: 10 }, NEEDS.lettering).least).toBeLessThan(
     NEEDS.lettering,
   );
+});
+
+describe('the calmest place on a made-up ground', () => {
+  const cells = { columns: 11, rows: 3, width: 5, height: 5 };
+  const count = cells.columns * cells.rows;
+  const even = new Float64Array(count).fill(0.5);
+  const flat = { cells, spectra: [], luminance: even };
+  const reading = (ratio: Float64Array) => ({ ratio, least: Math.min(...ratio), most: Math.max(...ratio) });
+  const place = (field: typeof flat, ratio: Float64Array) =>
+    calmestPlace(field, reading(ratio), { width: 15, height: 5 }, 4.5);
+
+  test('of equally calm ones is the one nearest the middle, and of those the one that reads best', () => {
+    const ratio = new Float64Array(count).fill(7);
+    ratio.fill(9, 11, 22);
+    expect(place(flat, ratio)).toMatchObject({ x: 20, y: 5, width: 15, height: 5, least: 9, restless: 0 });
+  });
+
+  test('is where it reads throughout, though elsewhere be calmer', () => {
+    const ratio = new Float64Array(count).fill(3);
+    const luminance = even.slice();
+    // A restless corner is the only one to read.
+    for (const at of [0, 1, 2]) {
+      ratio[at] = 5;
+      luminance[at] = 0.3 + 0.2 * at;
+    }
+    expect(place({ ...flat, luminance }, ratio)).toMatchObject({ x: 0, y: 0, least: 5 });
+    ratio.fill(3);
+    ratio.fill(4, 30, 33);
+    expect(place({ ...flat, luminance }, ratio)).toMatchObject({ x: 40, y: 10, least: 4 });
+  });
+
+  test('is calmer by a ground that is more even, not by one nearer the middle', () => {
+    const luminance = even.slice();
+    for (let at = 0; at < count; at++) if (at % 11 > 2) luminance[at] = at % 2 === 0 ? 0.4 : 0.6;
+    expect(place({ ...flat, luminance }, new Float64Array(count).fill(7))).toMatchObject({
+      x: 0,
+      restless: 0,
+    });
+  });
 });

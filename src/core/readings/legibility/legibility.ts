@@ -1,9 +1,9 @@
-import { groundOf } from '../../engine/ground';
+import { blendGround, solidColour } from '../../engine/blend';
 import { xyzOfSpectrum } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
 import { type Ink, isBare } from '../../materials/ink/ink';
-import { driedColour, laidReflectance } from '../../materials/ink/laid';
-import type { Kit } from '../../recipe/recipe';
+import { laidReflectance } from '../../materials/ink/laid';
+import type { ResolvedRecipe } from '../../recipe/resolved';
 import { contrastOf } from './contrast';
 import { type PanelField, panelField } from './panelField';
 
@@ -35,11 +35,11 @@ const WHITE: Ink = {
 };
 
 /** What an image could be made in: black, white, and the recipe's own darkest and palest inks. */
-export function imageInks(kit: Kit, shelf: readonly Ink[], impressions = 1): ImageInk[] {
-  const ground = groundOf(kit);
-  const own = [...kit.inks, ...kit.passInks]
+export function imageInks(resolved: ResolvedRecipe, shelf: readonly Ink[], impressions = 1): ImageInk[] {
+  const ground = blendGround(resolved);
+  const own = [...resolved.inks, ...resolved.passInks]
     .filter((ink) => !isBare(ink))
-    .map((ink) => ({ ink, l: driedColour(ink, ground).l }))
+    .map((ink) => ({ ink, l: solidColour(ink, ground).l }))
     .sort((p, q) => p.l - q.l);
   const black = shelf.find(({ kind, wished }) => kind === 'detail' && !wished) ?? BLACK;
   const white = shelf.find(({ kind, wished }) => kind === 'white' && !wished) ?? WHITE;
@@ -65,9 +65,9 @@ export function legibilityOf(field: PanelField, { ink, impressions }: ImageInk):
   const stamped = new Map<Spectrum, number>();
   const ratio = Float64Array.from(field.spectra, (under, i) => {
     const known = stamped.get(under);
-    const over = known ?? xyzOfSpectrum(laidReflectance([{ ink, coats: impressions }], under, 'dry')).y;
+    const over = known ?? xyzOfSpectrum(laidReflectance([{ ink, coats: impressions }], under)).y;
     stamped.set(under, over);
-    return contrastOf(over, field.luminance[i] as number);
+    return contrastOf(over, field.luminance[i]);
   });
   let least = Number.POSITIVE_INFINITY;
   let most = 0;
@@ -86,12 +86,12 @@ export interface ImageSeen {
 
 /** Whatever an image could be made in, each with how it reads over the dried panel. */
 export function imagesSeen(
-  kit: Kit,
+  resolved: ResolvedRecipe,
   shelf: readonly Ink[],
   impressions: number,
 ): { readonly field: PanelField; readonly images: readonly ImageSeen[] } {
-  const field = panelField(kit);
-  const images = imageInks(kit, shelf, impressions).map((image) => ({
+  const field = panelField(resolved);
+  const images = imageInks(resolved, shelf, impressions).map((image) => ({
     image,
     legibility: legibilityOf(field, image),
   }));
@@ -148,10 +148,10 @@ export function calmestPlace(
       for (let row = top; row < top + high; row++)
         for (let column = left; column < left + wide; column++) {
           const at = row * columns + column;
-          const ratio = legibility.ratio[at] as number;
+          const ratio = legibility.ratio[at];
           if (ratio < least) least = ratio;
           // The cube root of luminance is what lightness goes by.
-          const light = 100 * Math.cbrt(luminance[at] as number);
+          const light = 100 * Math.cbrt(luminance[at]);
           sum += light;
           squares += light * light;
         }

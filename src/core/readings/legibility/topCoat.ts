@@ -1,12 +1,12 @@
-import { DARK_UP_TO } from '../../choose/search/topCoats';
-import { groundOf } from '../../engine/ground';
+import { memo } from '../../base/memo';
+import { type BlendGround, blended, blendGround, solidColour } from '../../engine/blend';
 import { labOfHex } from '../../materials/colour/hex';
 import { xyzOfSpectrum } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
-import { driedColour, laidReflectance } from '../../materials/ink/laid';
-import type { Kit } from '../../recipe/recipe';
+import { laidReflectance } from '../../materials/ink/laid';
+import type { ResolvedRecipe } from '../../recipe/resolved';
 import { contrastOf, NEEDS } from './contrast';
 
 /** A dark ink as the top coat over a clear resist on this ladder. */
@@ -20,6 +20,9 @@ export interface TopCoat {
 
 /** Places looked at along each joint. */
 const STATIONS = 9;
+
+/** At most this dark, L*, an ink makes a coat that a design shows through. Common practice. */
+export const DARK_UP_TO = 38;
 
 /** What a shelf's darks are held against where it has no black of its own. */
 export const BLACK_DYE: Ink = {
@@ -45,33 +48,15 @@ const makesCoat = ({ kind, wished }: Ink): boolean => !wished && buffsOff(kind);
  * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
  * what is under it; everywhere else the coat lies on the dried ladder.
  */
-export function rankTopCoats(kit: Kit, shelf: readonly Ink[]): readonly TopCoat[] {
-  const ground = groundOf(kit);
-  const known = ranked;
-  if (
-    known?.inks === kit.inks &&
-    known.shelf === shelf &&
-    known.ground.every((reflectance, band) => reflectance === ground[band])
-  )
-    return known.coats;
-  const coats = rank(kit.inks, ground, shelf);
-  ranked = { inks: kit.inks, shelf, ground, coats };
-  return coats;
-}
+export const rankTopCoats = (resolved: ResolvedRecipe, shelf: readonly Ink[]): readonly TopCoat[] =>
+  ranked(resolved.inks, blendGround(resolved), shelf);
 
 /** Where joints lie does not matter to it: it is asked again and again for the same inks while marks are moved. */
-let ranked:
-  | {
-      readonly inks: readonly Ink[];
-      readonly shelf: readonly Ink[];
-      readonly ground: Spectrum;
-      readonly coats: readonly TopCoat[];
-    }
-  | undefined;
+const ranked = memo(4, rank);
 
-function rank(inks: readonly Ink[], ground: Spectrum, shelf: readonly Ink[]): TopCoat[] {
+function rank(inks: readonly Ink[], ground: BlendGround, shelf: readonly Ink[]): TopCoat[] {
   const rungs = inks.filter((ink) => !isBare(ink));
-  const solid = rungs.map((ink) => laidReflectance([{ ink, coats: 1 }], ground, 'dry'));
+  const solid = rungs.map((ink) => blended([{ ink, coats: 1 }], ground));
   const between = rungs.slice(1).flatMap((second, i) =>
     Array.from({ length: STATIONS }, (_, station) => {
       const mix = (station + 1) / (STATIONS + 1);
@@ -79,18 +64,18 @@ function rank(inks: readonly Ink[], ground: Spectrum, shelf: readonly Ink[]): To
         { ink: rungs[i] as Ink, coats: 1 - mix },
         { ink: second, coats: mix },
       ];
-      return laidReflectance(laid, ground, 'dry');
+      return blended(laid, ground);
     }),
   );
   const kept = [...solid, ...between];
   const seen = (ink: Ink, coats: number, under: Spectrum): number =>
-    coats === 0 ? xyzOfSpectrum(under).y : xyzOfSpectrum(laidReflectance([{ ink, coats }], under, 'dry')).y;
+    coats === 0 ? xyzOfSpectrum(under).y : xyzOfSpectrum(laidReflectance([{ ink, coats }], under)).y;
   // What buffing leaves on the design dulls it.
   const contrastUnder = (ink: Ink) => (under: Spectrum) =>
     contrastOf(seen(ink, INK_KINDS[ink.kind].clings, under), seen(ink, 1, under));
   return shelf
     .filter(makesCoat)
-    .filter((ink) => driedColour(ink, ground).l <= DARK_UP_TO)
+    .filter((ink) => solidColour(ink, ground).l <= DARK_UP_TO)
     .map((ink): TopCoat => {
       const contrasts = kept.map(contrastUnder(ink));
       return {
