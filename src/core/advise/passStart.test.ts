@@ -1,36 +1,37 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { BLACK_CARD, ink, kitOf, withPass } from '../../testing/kits';
+import { BLACK_CARD, ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
 import { NEEDS } from '../readings/legibility/contrast';
 import { rankTopCoats } from '../readings/legibility/topCoat';
 import { addPass } from '../recipe/editPasses';
-import { inkDoes, PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
+import { inkSuits } from '../recipe/passes/definition';
+import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import { startFor } from './passStart';
 
 const inkOf = (id: string) => DEMO_INKS.find((one) => one.id === id) ?? ink('none', '#808080');
-const kit = kitOf(['gorse-pale', 'thrift-pale', 'leat-pale'].map(inkOf));
-const start = (kind: (typeof PASS_KIND_IDS)[number], of = kit, shelf = DEMO_INKS) =>
+const resolved = resolvedOf(['gorse-pale', 'thrift-pale', 'leat-pale'].map(inkOf));
+const start = (kind: (typeof PASS_KIND_IDS)[number], of = resolved, shelf = DEMO_INKS) =>
   startFor(kind, of, shelf, OWN_DESIGNS);
 
 test('every kind starts with an ink it can be laid in and a design meant for it, and is whole', () => {
   for (const kind of PASS_KIND_IDS) {
     const { ink: need, design: takes } = PASS_KINDS[kind];
     const { inkId, design } = start(kind);
-    if (need) expect(inkDoes(need, inkOf(inkId ?? ''))).toBe(true);
+    if (need) expect(inkSuits(need, inkOf(inkId ?? ''))).toBe(true);
     else expect(inkId).toBeUndefined();
     if (takes && !takes.optional) expect(design?.use).toBe(takes.use);
-    expect(addPass(kit.recipe, kind, start(kind)).passes).toHaveLength(1);
+    expect(addPass(resolved.recipe, kind, start(kind)).passes).toHaveLength(1);
   }
 });
 
 describe('what the trade would take (common practice)', () => {
   test('a coat is a veil of the darkest rung, but over a resist a full coat of the dark that reads best', () => {
-    const veil = start('coat', kitOf(['gorse-pale', 'tarn-deep'].map(inkOf)));
+    const veil = start('coat', resolvedOf(['gorse-pale', 'tarn-deep'].map(inkOf)));
     expect(veil).toEqual({ inkId: 'tarn-deep' });
     const [reeds] = OWN_DESIGNS as [Design];
-    const resist = withPass(kit, 'clearResist', { design: reeds });
+    const resist = withPass(resolved, 'clearResist', { design: reeds });
     const over = start('coat', resist);
     const [best] = rankTopCoats(resist, DEMO_INKS);
     expect(over).toEqual({ inkId: best?.ink.id, params: { strength: 100 } });
@@ -40,13 +41,13 @@ describe('what the trade would take (common practice)', () => {
   test('a silhouette is stamped in detail black, where it is owned; else in the darkest rung', () => {
     expect(start('silhouette').inkId).toBe('soot-line');
     const wished = DEMO_INKS.map((one) => (one.kind === 'detail' ? { ...one, wished: true } : one));
-    expect(start('silhouette', kitOf(['gorse-pale', 'tarn-deep'].map(inkOf)), wished).inkId).toBe(
+    expect(start('silhouette', resolvedOf(['gorse-pale', 'tarn-deep'].map(inkOf)), wished).inkId).toBe(
       'tarn-deep',
     );
   });
 
   test('a base is white, else the palest pigment owned; without either there is none to start with', () => {
-    const onBlack = kitOf([inkOf('leat-mid')], BLACK_CARD);
+    const onBlack = resolvedOf([inkOf('leat-mid')], BLACK_CARD);
     expect(start('whiteBase', onBlack).inkId).toBe('slip-white');
     const pigments = DEMO_INKS.filter(({ kind }) => kind === 'pigment');
     expect(start('whiteBase', onBlack, pigments).inkId).toMatch(/-pale$/);

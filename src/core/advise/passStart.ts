@@ -1,12 +1,15 @@
-import { groundOf } from '../engine/ground';
+import { blendGround, solidColour } from '../engine/blend';
 import type { Design } from '../materials/design/design';
 import { type Ink, isBare } from '../materials/ink/ink';
-import { driedColour } from '../materials/ink/laid';
 import { rankTopCoats } from '../readings/legibility/topCoat';
 import type { PassStart } from '../recipe/editPasses';
-import { PASS_KINDS, type PassKind, type PassKindId } from '../recipe/passes/passes';
-import { passesInOrder } from '../recipe/passesInOrder';
-import type { Kit } from '../recipe/recipe';
+import type { DesignNeed } from '../recipe/passes/definition';
+import { PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
+import { passesInOrder } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
+
+/** A coat that has to cover is laid at full strength, per cent. */
+const FULL = 100;
 
 /**
  * What a new pass starts in and with: the ladder's darkest ink, or over a resist the dark that reads best; white for a
@@ -14,48 +17,46 @@ import type { Kit } from '../recipe/recipe';
  */
 export function startFor(
   kindId: PassKindId,
-  kit: Kit,
+  resolved: ResolvedRecipe,
   shelf: readonly Ink[],
   designs: readonly Design[],
 ): PassStart {
-  const kind = PASS_KINDS[kindId];
-  const ink = kind.ink && inkFor(kindId, kit, shelf);
-  const design = kind.design && !kind.design.optional && firstFor(kind.design, designs);
+  const { ink: need, design: drawn, coversAll } = PASS_KINDS[kindId];
+  const ink = need && inkFor(kindId, resolved, shelf);
+  const design = drawn && !drawn.optional && firstFor(drawn, designs);
   return {
     ...(ink ? { inkId: ink.id } : {}),
     ...(design ? { design } : {}),
     // Over a resist a veil is no use: the coat has to cover.
-    ...(kindId === 'coat' && hasResist(kit) ? { params: { strength: 100 } } : {}),
+    ...(coversAll && hasResist(resolved) ? { params: { strength: FULL } } : {}),
   };
 }
 
-const firstFor = (
-  { use, starts }: NonNullable<PassKind['design']>,
-  designs: readonly Design[],
-): Design | undefined =>
+const firstFor = ({ use, starts }: DesignNeed, designs: readonly Design[]): Design | undefined =>
   designs.find(({ id }) => id === starts) ?? designs.find((one) => one.use === use) ?? designs[0];
 
-const hasResist = ({ recipe }: Kit): boolean =>
-  passesInOrder(recipe).some(({ kind }) => kind === 'clearResist');
+const hasResist = ({ recipe }: ResolvedRecipe): boolean =>
+  passesInOrder(recipe).some(({ kind }) => PASS_KINDS[kind].keepsGround);
 
-function inkFor(kindId: PassKindId, kit: Kit, shelf: readonly Ink[]): Ink | undefined {
+function inkFor(kindId: PassKindId, resolved: ResolvedRecipe, shelf: readonly Ink[]): Ink | undefined {
   const owned = shelf.filter(({ wished }) => !wished);
-  const need = PASS_KINDS[kindId].ink;
+  const { ink: need, coversAll } = PASS_KINDS[kindId];
   if (need === 'white') {
     const pigments = owned.filter(({ kind }) => kind === 'pigment');
-    const ground = groundOf(kit);
-    const palest = pigments.toSorted((p, q) => driedColour(q, ground).l - driedColour(p, ground).l)[0];
-    return owned.find(({ kind }) => kind === 'white') ?? palest;
+    return owned.find(({ kind }) => kind === 'white') ?? byLightness(resolved, pigments).at(-1);
   }
   const detail = owned.find(({ kind }) => kind === 'detail');
   if (need === 'stamped' && detail) return detail;
-  const best = kindId === 'coat' && hasResist(kit) ? rankTopCoats(kit, shelf)[0]?.ink : undefined;
-  return best ?? darkestOf(kit);
+  const best = coversAll && hasResist(resolved) ? rankTopCoats(resolved, shelf)[0]?.ink : undefined;
+  return best ?? byLightness(resolved, resolved.inks)[0];
 }
 
-function darkestOf(kit: Kit): Ink | undefined {
-  const ground = groundOf(kit);
-  return kit.inks
+/** Inks from the darkest to the palest, as they dry in the recipe's blend; bare card is none. */
+function byLightness(resolved: ResolvedRecipe, inks: readonly Ink[]): Ink[] {
+  const ground = blendGround(resolved);
+  return inks
     .filter((ink) => !isBare(ink))
-    .toSorted((p, q) => driedColour(p, ground).l - driedColour(q, ground).l)[0];
+    .map((ink) => ({ ink, l: solidColour(ink, ground).l }))
+    .sort((p, q) => p.l - q.l)
+    .map(({ ink }) => ink);
 }

@@ -1,47 +1,42 @@
-import { formatFine, formatLength, type Millimetres } from '../../base/length';
-import { param } from '../../base/params';
-import { designOf } from '../../engine/layers';
+import { formatFine, formatLength } from '../../base/length';
 import { setPlacement } from '../../recipe/editPasses';
-import { PASS_KINDS, type PassKindId } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/passesInOrder';
-import type { Rule } from './rules';
+import type { AnyPlacement } from '../../recipe/passes/definition';
+import { PASS_KINDS, placementsOf } from '../../recipe/passes/passes';
+import { passesInOrder } from '../../recipe/recipe';
+import { designOf } from '../../recipe/resolved';
+import { type Rule, readingOf } from './definition';
 
-/** The finest lines that hold, mm: melted powder runs, cut card and stencils break, water spreads. From memory. */
-const HOLDS: Partial<Record<PassKindId, Millimetres>> = {
-  clearResist: 0.3,
-  toneResist: 0.3,
-  paste: 0.9,
-  mask: 1,
-  shield: 1,
-  patternStencil: 0.6,
-  waterStamp: 0.5,
-  silhouette: 0.2,
-};
+/** Drawn so much larger than it just needs, so that its lines hold. */
+const TO_SPARE = 1.05;
 
 /** A design drawn in lines finer than what it is made with can hold. */
 export const fineLines: Rule = {
   id: 'fineLines',
-  check: ({ kit, passes, unit }) =>
-    passesInOrder(kit.recipe).flatMap((pass) => {
-      const finest = passes.find(({ id }) => id === pass.id)?.finest;
-      const holds = HOLDS[pass.kind];
-      const design = designOf(kit, pass);
+  check: (input) => {
+    const { resolved, unit } = input;
+    return passesInOrder(resolved.recipe).flatMap((pass) => {
+      const finest = readingOf(input, pass)?.finest;
+      const holds = PASS_KINDS[pass.kind].finestLine;
+      const design = designOf(resolved, pass);
       if (!design || finest === undefined || holds === undefined || finest >= holds) return [];
-      const widths = pass.placements.map(({ params }) => param(params, 'width', design.width));
-      const wanted = Math.ceil((Math.min(...widths) * holds * 1.05) / finest);
-      const fits = wanted <= Math.max(kit.recipe.panel.width, kit.recipe.panel.height);
+      const widthOf = ({ params }: AnyPlacement) => Number(params.width ?? design.width);
+      const narrowest = Math.min(...placementsOf(pass).map(widthOf));
+      const wanted = Math.ceil((narrowest * holds * TO_SPARE) / finest);
+      const fits = wanted <= Math.max(resolved.recipe.panel.width, resolved.recipe.panel.height);
       return [
         {
           key: `fine ${pass.id} ${design.id}`,
-          told: `${PASS_KINDS[pass.kind].label}: ${design.name} is drawn in lines of ${formatFine(finest, unit)}; finer than ${formatFine(holds, unit)} they do not hold.`,
+          message: `${PASS_KINDS[pass.kind].label}: ${design.name} is drawn in lines of ${formatFine(finest, unit)}; finer than ${formatFine(holds, unit)} they do not hold.`,
           ...(fits
             ? {
                 fix: {
                   label: `Draw it ${formatLength(wanted, unit)} wide`,
-                  mend: (recipe) =>
-                    widths.reduce(
-                      (larger, width, i) =>
-                        setPlacement(larger, pass.id, i, { params: { width: Math.max(wanted, width) } }),
+                  apply: (recipe) =>
+                    placementsOf(pass).reduce(
+                      (larger, placement) =>
+                        setPlacement(larger, pass.id, placement.id, {
+                          params: { width: Math.max(wanted, widthOf(placement)) },
+                        }),
                       recipe,
                     ),
                 },
@@ -49,5 +44,6 @@ export const fineLines: Rule = {
             : {}),
         },
       ];
-    }),
+    });
+  },
 };

@@ -1,7 +1,8 @@
+import { percentOf } from '../../base/words';
 import { isBare } from '../../materials/ink/ink';
 import { perceivedShares } from '../../readings/perceived';
 import { solveShares, wantedShares } from '../../readings/solveShares';
-import type { Rule } from './rules';
+import type { Rule } from './definition';
 
 /** Less than this part of what is wanted of an ink counts as gone. */
 const GONE = 0.35;
@@ -9,17 +10,20 @@ const GONE = 0.35;
 /** An ink that has all but gone: a potent neighbour, or too little room. */
 export const hidden: Rule = {
   id: 'hidden',
-  check: ({ kit, readings }) => {
-    const wanted = wantedShares(kit.recipe);
-    const seen = perceivedShares(kit);
-    return kit.inks.flatMap((ink, rung) => {
-      const [want, see] = [wanted[rung] ?? 0, seen[rung] ?? 0];
-      if (isBare(ink) || readings.rungs[rung]?.presence === 'vanishes' || see >= GONE * want) return [];
+  check: ({ resolved, readings }) => {
+    const wanted = wantedShares(resolved.recipe);
+    const perceived = perceivedShares(resolved);
+    return resolved.inks.flatMap((ink, rung) => {
+      const [want, shows] = [wanted[rung] ?? 0, perceived[rung] ?? 0];
+      if (isBare(ink) || readings.rungs[rung]?.presence === 'vanishes' || shows >= GONE * want) return [];
       return [
         {
           key: `hidden ${rung} ${ink.id}`,
-          told: `${ink.name} shows on ${Math.round(see * 100)} % of the panel only: a strong neighbour, or too little room.`,
-          fix: { label: 'Make it so', mend: (recipe) => solveShares({ ...kit, recipe }, wanted).recipe },
+          message: `${ink.name} shows on ${percentOf(shows)} of the panel only: a strong neighbour, or too little room.`,
+          fix: {
+            label: 'Make it so',
+            apply: (recipe) => solveShares({ ...resolved, recipe }, wanted).recipe,
+          },
         },
       ];
     });

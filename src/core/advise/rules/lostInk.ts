@@ -1,12 +1,12 @@
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { setInk } from '../../recipe/editLadder';
+import type { Rule } from './definition';
 import { nearestShowing } from './nearest';
-import type { Rule } from './rules';
 
 /** An ink that cannot be told from the card; a dye on dark or kraft, mostly. */
 export const lostInk: Rule = {
   id: 'lostInk',
-  check: ({ kit: { card }, readings, shelf }) =>
+  check: ({ resolved: { card }, readings, shelf }) =>
     readings.rungs.flatMap(({ ink, presence }, rung) => {
       if (presence !== 'vanishes') return [];
       const other = nearestShowing(
@@ -18,9 +18,9 @@ export const lostInk: Rule = {
       return [
         {
           key: `lost ${rung} ${ink.id}`,
-          told: `${ink.name}, a ${INK_KINDS[ink.kind].label}, is lost on ${card.name}.`,
+          message: `${ink.name}, a ${INK_KINDS[ink.kind].label}, is lost on ${card.name}.`,
           ...(other
-            ? { fix: { label: `Put ${other.name} there`, mend: (recipe) => setInk(recipe, rung, other.id) } }
+            ? { fix: { label: `Put ${other.name} there`, apply: (recipe) => setInk(recipe, rung, other.id) } }
             : {}),
         },
       ];

@@ -2,12 +2,12 @@ import { bridgeBetween } from '../../choose/search/bridges';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { addRung } from '../../recipe/editLadder';
 import { RUNG_LIMITS } from '../../recipe/recipe';
-import type { Rule } from './rules';
+import type { Rule } from './definition';
 
 /** Opposite hues overlapped; a middle ink between keeps both joints clean. */
 export const muddyJoint: Rule = {
   id: 'muddyJoint',
-  check: ({ kit: { card, inks }, readings, shelf }) =>
+  check: ({ resolved: { card, inks }, readings, shelf }) =>
     readings.joints.flatMap(({ verdict }, joint) => {
       const [first, last] = [inks[joint], inks[joint + 1]];
       if (verdict.kind !== 'mud' || !first || !last) return [];
@@ -15,13 +15,13 @@ export const muddyJoint: Rule = {
       return [
         {
           key: `mud ${joint} ${first.id} ${last.id}`,
-          told: `${first.name} and ${last.name} turn to ${verdict.decidedBy.colour.name} where they meet.`,
-          ...(inks.length < RUNG_LIMITS.most
+          message: `${first.name} and ${last.name} turn to ${verdict.decidedBy.colour.name} where they meet.`,
+          ...(inks.length < RUNG_LIMITS.max
             ? {
                 fix: {
                   label: 'Put a middle ink between',
                   // Walking every ink of the shelf takes a while: only when it is asked for.
-                  mend: (recipe) => {
+                  apply: (recipe) => {
                     const [best] = bridgeBetween(first, last, owned, card).middles;
                     return best ? addRung(recipe, joint + 1, best.ink.id) : recipe;
                   },

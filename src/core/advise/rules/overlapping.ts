@@ -1,28 +1,30 @@
-import { designOf } from '../../engine/layers';
 import type { Design } from '../../materials/design/design';
-import { ontoPanel, placingOf } from '../../materials/design/placement';
+import { type DesignParams, ontoPanel, placingOf } from '../../materials/design/placement';
 import { setPlacement } from '../../recipe/editPasses';
-import type { Pass } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/passesInOrder';
+import type { PassOf } from '../../recipe/passes/definition';
+import { isOfKind } from '../../recipe/passes/passes';
+import { waterStamp } from '../../recipe/passes/waterStamp';
 import type { Recipe } from '../../recipe/recipe';
-import type { Rule } from './rules';
+import { passesInOrder } from '../../recipe/recipe';
+import { designOf } from '../../recipe/resolved';
+import { type Rule, readingOf } from './definition';
 
 /** Water impressions over each other: the second smears what the first has loosened. */
 export const overlapping: Rule = {
   id: 'overlapping',
-  check: ({ kit, passes }) =>
-    passesInOrder(kit.recipe).flatMap((pass) => {
-      const overlap = passes.find(({ id }) => id === pass.id)?.overlap;
-      const design = designOf(kit, pass);
-      if (pass.kind !== 'waterStamp' || !overlap || !design) return [];
+  check: (input) =>
+    passesInOrder(input.resolved.recipe).flatMap((pass) => {
+      const overlap = readingOf(input, pass)?.overlap;
+      const design = designOf(input.resolved, pass);
+      if (!isOfKind(pass, waterStamp) || !overlap || !design) return [];
       const [one, other] = overlap.pair;
       return [
         {
           key: `overlap ${pass.id} ${one} ${other}`,
-          told: `Impressions ${one + 1} and ${other + 1} of the water stamp lie over each other by ${Math.round(overlap.part * 100)} %: leave dry card between.`,
+          message: `Impressions ${one + 1} and ${other + 1} of the water stamp lie over each other by ${Math.round(overlap.part * 100)} %: leave dry card between.`,
           fix: {
             label: `Move impression ${other + 1} aside`,
-            mend: (recipe) => movedAside(recipe, pass, design, one, other),
+            apply: (recipe) => movedAside(recipe, pass, design, one, other),
           },
         },
       ];
@@ -33,10 +35,16 @@ export const overlapping: Rule = {
 const GAP = 2;
 
 /** The second impression right beside, or under, the first: where more of it stays on the panel. */
-function movedAside(recipe: Recipe, pass: Pass, design: Design, one: number, other: number): Recipe {
+function movedAside(
+  recipe: Recipe,
+  pass: PassOf<typeof waterStamp>,
+  design: Design,
+  one: number,
+  other: number,
+): Recipe {
   const [first, second] = [pass.placements[one], pass.placements[other]];
   if (!first || !second) return recipe;
-  const reach = (params: Pass['placements'][number]['params']) => {
+  const reach = (params: DesignParams) => {
     const placing = placingOf(design, params);
     const corners = [0, design.width].flatMap((x) =>
       [0, design.height].map((y) => ontoPanel(design, placing, { x, y })),
@@ -57,5 +65,5 @@ function movedAside(recipe: Recipe, pass: Pass, design: Design, one: number, oth
     Math.max(moving.across - x, x + moving.across - width, 0) +
     Math.max(moving.down - y, y + moving.down - height, 0);
   const [best] = ways.toSorted((p, q) => off(p) - off(q));
-  return best ? setPlacement(recipe, pass.id, other, { params: best }) : recipe;
+  return best ? setPlacement<typeof waterStamp>(recipe, pass.id, second.id, { params: best }) : recipe;
 }

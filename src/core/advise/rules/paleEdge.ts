@@ -1,31 +1,31 @@
-import { groundOf } from '../../engine/ground';
-import { scenesOf } from '../../engine/layers';
-import { driedColour } from '../../materials/ink/laid';
+import { blendGround, solidColour } from '../../engine/blend';
 import { setPlacement } from '../../recipe/editPasses';
 import { PASS_KINDS } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/passesInOrder';
-import type { Rule } from './rules';
+import { passesInOrder } from '../../recipe/recipe';
+import { contextsOf } from '../../recipe/resolved';
+import type { Rule } from './definition';
 
-/** What frames the blend. */
-const FRAMES = ['edge', 'darkCorners', 'horizon'];
+/** An ink may be so much paler, L*, and still frame. By eye. */
+const PALER = 6;
 
 /** An edge, corners or a horizon in an ink paler than all they surround: they frame nothing. */
 export const paleEdge: Rule = {
   id: 'paleEdge',
-  check: ({ kit, readings }) => {
+  check: ({ resolved, readings }) => {
     const darkest = readings.rungs.reduce((dark, rung) => (rung.lab.l < dark.lab.l ? rung : dark));
-    const ground = groundOf(kit);
-    return passesInOrder(kit.recipe).flatMap((pass) => {
-      const ink = scenesOf(kit, pass)[0]?.ink;
-      if (!ink || !FRAMES.includes(pass.kind)) return [];
-      if (driedColour(ink, ground).l <= darkest.lab.l + 6) return [];
+    const ground = blendGround(resolved);
+    return passesInOrder(resolved.recipe).flatMap((pass) => {
+      const [context] = contextsOf(resolved, pass);
+      if (!context?.ink || !PASS_KINDS[pass.kind].frames) return [];
+      const { id, ink } = context;
+      if (solidColour(ink, ground).l <= darkest.lab.l + PALER) return [];
       return [
         {
           key: `pale ${pass.id} ${ink.id}`,
-          told: `${PASS_KINDS[pass.kind].label}: ${ink.name} is paler than ${darkest.ink.name} and will not frame it.`,
+          message: `${PASS_KINDS[pass.kind].label}: ${ink.name} is paler than ${darkest.ink.name} and will not frame it.`,
           fix: {
             label: `Use ${darkest.ink.name}`,
-            mend: (current) => setPlacement(current, pass.id, 0, { inkId: darkest.ink.id }),
+            apply: (current) => setPlacement(current, pass.id, id, { inkId: darkest.ink.id }),
           },
         },
       ];

@@ -2,40 +2,46 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../../data/demo/cards';
 import { DEMO_INKS } from '../../../data/demo/inks';
-import { kitFrom } from '../../../data/recipes';
-import { kitOf, WHITE_CARD, withPass } from '../../../testing/kits';
-import { type Params, rangeOf } from '../../base/params';
-import { groundOf } from '../../engine/ground';
+import { resolvedOf, valueAt, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import type { ParamSpec, Params } from '../../base/params';
 import type { Card } from '../../materials/card/card';
 import type { Design } from '../../materials/design/design';
 import { OWN_DESIGNS } from '../../materials/design/own';
 import type { Ink } from '../../materials/ink/ink';
 import { passReadings } from '../../readings/passReadings';
-import { readingsOf } from '../../readings/readings';
+import { readLadder } from '../../readings/readings';
 import { addPass, addPlacement, setPlacement } from '../../recipe/editPasses';
-import { inkDoes, PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
-import type { Kit, Recipe } from '../../recipe/recipe';
+import { inkSuits } from '../../recipe/passes/definition';
+import { PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
+import type { Recipe } from '../../recipe/recipe';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+import { resolve } from '../../recipe/resolved';
 import { startFor } from '../passStart';
-import { type Finding, findingsOf } from './rules';
+import type { Finding } from './definition';
+import { findingsOf } from './rules';
 
 const inkOf = (id: string): Ink => DEMO_INKS.find((ink) => ink.id === id) as Ink;
 const cardOf = (id: string): Card => DEMO_CARDS.find((card) => card.id === id) as Card;
-const kitWith = (ids: readonly string[], cardId = 'smooth-white', change: Partial<Recipe> = {}): Kit =>
-  kitOf(ids.map(inkOf), cardOf(cardId), change);
-const check = (kit: Kit): Finding[] =>
+const kitWith = (
+  ids: readonly string[],
+  cardId = 'smooth-white',
+  change: Partial<Recipe> = {},
+): ResolvedRecipe => resolvedOf(ids.map(inkOf), cardOf(cardId), change);
+const check = (resolved: ResolvedRecipe): Finding[] =>
   findingsOf({
-    kit,
-    readings: readingsOf(kit, groundOf(kit)),
-    passes: passReadings(kit, DEMO_INKS),
+    resolved,
+    readings: readLadder(resolved),
+    passes: passReadings(resolved, DEMO_INKS),
     shelf: DEMO_INKS,
     cards: DEMO_CARDS,
     unit: 'mm',
   });
-const find = (kit: Kit, key: string) => check(kit).find((finding) => finding.key.startsWith(key));
-/** The kit as it is once a finding has been mended by its press. */
-function mended(kit: Kit, finding: Finding | undefined): Kit {
-  const recipe = finding?.fix?.mend(kit.recipe);
-  const whole = recipe && kitFrom(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
+const find = (resolved: ResolvedRecipe, key: string) =>
+  check(resolved).find((finding) => finding.key.startsWith(key));
+/** The recipe as it is once a finding has been mended by its press. */
+function mended(resolved: ResolvedRecipe, finding: Finding | undefined): ResolvedRecipe {
+  const recipe = finding?.fix?.apply(resolved.recipe);
+  const whole = recipe && resolve(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
   if (!whole) throw new Error('nothing was mended');
   return whole;
 }
@@ -45,7 +51,7 @@ test('a sound recipe offends against nothing', () => {
 });
 
 describe('each rule is seen, said, and gone once its press has mended it (common practice)', () => {
-  test.each<[string, Kit, string, RegExp]>([
+  test.each<[string, ResolvedRecipe, string, RegExp]>([
     [
       'a dye on black',
       kitWith(['leat-mid', 'gorse-mid'], 'black'),
@@ -56,7 +62,7 @@ describe('each rule is seen, said, and gone once its press has mended it (common
     ['two rungs alike', kitWith(['gorse-pale', 'gorse-pale', 'tarn-deep']), 'alike', /about one colour/],
     [
       'thin card',
-      kitOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')),
+      resolvedOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')),
       'thin',
       /curls once wetted/,
     ],
@@ -64,38 +70,40 @@ describe('each rule is seen, said, and gone once its press has mended it (common
       'an ink with no room',
       kitWith(['gorse-pale', 'betony-deep', 'tarn-deep'], 'smooth-white', {
         rungs: [
-          { inkId: 'gorse-pale', share: 0.12 },
-          { inkId: 'betony-deep', share: 0.44 },
-          { inkId: 'tarn-deep', share: 0.44 },
+          { id: 'r1', inkId: 'gorse-pale', share: 0.12 },
+          { id: 'r2', inkId: 'betony-deep', share: 0.44 },
+          { id: 'r3', inkId: 'tarn-deep', share: 0.44 },
         ],
         joints: [{ width: 20 }, { width: 20 }],
       }),
       'hidden',
       /Gorse Pale shows on \d+ % of the panel only/,
     ],
-  ])('%s', (_, kit, key, told) => {
-    const finding = find(kit, key);
-    expect(finding?.told).toMatch(told);
-    expect(find(mended(kit, finding), finding?.key ?? '')).toBeUndefined();
+  ])('%s', (_, resolved, key, told) => {
+    const finding = find(resolved, key);
+    expect(finding?.message).toMatch(told);
+    expect(find(mended(resolved, finding), finding?.key ?? '')).toBeUndefined();
   });
 
   test('an edge paler than what it surrounds', () => {
-    const kit = withPass(kitWith(['gorse-pale', 'tarn-deep']), 'edge', { ink: inkOf('thrift-pale') });
-    const finding = find(kit, 'pale edge');
-    expect(finding?.told).toContain('will not frame it');
-    expect(find(mended(kit, finding), 'pale edge')).toBeUndefined();
+    const resolved = withPass(kitWith(['gorse-pale', 'tarn-deep']), 'edge', { ink: inkOf('thrift-pale') });
+    const finding = find(resolved, 'pale edge');
+    expect(finding?.message).toContain('will not frame it');
+    expect(find(mended(resolved, finding), 'pale edge')).toBeUndefined();
   });
 
   test('a coated card is exchanged for the nearest that takes ink well', () => {
     const coated: Card = { ...WHITE_CARD, id: 'gloss', finish: 'coated' };
-    const kit = kitOf(['gorse-pale', 'weir-mid'].map(inkOf), coated);
-    const finding = find(kit, 'card');
-    expect(finding?.told).toContain('slides and wipes off');
-    expect(finding?.fix?.mend(kit.recipe).cardId).toBe('smooth-white');
+    const resolved = resolvedOf(['gorse-pale', 'weir-mid'].map(inkOf), coated);
+    const finding = find(resolved, 'card');
+    expect(finding?.message).toContain('slides and wipes off');
+    expect(finding?.fix?.apply(resolved.recipe).cardId).toBe('smooth-white');
   });
 
   test('fluorescent wet on white', () => {
-    expect(find(kitWith(['slip-white', 'lantern-pink']), 'wet white')?.told).toContain('let it dry before');
+    expect(find(kitWith(['slip-white', 'lantern-pink']), 'wet white')?.message).toContain(
+      'let it dry before',
+    );
   });
 });
 
@@ -110,7 +118,7 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
     withPass(tall, 'edgeStencil', { ink: inkOf('skerry-deep'), design: drawn('far-hills'), params });
   const stamped = withPass(tall, 'waterStamp', { design: drawn('pressed-leaf'), params: { width: 30 } });
 
-  test.each<[string, Kit, string, RegExp]>([
+  test.each<[string, ResolvedRecipe, string, RegExp]>([
     [
       'pigment over a clear resist',
       coated('saggar-deep'),
@@ -119,9 +127,13 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
     ],
     [
       'powder still warm',
-      withPass(withPass(pale, 'clearResist', { design: drawn('glaze-drips'), params: { cool: 0 } }), 'coat', {
-        ink: inkOf('tarn-deep'),
-      }),
+      withPass(
+        withPass(pale, 'clearResist', { design: drawn('glaze-drips'), params: { cool: 'no' } }),
+        'coat',
+        {
+          ink: inkOf('tarn-deep'),
+        },
+      ),
       'warm',
       /still warm/,
     ],
@@ -137,7 +149,7 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       'a base left wet',
       withPass(kitWith(['lantern-pink', 'gorse-mid'], 'black'), 'whiteBase', {
         ink: inkOf('slip-white'),
-        params: { dried: 0 },
+        params: { dried: 'wet' },
       }),
       'wet base',
       /still wet/,
@@ -148,10 +160,18 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       'overlap',
       /Impressions 1 and 2 .* over each other by \d+ %/,
     ],
-    ['an outer edge inside the panel', stencil({ y: 30, scrap: 0 }), 'outer', /will print a straight line/],
+    [
+      'an outer edge inside the panel',
+      stencil({ y: 30, scrap: 'no' }),
+      'outer',
+      /will print a straight line/,
+    ],
     [
       'spray under a stencil that moves',
-      { ...stencil({ hold: 2 }), recipe: addPlacement(stencil({ hold: 2 }).recipe, 'edgeStencil-1') },
+      {
+        ...stencil({ hold: 'spray' }),
+        recipe: addPlacement(stencil({ hold: 'spray' }).recipe, 'edgeStencil-1'),
+      },
       'spray',
       /Hold it by hand/,
     ],
@@ -202,10 +222,10 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       'strip',
       /hardly stands off/,
     ],
-  ])('%s', (_, kit, key, told) => {
-    const finding = find(kit, key);
-    expect(finding?.told).toMatch(told);
-    expect(find(mended(kit, finding), finding?.key ?? '')).toBeUndefined();
+  ])('%s', (_, resolved, key, told) => {
+    const finding = find(resolved, key);
+    expect(finding?.message).toMatch(told);
+    expect(find(mended(resolved, finding), finding?.key ?? '')).toBeUndefined();
   });
 
   test('a well-made resist offends against nothing', () => {
@@ -214,28 +234,28 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
 
   test('white and a colour on one brush are told; each on its own, nothing is', () => {
     const [white, colour] = [inkOf('slip-white'), inkOf('gorse-pale')];
-    const labelled = kitOf(
+    const labelled = resolvedOf(
       [
         { ...white, brush: 'round 1' },
         { ...colour, brush: 'round 1' },
       ],
       cardOf('smooth-white'),
     );
-    expect(find(labelled, 'shared')?.told).toContain('“round 1”');
+    expect(find(labelled, 'shared')?.message).toContain('“round 1”');
     expect(
-      find(kitOf([{ ...white, brush: 'white' }, colour], cardOf('smooth-white')), 'shared'),
+      find(resolvedOf([{ ...white, brush: 'white' }, colour], cardOf('smooth-white')), 'shared'),
     ).toBeUndefined();
   });
 
   test('thin card that is wetted says by what', () => {
-    const thin = withPass(kitOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')), 'splash');
-    expect(find(thin, 'thin')?.told).toMatch(/Splashes wet it through/);
+    const thin = withPass(resolvedOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')), 'splash');
+    expect(find(thin, 'thin')?.message).toMatch(/Splashes wet it through/);
   });
 });
 
 test('what passes do is read: how much of the panel, how strongly, and where a design reads worst', () => {
   const base = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
-  const kit = withPass(
+  const resolved = withPass(
     withPass(base, 'silhouette', {
       ink: inkOf('soot-line'),
       design: drawn('bottle-kiln'),
@@ -243,7 +263,7 @@ test('what passes do is read: how much of the panel, how strongly, and where a d
     }),
     'heatSet',
   );
-  const [image, heat] = passReadings(kit, []);
+  const [image, heat] = passReadings(resolved, []);
   expect(image?.touches).toBeGreaterThan(0.1);
   expect(image?.changes).toBeGreaterThan(20);
   expect(heat?.touches).toBe(0);
@@ -273,29 +293,30 @@ test('whatever is laid: what is told is whole, a press leaves a whole recipe, an
       fc.array(anyPass, { maxLength: 3 }),
       (inks, card, passes) => {
         const recipe = passes.reduce((so, { kind, ink, twice, changes }) => {
-          const kit = kitFrom(so, everything);
+          const resolved = resolve(so, everything);
           const { ink: need, params } = PASS_KINDS[kind];
-          const start = kit ? startFor(kind, kit, DEMO_INKS, OWN_DESIGNS) : {};
+          const start = resolved ? startFor(kind, resolved, DEMO_INKS, OWN_DESIGNS) : {};
           const added = addPass(so, kind, {
             ...start,
-            ...(need && inkDoes(need, ink) ? { inkId: ink.id } : {}),
+            ...(need && inkSuits(need, ink) ? { inkId: ink.id } : {}),
           });
           const id = added.passes.find((pass) => !so.passes.some((other) => other.id === pass.id))?.id ?? '';
           const changed = changes.reduce((one, [at, part]) => {
-            const spec = params[at % Math.max(params.length, 1)];
-            if (!spec) return one;
-            const [least, most] = rangeOf(spec);
-            return setPlacement(one, id, 0, { params: { [spec.key]: least + part * (most - least) } });
+            const specs = Object.entries<ParamSpec>(params);
+            const [key, spec] = specs[at % Math.max(specs.length, 1)] ?? [];
+            return key && spec
+              ? setPlacement(one, id, 'p1', { params: { [key]: valueAt(spec, part) } })
+              : one;
           }, added);
           return twice ? addPlacement(changed, id) : changed;
-        }, kitOf(inks, card).recipe);
-        const kit = kitFrom(recipe, everything);
-        if (!kit) throw new Error('what was laid is not whole');
-        for (const finding of check(kit)) {
-          expect(finding.told).not.toMatch(/undefined|NaN/);
+        }, resolvedOf(inks, card).recipe);
+        const resolved = resolve(recipe, everything);
+        if (!resolved) throw new Error('what was laid is not whole');
+        for (const finding of check(resolved)) {
+          expect(finding.message).not.toMatch(/undefined|NaN/);
           if (!finding.fix) continue;
-          const after = check(mended(kit, finding)).find(({ key }) => key === finding.key);
-          expect(after?.fix?.label, finding.told).not.toBe(finding.fix.label);
+          const after = check(mended(resolved, finding)).find(({ key }) => key === finding.key);
+          expect(after?.fix?.label, finding.message).not.toBe(finding.fix.label);
         }
       },
     ),

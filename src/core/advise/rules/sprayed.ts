@@ -1,29 +1,25 @@
-import { param } from '../../base/params';
-import { setPlacement } from '../../recipe/editPasses';
-import { passesInOrder } from '../../recipe/passesInOrder';
-import type { Rule } from './rules';
-
-const SPRAY = 2;
+import { setPlacements } from '../../recipe/editPasses';
+import { edgeStencil } from '../../recipe/passes/edgeStencil';
+import { isOfKind } from '../../recipe/passes/passes';
+import { passesInOrder } from '../../recipe/recipe';
+import type { Rule } from './definition';
 
 /** Repositionable spray under a stencil that has to move: it drags and takes ink along. */
 export const sprayed: Rule = {
   id: 'sprayed',
-  check: ({ kit: { recipe } }) =>
+  check: ({ resolved: { recipe } }) =>
     passesInOrder(recipe).flatMap((pass) => {
-      const { placements } = pass;
-      const sticks = placements.some(({ params }) => param(params, 'hold', 0) === SPRAY);
-      if (!sticks || placements.length < 2) return [];
+      if (!isOfKind(pass, edgeStencil) || pass.placements.length < 2) return [];
+      if (!pass.placements.some(({ params }) => params.hold === 'spray')) return [];
       return [
         {
           key: `spray ${pass.id}`,
-          told: 'Sprayed adhesive under a stencil that is moved drags, and takes ink along. Hold it by hand.',
+          message:
+            'Sprayed adhesive under a stencil that is moved drags, and takes ink along. Hold it by hand.',
           fix: {
             label: 'Hold it by hand',
-            mend: (current) =>
-              placements.reduce(
-                (held, _, i) => setPlacement(held, pass.id, i, { params: { hold: 0 } }),
-                current,
-              ),
+            apply: (current) =>
+              setPlacements<typeof edgeStencil>(current, pass.id, { params: { hold: 'hand' } }),
           },
         },
       ];

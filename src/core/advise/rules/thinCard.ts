@@ -1,34 +1,32 @@
-import { CURLS_BELOW, curlOf, LIES_FLAT_FROM } from '../../readings/card/cardFit';
-import { PASS_KINDS, type PassKindId } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/passesInOrder';
+import { CURLS_BELOW, curlOf, LIES_FLAT_FROM } from '../../materials/card/weight';
+import { PASS_KINDS } from '../../recipe/passes/passes';
 import type { Recipe } from '../../recipe/recipe';
+import { passesInOrder } from '../../recipe/recipe';
+import type { Rule } from './definition';
 import { nearestCard } from './nearest';
-import type { Rule } from './rules';
 
 /** Card that curls once it is wetted. */
 export const thinCard: Rule = {
   id: 'thinCard',
-  check: ({ kit: { card, recipe }, cards }) => {
+  check: ({ resolved: { card, recipe }, cards }) => {
     if (card.grammage >= CURLS_BELOW) return [];
     const other = nearestCard(card, cards, ({ grammage }) => grammage >= LIES_FLAT_FROM);
     return [
       {
         key: `thin ${card.id}`,
-        told: [...curlOf(card), ...wetted(recipe)].join(' '),
+        message: [...curlOf(card), ...wetted(recipe)].join(' '),
         ...(other
-          ? { fix: { label: `Take ${other.name}`, mend: (recipe) => ({ ...recipe, cardId: other.id }) } }
+          ? { fix: { label: `Take ${other.name}`, apply: (recipe) => ({ ...recipe, cardId: other.id }) } }
           : {}),
       },
     ];
   },
 };
 
-const WETS: readonly PassKindId[] = ['lift', 'splash', 'waterStamp', 'paste'];
-
 /** Which passes wet it. */
 function wetted(recipe: Recipe): string[] {
   const labels = passesInOrder(recipe)
-    .filter(({ kind }) => WETS.includes(kind))
+    .filter(({ kind }) => PASS_KINDS[kind].wetsThrough)
     .map(({ kind }) => PASS_KINDS[kind].label);
   return labels.length > 0 ? [`${labels.join(', ')} wet it through.`] : [];
 }

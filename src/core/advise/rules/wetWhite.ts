@@ -1,22 +1,24 @@
-import { param } from '../../base/params';
-import { setPlacement } from '../../recipe/editPasses';
-import { passesInOrder } from '../../recipe/passesInOrder';
-import type { Recipe } from '../../recipe/recipe';
-import type { Rule } from './rules';
+import { setPlacements } from '../../recipe/editPasses';
+import { isOfKind } from '../../recipe/passes/passes';
+import { whiteBase } from '../../recipe/passes/whiteBase';
+import { passesInOrder } from '../../recipe/recipe';
+import type { Finding, Rule } from './definition';
 
 /** Colour laid wet on white: it pushes the white about and sinks; a fluorescent most of all. */
 export const wetWhite: Rule = {
   id: 'wetWhite',
-  check: ({ kit: { inks, recipe } }) => [
-    ...passesInOrder(recipe).flatMap((pass) =>
-      pass.kind === 'whiteBase' && param(pass.placements[0]?.params ?? {}, 'dried', 1) === 0
+  check: ({ resolved: { inks, recipe } }) => [
+    ...passesInOrder(recipe).flatMap((pass): Finding[] =>
+      isOfKind(pass, whiteBase) && pass.placements.some(({ params }) => params.dried === 'wet')
         ? [
             {
               key: `wet base ${pass.id}`,
-              told: 'The blend is laid on a white base that is still wet: it pushes the white about and sinks. Let it dry before.',
+              message:
+                'The blend is laid on a white base that is still wet: it pushes the white about and sinks. Let it dry before.',
               fix: {
                 label: 'Dry the white first',
-                mend: (current: Recipe) => setPlacement(current, pass.id, 0, { params: { dried: 1 } }),
+                apply: (current) =>
+                  setPlacements<typeof whiteBase>(current, pass.id, { params: { dried: 'dried' } }),
               },
             },
           ]
@@ -30,7 +32,7 @@ export const wetWhite: Rule = {
       return [
         {
           key: `wet white ${i}`,
-          told: `${glowing.name} laid wet on white pushes it about and sinks. Lay the white alone and let it dry before.`,
+          message: `${glowing.name} laid wet on white pushes it about and sinks. Lay the white alone and let it dry before.`,
         },
       ];
     }),

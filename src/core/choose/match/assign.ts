@@ -46,7 +46,7 @@ export function assignInks(wanted: readonly Lab[], shelf: readonly DriedInk[]): 
 }
 
 /** A colour difference in words. Thresholds: common practice. */
-export function tellDifference(difference: number): string {
+export function describeDifference(difference: number): string {
   if (difference < 1) return 'the same to the eye';
   if (difference < 3) return 'hardly apart';
   if (difference < 6) return 'near';
@@ -58,7 +58,7 @@ export function tellDifference(difference: number): string {
 export const OUT_OF_REACH = 12;
 
 /** What the nearest ink lacks, where nothing on the shelf reaches a colour; undefined where something does. */
-export function tellOutOfReach({ wanted, nearest }: Match): string | undefined {
+export function describeOutOfReach({ wanted, nearest }: Match): string | undefined {
   const best = nearest[0];
   if (!best || best.difference < OUT_OF_REACH) return undefined;
   const { lab, ink } = best.dried;

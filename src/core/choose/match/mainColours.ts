@@ -20,7 +20,7 @@ export interface MainColour {
 export const COLOUR_COUNT = { least: 2, most: 5 } as const;
 
 /** Pixels clustered; more do not move the centres. */
-const MOST_CLUSTERED = 9000;
+const MAX_CLUSTERED = 9000;
 const SEED = 1912;
 /** Places compared when a marker is put down, per colour. */
 const CANDIDATES = 12;
@@ -31,7 +31,7 @@ const CANDIDATES = 12;
  */
 export function mainColours(pixels: Pixels, count: number): MainColour[] {
   const { width, height } = pixels;
-  const step = Math.max(1, Math.sqrt((width * height) / MOST_CLUSTERED));
+  const step = Math.max(1, Math.sqrt((width * height) / MAX_CLUSTERED));
   const points: number[][] = [];
   const places: { x: number; y: number }[] = [];
   for (let v = step / 2; v < height; v += step)

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
-import { WHITE_CARD } from '../../../testing/kits';
+import { WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
 import { dryShelf } from '../../readings/driedShelf';
-import { assignInks, tellOutOfReach } from './assign';
+import { assignInks, describeOutOfReach } from './assign';
 import { ladderOrder, matchWithChoice } from './ladder';
 import { colourAt, mainColours } from './mainColours';
 import { readPasted } from './pasted';
@@ -56,9 +56,9 @@ describe('assignment', () => {
   test('what no ink reaches is said, with what it would have to be; a shelf too small gives none', () => {
     const [match] = assignInks([{ l: 50, a: 110, b: -110 }], shelf);
     if (!match) throw new Error('no match');
-    expect(tellOutOfReach(match)).toMatch(/No ink on the shelf reaches it.*more colourful/);
+    expect(describeOutOfReach(match)).toMatch(/No ink on the shelf reaches it.*more colourful/);
     const [own] = assignInks([(shelf[0] as (typeof shelf)[number]).lab], shelf);
-    expect(own && tellOutOfReach(own)).toBeUndefined();
+    expect(own && describeOutOfReach(own)).toBeUndefined();
     expect(assignInks([labOfHex('#ffffff'), labOfHex('#000000')], shelf.slice(0, 1))).toEqual([]);
   });
 

@@ -1,3 +1,4 @@
+import { smoothStep } from '../../base/smoothStep';
 import { type Hex, linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
 import { layered, noiseField } from '../photo/noise';
@@ -17,10 +18,8 @@ const mix = (p: LinearRgb, q: LinearRgb, part: number): LinearRgb => {
 };
 const hold = (t: number): number => Math.min(Math.max(t, 0), 1);
 /** From 0 at `from` to 1 at `to`, with soft ends. */
-const soft = (from: number, to: number, value: number): number => {
-  const t = hold((value - from) / (to - from));
-  return t * t * (3 - 2 * t);
-};
+const soft = (from: number, to: number, value: number): number =>
+  smoothStep(hold((value - from) / (to - from)));
 const colours = (...hexes: Hex[]): LinearRgb[] => hexes.map(linearRgbOfHex);
 /** Colours at even stops from 0 to 1. */
 const ramp = (stops: readonly LinearRgb[], t: number): LinearRgb => {

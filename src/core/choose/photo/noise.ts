@@ -1,3 +1,5 @@
+import { smoothStep } from '../../base/smoothStep';
+
 /** Smooth noise in −1…1 over a plane, with one bump a unit; the same seed gives the same field. */
 export type Noise = (x: number, y: number) => number;
 
@@ -11,7 +13,7 @@ export function noiseField(seed: number): Noise {
   };
   return (x, y) => {
     const [i, j] = [Math.floor(x), Math.floor(y)];
-    const [u, v] = [soft(x - i), soft(y - j)];
+    const [u, v] = [smoothStep(x - i), smoothStep(y - j)];
     const top = at(i, j) * (1 - u) + at(i + 1, j) * u;
     const foot = at(i, j + 1) * (1 - u) + at(i + 1, j + 1) * u;
     return top * (1 - v) + foot * v;
@@ -26,5 +28,3 @@ export const layered =
     for (let layer = 0, size = 1; layer < layers; layer++, size *= 2) sum += noise(x * size, y * size) / size;
     return sum / 2;
   };
-
-const soft = (t: number): number => t * t * (3 - 2 * t);

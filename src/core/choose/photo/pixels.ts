@@ -26,9 +26,9 @@ export const LINEAR = Float64Array.from({ length: 256 }, (_, signal) => {
 export function pixelAt({ width, data }: Pixels, x: number, y: number): LinearRgb {
   const at = (y * width + x) * 4;
   return {
-    r: LINEAR[data[at] as number] as number,
-    g: LINEAR[data[at + 1] as number] as number,
-    b: LINEAR[data[at + 2] as number] as number,
+    r: LINEAR[data[at]],
+    g: LINEAR[data[at + 1]],
+    b: LINEAR[data[at + 2]],
   };
 }
 

@@ -12,12 +12,12 @@ export interface Sample {
 }
 
 /** Pixels looked at in a box; a larger box is looked at in even steps. */
-const MOST_LOOKED_AT = 900;
+const MAX_LOOKED_AT = 900;
 
 /** The robust mean of a box: specks, glints and grain do not move a median. */
 export function sampleBox(pixels: Pixels, box: Box): Sample {
   const { x0, y0, x1, y1 } = boxInside(pixels, box);
-  const step = Math.max(1, Math.round(Math.sqrt(((x1 - x0 + 1) * (y1 - y0 + 1)) / MOST_LOOKED_AT)));
+  const step = Math.max(1, Math.round(Math.sqrt(((x1 - x0 + 1) * (y1 - y0 + 1)) / MAX_LOOKED_AT)));
   const met: LinearRgb[] = [];
   for (let y = y0; y <= y1; y += step) for (let x = x0; x <= x1; x += step) met.push(pixelAt(pixels, x, y));
   const rgb = {

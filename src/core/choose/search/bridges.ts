@@ -1,8 +1,8 @@
+import { type BlendGround, bareGround } from '../../engine/blend';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { chroma } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
-import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { type Brew, brewMiddle } from '../../readings/joints/brew';
@@ -31,7 +31,7 @@ export interface Bridging {
   readonly brewed: Brew;
 }
 
-const walked = (first: Ink, second: Ink, ground: Spectrum): JointWalk => {
+const walked = (first: Ink, second: Ink, ground: BlendGround): JointWalk => {
   const stations = walkJoint(first, second, ground);
   return { stations, verdict: judgeJoint(stations) };
 };
@@ -41,7 +41,7 @@ const dullestOf = (stations: readonly Station[]): number =>
 
 /** Ranks every ink of the shelf as the middle between two ends on a card. */
 export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Bridging {
-  const ground = groundOfCard(card);
+  const ground = bareGround(card);
   const direct = walked(first, last, ground);
   const middles = shelf
     .filter(({ id }) => id !== first.id && id !== last.id)

@@ -1,9 +1,10 @@
 import type { Card } from '../../materials/card/card';
 import type { Ink } from '../../materials/ink/ink';
 import { type Readings, readingsOf } from '../../readings/readings';
-import type { Judged } from './relations';
-import type { TopCoats } from './topCoats';
-import type { FoldedTrio, Trio } from './trios';
+import type { FoldedTrio } from './foldTrios';
+import type { TopCoats } from './pairs/topCoats';
+import type { Trio } from './query';
+import type { Judged } from './relations/definition';
 
 /** A found trio as a view shows it. */
 export interface FoundTrio {
@@ -19,7 +20,7 @@ export interface FoundTrio {
 }
 
 /** A folded trio with its inks and the full judgement of its joints. */
-export function tellTrio({ dried }: Judged, card: Card, trio: FoldedTrio, coats?: TopCoats): FoundTrio {
+export function describeTrio({ dried }: Judged, card: Card, trio: FoldedTrio, coats?: TopCoats): FoundTrio {
   const inksOf = ({ first, middle, last }: Trio): Ink[] =>
     [first, middle, last].map((i) => dried.inks[i] as Ink);
   const inks = inksOf(trio);

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
 import { STANDARD_1912 } from '../../../testing/colourSets';
-import { ink, WHITE_CARD } from '../../../testing/kits';
+import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Hex, labOfHex } from '../../materials/colour/hex';
@@ -14,11 +15,14 @@ import { brewMiddle } from '../../readings/joints/brew';
 import { judgeJoint, walkJoint } from '../../readings/joints/joint';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
-import { NOUNS, nounLattice } from './nounLattice';
-import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairTable';
-import { type Judged, RELATION_IDS, RELATIONS, type RelationId } from './relations';
-import { topCoatsOf } from './topCoats';
-import { foldTrios, mergeResults, NO_CONSTRAINTS, searchTrios, type TrioQuery, trioKey } from './trios';
+import { foldTrios } from './foldTrios';
+import { NOUNS, nounLattice } from './pairs/nounLattice';
+import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairs/pairTable';
+import { topCoatsOf } from './pairs/topCoats';
+import { NO_CONSTRAINTS, type TrioQuery, trioKey } from './query';
+import type { Judged } from './relations/definition';
+import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
+import { mergeResults, searchTrios } from './trios';
 
 function judged(inks: readonly Ink[]): Judged {
   const dried = dryInks(inks, WHITE_CARD);
@@ -66,12 +70,11 @@ test('nouns from the lattice are those of the designations, over the 1912 standa
 test('the pair table says what walking and judging each joint says', () => {
   const inks = standardInks.filter((_, i) => i % 23 === 0);
   const { dried, pairs } = judged(inks);
-  const ground = groundOfCard(WHITE_CARD);
   let joints = 0;
   let agreed = 0;
   for (let i = 0; i < inks.length; i++)
     for (let j = i + 1; j < inks.length; j++) {
-      const stations = walkJoint(dried.inks[i] as Ink, dried.inks[j] as Ink, ground);
+      const stations = walkJoint(dried.inks[i] as Ink, dried.inks[j] as Ink, bareGround(WHITE_CARD));
       joints++;
       if (VERDICTS[pairs.verdict[i * inks.length + j] ?? 0] === judgeJoint(stations).kind) agreed++;
       const dullest = Math.min(...stations.slice(1, -1).map(({ lab }) => chroma(lab)));
@@ -274,12 +277,14 @@ describe('what the trade advises (common practice)', () => {
   });
 
   test('a potent ink takes more of the joint', () => {
-    const ground = groundOfCard(WHITE_CARD);
+    const ground = bareGround(WHITE_CARD);
     const [pale, dark] = [ink('pale', '#f2c230'), ink('dark', '#1f4f7a')];
     const half = (potency: number) => walkJoint(pale, { ...dark, potency }, ground)[6]?.lab.l ?? 0;
     expect(half(2)).toBeLessThan(half(1));
     expect(half(0.5)).toBeGreaterThan(half(1));
-    expect(driedColour({ ...dark, potency: 3 }, ground)).toEqual(driedColour(dark, ground));
+    expect(driedColour({ ...dark, potency: 3 }, groundOfCard(WHITE_CARD))).toEqual(
+      driedColour(dark, groundOfCard(WHITE_CARD)),
+    );
   });
 
   test('three primaries give orange, green and violet in the joints', () => {
@@ -294,7 +299,7 @@ describe('what the trade advises (common practice)', () => {
   test('the brewed middle is as far from one end as from the other, and has more of the weaker ink', () => {
     const ground = groundOfCard(WHITE_CARD);
     const [pink, blue] = [ink('pink', '#e2568f'), ink('blue', '#1f4f7a')];
-    const { mix, parts, lab } = brewMiddle(pink, blue, ground);
+    const { mix, parts, lab } = brewMiddle(pink, blue, bareGround(WHITE_CARD));
     expect(deltaE00(lab, driedColour(pink, ground))).toBeCloseTo(deltaE00(lab, driedColour(blue, ground)), 3);
     expect(mix).toBeLessThan(0.45);
     expect(parts[0]).toBeGreaterThan(parts[1]);
@@ -302,7 +307,7 @@ describe('what the trade advises (common practice)', () => {
       { ink: pink, coats: 1 - mix },
       { ink: blue, coats: mix },
     ];
-    expect(labOfSpectrum(laidReflectance(laid, ground, 'dry'))).toEqual(lab);
+    expect(labOfSpectrum(laidReflectance(laid, ground))).toEqual(lab);
   });
 });
 

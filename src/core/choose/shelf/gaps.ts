@@ -1,4 +1,4 @@
-import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
+import { COLOURLESS, chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
 import type { DriedInk } from '../../readings/driedShelf';
 
 /** Hue sectors of 30°, from the hue of red onward, in words. */
@@ -20,8 +20,6 @@ export const HUE_SECTORS = [
 /** Bands of L*, pale first: each from this value up to the one before. */
 export const VALUE_BANDS = [80, 65, 50, 35, 0] as const;
 
-/** Below this chroma an ink fills no place among the hues. */
-const COLOURLESS = 8;
 /** Hue angle, in degrees, in the middle of the first sector. */
 const FIRST_HUE = 30;
 

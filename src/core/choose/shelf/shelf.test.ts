@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
-import { ink, WHITE_CARD } from '../../../testing/kits';
+import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex, parseColour } from '../../materials/colour/hex';
 import { contrastRatio, filmOfInk } from '../../materials/ink/ink';

@@ -1,4 +1,4 @@
-import { deltaE00, MOST_LIGHTNESS_WEIGHT } from '../../materials/colour/difference';
+import { deltaE00, MAX_LIGHTNESS_WEIGHT } from '../../materials/colour/difference';
 import type { DriedInk } from '../../readings/driedShelf';
 
 /** Two inks that dry to nearly one colour. */
@@ -18,7 +18,7 @@ export function findTwins(shelf: readonly DriedInk[], within = TWINS_WITHIN): Tw
   for (let i = 0; i < sorted.length; i++)
     for (let j = i + 1; j < sorted.length; j++) {
       const [p, q] = [sorted[i] as DriedInk, sorted[j] as DriedInk];
-      if (q.lab.l - p.lab.l >= within * MOST_LIGHTNESS_WEIGHT) break;
+      if (q.lab.l - p.lab.l >= within * MAX_LIGHTNESS_WEIGHT) break;
       const difference = deltaE00(p.lab, q.lab);
       if (difference < within) twins.push({ pair: [p, q], difference });
     }

@@ -1,5 +1,5 @@
 import { formatBare, formatLength, type Millimetres, type Unit } from '../../base/length';
-import { seededRandom } from '../../picture/grain';
+import { seededRandom } from '../../base/random';
 import type { Piece } from './pieces';
 
 /** The sheets pieces are cut from. */
@@ -45,7 +45,7 @@ export interface CutPlan {
 }
 
 /** Pieces of one plan at the most. */
-export const MOST_PIECES = 400;
+export const MAX_PIECES = 400;
 /** Lengths nearer than this are one: a trimmer is not finer. */
 const EXACT: Millimetres = 0.01;
 
@@ -66,8 +66,8 @@ export function planCuts(sheet: Sheet, pieces: readonly Piece[], grain = false, 
   const tell = ({ width, height }: Sheet) => `${formatBare(width, unit)} × ${formatLength(height, unit)}`;
   const count = pieces.reduce((sum, piece) => sum + piece.count, 0);
   if (count === 0) throw new CannotCut('There is nothing to cut. Ask for one piece at least.');
-  if (count > MOST_PIECES)
-    throw new CannotCut(`${count} pieces are too many for one plan: ${MOST_PIECES} at most.`);
+  if (count > MAX_PIECES)
+    throw new CannotCut(`${count} pieces are too many for one plan: ${MAX_PIECES} at most.`);
   for (const piece of pieces) {
     const fits = piece.width <= sheet.width + EXACT && piece.height <= sheet.height + EXACT;
     const fitsTurned = !grain && piece.height <= sheet.width + EXACT && piece.width <= sheet.height + EXACT;
@@ -269,7 +269,7 @@ export function cutsOf(placed: readonly Placed[], sheet: Sheet): Cut[] {
       at: way === 'across' ? at - box.y : at - box.x,
       from: way === 'across' ? { x: box.x, y: at } : { x: at, y: box.y },
       to: way === 'across' ? { x: box.x + box.width, y: at } : { x: at, y: box.y + box.height },
-      gives: `${tellPart(before)} | ${tellPart(after)}`,
+      gives: `${describePart(before)} | ${describePart(after)}`,
     });
     split(before, first as typeof box);
     split(after, second as typeof box);
@@ -281,7 +281,7 @@ export function cutsOf(placed: readonly Placed[], sheet: Sheet): Cut[] {
 const isAll = (piece: Placed, box: { x: number; y: number; width: number; height: number }): boolean =>
   Math.abs(piece.width - box.width) < 3 * EXACT && Math.abs(piece.height - box.height) < 3 * EXACT;
 
-function tellPart(pieces: readonly Placed[]): string {
+function describePart(pieces: readonly Placed[]): string {
   if (pieces.length === 0) return 'offcut';
   const counts = new Map<string, number>();
   for (const { name } of pieces) counts.set(name, (counts.get(name) ?? 0) + 1);

@@ -2,7 +2,7 @@ import { formatBare, formatLength, type Unit } from '../../base/length';
 import type { Cut, CutPlan } from './cutPlan';
 
 /** One cut as it is read at the trimmer. */
-export const tellCut = ({ way, at, gives }: Cut, unit: Unit): string =>
+export const describeCut = ({ way, at, gives }: Cut, unit: Unit): string =>
   `${way === 'across' ? 'Across' : 'Down'} at ${formatLength(at, unit)} from the ${way === 'across' ? 'top' : 'left'}: ${gives}`;
 
 /** Sheets that are cut alike. */
@@ -15,19 +15,19 @@ export interface AlikeSheets {
 
 /** A plan's sheets by how they are cut, each way once, in the order of the first of each. */
 export function sheetsAlike({ sheets }: CutPlan): AlikeSheets[] {
-  const byLie = new Map<string, number[]>();
+  const byPlace = new Map<string, number[]>();
   for (const [i, { placed }] of sheets.entries()) {
-    const lie = JSON.stringify(placed);
-    byLie.set(lie, [...(byLie.get(lie) ?? []), i]);
+    const place = JSON.stringify(placed);
+    byPlace.set(place, [...(byPlace.get(place) ?? []), i]);
   }
-  return [...byLie.values()].map((places) => ({
+  return [...byPlace.values()].map((places) => ({
     places,
-    name: `${places.length === 1 ? 'Sheet' : 'Sheets'} ${tellRuns(places.map((place) => place + 1))}`,
+    name: `${places.length === 1 ? 'Sheet' : 'Sheets'} ${describeRuns(places.map((place) => place + 1))}`,
   }));
 }
 
 /** Rising numbers with what follows on each other drawn together: "1 to 4, 6". */
-function tellRuns(numbers: readonly number[]): string {
+function describeRuns(numbers: readonly number[]): string {
   const runs: [from: number, to: number][] = [];
   for (const number of numbers) {
     const last = runs.at(-1);
@@ -43,7 +43,7 @@ export function cutText({ sheet, sheets, waste }: CutPlan, unit: Unit): string {
   return [
     head,
     ...sheets.map(({ cuts }, i) =>
-      [`Sheet ${i + 1}`, ...cuts.map((cut, k) => `  ${k + 1}. ${tellCut(cut, unit)}`)].join('\n'),
+      [`Sheet ${i + 1}`, ...cuts.map((cut, k) => `  ${k + 1}. ${describeCut(cut, unit)}`)].join('\n'),
     ),
     'Blades cut: keep fingers behind the guard, cut on a mat, and follow the trimmer maker’s own sheet.',
   ].join('\n\n');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test, vi } from 'vitest';
+import { seededRandom } from '../../base/random';
 import { isoASize } from '../../materials/card/paper';
-import { seededRandom } from '../../picture/grain';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
 import { sheetsAlike } from './cutText';
 import { type Piece, piecesOf } from './pieces';

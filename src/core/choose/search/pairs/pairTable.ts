@@ -1,19 +1,23 @@
-import { type Card, groundOfCard } from '../../materials/card/card';
-import { deltaE00 } from '../../materials/colour/difference';
-import { chroma, hueDegrees, type Lab, labOfXyz } from '../../materials/colour/lab';
-import { nameColour } from '../../materials/colour/names';
-import { WEIGHTS } from '../../materials/colour/observer';
-import { BANDS, type Spectrum } from '../../materials/colour/spectrum';
-import type { Film } from '../../materials/ink/film';
-import { filmCurve } from '../../materials/ink/filmCurve';
-import { filmOfInk, type Ink, potencyOf } from '../../materials/ink/ink';
-import { driedColour } from '../../materials/ink/laid';
-import { MUDDY, STATIONS, TOO_ALIKE, type VerdictKind } from '../../readings/joints/joint';
+import { type Card, groundOfCard } from '../../../materials/card/card';
+import { deltaE00 } from '../../../materials/colour/difference';
+import { chroma, hueDegrees, type Lab, labOfXyz } from '../../../materials/colour/lab';
+import { nameColour } from '../../../materials/colour/names';
+import { WEIGHTS } from '../../../materials/colour/observer';
+import { BANDS, type Spectrum } from '../../../materials/colour/spectrum';
+import type { Film } from '../../../materials/ink/film';
+import { filmCurve } from '../../../materials/ink/filmCurve';
+import { filmOfInk, type Ink, potencyOf } from '../../../materials/ink/ink';
+import { driedColour } from '../../../materials/ink/laid';
+import { MUDDY, STATIONS, TOO_ALIKE, type VerdictKind } from '../../../readings/joints/joint';
 import { NOUNS, nounLattice } from './nounLattice';
 
 /** Verdicts as they stand in the table. */
 export const VERDICTS: readonly VerdictKind[] = ['clean run', 'new colour', 'mud', 'too alike'];
-const [CLEAN, NEW, MUD, ALIKE] = [0, 1, 2, 3];
+const codeOf = (verdict: VerdictKind): number => VERDICTS.indexOf(verdict);
+const CLEAN = codeOf('clean run');
+const NEW = codeOf('new colour');
+export const MUD = codeOf('mud');
+export const ALIKE = codeOf('too alike');
 
 /** What stands in `fresh` where a joint has no new colour. */
 export const NO_NOUN = 255;
@@ -127,8 +131,8 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   };
 
   function judge(row: number, other: number, table: PairTable): void {
-    const [firstNoun, lastNoun] = [noun[row] as number, noun[other] as number];
-    const weaker = Math.min(dried.chroma[row] as number, dried.chroma[other] as number);
+    const [firstNoun, lastNoun] = [noun[row], noun[other]];
+    const weaker = Math.min(dried.chroma[row], dried.chroma[other]);
     const rungIsMuddy = muddy[firstNoun] === 1 || muddy[lastNoun] === 1;
     let dullest = Number.POSITIVE_INFINITY;
     let fresh = NO_NOUN;
@@ -137,8 +141,8 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
     let mud = false;
     let dull = false;
     for (let station = 1; station < STATIONS - 1; station++) {
-      const c = chromas[station] as number;
-      const hue = nouns[station] as number;
+      const c = chromas[station];
+      const hue = nouns[station];
       dullest = Math.min(dullest, c);
       const isDull = !rungIsMuddy && muddy[hue] === 1 && c < weaker;
       dull ||= isDull;
@@ -153,7 +157,7 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
     const verdict = difference < TOO_ALIKE ? ALIKE : mud ? MUD : fresh !== NO_NOUN ? NEW : CLEAN;
     for (const at of [row * count + other, other * count + row]) {
-      table.verdict[at] = verdict as number;
+      table.verdict[at] = verdict;
       table.difference[at] = difference;
       table.dullest[at] = dullest;
       table.fresh[at] = fresh;
@@ -167,7 +171,7 @@ function weighedGround(ground: Spectrum): Float64Array {
   const rows = new Float64Array(4 * BANDS);
   for (let band = 0; band < BANDS; band++)
     rows.set(
-      [ground[band], WEIGHTS.x[band], WEIGHTS.y[band], WEIGHTS.z[band]].map((value) => value as number),
+      [ground[band], WEIGHTS.x[band], WEIGHTS.y[band], WEIGHTS.z[band]].map((value) => value),
       4 * band,
     );
   return rows;
@@ -191,20 +195,20 @@ function mixedLab(first: EvenFilm, second: EvenFilm, y: number, ground: Float64A
   const { absorption: k2, scattering: s2, even: even2 } = second;
   const x = 1 - y;
   const even = even1 && even2;
-  let s = x * (s1[0] as number) + y * (s2[0] as number);
+  let s = x * s1[0] + y * s2[0];
   let sumX = 0;
   let sumY = 0;
   let sumZ = 0;
   for (let band = 0, at = 0; band < BANDS; band++, at += 4) {
-    const k = x * (k1[band] as number) + y * (k2[band] as number);
-    if (!even) s = x * (s1[band] as number) + y * (s2[band] as number);
-    const g = ground[at] as number;
+    const k = x * k1[band] + y * k2[band];
+    if (!even) s = x * s1[band] + y * s2[band];
+    const g = ground[at];
     const both = k + s;
     const curve = filmCurve(k * (both + s));
     const r = (s - g * (both - curve)) / (both - g * s + curve);
-    sumX += r * (ground[at + 1] as number);
-    sumY += r * (ground[at + 2] as number);
-    sumZ += r * (ground[at + 3] as number);
+    sumX += r * ground[at + 1];
+    sumY += r * ground[at + 2];
+    sumZ += r * ground[at + 3];
   }
   return labOfXyz({ x: sumX, y: sumY, z: sumZ });
 }

@@ -1,11 +1,11 @@
-import { xyzOfSpectrum } from '../../materials/colour/lab';
-import { buffsOff } from '../../materials/ink/kinds';
-import { laidReflectance } from '../../materials/ink/laid';
+import { xyzOfSpectrum } from '../../../materials/colour/lab';
+import { buffsOff } from '../../../materials/ink/kinds';
+import { laidReflectance } from '../../../materials/ink/laid';
+import { DARK_UP_TO } from '../../../readings/legibility/topCoat';
 import type { DriedInks } from './pairTable';
 
-/** At least this pale, L*, an ink shows from under a dark coat; at most this dark, an ink makes one. Common practice. */
+/** At least this pale, L*, an ink shows from under a dark coat. Common practice. */
 export const LIGHT_FROM = 55;
-export const DARK_UP_TO = 38;
 
 /** How clearly a clear resist over pale inks reads through each dark coat of the shelf. */
 export interface TopCoats {
@@ -29,12 +29,12 @@ export function topCoatsOf({ inks, labs, ground }: DriedInks): TopCoats {
   labs.forEach(({ l }, i) => {
     const ink = inks[i];
     if (l < LIGHT_FROM || !ink) return;
-    const under = laidReflectance([{ ink, coats: 1 }], ground, 'dry');
+    const under = laidReflectance([{ ink, coats: 1 }], ground);
     const kept = xyzOfSpectrum(under).y + 0.05;
     darks.forEach((dark, d) => {
       const coat = inks[dark];
       if (!coat) return;
-      const covered = xyzOfSpectrum(laidReflectance([{ ink: coat, coats: 1 }], under, 'dry')).y + 0.05;
+      const covered = xyzOfSpectrum(laidReflectance([{ ink: coat, coats: 1 }], under)).y + 0.05;
       reads[d * count + i] = kept / covered;
     });
   });
@@ -44,14 +44,14 @@ export function topCoatsOf({ inks, labs, ground }: DriedInks): TopCoats {
       let dark = -1;
       let most = 0;
       for (let d = 0, row = 0; d < darks.length; d++, row += count) {
-        let worst = reads[row + first] as number;
-        const second = reads[row + middle] as number;
-        const third = reads[row + last] as number;
+        let worst = reads[row + first];
+        const second = reads[row + middle];
+        const third = reads[row + last];
         if (second < worst) worst = second;
         if (third < worst) worst = third;
         if (worst <= most) continue;
         most = worst;
-        dark = darks[d] as number;
+        dark = darks[d];
       }
       return { dark, reads: most };
     },

@@ -1,6 +1,6 @@
-import { deltaE00, MOST_LIGHTNESS_WEIGHT } from '../../materials/colour/difference';
-import type { Lab } from '../../materials/colour/lab';
-import { COLOUR_NAMES, centroidOf, nearestName } from '../../materials/colour/names';
+import { deltaE00, MAX_LIGHTNESS_WEIGHT } from '../../../materials/colour/difference';
+import type { Lab } from '../../../materials/colour/lab';
+import { COLOUR_NAMES, centroidOf, nearestName } from '../../../materials/colour/names';
 
 /** Every noun a designation can have; a noun's place in this list stands for it in tables. */
 export const NOUNS: readonly string[] = [...new Set(COLOUR_NAMES.map(({ noun }) => noun))].sort();
@@ -33,7 +33,7 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
   const probe = { l: 0, a: 0, b: 0 };
 
   const nameAt = (at: number): number => {
-    const known = names[at] as number;
+    const known = names[at];
     if (known >= 0) return known;
     const k = at % AB_POINTS;
     const j = Math.floor(at / AB_POINTS) % AB_POINTS;
@@ -44,9 +44,8 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
   };
   const lookInto = (cell: number): number => {
     const met = [...new Set(ACROSS.map((across) => nameAt(cell + across)))];
-    const nouns = new Set(met.map((name) => NOUN_OF_NAME[name] as number));
-    const found =
-      nouns.size === 1 ? ([...nouns][0] as number) : MIXED + mixed.push(Uint16Array.from(met)) - 1;
+    const nouns = new Set(met.map((name) => NOUN_OF_NAME[name]));
+    const found = nouns.size === 1 ? [...nouns][0] : MIXED + mixed.push(Uint16Array.from(met)) - 1;
     cells[cell] = found;
     return found;
   };
@@ -60,7 +59,7 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
     const j = clamp((a - AB_FROM) / STEP, AB_POINTS - 2);
     const k = clamp((b - AB_FROM) / STEP, AB_POINTS - 2);
     const cell = (i * AB_POINTS + j) * AB_POINTS + k;
-    const known = cells[cell] as number;
+    const known = cells[cell];
     const found = known >= 0 ? known : lookInto(cell);
     if (found < MIXED) return found;
     probe.l = l;
@@ -77,13 +76,13 @@ function nearestOf(names: Uint16Array, lab: Lab): number {
   let best = 0;
   let least = Number.POSITIVE_INFINITY;
   for (let i = 0; i < names.length; i++) {
-    const centroid = CENTROIDS[names[i] as number] as Lab;
-    if (Math.abs(centroid.l - lab.l) >= least * MOST_LIGHTNESS_WEIGHT) continue;
+    const centroid = CENTROIDS[names[i]] as Lab;
+    if (Math.abs(centroid.l - lab.l) >= least * MAX_LIGHTNESS_WEIGHT) continue;
     const difference = deltaE00(lab, centroid);
     if (difference < least) {
       least = difference;
-      best = names[i] as number;
+      best = names[i];
     }
   }
-  return NOUN_OF_NAME[best] as number;
+  return NOUN_OF_NAME[best];
 }

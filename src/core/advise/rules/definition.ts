@@ -1,0 +1,37 @@
+import type { Unit } from '../../base/length';
+import type { Card } from '../../materials/card/card';
+import type { Ink } from '../../materials/ink/ink';
+import type { PassReading } from '../../readings/passReadings';
+import type { Readings } from '../../readings/readings';
+import type { Recipe } from '../../recipe/recipe';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+
+/** What a rule looks at: the recipe as it is judged, and what else the maker has. */
+export interface RuleInput {
+  readonly resolved: ResolvedRecipe;
+  readonly readings: Readings;
+  /** What its passes do; empty as long as they have not been read. */
+  readonly passes: readonly PassReading[];
+  readonly shelf: readonly Ink[];
+  readonly cards: readonly Card[];
+  /** What lengths are told in. */
+  readonly unit: Unit;
+}
+
+/** Something to mind, and how it can be mended by one press, where it can. */
+export interface Finding {
+  /** The same as long as it is the same finding. */
+  readonly key: string;
+  readonly message: string;
+  readonly fix?: { readonly label: string; readonly apply: (recipe: Recipe) => Recipe };
+}
+
+/** A rule of the trade. Adding one is adding one of these in a file of its own, and a line in the list. */
+export interface Rule {
+  readonly id: string;
+  readonly check: (input: RuleInput) => readonly Finding[];
+}
+
+/** What was read of a pass; undefined as long as it has not been. */
+export const readingOf = ({ passes }: RuleInput, { id }: { readonly id: string }): PassReading | undefined =>
+  passes.find((reading) => reading.id === id);

@@ -1,0 +1,137 @@
+import { describe, expect, test } from 'vitest';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import { OWN_DESIGNS } from '../../materials/design/own';
+import type { PassReading } from '../../readings/passReadings';
+import { readLadder } from '../../readings/readings';
+import { addRung } from '../../recipe/editLadder';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+import type { Finding, Rule, RuleInput } from './definition';
+import { lostImage } from './lostImage';
+import { muddyJoint } from './muddyJoint';
+import { nearestCard, nearestShowing } from './nearest';
+
+const [gorse, thrift, tarn] = [
+  ink('Gorse', '#f2c230'),
+  ink('Thrift', '#e2568f'),
+  ink('Tarn', '#1f4f7a'),
+] as const;
+const plain = resolvedOf([gorse, thrift, tarn]);
+const [design] = OWN_DESIGNS;
+
+const check = (rule: Rule, resolved: ResolvedRecipe, change: Partial<RuleInput> = {}): readonly Finding[] =>
+  rule.check({
+    resolved,
+    readings: readLadder(resolved),
+    passes: [],
+    shelf: [],
+    cards: [],
+    unit: 'mm',
+    ...change,
+  });
+
+/** A reading of a pass whose design stands out by such ratios. */
+const reading = (id: string, ratios: readonly number[], better?: PassReading['better']): PassReading => ({
+  id,
+  touches: 0.2,
+  changes: 20,
+  contrast: {
+    least: Math.min(...ratios),
+    worst: { x: 0, y: 0 },
+    cell: { width: 1, height: 1 },
+    places: ratios.map((ratio, i) => ({ x: i, y: 0, ratio })),
+  },
+  ...(better ? { better } : {}),
+});
+
+describe('a strip that hardly stands off', () => {
+  const strip = withPass(plain, 'greetingStrip', { params: { shadow: 'no' } });
+  const found = (ratios: readonly number[], of = strip) =>
+    check(lostImage, of, { passes: [reading('greetingStrip-1', ratios)] });
+
+  test('is told by its usual place, up to a ratio of 1.6', () => {
+    expect(found([1, 1.55, 9]).map(({ message }) => message)).toEqual([
+      'The greeting strip hardly stands off what lies under it.',
+    ]);
+    expect(found([1, 1.6, 9])).toEqual([]);
+  });
+  test('is mended by a shadow, and one that has a shadow is not told', () => {
+    const [finding] = found([1, 1.2, 1.3]);
+    expect(finding?.fix?.label).toBe('Set a shadow under it');
+    const mended = finding?.fix?.apply(strip.recipe) ?? strip.recipe;
+    expect(mended.passes[0]?.placements[0]?.params).toMatchObject({ shadow: 'black' });
+    expect(found([1, 1.2, 1.3], { ...strip, recipe: mended })).toEqual([]);
+    expect(check(lostImage, strip)).toEqual([]);
+  });
+});
+
+describe('a silhouette that does not read', () => {
+  const stamped = (strength = 100) => {
+    if (!design) throw new Error('no design');
+    return withPass(plain, 'silhouette', { ink: tarn, design, params: { strength } });
+  };
+  const found = (least: number, of = stamped(), better?: PassReading['better']) =>
+    check(lostImage, of, { passes: [reading('silhouette-1', [least, 8], better)] });
+
+  test('is told below the ratio a bold shape needs, unless it is faint on purpose', () => {
+    expect(found(2.9)).toHaveLength(1);
+    expect(found(3)).toEqual([]);
+    expect(found(2.9, stamped(90))).toEqual([]);
+  });
+  test('is stamped in what reads better, as often as it takes, or set on calmer ground', () => {
+    const white = ink('Slip', '#fdfdfb', 'white');
+    const [finding] = found(1.5, stamped(), { ink: white, strength: 200 });
+    expect(finding?.message).toBe('The silhouette reads at only 1.5 : 1 at its worst place.');
+    expect(finding?.fix?.label).toBe('Stamp it in Slip, twice');
+    const mended = finding?.fix?.apply(stamped().recipe);
+    expect(mended?.passes[0]?.placements[0]).toMatchObject({ inkId: 'Slip', params: { strength: 200 } });
+    expect(found(1.5)[0]?.message).toMatch(/no stamping ink of the shelf reads better there/);
+    expect(found(1.5)[0]?.fix).toBeUndefined();
+  });
+});
+
+describe('a muddy joint', () => {
+  const [red, green] = [ink('Hawberry', '#b3262f'), ink('Alder', '#5b8f3a')] as const;
+  const muddy = resolvedOf([red, green]);
+  const brown = ink('Saggar', '#6b4a35');
+
+  test('gets a middle ink that is owned and blended, between the two', () => {
+    const shelf = [{ ...brown, id: 'wished', wished: true }, ink('Soot', '#141416', 'detail'), brown];
+    const [finding] = check(muddyJoint, muddy, { shelf });
+    expect(finding?.message).toMatch(/^Hawberry and Alder turn to .* where they meet\.$/);
+    expect(finding?.fix?.label).toBe('Put a middle ink between');
+    const mended = finding?.fix?.apply(muddy.recipe);
+    expect(mended?.rungs.map(({ inkId }) => inkId)).toEqual(['Hawberry', 'Saggar', 'Alder']);
+  });
+  test('is left as it is where nothing on the shelf would do, or the ladder is full', () => {
+    const [finding] = check(muddyJoint, muddy);
+    expect(finding?.fix?.apply(muddy.recipe)).toEqual(muddy.recipe);
+    const five = [red, green, ...[1, 2, 3].map((i) => ({ ...green, id: `green ${i}` }))];
+    const full = resolvedOf(five);
+    expect(full.recipe.rungs).toHaveLength(5);
+    expect(addRung(full.recipe, 1, 'x').rungs).toHaveLength(5);
+    const [told] = check(muddyJoint, full, { shelf: [brown] });
+    expect(told?.message).toContain('where they meet');
+    expect(told?.fix).toBeUndefined();
+  });
+});
+
+describe('the nearest that will do', () => {
+  const near = { ...tarn, id: 'near', overWhite: '#204f7b' } as const;
+  const far = ink('far', '#3a8f4a');
+  test('ink is another one, owned, that shows on the card', () => {
+    const any = () => true;
+    expect(nearestShowing(tarn, [tarn, far, near], WHITE_CARD, any)).toBe(near);
+    expect(nearestShowing(tarn, [tarn, far, { ...near, wished: true }], WHITE_CARD, any)).toBe(far);
+    expect(nearestShowing(tarn, [tarn, far, near], WHITE_CARD, ({ id }) => id !== 'near')).toBe(far);
+    expect(nearestShowing(tarn, [tarn], WHITE_CARD, any)).toBeUndefined();
+    const dye = { ...near, kind: 'dye' } as const;
+    expect(nearestShowing(tarn, [dye], BLACK_CARD, any)).toBeUndefined();
+  });
+  test('card is another one, nearest in colour', () => {
+    const cream = { ...WHITE_CARD, id: 'cream', colour: '#f6efdd' } as const;
+    const cards = [WHITE_CARD, BLACK_CARD, cream];
+    expect(nearestCard(WHITE_CARD, cards, () => true)).toBe(cream);
+    expect(nearestCard(WHITE_CARD, cards, ({ id }) => id === 'black')).toBe(BLACK_CARD);
+    expect(nearestCard(WHITE_CARD, [WHITE_CARD], () => true)).toBeUndefined();
+  });
+});

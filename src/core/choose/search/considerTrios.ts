@@ -1,0 +1,168 @@
+import type { PairTable } from './pairs/pairTable';
+import { MUD } from './pairs/pairTable';
+import { byRank, type Constraints, type SortId, type Trio, type TrioQuery, trioKey } from './query';
+import type { Judged } from './relations/definition';
+import { RELATIONS } from './relations/relations';
+
+/** Weighs one trio after another, given pale to dark, and keeps the best. */
+export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
+  const { relation, constraints, sort, seed, keep } = query;
+  const { dried, pairs } = judged;
+  const { scorer, anyMiddle } = RELATIONS[relation];
+  const score = scorer(judged);
+  const { lightness, inks } = dried;
+  const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
+  const family = familyNumbers(inks.map((ink) => ink.family));
+  const made = new Set(constraints.notAmong);
+  const { darkestAtMost, spacingAtLeast, noMud, families, farFromKept } = constraints;
+  const fromKept = distanceFromKept(judged, constraints.kept);
+  const free =
+    darkestAtMost >= 100 &&
+    spacingAtLeast <= 0 &&
+    farFromKept <= 0 &&
+    must.length + made.size === 0 &&
+    families === 'any';
+  const byFit = sort === 'fit';
+  const best = keepBest(keep);
+  let found = 0;
+
+  const allowed = (i: number, j: number, k: number): boolean => {
+    const q = lightness[k];
+    if (q > darkestAtMost || lightness[j] - q < spacingAtLeast) return false;
+    if (must.length > 0 && must.some((wanted) => wanted !== i && wanted !== j && wanted !== k)) return false;
+    if (families !== 'any') {
+      const same = family[i] === family[j] && family[j] === family[k];
+      if (same !== (families === 'same')) return false;
+    }
+    if (farFromKept > 0 && fromKept(i, j, k) < farFromKept) return false;
+    if (made.size === 0) return true;
+    return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
+  };
+  const fitOf = (first: number, middle: number, last: number): number =>
+    noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
+  const keepIt = (i: number, j: number, k: number, middle: number, fit: number): void => {
+    const rank = byFit
+      ? fit
+      : sort === 'unlikeKept'
+        ? fromKept(i, j, k)
+        : rankBy(sort, judged, seed, i, j, k);
+    if (rank < best.least()) return;
+    const [first, last] = middle === j ? [i, k] : middle === i ? [j, k] : [i, j];
+    best.add({ first: first, middle, last: last, fit, rank });
+  };
+  return {
+    /**
+     * Weighs two inks with every third that is darker, from this place of `numbers` on. Where the relation allows
+     * any middle, the best of the three is taken.
+     */
+    thirds: (i: number, j: number, from: number): void => {
+      for (let c = from; c < numbers.length; c++) {
+        const k = numbers[c];
+        if (!free && !allowed(i, j, k)) continue;
+        let fit = fitOf(i, j, k);
+        let middle = j;
+        if (anyMiddle) {
+          const palest = fitOf(j, i, k);
+          const darkest = fitOf(i, k, j);
+          if (palest > fit) {
+            fit = palest;
+            middle = i;
+          }
+          if (darkest > fit) {
+            fit = darkest;
+            middle = k;
+          }
+        }
+        if (fit <= 0) continue;
+        found++;
+        keepIt(i, j, k, middle, fit);
+      }
+    },
+    best: best.sorted,
+    count: () => found,
+  };
+}
+
+const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>
+  verdict[first * count + middle] === MUD || verdict[middle * count + last] === MUD;
+
+/** Distance told where nothing is kept: farther than any two trios can be. */
+const NOTHING_KEPT = 200;
+
+/**
+ * How far a trio is from the nearest kept one: the mean CIEDE2000 of their inks, the palest with the palest and the
+ * darkest with the darkest. Kept trios with an ink that is not searched are passed over.
+ */
+function distanceFromKept({ dried, pairs }: Judged, kept: Constraints['kept']) {
+  const placeOf = new Map(dried.inks.map(({ id }, place) => [id, place]));
+  const rows = kept
+    .map((ids) => ids.flatMap((id) => placeOf.get(id) ?? []).sort((p, q) => p - q))
+    .filter((places) => places.length === 3);
+  const { count, difference } = pairs;
+  return (i: number, j: number, k: number): number => {
+    let least = NOTHING_KEPT;
+    for (const [p = 0, q = 0, r = 0] of rows) {
+      const sum = difference[i * count + p] + difference[j * count + q] + difference[k * count + r];
+      if (sum / 3 < least) least = sum / 3;
+    }
+    return least;
+  };
+}
+
+/** A trio's figure other than its fit; inks pale to dark. */
+function rankBy(
+  sort: Exclude<SortId, 'fit' | 'unlikeKept'>,
+  { dried }: Judged,
+  seed: number,
+  i: number,
+  j: number,
+  k: number,
+): number {
+  if (sort === 'chance') return drawn(seed, i, j, k);
+  const { lightness, chroma } = dried;
+  const [p, m, q] = [lightness[i], lightness[j], lightness[k]];
+  if (sort === 'evenness') return Math.min(p - m, m - q) / Math.max(p - m, m - q, 1e-9);
+  if (sort === 'chroma') return (chroma[i] + chroma[j] + chroma[k]) / 3;
+  return q;
+}
+
+/** A number in 0…1 for three inks and a seed, as good as random: multiply, shift and mix. */
+function drawn(seed: number, i: number, j: number, k: number): number {
+  let h = Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b);
+  for (const part of [i, j, k]) {
+    h = Math.imul(h ^ (part + 0x27d4eb2f), 0xc2b2ae35);
+    h ^= h >>> 15;
+  }
+  return (h >>> 0) / 2 ** 32;
+}
+
+function familyNumbers(families: readonly string[]): Uint16Array {
+  const numbers = new Map<string, number>();
+  return Uint16Array.from(families, (name) => {
+    const number = numbers.get(name) ?? numbers.size;
+    numbers.set(name, number);
+    return number;
+  });
+}
+
+/** Keeps the first `max` by rank. Collects twice as many, then cuts. */
+function keepBest(max: number) {
+  let kept: Trio[] = [];
+  let least = Number.NEGATIVE_INFINITY;
+  const cut = (): void => {
+    kept = kept.sort(byRank).slice(0, max);
+    if (kept.length === max) least = kept[max - 1]?.rank ?? least;
+  };
+  return {
+    /** Nothing ranked below this can be among them. */
+    least: () => least,
+    add: (trio: Trio): void => {
+      kept.push(trio);
+      if (kept.length >= 2 * max) cut();
+    },
+    sorted: (): readonly Trio[] => {
+      cut();
+      return kept;
+    },
+  };
+}
