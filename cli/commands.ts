@@ -1,11 +1,11 @@
 import { readFile, stat, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { findingsOf } from '../src/core/advise/rules/rules';
-import { groundOf } from '../src/core/engine/ground';
 import { readCutRequest } from '../src/core/files/cutRequest';
 import { writeCutSvg } from '../src/core/files/cutSvg';
 import { FileError } from '../src/core/files/fileError';
-import { RECIPE_FILE_LIMIT, readRecipeFile } from '../src/core/files/recipeFile';
+import { refuseLarger } from '../src/core/files/limits';
+import { LARGEST_RECIPE, openRecipe } from '../src/core/files/open';
 import { writeRecipePicture } from '../src/core/files/recipePicture';
 import { PAPERS, type Paper, writeSheetPdf } from '../src/core/files/sheetPdf';
 import { CannotCut, planCuts } from '../src/core/make/cutting/cutPlan';
@@ -13,16 +13,16 @@ import { cutText } from '../src/core/make/cutting/cutText';
 import { paintPanel, pixelsAt } from '../src/core/picture/paint';
 import { passReadings } from '../src/core/readings/passReadings';
 import { laidShares, perceivedShares } from '../src/core/readings/perceived';
-import { readingsOf } from '../src/core/readings/readings';
+import { readLadder } from '../src/core/readings/readings';
 import { setRun } from '../src/core/recipe/editLadder';
 import { PASS_KINDS } from '../src/core/recipe/passes/passes';
-import type { Kit } from '../src/core/recipe/recipe';
+import type { ResolvedRecipe } from '../src/core/recipe/resolved';
 import { RUN_IDS } from '../src/core/recipe/runs/runs';
 import { SCHOOL_IDS } from '../src/core/recipe/schools/schools';
 import { sheetText } from '../src/core/sheet/compile';
 import { USUAL_PACE } from '../src/core/sheet/times';
 import { Mistake } from './mistake';
-import { tellBridge, tellMatch, tellTrios } from './shelfCommands';
+import { bridgeText, matchText, triosText } from './shelfCommands';
 
 const USAGE = `Usage:
   npm run -s tint -- readings FILE.json
@@ -36,15 +36,13 @@ const USAGE = `Usage:
 
 FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
 
-const DPI_LIMITS = { least: 20, most: 1200 } as const;
+const DPI_LIMITS = { min: 20, max: 1200 } as const;
 
-async function readKit(path: string | undefined): Promise<Kit> {
+async function readResolved(path: string | undefined): Promise<ResolvedRecipe> {
   if (!path) throw new Mistake(`Name the recipe file.\n${USAGE}`);
   try {
-    const { size } = await stat(path);
-    if (size > RECIPE_FILE_LIMIT)
-      throw new Mistake(`${path}: ${size} bytes is too large for a recipe, which is under 1 MB`);
-    return readRecipeFile(await readFile(path, 'utf8'));
+    refuseLarger((await stat(path)).size, LARGEST_RECIPE);
+    return await openRecipe(new Uint8Array(await readFile(path)));
   } catch (error) {
     if (error instanceof FileError) throw new Mistake(`${path}: ${error.message}`);
     if (error instanceof Error && 'code' in error)
@@ -54,39 +52,49 @@ async function readKit(path: string | undefined): Promise<Kit> {
 }
 
 /** The readings with each rung's shares, each joint's width in mm, what each pass does, and what offends against a rule of the trade. */
-function tellReadings(kit: Kit) {
-  const readings = readingsOf(kit, groundOf(kit));
+function readingsOutput(resolved: ResolvedRecipe) {
+  const readings = readLadder(resolved);
   const { rungs, joints, ...rest } = readings;
-  const laid = laidShares(kit);
-  const seen = perceivedShares(kit);
-  const passes = passReadings(kit, []);
+  const laid = laidShares(resolved);
+  const seen = perceivedShares(resolved);
+  const passes = passReadings(resolved, []);
   return {
-    recipe: kit.recipe.name,
-    card: kit.card.name,
+    recipe: resolved.recipe.name,
+    card: resolved.card.name,
     rungs: rungs.map((rung, i) => ({
-      share: kit.recipe.rungs[i]?.share,
+      share: resolved.recipe.rungs[i]?.share,
       laid: laid[i],
       seen: seen[i],
       ...rung,
     })),
-    joints: joints.map((joint, i) => ({ width: kit.recipe.joints[i]?.width, ...joint })),
+    joints: joints.map((joint, i) => ({ width: resolved.recipe.joints[i]?.width, ...joint })),
     ...rest,
     passes: passes.map(({ contrast, ...reading }) => ({
-      pass: PASS_KINDS[kit.recipe.passes.find(({ id }) => id === reading.id)?.kind ?? 'coat'].label,
+      pass: PASS_KINDS[resolved.recipe.passes.find(({ id }) => id === reading.id)?.kind ?? 'coat'].label,
       ...reading,
       ...(contrast ? { contrast: { least: contrast.least, worst: contrast.worst } } : {}),
     })),
-    warnings: findingsOf({ kit, readings, passes, shelf: [], cards: [], unit: 'mm' }).map(({ told }) => told),
+    warnings: findingsOf({ resolved, readings, passes, shelf: [], cards: [], unit: 'mm' }).map(
+      ({ message }) => message,
+    ),
   };
 }
 
-async function writePicture(kit: Kit, out: string | undefined, dpi: number, wet: boolean): Promise<string> {
+async function writePicture(
+  resolved: ResolvedRecipe,
+  out: string | undefined,
+  dpi: number,
+  wet: boolean,
+): Promise<string> {
   if (!out?.toLowerCase().endsWith('.png'))
     throw new Mistake(`Name the picture to write, ending in .png.\n${USAGE}`);
-  if (!(dpi >= DPI_LIMITS.least && dpi <= DPI_LIMITS.most))
-    throw new Mistake(`--dpi must be a number from ${DPI_LIMITS.least} to ${DPI_LIMITS.most}`);
-  const { width, height } = pixelsAt(kit.recipe.panel, dpi);
-  await writeFile(out, writeRecipePicture(kit, paintPanel(kit, wet ? 'wet' : 'dry', width, height), dpi));
+  if (!(dpi >= DPI_LIMITS.min && dpi <= DPI_LIMITS.max))
+    throw new Mistake(`--dpi must be a number from ${DPI_LIMITS.min} to ${DPI_LIMITS.max}`);
+  const { width, height } = pixelsAt(resolved.recipe.panel, dpi);
+  await writeFile(
+    out,
+    writeRecipePicture(resolved, paintPanel(resolved, wet ? 'wet' : 'dry', width, height), dpi),
+  );
   return `${out}: ${width} × ${height} pixels, ${dpi} dpi`;
 }
 
@@ -100,14 +108,17 @@ function named<T extends string>(option: string, given: string, ids: readonly T[
 }
 
 /** The recipe on another run or by another school, where that is asked for. */
-function asAsked(kit: Kit, { run, school }: { run?: string | undefined; school?: string | undefined }): Kit {
-  const { recipe } = kit;
+function asAsked(
+  resolved: ResolvedRecipe,
+  { run, school }: { run?: string | undefined; school?: string | undefined },
+): ResolvedRecipe {
+  const { recipe } = resolved;
   const laid = run ? setRun(recipe, named('run', run, RUN_IDS)) : recipe;
-  return { ...kit, recipe: school ? { ...laid, school: named('school', school, SCHOOL_IDS) } : laid };
+  return { ...resolved, recipe: school ? { ...laid, school: named('school', school, SCHOOL_IDS) } : laid };
 }
 
 /** What is to be cut, as text, and as a drawing a sheet where one is asked for. */
-async function tellCutPlan(
+async function cutPlanText(
   path: string | undefined,
   unit: 'mm' | 'in',
   svg: string | undefined,
@@ -133,7 +144,7 @@ const FONTS = 'node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed';
 const PAPER_DPI = 300;
 
 async function writePdf(
-  kit: Kit,
+  resolved: ResolvedRecipe,
   out: string | undefined,
   unit: 'mm' | 'in',
   paper: string,
@@ -141,12 +152,12 @@ async function writePdf(
   if (!out?.toLowerCase().endsWith('.pdf'))
     throw new Mistake(`Name the PDF to write, ending in .pdf.\n${USAGE}`);
   const size = named('paper', paper, Object.keys(PAPERS) as Paper[]);
-  const { width, height } = pixelsAt(kit.recipe.panel, PAPER_DPI);
-  const png = writeRecipePicture(kit, paintPanel(kit, 'dry', width, height), PAPER_DPI);
+  const { width, height } = pixelsAt(resolved.recipe.panel, PAPER_DPI);
+  const png = writeRecipePicture(resolved, paintPanel(resolved, 'dry', width, height), PAPER_DPI);
   const font = async (weight: string) =>
     new Uint8Array(await readFile(new URL(`../${FONTS}${weight}.ttf`, import.meta.url)));
   const fonts = { plain: await font(''), bold: await font('-Bold') };
-  await writeFile(out, await writeSheetPdf({ kit, unit, pace: USUAL_PACE, paper: size, png, fonts }));
+  await writeFile(out, await writeSheetPdf({ resolved, unit, pace: USUAL_PACE, paper: size, png, fonts }));
   return `${out}: ${size}, the panel at true size`;
 }
 
@@ -159,16 +170,16 @@ async function writePdf(
 export async function runTint(args: string[]): Promise<string> {
   const { positionals, values } = parsed(args);
   const [command, file, out, other] = positionals;
-  const kitAsked = async () => asAsked(await readKit(file), values);
+  const recipeAsked = async () => asAsked(await readResolved(file), values);
   const unit = values.inches ? 'in' : 'mm';
-  if (command === 'readings') return JSON.stringify(tellReadings(await kitAsked()), null, 2);
-  if (command === 'sheet') return sheetText(await kitAsked(), unit);
-  if (command === 'picture') return writePicture(await kitAsked(), out, Number(values.dpi), values.wet);
-  if (command === 'pdf') return writePdf(await kitAsked(), out, unit, values.paper);
-  if (command === 'cut') return tellCutPlan(file, unit, values.svg);
-  if (command === 'trios') return tellTrios(file, values);
-  if (command === 'bridge') return tellBridge(file, [out, other], values);
-  if (command === 'match') return tellMatch(file, out, values);
+  if (command === 'readings') return JSON.stringify(readingsOutput(await recipeAsked()), null, 2);
+  if (command === 'sheet') return sheetText(await recipeAsked(), unit);
+  if (command === 'picture') return writePicture(await recipeAsked(), out, Number(values.dpi), values.wet);
+  if (command === 'pdf') return writePdf(await recipeAsked(), out, unit, values.paper);
+  if (command === 'cut') return cutPlanText(file, unit, values.svg);
+  if (command === 'trios') return triosText(file, values);
+  if (command === 'bridge') return bridgeText(file, [out, other], values);
+  if (command === 'match') return matchText(file, out, values);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
 

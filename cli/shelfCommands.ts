@@ -1,14 +1,17 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
-import { assignInks, tellDifference, tellOutOfReach } from '../src/core/choose/match/assign';
+import { assignInks, describeDifference, describeOutOfReach } from '../src/core/choose/match/assign';
 import { COLOUR_COUNT, colourAt, mainColours } from '../src/core/choose/match/mainColours';
 import type { Pixels } from '../src/core/choose/photo/pixels';
 import { bridgeBetween } from '../src/core/choose/search/bridges';
-import { tellTrio } from '../src/core/choose/search/foundTrio';
-import { dryInks, emptyPairTable, pairJudge } from '../src/core/choose/search/pairTable';
-import { type Judged, RELATION_IDS, RELATIONS, type RelationId } from '../src/core/choose/search/relations';
-import { topCoatsOf } from '../src/core/choose/search/topCoats';
-import { foldTrios, NO_CONSTRAINTS, searchTrios } from '../src/core/choose/search/trios';
+import { foldTrios } from '../src/core/choose/search/foldTrios';
+import { describeTrio } from '../src/core/choose/search/foundTrio';
+import { dryInks, emptyPairTable, pairJudge } from '../src/core/choose/search/pairs/pairTable';
+import { topCoatsOf } from '../src/core/choose/search/pairs/topCoats';
+import { NO_CONSTRAINTS } from '../src/core/choose/search/query';
+import type { Judged } from '../src/core/choose/search/relations/definition';
+import { RELATION_IDS, RELATIONS, type RelationId } from '../src/core/choose/search/relations/relations';
+import { searchTrios } from '../src/core/choose/search/trios';
 import { FileError } from '../src/core/files/fileError';
 import { rowsOfCsv } from '../src/core/files/inksCsv';
 import type { Card } from '../src/core/materials/card/card';
@@ -17,7 +20,7 @@ import { nameColour } from '../src/core/materials/colour/names';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { INK_KINDS } from '../src/core/materials/ink/kinds';
 import { dryShelf } from '../src/core/readings/driedShelf';
-import { tellVerdict } from '../src/core/readings/joints/joint';
+import { describeVerdict } from '../src/core/readings/joints/joint';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { Mistake } from './mistake';
 
@@ -79,7 +82,7 @@ interface TrioOptions extends ShelfOptions {
 }
 
 /** Every trio of the table weighed by a relation, the best told, best first. */
-export async function tellTrios(path: string | undefined, options: TrioOptions): Promise<string> {
+export async function triosText(path: string | undefined, options: TrioOptions): Promise<string> {
   const relation = RELATION_IDS.find((id) => id.toLowerCase() === options.relation.toLowerCase());
   if (!relation) throw new Mistake(`There is no relation "${options.relation}": ${RELATION_IDS.join(', ')}.`);
   const top = Number(options.top);
@@ -98,10 +101,10 @@ export async function tellTrios(path: string | undefined, options: TrioOptions):
   });
   while (search.step());
   const { best, count, outOf } = search.result();
-  const coats = relation === 'lightAndDark' ? topCoatsOf(judged.dried) : undefined;
+  const coats = RELATIONS[relation].underTopCoat ? topCoatsOf(judged.dried) : undefined;
   const found = foldTrios(best, judged)
     .slice(0, top)
-    .map((trio) => tellTrio(judged, card, trio, coats));
+    .map((trio) => describeTrio(judged, card, trio, coats));
   if (options.json) return JSON.stringify({ relation, card: card.name, count, outOf, found }, null, 2);
   const lines = found.map(({ inks: three, fit, readings, topCoat, alike }) =>
     [
@@ -130,7 +133,7 @@ function judge(inks: readonly Ink[], card: Card): Judged {
 const MIDDLES_TOLD = 12;
 
 /** What lies between two inks of the table: directly, with each middle, and brewed. */
-export async function tellBridge(
+export async function bridgeText(
   path: string | undefined,
   [first, last]: readonly (string | undefined)[],
   options: ShelfOptions,
@@ -142,14 +145,14 @@ export async function tellBridge(
   const best = middles.slice(0, MIDDLES_TOLD);
   if (options.json)
     return JSON.stringify({ direct: direct.verdict, needsNone, middles: best, brewed }, null, 2);
-  const { headline, reason } = tellVerdict(direct.verdict);
+  const { headline, reason } = describeVerdict(direct.verdict);
   return [
     `${from.name} to ${to.name} on ${card.name}: ${headline}. ${reason}`,
     needsNone ? 'They need no middle.' : 'A middle helps:',
     numbered(
       best.map(
         ({ ink, joints, dullest }) =>
-          `${ink.name}; ${joints.map(({ verdict }) => tellVerdict(verdict).headline).join(' / ')}; dullest chroma ${Math.round(dullest)}`,
+          `${ink.name}; ${joints.map(({ verdict }) => describeVerdict(verdict).headline).join(' / ')}; dullest chroma ${Math.round(dullest)}`,
       ),
     ),
     `Brewed: ${brewed.parts[0]} of ${from.name} to ${brewed.parts[1]} of ${to.name}, ${brewed.colour.name}.`,
@@ -158,12 +161,12 @@ export async function tellBridge(
 
 /** Pixels on the longer side a picture is reduced to before it is clustered. */
 const LONGEST = 900;
-const MOST_PIXELS = 50_000_000;
+const MAX_PIXELS = 50_000_000;
 
 async function readPicture(path: string | undefined): Promise<Pixels> {
   if (!path) throw new Mistake('Name the picture (PNG, JPEG or WebP).');
   try {
-    const { data, info } = await sharp(path, { limitInputPixels: MOST_PIXELS })
+    const { data, info } = await sharp(path, { limitInputPixels: MAX_PIXELS })
       .rotate()
       .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })
@@ -180,7 +183,7 @@ async function readPicture(path: string | undefined): Promise<Pixels> {
 }
 
 /** A picture's main colours, each with an ink of its own. */
-export async function tellMatch(
+export async function matchText(
   path: string | undefined,
   picture: string | undefined,
   options: ShelfOptions & { readonly colours: string },
@@ -200,8 +203,8 @@ export async function tellMatch(
     matches.map((match) =>
       [
         `${hexOfLab(match.wanted)} ${nameColour(match.wanted).name}: ${match.dried.ink.name}`,
-        `${tellDifference(match.difference)}, ΔE00 ${match.difference.toFixed(1)}`,
-        tellOutOfReach(match) ?? '',
+        `${describeDifference(match.difference)}, ΔE00 ${match.difference.toFixed(1)}`,
+        describeOutOfReach(match) ?? '',
       ]
         .filter(Boolean)
         .join('; '),

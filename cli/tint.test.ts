@@ -10,14 +10,14 @@ import { writeRecipeFile } from '../src/core/files/recipeFile';
 import type { Design } from '../src/core/materials/design/design';
 import { OWN_DESIGNS } from '../src/core/materials/design/own';
 import { DEMO_INKS } from '../src/data/demo/inks';
-import { ink, kitOf, withPass } from '../src/testing/kits';
+import { ink, resolvedOf, withPass } from '../src/testing/resolvedRecipes';
 import { runTint } from './commands';
 
 const folder = mkdtempSync(join(tmpdir(), 'tint-'));
 const file = join(folder, 'recipe.json');
 beforeAll(() => {
-  const kit = kitOf([ink('Gorse', '#f2c230'), ink('Sloe', '#6b3fa0')]);
-  writeFileSync(file, writeRecipeFile(kit));
+  const resolved = resolvedOf([ink('Gorse', '#f2c230'), ink('Sloe', '#6b3fa0')]);
+  writeFileSync(file, writeRecipeFile(resolved));
 });
 
 test('readings come out as JSON', async () => {
@@ -92,7 +92,7 @@ test('a school or a run is tried without changing the file, and the sheet comes 
 
 test('readings tell what passes do and what offends, the picture draws them, and the sheet lays them', async () => {
   const resisted = withPass(
-    withPass(kitOf([ink('Gorse', '#f8d46f'), ink('Thrift', '#f6b5c5')]), 'clearResist', {
+    withPass(resolvedOf([ink('Gorse', '#f8d46f'), ink('Thrift', '#f6b5c5')]), 'clearResist', {
       design: OWN_DESIGNS[0] as Design,
     }),
     'coat',

@@ -1,3 +1,5 @@
+import { freeName } from '../core/base/names';
+import { resolve } from '../core/recipe/resolved';
 import { paceFrom, USUAL_PACE } from '../core/sheet/times';
 import { LastCard, removeCard } from './cards';
 import { addTiming, clearTimings } from './timings';
@@ -6,16 +8,14 @@ import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
 import { OWN_DESIGNS } from '../core/materials/design/own';
 import { setShare } from '../core/recipe/editLadder';
-import { ink, kitOf, withPass } from '../testing/kits';
+import { ink, resolvedOf, withPass } from '../testing/resolvedRecipes';
 import { Database } from './database';
 import { listDesigns, removeDesign, saveDesign } from './designs';
 import { dropTrio, keepTrio, listKept, restoreTrio } from './kept';
 import {
   addRecipe,
   ChangedElsewhere,
-  freeName,
-  importKit,
-  kitFrom,
+  importRecipe,
   listRecipes,
   removeRecipe,
   restoreRecipe,
@@ -44,7 +44,7 @@ describe('the demo', () => {
     expect(cards).toHaveLength(8);
     expect(recipes).toHaveLength(4);
     for (const { recipe } of recipes)
-      expect(kitFrom(recipe, { inks, cards, designs: OWN_DESIGNS })).toBeDefined();
+      expect(resolve(recipe, { inks, cards, designs: OWN_DESIGNS })).toBeDefined();
   });
 });
 
@@ -133,31 +133,34 @@ test('a kept trio is one whatever its order, and comes back as it was', async ()
 });
 
 describe('bringing a recipe in', () => {
-  const kit = kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]);
+  const resolved = resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]);
 
   test('brings its inks and card to a shelf that lacks them', async () => {
     const db = freshDb();
-    const { recipe } = await importKit(db, kit);
-    expect(kitFrom(recipe, await materials(db))?.inks).toEqual(kit.inks);
+    const { recipe } = await importRecipe(db, resolved);
+    expect(resolve(recipe, await materials(db))?.inks).toEqual(resolved.inks);
     expect(await db.inks.count()).toBe(74);
-    await importKit(db, kit);
+    await importRecipe(db, resolved);
     expect(await db.inks.count()).toBe(74);
   });
 
   test('leaves an ink of the same id but another colour alone', async () => {
     const db = freshDb();
-    await importKit(db, kit);
-    const { recipe } = await importKit(db, kitOf([ink('Heron', '#ff0000'), ink('Plover', '#ddccaa')]));
+    await importRecipe(db, resolved);
+    const { recipe } = await importRecipe(
+      db,
+      resolvedOf([ink('Heron', '#ff0000'), ink('Plover', '#ddccaa')]),
+    );
     expect((await db.inks.get('Heron'))?.overWhite).toBe('#556677');
-    const used = kitFrom(recipe, await materials(db))?.inks[0];
+    const used = resolve(recipe, await materials(db))?.inks[0];
     expect(used).toMatchObject({ overWhite: '#ff0000', name: 'Heron (from file)' });
   });
 
   test('leaves nothing behind when a part of it fails', async () => {
     const db = freshDb();
     await db.open();
-    const broken = { ...kit, card: unstorable({ ...kit.card, id: 'broken' }) };
-    await expect(importKit(db, broken)).rejects.toThrow();
+    const broken = { ...resolved, card: unstorable({ ...resolved.card, id: 'broken' }) };
+    await expect(importRecipe(db, broken)).rejects.toThrow();
     expect(await db.inks.count()).toBe(72);
     expect(await db.recipes.count()).toBe(4);
   });
@@ -168,13 +171,15 @@ test('a design stays while a recipe is made with it; the maker’s own come afte
   const star = { id: 'star', name: 'Star', use: 'image', width: 20, height: 20, shapes: [] } as const;
   await saveDesign(db, star);
   expect((await listDesigns(db)).at(-1)).toEqual(star);
-  const kit = withPass(kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', { design: star });
-  await importKit(db, kit);
+  const resolved = withPass(resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', {
+    design: star,
+  });
+  await importRecipe(db, resolved);
   await expect(removeDesign(db, 'star')).rejects.toMatchObject({ by: ['Test'] });
   // Another design of that id comes in beside it.
-  const { recipe } = await importKit(db, { ...kit, designs: [{ ...star, width: 30 }] });
+  const { recipe } = await importRecipe(db, { ...resolved, designs: [{ ...star, width: 30 }] });
   expect(recipe.passes[0]?.designId).not.toBe('star');
-  expect(kitFrom(recipe, await materials(db))?.designs[0]).toMatchObject({
+  expect(resolve(recipe, await materials(db))?.designs[0]).toMatchObject({
     width: 30,
     name: 'Star (from file)',
   });
@@ -204,8 +209,10 @@ test('named states of a recipe are kept apart from other recipes’, the last on
 test('what only a named state is made with stays too, until that state or its recipe is gone', async () => {
   const db = freshDb();
   const star = { id: 'star', name: 'Star', use: 'image', width: 20, height: 20, shapes: [] } as const;
-  const kit = withPass(kitOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', { design: star });
-  const { id, recipe, revision } = await importKit(db, kit);
+  const resolved = withPass(resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', {
+    design: star,
+  });
+  const { id, recipe, revision } = await importRecipe(db, resolved);
   const state = await nameVersion(db, recipe, 'With the star');
   const [first] = recipe.rungs;
   if (!first) throw new Error('no rung');
@@ -338,4 +345,16 @@ describe('migrations', () => {
     const db = new Database('migrated-on', next);
     expect((await db.cards.toArray()).every((card) => 'stock' in card)).toBe(true);
   });
+});
+
+test('inks of passes come in under their new ids, too, where another ink is here under theirs', async () => {
+  const db = freshDb();
+  const [heron, plover] = [ink('Heron', '#556677'), ink('Plover', '#ddccaa')];
+  const edged = (tarn: string) =>
+    withPass(resolvedOf([heron, plover]), 'edge', { ink: ink('Tarn', tarn as '#133f7c') });
+  await importRecipe(db, edged('#133f7c'));
+  const { recipe } = await importRecipe(db, edged('#aa0000'));
+  const laid = resolve(recipe, await materials(db));
+  expect(laid?.passInks).toMatchObject([{ name: 'Tarn (from file)', overWhite: '#aa0000' }]);
+  expect((await db.inks.get('Tarn'))?.overWhite).toBe('#133f7c');
 });

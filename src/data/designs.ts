@@ -1,7 +1,7 @@
 import type { Design } from '../core/materials/design/design';
+import { designIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { refuseWhileUsed } from './inUse';
-import { designIdsOf } from './recipes';
 
 /** Drawn while the database opens: they need not come with the first script. */
 const shipped = import('../core/materials/design/own');

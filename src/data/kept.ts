@@ -1,4 +1,4 @@
-import { trioKey } from '../core/choose/search/trios';
+import { trioKey } from '../core/choose/search/query';
 import type { Ink } from '../core/materials/ink/ink';
 import type { Database } from './database';
 import type { KeptTrio } from './records';

@@ -1,10 +1,7 @@
-import type { Card } from '../core/materials/card/card';
-import type { Design } from '../core/materials/design/design';
-import { BARE, type Ink, isBare } from '../core/materials/ink/ink';
-import { shareEqually } from '../core/recipe/editLadder';
-import { USUAL_PANEL } from '../core/recipe/panel';
-import type { Kit, Recipe } from '../core/recipe/recipe';
-import { STRAIGHT } from '../core/recipe/runs/runs';
+import { freeName, LONGEST_NAME } from '../core/base/names';
+import { isBare } from '../core/materials/ink/ink';
+import type { Recipe } from '../core/recipe/recipe';
+import { type ResolvedRecipe, withIds } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
 
@@ -51,18 +48,6 @@ export const addRecipe = (db: Database, recipe: Recipe): Promise<RecipeRecord> =
     return record;
   });
 
-/** Names made here leave room, within the 120 letters of a file, for what is added to them. */
-const LONGEST_NAME = 100;
-
-/** "Dusk", or "Dusk (2)" when there is a Dusk already, and so on. */
-export function freeName(name: string, taken: ReadonlySet<string>): string {
-  if (!taken.has(name)) return name;
-  const stem = name.replace(/ \(\d+\)$/, '').slice(0, LONGEST_NAME);
-  let count = 2;
-  while (taken.has(`${stem} (${count})`)) count++;
-  return `${stem} (${count})`;
-}
-
 /** Gives a recipe another name; counts as a save, so that other tabs notice. */
 export const renameRecipe = (db: Database, id: string, name: string): Promise<RecipeRecord | undefined> =>
   db.transaction('rw', db.recipes, async () => {
@@ -83,83 +68,21 @@ export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise
   await db.recipes.put(record);
 };
 
-/** A straight recipe of these inks from the top down, equally shared, on a panel of the usual size; not yet saved. */
-export const recipeOf = (name: string, inks: readonly Ink[], card: Card): Recipe =>
-  shareEqually({
-    id: 'new',
-    name: name.slice(0, LONGEST_NAME),
-    cardId: card.id,
-    panel: USUAL_PANEL,
-    run: STRAIGHT,
-    passes: [],
-    tool: 'brush',
-    school: 'suggested',
-    rungs: inks.map(({ id }) => ({ inkId: id, share: 1 / inks.length })),
-    joints: inks.slice(1).map(() => ({ width: 1 })),
-  });
-
-/** What recipes are made of. */
-export interface Materials {
-  readonly inks: readonly Ink[];
-  readonly cards: readonly Card[];
-  readonly designs: readonly Design[];
-}
-
-/** What a recipe needs, from the shelf; undefined when an ink, a design or the card is no longer there. */
-export function kitFrom(recipe: Recipe, { inks, cards, designs }: Materials): Kit | undefined {
-  const card = cards.find(({ id }) => id === recipe.cardId);
-  const find = ({ inkId }: { readonly inkId: string }): Ink[] => {
-    const ink = inkId === BARE.id ? BARE : inks.find(({ id }) => id === inkId);
-    return ink ? [ink] : [];
-  };
-  const found = recipe.rungs.flatMap(find);
-  const inkIds = inkIdsOf(recipe.passes);
-  const passInks = inks.filter(({ id }) => inkIds.has(id));
-  const designIds = designIdsOf(recipe.passes);
-  const drawn = designs.filter(({ id }) => designIds.has(id));
-  const whole =
-    found.length === recipe.rungs.length &&
-    passInks.length === inkIds.size &&
-    drawn.length === designIds.size;
-  return card && whole ? { recipe, card, inks: found, passInks, designs: drawn } : undefined;
-}
-
-const inkIdsOf = (passes: Recipe['passes']): Set<string> =>
-  new Set(passes.flatMap(({ placements }) => placements.flatMap(({ inkId }) => inkId ?? [])));
-
-export const designIdsOf = (passes: Recipe['passes']): Set<string> =>
-  new Set(passes.flatMap(({ designId }) => designId ?? []));
-
 /**
  * Brings a recipe in from a file, with what of its inks, designs and card is not on the shelf yet: all of it or nothing.
  * One that is here under the same id but is another one comes in beside it under a new id.
  */
-export async function importKit(db: Database, kit: Kit): Promise<RecipeRecord> {
+export async function importRecipe(db: Database, resolved: ResolvedRecipe): Promise<RecipeRecord> {
   const { isOwnDesign } = await import('../core/materials/design/own');
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const inkIds = new Map<string, string>();
-    for (const ink of [...kit.inks, ...kit.passInks])
+    for (const ink of [...resolved.inks, ...resolved.passInks])
       if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
-    const here = <T extends { readonly inkId: string }>(part: T): T => ({
-      ...part,
-      inkId: inkIds.get(part.inkId) ?? part.inkId,
-    });
     const designIds = new Map<string, string>();
-    for (const design of kit.designs)
+    for (const design of resolved.designs)
       if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
-    const cardId = await bringIn(db.cards, kit.card);
-    return addRecipe(db, {
-      ...kit.recipe,
-      cardId,
-      rungs: kit.recipe.rungs.map(here),
-      passes: kit.recipe.passes.map(({ designId, ...pass }) => ({
-        ...pass,
-        ...(designId === undefined ? {} : { designId: designIds.get(designId) ?? designId }),
-        placements: pass.placements.map((placement) =>
-          placement.inkId === undefined ? placement : here({ ...placement, inkId: placement.inkId }),
-        ),
-      })),
-    });
+    const cardId = await bringIn(db.cards, resolved.card);
+    return addRecipe(db, withIds({ ...resolved.recipe, cardId }, inkIds, designIds));
   });
 }
 

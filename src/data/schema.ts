@@ -51,7 +51,25 @@ export const SCHEMA: readonly SchemaVersion[] = [
           });
     },
   },
+  {
+    version: 5,
+    title: 'rungs and placements with ids, choices in words',
+    stores: {},
+    upgrade: async (transaction) => {
+      for (const table of ['recipes', 'versions'])
+        await transaction
+          .table(table)
+          .toCollection()
+          .modify((record: { recipe: Record<string, unknown> }) => {
+            if (!hasRungIds(record.recipe)) record.recipe = recipeAt(record.recipe, 3, 4);
+          });
+    },
+  },
 ];
+
+/** Whether a recipe has them already, as the demo's have that this program sows in a database of any version. */
+const hasRungIds = ({ rungs }: Readonly<Record<string, unknown>>): boolean =>
+  Array.isArray(rungs) && rungs.every((rung) => 'id' in rung);
 
 /** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */
 export async function seedDemo(transaction: Transaction): Promise<void> {

@@ -1,4 +1,5 @@
 import type { Ink } from '../core/materials/ink/ink';
+import { inkIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { refuseWhileUsed } from './inUse';
 
@@ -14,8 +15,9 @@ export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
  */
 export const removeInk = (db: Database, inkId: string): Promise<void> =>
   db.transaction('rw', db.inks, db.recipes, db.versions, async () => {
-    await refuseWhileUsed(db, ({ rungs, passes }) =>
-      [...rungs, ...passes.flatMap(({ placements }) => placements)].some((laid) => laid.inkId === inkId),
+    await refuseWhileUsed(
+      db,
+      ({ rungs, passes }) => rungs.some((rung) => rung.inkId === inkId) || inkIdsOf(passes).has(inkId),
     );
     await db.inks.delete(inkId);
   });

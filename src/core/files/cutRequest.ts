@@ -1,7 +1,7 @@
-import { array, boolean, number, object, string, ValidationError } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import type { Piece } from '../make/cutting/pieces';
-import { SHEET_LIMITS } from '../materials/card/card';
-import { FileError } from './fileError';
+import { CARD_LIMITS } from '../materials/card/card';
+import { parsedJson, validated } from './validated';
 
 /** What a cut plan is asked for with, as a file. docs/formats/cut-plan.md describes it. */
 export interface CutRequest {
@@ -11,7 +11,7 @@ export interface CutRequest {
 }
 
 const side = () =>
-  number().strict().typeError('must be a number').required().moreThan(0).max(SHEET_LIMITS.most);
+  number().strict().typeError('must be a number').required().moreThan(0).max(CARD_LIMITS.sheet.max);
 const requestSchema = object({
   sheet: object({ width: side(), height: side() }).noUnknown().required(),
   pieces: array()
@@ -38,20 +38,9 @@ const requestSchema = object({
  * @throws FileError naming what is wrong, and where
  */
 export function readCutRequest(text: string): CutRequest {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new FileError([{ place: '', problem: 'The file is not JSON.' }]);
-  }
-  try {
-    const read = requestSchema.validateSync(value, { strict: true, abortEarly: false });
-    return { ...(read as CutRequest), grain: read.grain ?? false };
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const inner = error.inner.length > 0 ? error.inner : [error];
-    throw new FileError(
-      inner.map(({ path = '', message }) => ({ place: path, problem: message.replace(path, '').trim() })),
-    );
-  }
+  const read = validated(
+    requestSchema,
+    parsedJson(text, 'a cut request; docs/formats/cut-plan.md describes one'),
+  );
+  return { ...read, grain: read.grain ?? false };
 }

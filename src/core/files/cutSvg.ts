@@ -1,8 +1,8 @@
 import { strToU8, zipSync } from 'fflate';
+import type { Point } from '../base/geometry';
 import type { Millimetres } from '../base/length';
 import type { Cut, CutPlan } from '../make/cutting/cutPlan';
 import { sheetsAlike } from '../make/cutting/cutText';
-import type { Point } from '../recipe/runs/runs';
 
 const escaped = (text: string): string =>
   text.replace(

@@ -3,9 +3,9 @@ import { decode } from 'fast-png';
 import { imageDimensionsFromData } from 'image-dimensions';
 import simplify from 'simplify-js';
 import { DESIGN_LIMITS, type Design } from '../materials/design/design';
+import { DESIGNS_LIMIT } from './designSchema';
 import type { ReadDesign } from './designSvg';
 import { FileError } from './fileError';
-import { DESIGNS_LIMIT } from './passSchema';
 
 /** A picture over so many bytes, or with a longer side, is refused before any pixel of it is unpacked. */
 export const PNG_LIMITS = { bytes: 20_000_000, side: 6000 } as const;
@@ -48,7 +48,7 @@ export function readDesignPng(bytes: Uint8Array, id: string, name: string, swapp
     .size([width + 2, height + 2])
     .thresholds([threshold])(values);
   const mm = perMetre ? (1000 / perMetre.value) * perMetre.reduced : USUAL_WIDTH / width;
-  const wide = Math.min(Math.max(width * mm, DESIGN_LIMITS.least), DESIGN_LIMITS.most);
+  const wide = Math.min(Math.max(width * mm, DESIGN_LIMITS.min), DESIGN_LIMITS.max);
   const scale = wide / width;
   const at = (value: number): string => String(Math.round((value - 1) * scale * 1000) / 1000);
   const d = (found?.coordinates ?? [])
@@ -100,12 +100,12 @@ function darkness(bytes: Uint8Array): Tones {
   const darknessAt = (pixel: number): number => {
     let [r, g, b, alpha] = [0, 0, 0, 1];
     if (palette) {
-      const entry = palette[data[pixel] as number] ?? [0, 0, 0];
+      const entry = palette[data[pixel]] ?? [0, 0, 0];
       [r, g, b] = [(entry[0] ?? 0) / 255, (entry[1] ?? 0) / 255, (entry[2] ?? 0) / 255];
       alpha = (entry[3] ?? 255) / 255;
     } else {
       const from = pixel * channels;
-      const value = (i: number) => (data[from + i] as number) / most;
+      const value = (i: number) => data[from + i] / most;
       [r, g, b] = channels < 3 ? [value(0), value(0), value(0)] : [value(0), value(1), value(2)];
       if (channels === 2 || channels === 4) alpha = value(channels - 1);
     }
@@ -131,8 +131,7 @@ function darkness(bytes: Uint8Array): Tones {
 /** The tones that all but a fiftieth lie above and below. */
 function rangeOf(tones: Float64Array): [low: number, high: number] {
   const sorted = tones.toSorted();
-  const at = (part: number) =>
-    sorted[Math.min(Math.floor(part * sorted.length), sorted.length - 1)] as number;
+  const at = (part: number) => sorted[Math.min(Math.floor(part * sorted.length), sorted.length - 1)];
   return [at(0.002), at(0.998)];
 }
 
@@ -140,6 +139,6 @@ function rangeOf(tones: Float64Array): [low: number, high: number] {
 function framed(tones: Float64Array, width: number, height: number): number[] {
   const values = new Array<number>((width + 2) * (height + 2)).fill(0);
   for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) values[(y + 1) * (width + 2) + x + 1] = tones[y * width + x] as number;
+    for (let x = 0; x < width; x++) values[(y + 1) * (width + 2) + x + 1] = tones[y * width + x];
   return values;
 }

@@ -3,8 +3,8 @@ import { parse as parseColour } from 'culori';
 import svgPath from 'svgpath';
 import { MM_AN_INCH } from '../base/length';
 import { DESIGN_LIMITS, type Design, isTooBusy, type Shape, scaleDesign } from '../materials/design/design';
+import { DESIGNS_LIMIT } from './designSchema';
 import { FileError } from './fileError';
-import { DESIGNS_LIMIT } from './passSchema';
 
 /** What a drawing may hold at the most. */
 export const SVG_LIMITS = { letters: 2_000_000, elements: 6000, depth: 40 } as const;
@@ -138,7 +138,7 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
   if (isTooBusy({ height, shapes: drawn }))
     refuse('The drawing’s lines go up and down too often to be measured. Simplify it, and export it again.');
   const design: Design = { id, name, use: 'image', width, height, shapes: drawn };
-  const held = Math.min(Math.max(width, DESIGN_LIMITS.least), DESIGN_LIMITS.most);
+  const held = Math.min(Math.max(width, DESIGN_LIMITS.min), DESIGN_LIMITS.max);
   return { design: held === width ? design : scaleDesign(design, held), leftOut: [...leftOut] };
 }
 
@@ -343,7 +343,7 @@ function shapesOf(d: string, style: Style, frame: Frame, element: number): Shape
     made.push({
       d: moved,
       rule: 'nonzero',
-      stroke: Math.min(Math.round(width * 1000) / 1000, DESIGN_LIMITS.most),
+      stroke: Math.min(Math.round(width * 1000) / 1000, DESIGN_LIMITS.max),
       ...erasing(stroke),
     });
   }

@@ -13,13 +13,13 @@ export class FileError extends Error {
   }
 }
 
-const MOST_TOLD = 5;
+const MAX_TOLD = 5;
 
 function tell(faults: readonly Fault[]): string {
   const told = faults
-    .slice(0, MOST_TOLD)
+    .slice(0, MAX_TOLD)
     .map(({ place, problem }) => (place ? `${place}: ${problem}` : problem))
     .join('\n');
-  const more = faults.length - MOST_TOLD;
+  const more = faults.length - MAX_TOLD;
   return more > 0 ? `${told}\nand ${more} more` : told;
 }

@@ -1,7 +1,7 @@
 import AnyPalette from 'anypalette';
 import { expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink } from '../../testing/kits';
+import { ink } from '../../testing/resolvedRecipes';
 import { rowsOfGpl, writeGpl } from './gpl';
 import { compareAll } from './inkImport';
 

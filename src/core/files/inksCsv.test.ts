@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink } from '../../testing/kits';
+import { ink } from '../../testing/resolvedRecipes';
 import type { Ink } from '../materials/ink/ink';
 import { compareAll } from './inkImport';
 import { rowsOfCsv, writeInksCsv } from './inksCsv';

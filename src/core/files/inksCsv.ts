@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type Hex, parseColour } from '../materials/colour/hex';
-import { type Ink, type InkDepth, POTENCY_LIMITS } from '../materials/ink/ink';
+import { INK_DEPTHS, INK_LIMITS, type Ink, type InkDepth } from '../materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../materials/ink/kinds';
 import { FileError } from './fileError';
 import type { InkRow } from './inkImport';
@@ -88,13 +88,12 @@ export function rowsOfCsv(text: string): InkRow[] {
   });
 }
 
-const DEPTHS: readonly InkDepth[] = ['deep', 'mid', 'pale'];
 const NO = new Set(['no', 'n', 'false', '0', 'wished', 'wished for']);
 
 /** An ink without its id, or what is wrong with the row. */
 function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string {
   const name = cell('name');
-  if (name === '' || name.length > 120) return 'the name must have 1 to 120 letters';
+  if (name === '' || name.length > INK_LIMITS.name) return 'the name must have 1 to 120 letters';
   const overWhite = parseColour(cell('over_white'));
   if (!overWhite) return `over_white "${cell('over_white')}" is not a colour: # and six digits, or L* a* b*`;
   const black = cell('over_black');
@@ -105,17 +104,17 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
   const known = INK_KIND_IDS.find((id) => id === kind || INK_KINDS[id].label === kind);
   if (!known) return `kind "${kind}" is not one of ${INK_KIND_IDS.join(', ')}`;
   const depth = (cell('depth').toLowerCase() || 'mid') as InkDepth;
-  if (!DEPTHS.includes(depth)) return `depth "${depth}" is not one of ${DEPTHS.join(', ')}`;
+  if (!INK_DEPTHS.includes(depth)) return `depth "${depth}" is not one of ${INK_DEPTHS.join(', ')}`;
   const percent = cell('dry_back_percent').replace(',', '.').replace('%', '').trim();
   const dryBack = Number(percent) / 100;
-  if (percent !== '' && !(dryBack >= 0 && dryBack <= 0.9))
+  if (percent !== '' && !(dryBack >= INK_LIMITS.dryBack.min && dryBack <= INK_LIMITS.dryBack.max))
     return `dry_back_percent "${percent}" is not 0 to 90`;
   const strength = cell('potency').replace(',', '.').trim();
   const potency = Number(strength);
-  if (strength !== '' && !(potency >= POTENCY_LIMITS.least && potency <= POTENCY_LIMITS.most))
-    return `potency "${strength}" is not ${POTENCY_LIMITS.least} to ${POTENCY_LIMITS.most}`;
-  const brush = cell('brush').slice(0, 60);
-  const [line, note] = [cell('line').slice(0, 120), cell('note').slice(0, 2000)];
+  if (strength !== '' && !(potency >= INK_LIMITS.potency.min && potency <= INK_LIMITS.potency.max))
+    return `potency "${strength}" is not ${INK_LIMITS.potency.min} to ${INK_LIMITS.potency.max}`;
+  const brush = cell('brush').slice(0, INK_LIMITS.brush);
+  const [line, note] = [cell('line').slice(0, INK_LIMITS.line), cell('note').slice(0, INK_LIMITS.note)];
   return {
     name,
     family: cell('family').slice(0, 120) || name,

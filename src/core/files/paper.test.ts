@@ -5,12 +5,12 @@ import { decode as decodeText } from 'png-chunk-text';
 import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
 import { describe, expect, test, vi } from 'vitest';
-import { ink, kitOf, WHITE_CARD, withPass } from '../../testing/kits';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import type { Design } from '../materials/design/design';
 import { paintPanel, pixelsAt } from '../picture/paint';
 import { setRun } from '../recipe/editLadder';
 import { USUAL_PANEL } from '../recipe/panel';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
 import { USUAL_PACE } from '../sheet/times';
 import { FileError } from './fileError';
@@ -23,13 +23,15 @@ import { PAPERS, writeSheetPdf } from './sheetPdf';
 vi.setConfig({ testTimeout: 40_000 });
 
 const dark = ink('Tarn', '#133f7c');
-const kit = kitOf(
+const resolved = resolvedOf(
   [{ ...ink('Gorse', '#e3b20f'), name: 'Gorsé ½' }, ink('Weir', '#007a7c'), ink('Skerry', '#005487', 'dye')],
   WHITE_CARD,
   { panel: USUAL_PANEL },
 );
-const glowing: Kit = withPass({ ...kit, recipe: setRun(kit.recipe, 'glow') }, 'edge', { ink: dark });
-const pictureOf = (of: Kit, dpi: number) => {
+const glowing: ResolvedRecipe = withPass({ ...resolved, recipe: setRun(resolved.recipe, 'glow') }, 'edge', {
+  ink: dark,
+});
+const pictureOf = (of: ResolvedRecipe, dpi: number) => {
   const { width, height } = pixelsAt(of.recipe.panel, dpi);
   return writeRecipePicture(of, paintPanel(of, 'dry', width, height), dpi);
 };
@@ -76,7 +78,7 @@ describe('the panel as a picture', () => {
 describe('a recipe as a code', () => {
   test('comes back as itself, on every run, and fits a QR code', () => {
     for (const id of RUN_IDS) {
-      const one = { ...kit, recipe: setRun(kit.recipe, id) };
+      const one = { ...resolved, recipe: setRun(resolved.recipe, id) };
       const code = writeRecipeCode(one);
       // What a QR code of version 40 holds at level L. Source: ISO/IEC 18004.
       expect(code.length).toBeLessThan(2953);
@@ -85,7 +87,7 @@ describe('a recipe as a code', () => {
   });
 
   test('changed, cut short or blown up it is refused', () => {
-    const code = writeRecipeCode(kit);
+    const code = writeRecipeCode(resolved);
     const cut = code.slice(0, -40);
     const bomb = CODE_PREFIX + Buffer.from(deflated(' '.repeat(40_000_000))).toString('base64url');
     for (const wrong of [cut, `${code}!`, CODE_PREFIX, bomb])
@@ -130,7 +132,14 @@ test.each(['A4', 'Letter'] as const)(
   'the sheet on %s is one page with the panel at true size',
   async (paper) => {
     const png = pictureOf(glowing, 72);
-    const pdf = await writeSheetPdf({ kit: glowing, unit: 'mm', pace: USUAL_PACE, paper, png, fonts: FONTS });
+    const pdf = await writeSheetPdf({
+      resolved: glowing,
+      unit: 'mm',
+      pace: USUAL_PACE,
+      paper,
+      png,
+      fonts: FONTS,
+    });
     const { pages, size, panel, text } = await read(pdf);
     expect(pages).toBe(1);
     expect(size[0]).toBeCloseTo(PAPERS[paper][0], 1);
@@ -143,9 +152,9 @@ test.each(['A4', 'Letter'] as const)(
 );
 
 test('a panel larger than the paper is drawn smaller, and the page says so', async () => {
-  const large = { ...kit, recipe: { ...kit.recipe, panel: { width: 297, height: 420 } } };
+  const large = { ...resolved, recipe: { ...resolved.recipe, panel: { width: 297, height: 420 } } };
   const pdf = await writeSheetPdf({
-    kit: large,
+    resolved: large,
     unit: 'mm',
     pace: USUAL_PACE,
     paper: 'A4',
@@ -170,9 +179,9 @@ test('a recipe whose own designs are too large for a code still becomes a sheet,
       stroke: 0.4,
     })),
   };
-  const drawn = withPass(kit, 'silhouette', { ink: dark, design: busy });
+  const drawn = withPass(resolved, 'silhouette', { ink: dark, design: busy });
   const pdf = await writeSheetPdf({
-    kit: drawn,
+    resolved: drawn,
     unit: 'mm',
     pace: USUAL_PACE,
     paper: 'A4',

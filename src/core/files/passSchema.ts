@@ -1,56 +1,24 @@
-import { array, boolean, number, type ObjectSchema, object, string } from 'yup';
-import { DESIGN_LIMITS, type Design, isTooBusy, type Shape } from '../materials/design/design';
+import { array, boolean, object } from 'yup';
+import type { Design } from '../materials/design/design';
 import type { Ink } from '../materials/ink/ink';
-import { inkDoes, PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type Pass } from '../recipe/passes/passes';
+import { inkSuits } from '../recipe/passes/definition';
+import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type Pass, placementsOf } from '../recipe/passes/passes';
 import type { Fault } from './fileError';
-import { id, label, numbers, oneOf, paramFaults, real, unknownField } from './schemaParts';
+import { id, oneOf, paramFaults, unknownField, values } from './schemaParts';
 
 /** A pass as it stands in files. */
 export const passSchema = object({
   id: id(),
   kind: oneOf(PASS_KIND_IDS),
-  on: boolean().strict().required(),
+  enabled: boolean().strict().required(),
   designId: id().optional(),
   placements: array()
     .strict()
     .required()
     .min(1, 'must have at least one placement')
     .max(PASS_LIMITS.placements)
-    .of(object({ inkId: id().optional(), params: numbers() }).noUnknown(unknownField).required()),
+    .of(object({ id: id(), inkId: id().optional(), params: values() }).noUnknown(unknownField).required()),
 }).noUnknown(unknownField);
-
-/** Letters of paths that one design may hold, and shapes. */
-export const DESIGNS_LIMIT = 600_000;
-const MOST_SHAPES = 3000;
-
-const shapeSchema: ObjectSchema<Shape> = object({
-  d: string()
-    .strict()
-    .required()
-    .matches(/^[MmLlHhVvCcSsQqTtAaZz\d\s,.eE+-]*$/, 'must be an SVG path'),
-  rule: oneOf(['nonzero', 'evenodd'] as const),
-  stroke: number().strict().min(0).max(DESIGN_LIMITS.most),
-  erases: boolean().strict(),
-}).noUnknown(unknownField) as ObjectSchema<Shape>;
-
-/** A design as it stands in files. */
-export const designSchema = object({
-  id: id(),
-  name: label(),
-  use: oneOf(['image', 'pattern', 'edge'] as const),
-  width: real().min(DESIGN_LIMITS.least).max(DESIGN_LIMITS.most),
-  height: real()
-    .min(1)
-    .max(4 * DESIGN_LIMITS.most),
-  shapes: array()
-    .strict()
-    .required()
-    .min(1, 'must have at least one shape')
-    .max(MOST_SHAPES, `must have at most ${MOST_SHAPES} shapes`)
-    .of(shapeSchema.required()),
-})
-  .noUnknown(unknownField)
-  .test('busy', 'goes up and down too often to be measured', (design) => !isTooBusy(design as Design));
 
 /** What is wrong with passes that have the right shape. */
 export function passFaults(
@@ -61,6 +29,10 @@ export function passFaults(
   const faults = passes.flatMap((pass, i) => faultsOfPass(pass, `recipe.passes[${i}]`, inks, designs));
   if (new Set(passes.map((pass) => pass.id)).size < passes.length)
     faults.push({ place: 'recipe.passes', problem: 'has two passes with one id' });
+  passes.forEach(({ placements }, i) => {
+    if (new Set(placements.map(({ id }) => id)).size < placements.length)
+      faults.push({ place: `recipe.passes[${i}].placements`, problem: 'has two placements with one id' });
+  });
   const placements = passes.reduce((sum, pass) => sum + pass.placements.length, 0);
   if (placements > PASS_LIMITS.placements)
     faults.push({
@@ -77,12 +49,14 @@ export function passFaults(
 }
 
 function faultsOfPass(
-  { kind: kindId, designId, placements }: Pass,
+  pass: Pass,
   place: string,
   inks: ReadonlyMap<string, Ink>,
   designs: readonly Design[],
 ): Fault[] {
-  const kind = PASS_KINDS[kindId];
+  const { designId } = pass;
+  const placements = placementsOf(pass);
+  const kind = PASS_KINDS[pass.kind];
   const faults: Fault[] = [];
   if (designId !== undefined && !kind.design)
     faults.push({ place: `${place}.designId`, problem: `${kind.label} takes no design` });
@@ -90,10 +64,10 @@ function faultsOfPass(
     faults.push({ place: `${place}.designId`, problem: `no design "${designId}" is in the file` });
   if (designId === undefined && kind.design && !kind.design.optional)
     faults.push({ place: `${place}.designId`, problem: `${kind.label} needs a design` });
-  if (placements.length > kind.placements.most)
+  if (placements.length > kind.placements.max)
     faults.push({
       place: `${place}.placements`,
-      problem: `${kind.label} has at most ${kind.placements.most} (there are ${placements.length})`,
+      problem: `${kind.label} has at most ${kind.placements.max} (there are ${placements.length})`,
     });
   placements.forEach(({ inkId, params }, i) => {
     const at = `${place}.placements[${i}]`;
@@ -104,7 +78,7 @@ function faultsOfPass(
     }
     const ink = inkId === undefined ? undefined : inks.get(inkId);
     if (!ink) faults.push({ place: `${at}.inkId`, problem: `no ink "${inkId}" is in the file` });
-    else if (!inkDoes(kind.ink, ink))
+    else if (!inkSuits(kind.ink, ink))
       faults.push({
         place: `${at}.inkId`,
         problem: `${ink.name} cannot be laid as ${kind.label.toLowerCase()}`,

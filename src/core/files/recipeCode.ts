@@ -1,5 +1,5 @@
 import { deflateSync, Inflate, strFromU8, strToU8 } from 'fflate';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { FileError } from './fileError';
 import { RECIPE_FILE_LIMIT, readRecipeFile, writeRecipeFile } from './recipeFile';
 
@@ -7,8 +7,8 @@ import { RECIPE_FILE_LIMIT, readRecipeFile, writeRecipeFile } from './recipeFile
 export const CODE_PREFIX = 'TINT-LADDER:';
 
 /** A recipe with its inks and card as one line of text, short enough for a QR code. */
-export function writeRecipeCode(kit: Kit): string {
-  const compact = JSON.stringify(JSON.parse(writeRecipeFile(kit), shorter));
+export function writeRecipeCode(resolved: ResolvedRecipe): string {
+  const compact = JSON.stringify(JSON.parse(writeRecipeFile(resolved), shorter));
   const bytes = deflateSync(strToU8(compact), { level: 9 });
   const text = btoa(String.fromCharCode(...bytes));
   return CODE_PREFIX + text.replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '');
@@ -26,7 +26,7 @@ export const looksLikeCode = (text: string): boolean => text.trimStart().startsW
  *
  * @throws FileError when it is none, or holds no recipe
  */
-export function readRecipeCode(text: string): Kit {
+export function readRecipeCode(text: string): ResolvedRecipe {
   const coded = text.trim().slice(CODE_PREFIX.length);
   const broken = new FileError([
     { place: '', problem: 'The code is damaged: a part of it is missing or changed. Scan or copy it again.' },
@@ -37,7 +37,7 @@ export function readRecipeCode(text: string): Kit {
     const bytes = Uint8Array.from(atob(coded.replaceAll('-', '+').replaceAll('_', '/')), (letter) =>
       letter.charCodeAt(0),
     );
-    json = strFromU8(inflated(bytes, RECIPE_FILE_LIMIT));
+    json = strFromU8(inflated(bytes, RECIPE_FILE_LIMIT.bytes));
   } catch {
     throw broken;
   }

@@ -1,19 +1,25 @@
 import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ink, kitOf } from '../../testing/kits';
+import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { shareEqually } from '../recipe/editLadder';
 import { FileError } from './fileError';
 import { RECIPE_FILE_LIMIT, readRecipeFile, writeRecipeFile } from './recipeFile';
+import { recipeJsonSchema } from './recipeJsonSchema';
 
-const kit = kitOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c'), ink('Skerry', '#005487', 'dye')]);
-const published = JSON.parse(readFileSync('docs/formats/recipe-3.schema.json', 'utf8'));
+const resolved = resolvedOf([
+  ink('Gorse', '#e3b20f'),
+  ink('Weir', '#007a7c'),
+  ink('Skerry', '#005487', 'dye'),
+]);
+const published = JSON.parse(readFileSync('docs/formats/recipe-4.schema.json', 'utf8'));
 const allows = new Ajv({ allErrors: true }).compile(published);
 
 /** The message for a file with one thing changed in it. */
 function refusal(change: (file: ReturnType<typeof JSON.parse>) => void): string {
-  const file = JSON.parse(writeRecipeFile(kit));
+  const file = JSON.parse(writeRecipeFile(resolved));
   change(file);
   return refusalOf(JSON.stringify(file));
 }
@@ -28,15 +34,21 @@ function refusalOf(text: string): string {
 }
 
 test('a recipe comes back from its file with its inks and card', () => {
-  const back = readRecipeFile(writeRecipeFile({ ...kit, recipe: shareEqually(kit.recipe) }));
-  expect(back.card).toEqual(kit.card);
-  expect(back.inks).toEqual(kit.inks);
+  const back = readRecipeFile(writeRecipeFile({ ...resolved, recipe: shareEqually(resolved.recipe) }));
+  expect(back.card).toEqual(resolved.card);
+  expect(back.inks).toEqual(resolved.inks);
   expect(back.recipe.rungs.map(({ inkId }) => inkId)).toEqual(['Gorse', 'Weir', 'Skerry']);
   expect(back.recipe.rungs[1]?.share).toBeCloseTo(1 / 3, 9);
 });
 
 test('what is written fits the published schema', () => {
-  expect(allows(JSON.parse(writeRecipeFile(kit)))).toBe(true);
+  expect(allows(JSON.parse(writeRecipeFile(resolved)))).toBe(true);
+});
+
+test('the published schema is what the tables of kinds and the limits make it', async () => {
+  await expect(`${JSON.stringify(recipeJsonSchema(), null, 2)}\n`).toMatchFileSnapshot(
+    join(process.cwd(), 'docs/formats/recipe-4.schema.json'),
+  );
 });
 
 describe('a wrong file is refused with the place and the reason', () => {
@@ -55,7 +67,7 @@ describe('a wrong file is refused with the place and the reason', () => {
     ['a field of its own', (f) => (f.recipe.script = 'x'), /recipe.*does not belong.*script/],
   ])('%s, as the published schema does', (_, change, told) => {
     expect(refusal(change)).toMatch(told);
-    const file = JSON.parse(writeRecipeFile(kit));
+    const file = JSON.parse(writeRecipeFile(resolved));
     change(file);
     expect(allows(file)).toBe(false);
   });
@@ -81,13 +93,13 @@ describe('a wrong file is refused with the place and the reason', () => {
     expect(refusalOf('{"format": ')).toMatch(/not JSON/);
     expect(refusalOf('')).toMatch(/not JSON/);
     expect(refusalOf('null')).toMatch(/not a recipe/);
-    expect(refusalOf(' '.repeat(RECIPE_FILE_LIMIT + 1))).toMatch(/too large/);
+    expect(refusalOf(' '.repeat(RECIPE_FILE_LIMIT.bytes + 1))).toMatch(/too large/);
   });
 
   test('no JSON value of any shape gets past, or breaks the reader', () => {
     fc.assert(
       fc.property(fc.jsonValue(), fc.constantFrom('recipe', 'card', 'inks'), (value, field) => {
-        const file = JSON.parse(writeRecipeFile(kit));
+        const file = JSON.parse(writeRecipeFile(resolved));
         file[field] = value;
         expect(refusalOf(JSON.stringify(file))).not.toBe('');
       }),

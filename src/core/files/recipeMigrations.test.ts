@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import { expect, test } from 'vitest';
-import { ink, kitOf, withPass } from '../../testing/kits';
+import { ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
 import { BARE } from '../materials/ink/ink';
 import { setRun } from '../recipe/editLadder';
-import { RECIPE_VERSION, readRecipeFile, writeRecipeFile } from './recipeFile';
-import { RECIPE_MIGRATIONS } from './recipeMigrations';
+import { readRecipeFile, writeRecipeFile } from './recipeFile';
+import { RECIPE_MIGRATIONS, RECIPE_VERSION } from './recipeMigrations';
 
 const card = { id: 'white', name: 'white', colour: '#fcfbf8', finish: 'smooth', grammage: 350 };
 const inks = ['Gorse', 'Skerry'].map((name, i) => ({
@@ -60,13 +60,13 @@ test('a wrong field in an old file is told by its place', () => {
 
 test('every run, what lies over it and bare card come back from a file', () => {
   const dark = ink('Tarn', '#133f7c');
-  const base = kitOf([ink('Gorse', '#e3b20f'), BARE]);
-  const kit = withPass({ ...base, recipe: setRun(base.recipe, 'glow') }, 'horizon', { ink: dark });
-  const back = readRecipeFile(writeRecipeFile(kit));
-  expect(back.recipe.run).toEqual(kit.recipe.run);
+  const base = resolvedOf([ink('Gorse', '#e3b20f'), BARE]);
+  const resolved = withPass({ ...base, recipe: setRun(base.recipe, 'glow') }, 'horizon', { ink: dark });
+  const back = readRecipeFile(writeRecipeFile(resolved));
+  expect(back.recipe.run).toEqual(resolved.recipe.run);
   expect(back.passInks).toEqual([dark]);
   expect(back.inks[1]).toEqual(BARE);
-  expect(JSON.parse(writeRecipeFile(kit)).inks.map(({ id }: { id: string }) => id)).toEqual([
+  expect(JSON.parse(writeRecipeFile(resolved)).inks.map(({ id }: { id: string }) => id)).toEqual([
     'Gorse',
     'Tarn',
   ]);
@@ -75,8 +75,8 @@ test('every run, what lies over it and bare card come back from a file', () => {
 const edgeOf = (inkId: string, depth = 10) => ({
   id: 'edge-1',
   kind: 'edge',
-  on: true,
-  placements: [{ inkId, params: { depth } }],
+  enabled: true,
+  placements: [{ id: 'p1', inkId, params: { depth } }],
 });
 const DESIGN = {
   id: 'own-1',
@@ -106,8 +106,18 @@ test('a file of version 2 opens with its overs as passes: into the wet first, no
   expect(new Ajv().compile(published)(second)).toBe(true);
   const { recipe } = readRecipeFile(JSON.stringify(second));
   expect(recipe.passes).toEqual([
-    { id: 'edge', kind: 'edge', on: true, placements: [{ inkId: 'Gorse', params: { depth: 12 } }] },
-    { id: 'coat', kind: 'coat', on: true, placements: [{ inkId: 'Skerry', params: { strength: 40 } }] },
+    {
+      id: 'edge',
+      kind: 'edge',
+      enabled: true,
+      placements: [{ id: 'p1', inkId: 'Gorse', params: { depth: 12 } }],
+    },
+    {
+      id: 'coat',
+      kind: 'coat',
+      enabled: true,
+      placements: [{ id: 'p1', inkId: 'Skerry', params: { strength: 40 } }],
+    },
   ]);
   expect(recipe.notes).toEqual({ 'pass coat 0': 'thin!', check: 'good' });
 });
@@ -122,7 +132,7 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
   [
     'a number that is none',
     (f) => (f.recipe.run = { id: 'slant', params: { angle: 'steep' } }),
-    /recipe\.run\.params.*numbers/,
+    /recipe\.run\.params\.angle: must be a number/,
   ],
   [
     'two passes of one id',
@@ -141,7 +151,10 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
   ],
   [
     'a resist without a design',
-    (f) => (f.recipe.passes = [{ ...edgeOf('Gorse'), kind: 'clearResist', placements: [{ params: {} }] }]),
+    (f) =>
+      (f.recipe.passes = [
+        { ...edgeOf('Gorse'), kind: 'clearResist', placements: [{ id: 'p1', params: {} }] },
+      ]),
     /recipe\.passes\[0\]\.designId: Clear resist needs a design/,
   ],
   [
@@ -157,8 +170,8 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
         {
           id: 'base',
           kind: 'whiteBase',
-          on: true,
-          placements: [{ inkId: 'Gorse', params: { coats: 0, dried: 1 } }],
+          enabled: true,
+          placements: [{ id: 'p1', inkId: 'Gorse', params: { coats: 'one', dried: 'dried' } }],
         },
       ]),
     /recipe\.passes: must have what lies under the blend before/,
@@ -187,7 +200,7 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
   ],
   ['notes that are no texts', (f) => (f.recipe.notes = { check: 7 }), /recipe\.notes.*texts/],
 ])('%s is refused by its place', (_, change, told) => {
-  const file = JSON.parse(writeRecipeFile(kitOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c')])));
+  const file = JSON.parse(writeRecipeFile(resolvedOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c')])));
   change(file);
   expect(() => readRecipeFile(JSON.stringify(file))).toThrow(told);
 });

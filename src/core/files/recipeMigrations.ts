@@ -8,6 +8,9 @@ export interface RecipeMigration {
   readonly up: (recipe: Readonly<Record<string, unknown>>) => Record<string, unknown>;
 }
 
+/** Today's version of a recipe, in files and in the database. */
+export const RECIPE_VERSION = 4;
+
 /** All of them, oldest first. One that has been released is never edited. */
 export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
   {
@@ -29,7 +32,84 @@ export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
       ...(notes === undefined ? {} : { notes: renamedNotes(notes) }),
     }),
   },
+  {
+    from: 3,
+    title: 'rungs and placements have ids, choices are words, and a pass is enabled',
+    up: ({ rungs, passes, notes, ...recipe }) => ({
+      ...recipe,
+      rungs: withIds(rungs, 'r'),
+      passes: Array.isArray(passes) ? passes.map(passInWords) : passes,
+      ...(notes === undefined ? {} : { notes: notesById(notes, passes) }),
+    }),
+  },
 ];
+
+/** Each record of a list with an id made of a letter and its place, counted from 1. */
+const withIds = (list: unknown, letter: string): unknown =>
+  Array.isArray(list)
+    ? list.map((one, i) => (isPlain(one) ? { id: `${letter}${i + 1}`, ...one } : one))
+    : list;
+
+/** The words that choices of version 3 stood for, by kind and key; `*` is every kind. A number is a place among them. */
+const WORDS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
+  '*': { flip: ['no', 'yes'], repeat: ['no', 'tiles'] },
+  whiteBase: { coats: ['one', 'two'], dried: ['wet', 'dried'] },
+  clearResist: { cool: ['no', 'minute'] },
+  edgeStencil: { scrap: ['no', 'yes'], hold: ['hand', 'tape', 'spray'] },
+  greetingStrip: { way: ['left', 'right'], shadow: ['no', 'black'] },
+  splash: { after: ['dabbed', 'minute', 'dried'] },
+  penDots: { pen: ['white', 'gold', 'silver'] },
+};
+
+function passInWords(pass: unknown): unknown {
+  if (!isPlain(pass)) return pass;
+  const { on, placements, ...rest } = pass;
+  const words = { ...WORDS['*'], ...WORDS[String(pass.kind)] };
+  const inWords = (params: unknown): unknown =>
+    isPlain(params)
+      ? Object.fromEntries(
+          Object.entries(params).map(([key, value]) => [key, words[key]?.[Number(value)] ?? value]),
+        )
+      : params;
+  const named = withIds(placements, 'p');
+  return {
+    ...rest,
+    enabled: on,
+    placements: Array.isArray(named)
+      ? named.map((one) => (isPlain(one) ? { ...one, params: inWords(one.params) } : one))
+      : named,
+  };
+}
+
+/** Kinds of version 3 whose steps stood one a placement, counted from 0. */
+const A_STEP_A_PLACEMENT: readonly unknown[] = [
+  'patternStencil',
+  'edgeStencil',
+  'lift',
+  'waterStamp',
+  'silhouette',
+];
+
+/** Steps were named by places: `lay 0`, `back 1 over 0`, and of a pass `pass lift-1 0`. */
+function notesById(notes: unknown, passes: unknown): unknown {
+  if (!isPlain(notes)) return notes;
+  const stepwise = new Set(
+    Array.isArray(passes)
+      ? passes.flatMap((pass) =>
+          isPlain(pass) && A_STEP_A_PLACEMENT.includes(pass.kind) ? [String(pass.id)] : [],
+        )
+      : [],
+  );
+  const rung = (place: string) => `r${Number(place) + 1}`;
+  const renamed = (key: string): string =>
+    key
+      .replace(/^lay (\d+)$/, (_, place) => `lay ${rung(place)}`)
+      .replace(/^back (\d+) over (\d+)$/, (_, one, other) => `back ${rung(one)} over ${rung(other)}`)
+      .replace(/^pass (\S+) (\d+)$/, (whole, id, place) =>
+        stepwise.has(id) ? `pass ${id} p${Number(place) + 1}` : whole,
+      );
+  return Object.fromEntries(Object.entries(notes).map(([key, note]) => [renamed(key), note]));
+}
 
 /** What was worked into the wet ladder came before what lay on the dried one, wherever it stood in the list. */
 function laidInOrder(overs: readonly unknown[]): readonly unknown[] {

@@ -3,18 +3,23 @@ import encodeChunks from 'png-chunks-encode';
 import extractChunks from 'png-chunks-extract';
 import { MM_AN_INCH } from '../base/length';
 import type { Picture } from '../picture/paint';
-import type { Kit } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { FileError } from './fileError';
+import { type FileLimit, refuseLarger } from './limits';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 
 /** Under this keyword the recipe stands in a tEXt chunk of the picture. Source: PNG specification, W3C, 11.3.3. */
 export const RECIPE_KEYWORD = 'tint-ladder-recipe';
-/** A picture over this many bytes is not read. */
-export const RECIPE_PICTURE_LIMIT = 60_000_000;
+/** A larger picture is not read. */
+export const RECIPE_PICTURE_LIMIT: FileLimit = { what: 'a recipe’s picture', bytes: 60_000_000 };
 
 /** The panel as a PNG that says how large it is and carries its recipe. */
-export function writeRecipePicture(kit: Kit, { width, height, pixels }: Picture, dpi: number): Uint8Array {
-  const text = { [RECIPE_KEYWORD]: ascii(writeRecipeFile(kit)), Software: 'Tint Ladder' };
+export function writeRecipePicture(
+  resolved: ResolvedRecipe,
+  { width, height, pixels }: Picture,
+  dpi: number,
+): Uint8Array {
+  const text = { [RECIPE_KEYWORD]: ascii(writeRecipeFile(resolved)), Software: 'Tint Ladder' };
   const png = encode({ width, height, data: pixels, channels: 4, depth: 8, text });
   const [header, ...rest] = extractChunks(png);
   return encodeChunks([header as PngChunk, pixelSize(dpi), ...rest]);
@@ -46,9 +51,9 @@ export const looksLikePng = (bytes: Uint8Array): boolean =>
  *
  * @throws FileError when the picture is damaged or carries none
  */
-export function readRecipePicture(bytes: Uint8Array): Kit {
+export function readRecipePicture(bytes: Uint8Array): ResolvedRecipe {
   const refuse = (problem: string) => new FileError([{ place: '', problem }]);
-  if (bytes.length > RECIPE_PICTURE_LIMIT) throw refuse('The picture has over 60 MB and is not read.');
+  refuseLarger(bytes.length, RECIPE_PICTURE_LIMIT);
   let chunks: PngChunk[];
   try {
     chunks = extractChunks(bytes);

@@ -1,5 +1,12 @@
 import { mixed, number, string } from 'yup';
-import { isWhole, type ParamSpec, type Params, rangeOf } from '../base/params';
+import {
+  isChoice,
+  isWhole,
+  type ParamSpec,
+  type ParamSpecs,
+  type Params,
+  type ParamValue,
+} from '../base/params';
 import { type Hex, isHex } from '../materials/colour/hex';
 import type { Fault } from './fileError';
 import { isPlain } from './plain';
@@ -23,14 +30,16 @@ export const oneOf = <T extends string>(values: readonly T[]) =>
     .required()
     .oneOf([...values], `must be one of ${values.join(', ')}`);
 export const real = () => number().strict().typeError('must be a number').required();
-/** Numbers by their keys; which keys, and how far they may go, the run or the pass says. */
-export const numbers = () =>
+/** Values by their keys; which keys, and what they may be, the run or the pass says. */
+export const values = () =>
   mixed<Params>()
     .required()
     .test(
-      'numbers',
-      'must be numbers by their names',
-      (value) => isPlain(value) && Object.values(value).every((number) => Number.isFinite(number)),
+      'values',
+      'must be numbers and words by their names',
+      (value) =>
+        isPlain(value) &&
+        Object.values(value).every((one) => Number.isFinite(one) || typeof one === 'string'),
     );
 
 export function unknownField({ unknown }: { unknown: string }): string {
@@ -39,22 +48,42 @@ export function unknownField({ unknown }: { unknown: string }): string {
 
 export const clip = (text: string): string => (text.length > 40 ? `${text.slice(0, 37)}…` : text);
 
-export function paramFaults(place: string, specs: readonly ParamSpec[], params: Params): Fault[] {
-  const unknown = Object.keys(params).filter((key) => !specs.some((spec) => spec.key === key));
+/** What is wrong with the parameters of a run or of a pass. */
+export function paramFaults(place: string, specs: ParamSpecs, params: Params): Fault[] {
+  const unknown = Object.keys(params).filter((key) => !(key in specs));
   return [
     ...unknown.map((key) => ({ place, problem: `has a number that does not belong there: ${clip(key)}` })),
-    ...specs.flatMap((spec) => {
-      const value = params[spec.key];
-      const [least, most] = rangeOf(spec);
-      const whole = isWhole(spec);
-      return value === undefined || value < least || value > most || (whole && !Number.isInteger(value))
+    ...Object.entries(specs).flatMap(([key, spec]) => {
+      const allowed = allows(spec, params[key]);
+      return allowed
         ? [
             {
-              place: `${place}.${spec.key}`,
-              problem: `must be a ${whole ? 'whole ' : ''}number from ${least} to ${most} (it is ${value})`,
+              place: `${place}.${key}`,
+              problem: `${allowed} (it is ${clip(JSON.stringify(params[key]) ?? 'missing')})`,
             },
           ]
         : [];
     }),
   ];
 }
+
+/** What a value must be, where it is not; undefined where it will do. */
+function allows(spec: ParamSpec, value: ParamValue | undefined): string | undefined {
+  if (isChoice(spec)) {
+    const words = Object.keys(spec.choices);
+    return typeof value === 'string' && words.includes(value)
+      ? undefined
+      : `must be one of ${words.join(', ')}`;
+  }
+  const whole = isWhole(spec);
+  const fits =
+    typeof value === 'number' &&
+    value >= spec.min &&
+    value <= spec.max &&
+    (!whole || Number.isInteger(value));
+  return fits ? undefined : `must be a ${whole ? 'whole ' : ''}number from ${spec.min} to ${spec.max}`;
+}
+
+/** A limit on a measure, as both ends of it. */
+export const between = ({ min, max }: { readonly min: number; readonly max: number }) =>
+  real().min(min).max(max);

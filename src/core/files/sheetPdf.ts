@@ -12,17 +12,16 @@ import {
 } from 'pdf-lib';
 import QRCode from 'qrcode';
 import { formatBare, formatLength, MM_AN_INCH, type Unit } from '../base/length';
-import { liesOf } from '../engine/layers';
 import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import type { Ink } from '../materials/ink/ink';
 import { isBare } from '../materials/ink/ink';
-import { passesInOrder } from '../recipe/passesInOrder';
-import { type Kit, lieOf, overlaps } from '../recipe/recipe';
+import { bandsOf, jointSpans, passesInOrder } from '../recipe/recipe';
+import { placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
 import { compileSheet, type Sheet } from '../sheet/compile';
 import { schoolOf } from '../sheet/schoolChoice';
-import { type Pace, tellMinutes } from '../sheet/times';
+import { describeMinutes, type Pace } from '../sheet/times';
 import { writeRecipeCode } from './recipeCode';
 
 export type Paper = 'A4' | 'Letter';
@@ -43,7 +42,7 @@ const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.32, 0.32, 0.32)];
 const SIZES = [9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5];
 
 export interface PdfParts {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly pace: Pace;
   readonly paper: Paper;
@@ -57,8 +56,15 @@ export interface PdfParts {
  * The sheet as a PDF: the panel at true size with its marks, the inks, the steps, and the recipe as a QR code. One page,
  * unless the panel leaves too little of it; a panel larger than the paper is printed smaller, and the page says so.
  */
-export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfParts): Promise<Uint8Array> {
-  const { recipe } = kit;
+export async function writeSheetPdf({
+  resolved,
+  unit,
+  pace,
+  paper,
+  png,
+  fonts,
+}: PdfParts): Promise<Uint8Array> {
+  const { recipe } = resolved;
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle(recipe.name);
@@ -66,14 +72,14 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
   const plain = await document.embedFont(fonts.plain, { subset: true });
   const bold = await document.embedFont(fonts.bold, { subset: true });
   const picture = await document.embedPng(png);
-  const sheet = compileSheet(kit, unit, pace);
+  const sheet = compileSheet(resolved, unit, pace);
   const [width, height] = PAPERS[paper];
   const page = document.addPage([width, height]);
   const pen = penOn(page, plain, bold);
 
   pen.text(recipe.name, MARGIN, height - MARGIN - 14, 15, bold);
   pen.text(
-    `${formatBare(recipe.panel.width, unit)} × ${formatLength(recipe.panel.height, unit)} of ${kit.card.name}. ${schoolOf(kit).label}. ${tellMinutes(sheet.workMinutes)} at the desk, then dry ${tellMinutes(sheet.dryMinutes)}.`,
+    `${formatBare(recipe.panel.width, unit)} × ${formatLength(recipe.panel.height, unit)} of ${resolved.card.name}. ${schoolOf(resolved).label}. ${describeMinutes(sheet.workMinutes)} at the desk, then dry ${describeMinutes(sheet.dryMinutes)}.`,
     MARGIN,
     height - MARGIN - 28,
     8.5,
@@ -92,7 +98,7 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
     height: full.height * scale,
   };
   page.drawImage(picture, panel);
-  drawMarks(pen, kit, unit, panel, scale);
+  drawMarks(pen, resolved, unit, panel, scale);
   if (scale < 1)
     pen.text(
       `The panel is larger than the paper: drawn at ${Math.round(scale * 100)} % of its size.`,
@@ -103,26 +109,10 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
       MUTE,
     );
 
-  const under = panel.y - GAP;
-  const beside = panel.x - MARGIN - GAP;
-  const columns: Column[] = [];
-  if (beside > 38 * POINT)
-    columns.push({ x: MARGIN, top, foot: under > MARGIN ? MARGIN : MARGIN, width: beside });
-  if (under - MARGIN > 18 * POINT) {
-    const left = columns.length > 0 ? MARGIN + beside + GAP : MARGIN;
-    const foot = MARGIN;
-    const wide = width - MARGIN - left;
-    const half = (wide - GAP) / 2;
-    if (wide > 90 * POINT)
-      columns.push(
-        { x: left, top: under, foot, width: half },
-        { x: left + half + GAP, top: under, foot: foot + QR_SIZE + GAP, width: half },
-      );
-    else columns.push({ x: left, top: under, foot: foot + QR_SIZE + GAP, width: wide });
-  }
-  const lines = linesOf(kit, sheet);
+  const columns = columnsAround(panel, top, width);
+  const lines = linesOf(resolved, sheet);
   const size = SIZES.find((points) => flow(pen, lines, columns, points, false));
-  const code = codeOf(kit);
+  const code = codeOf(resolved);
   if (size !== undefined) {
     flow(pen, lines, columns, size, true);
     drawCode(pen, code, width - MARGIN - QR_SIZE, MARGIN);
@@ -143,6 +133,32 @@ export async function writeSheetPdf({ kit, unit, pace, paper, png, fonts }: PdfP
   drawCode(second, code, width - MARGIN - QR_SIZE, MARGIN);
   return document.save();
 }
+
+/** Where steps go on the first page: beside the panel and under it, where there is room, the code's corner left free. */
+function columnsAround(
+  panel: { readonly x: number; readonly y: number },
+  top: number,
+  width: number,
+): Column[] {
+  const under = panel.y - GAP;
+  const beside = panel.x - MARGIN - GAP;
+  const columns: Column[] = [];
+  if (beside > LEAST.beside) columns.push({ x: MARGIN, top, foot: MARGIN, width: beside });
+  if (under - MARGIN <= LEAST.under) return columns;
+  const left = columns.length > 0 ? MARGIN + beside + GAP : MARGIN;
+  const foot = MARGIN + QR_SIZE + GAP;
+  const wide = width - MARGIN - left;
+  if (wide <= LEAST.halved) return [...columns, { x: left, top: under, foot, width: wide }];
+  const half = (wide - GAP) / 2;
+  return [
+    ...columns,
+    { x: left, top: under, foot: MARGIN, width: half },
+    { x: left + half + GAP, top: under, foot, width: half },
+  ];
+}
+
+/** The narrowest column beside the panel, the lowest room under it, and the narrowest that is halved, in points. */
+const LEAST = { beside: 38 * POINT, under: 18 * POINT, halved: 90 * POINT } as const;
 
 interface Column {
   readonly x: number;
@@ -176,17 +192,19 @@ const colourOf = ({ overWhite }: Ink) => {
 /** Marks along the panel's right edge, or across it where the run is no straight one. */
 function drawMarks(
   pen: Pen,
-  kit: Kit,
+  resolved: ResolvedRecipe,
   unit: Unit,
   panel: { x: number; y: number; width: number; height: number },
   scale: number,
 ): void {
-  const { recipe } = kit;
-  const lie = lieOf(recipe);
+  const { recipe } = resolved;
+  const lie = bandsOf(recipe);
   const { page } = pen;
-  const traces = passesInOrder(recipe).flatMap((pass) => liesOf(kit, pass).flatMap(({ traces }) => traces));
-  const marks = lie ? overlaps(recipe).flatMap(({ start, end }) => [start, end]) : [];
-  const level = lie?.level && lie.toward.x === 0;
+  const traces = passesInOrder(recipe).flatMap((pass) =>
+    placedPasses(resolved, pass).flatMap(({ traces }) => traces),
+  );
+  const marks = lie ? jointSpans(recipe).flatMap(({ start, end }) => [start, end]) : [];
+  const level = lie?.isHorizontal && lie.toward.x === 0;
   page.pushOperators(
     pushGraphicsState(),
     rectangle(panel.x, panel.y, panel.width, panel.height),
@@ -235,17 +253,17 @@ interface Line {
   readonly above: number;
 }
 
-function linesOf(kit: Kit, sheet: Sheet): Line[] {
-  const noun = TOOLS[kit.recipe.tool].noun;
-  const laid = [...kit.inks, ...kit.passInks].filter((ink) => !isBare(ink));
+function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
+  const noun = TOOLS[resolved.recipe.tool].noun;
+  const laid = [...resolved.inks, ...resolved.passInks].filter((ink) => !isBare(ink));
   const inks = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
   return [
     { text: 'Inks', look: 'head', above: 0 },
     ...inks.map((ink): Line => ({ text: ink.name, look: 'plain', swatch: ink, above: 0.2 })),
-    ...sheet.warnings.map(({ told }): Line => ({ text: `Mind: ${told}`, look: 'head', above: 0.6 })),
+    ...sheet.warnings.map(({ message }): Line => ({ text: `Mind: ${message}`, look: 'head', above: 0.6 })),
     ...sheet.steps.flatMap((step, i): Line[] => [
       {
-        text: `${i + 1}. ${step.title}${step.brush ? `, ${noun} ${step.brush.letter}` : ''}${step.minutes ? ` (${tellMinutes(step.minutes)})` : ''}`,
+        text: `${i + 1}. ${step.title}${step.brush ? `, ${noun} ${step.brush.letter}` : ''}${step.minutes ? ` (${describeMinutes(step.minutes)})` : ''}`,
         look: 'head',
         above: 0.6,
       },
@@ -315,8 +333,8 @@ function wrapped(pen: Pen, text: string, font: PDFFont, size: number, width: num
 }
 
 /** The recipe's code; undefined where designs of the maker's own make it more than a code holds. */
-function codeOf(kit: Kit): Code | undefined {
-  const text = writeRecipeCode(kit);
+function codeOf(resolved: ResolvedRecipe): Code | undefined {
+  const text = writeRecipeCode(resolved);
   // Source: ISO/IEC 18004, the most bytes of the largest symbol at level L.
   return text.length > 2953 ? undefined : QRCode.create(text, { errorCorrectionLevel: 'L' });
 }

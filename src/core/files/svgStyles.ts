@@ -1,5 +1,5 @@
 /** Rules of a style sheet times elements they are held against: more than this takes seconds. */
-const MOST_MATCHES = 400_000;
+const MAX_MATCHES = 400_000;
 
 /**
  * The drawing with what its style sheets say written on the elements they say it of: many programs name the line and the
@@ -11,7 +11,7 @@ export async function withInlineStyles(text: string): Promise<string> {
   const sheets = text.match(/<style[\s>][\s\S]*?<\/style>/gi) ?? [];
   const rules = sheets.join('').split('{').length - 1;
   const elements = text.split('<').length - 1;
-  if (rules === 0 || rules * elements > MOST_MATCHES) return text;
+  if (rules === 0 || rules * elements > MAX_MATCHES) return text;
   const { optimize } = await import('svgo/browser');
   try {
     const plugin = { name: 'inlineStyles', params: { onlyMatchedOnce: false } } as const;
