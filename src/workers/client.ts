@@ -1,24 +1,60 @@
 import { type Remote, wrap } from 'comlink';
-import type { Progress } from '../core/engine/progress';
-import type { Wetness } from '../core/materials/ink/laid';
-import type { Kit } from '../core/recipe/recipe';
+import type { Picture } from '../core/picture/paint';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { DesignDoor } from './design.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
-import type { PictureDoor } from './picture.worker';
+import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
 import type { SearchDoor } from './search.worker';
 import type { ShelfDoor } from './shelf.worker';
 
-const pictures: Remote<PictureDoor>[] = [];
+let pictures: readonly Painter[] = [];
 let shelves: Remote<ShelfDoor> | undefined;
 let searches: Remote<SearchDoor> | undefined;
 
-/** A worker that paints panels, the first or the second; started when first asked for. */
-export function painter(which: 0 | 1 = 0): Remote<PictureDoor> {
-  pictures[which] ??= wrap<PictureDoor>(
-    new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return pictures[which];
+/** A worker that paints panels, and what it has of each place. */
+interface Painter {
+  readonly door: Remote<PictureDoor>;
+  readonly sent: Map<string, PlaceMaterials>;
+}
+
+/** Starts painters until there are so many. The first is wanted at once, a second once a panel is on the screen. */
+export function startPainters(count: 1 | 2): void {
+  const more = Array.from({ length: Math.max(count - pictures.length, 0) }, () => ({
+    door: wrap<PictureDoor>(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })),
+    sent: new Map<string, PlaceMaterials>(),
+  }));
+  pictures = [...pictures, ...more];
+}
+
+/**
+ * One of the painters, which has what the place's pictures are made of besides the recipe: it is sent once, and again
+ * when it changes. Messages keep their order, so what is asked next finds it there.
+ */
+function painterFor(
+  which: number,
+  place: string,
+  { recipe, ...materials }: ResolvedRecipe,
+): Remote<PictureDoor> {
+  startPainters(1);
+  const { door, sent } = pictures[which] as Painter;
+  const before = sent.get(place);
+  const { card, inks, passInks, designs } = materials;
+  const same =
+    before?.card === card &&
+    before.inks === inks &&
+    before.passInks === passInks &&
+    before.designs === designs;
+  if (!same) {
+    sent.set(place, materials);
+    void door.setMaterials(place, materials);
+  }
+  return door;
+}
+
+/** Lets the painters forget a place that is no longer on the screen. */
+export function forgetPlace(place: string): void {
+  for (const { door, sent } of pictures) if (sent.delete(place)) void door.forget(place);
 }
 
 /** A picture of fewer pixels than this is not worth sharing out. */
@@ -27,27 +63,33 @@ const SHARED_FROM = 80_000;
 /**
  * Paints a panel for one place on the screen, its upper and its lower half at once where there are cores for it.
  *
+ * @param resolved  its card, inks and designs cross only when they are others than the last time
  * @returns the halves from the top down; null when a newer request came in between
  */
-export async function paint(...[place, kit, wetness, width, height, progress]: PaintRequest) {
-  const shares = navigator.hardwareConcurrency > 1 && pictures[1] && width * height > SHARED_FROM;
+export async function paint(
+  place: string,
+  resolved: ResolvedRecipe,
+  request: Omit<PaintRequest, 'recipe' | 'rows'>,
+): Promise<Picture[] | null> {
+  const { width, height } = request;
+  const shares = navigator.hardwareConcurrency > 1 && pictures.length > 1 && width * height > SHARED_FROM;
   const middle = shares ? Math.round(height / 2) : height;
-  const part = (which: 0 | 1, from: number, to: number) =>
-    painter(which).paint(place, kit, wetness, width, height, progress, { from, to });
+  const part = (which: number, from: number, to: number) =>
+    painterFor(which, place, resolved).paint(place, {
+      recipe: resolved.recipe,
+      ...request,
+      rows: { from, to },
+    });
   const halves = await Promise.all(
     middle < height ? [part(0, 0, middle), part(1, middle, height)] : [part(0, 0, height)],
   );
   const painted = halves.filter((half) => half !== null);
   return painted.length < halves.length ? null : painted;
 }
-type PaintRequest = [
-  place: string,
-  kit: Kit,
-  wetness: Wetness,
-  width: number,
-  height: number,
-  progress: Progress | undefined,
-];
+
+/** What reads the dried panel of a place at a point. */
+export const samplerFor = (place: string, resolved: ResolvedRecipe) =>
+  painterFor(0, place, resolved).panelSampler(place, resolved.recipe);
 
 /** The worker that works on the whole shelf; apart from the painter, so that neither waits for the other. */
 export function shelfWorker(): Remote<ShelfDoor> {

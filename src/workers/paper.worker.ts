@@ -6,8 +6,8 @@ import { writeCutPdf } from '../core/files/cutPdf';
 import { writeRecipePicture } from '../core/files/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
-import { pixelsAt, preparePicture } from '../core/picture/paint';
-import type { Kit } from '../core/recipe/recipe';
+import { createPainter, pixelsAt } from '../core/picture/paint';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { Pace } from '../core/sheet/times';
 
 /** Resolution of pictures for paper, dots an inch. */
@@ -17,14 +17,14 @@ const DPI = 300;
 const ROWS = 64;
 
 /** @param onProgress  told the part that is done, 0…1 */
-function panelPng(kit: Kit, onProgress: (part: number) => void): Uint8Array {
-  const { width, height } = pixelsAt(kit.recipe.panel, DPI);
-  const { picture, paintRows } = preparePicture(kit, 'dry', width, height);
+function panelPng(resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array {
+  const { width, height } = pixelsAt(resolved.recipe.panel, DPI);
+  const { picture, paintRows } = createPainter()({ resolved, wetness: 'dry', width, height });
   for (let row = 0; row < height; row += ROWS) {
     paintRows(row, Math.min(row + ROWS, height));
     onProgress(Math.min((row + ROWS) / height, 1));
   }
-  return writeRecipePicture(kit, picture, DPI);
+  return writeRecipePicture(resolved, picture, DPI);
 }
 
 const fontAt = async (url: string): Promise<Uint8Array> =>
@@ -38,17 +38,20 @@ const door = {
     return handOver(await writeCutPdf(plan, await fontAt(plain)));
   },
 
-  picture: (kit: Kit, onProgress: (part: number) => void): Uint8Array => handOver(panelPng(kit, onProgress)),
+  picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
+    handOver(panelPng(resolved, onProgress)),
 
   async pdf(
-    kit: Kit,
+    resolved: ResolvedRecipe,
     unit: Unit,
     pace: Pace,
     paper: Paper,
     onProgress: (part: number) => void,
   ): Promise<Uint8Array> {
     const fonts = { plain: await fontAt(plain), bold: await fontAt(bold) };
-    return handOver(await writeSheetPdf({ kit, unit, pace, paper, png: panelPng(kit, onProgress), fonts }));
+    return handOver(
+      await writeSheetPdf({ resolved, unit, pace, paper, png: panelPng(resolved, onProgress), fonts }),
+    );
   },
 };
 

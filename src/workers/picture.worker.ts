@@ -1,11 +1,13 @@
 import { expose, type ProxyMarked, proxy, transfer } from 'comlink';
 import type { Millimetres } from '../core/base/length';
-import type { Place } from '../core/engine/probe';
+import { shareWith } from '../core/base/share';
+import type { Wetness } from '../core/engine/mixing';
+import type { Sample } from '../core/engine/probe';
 import type { Progress } from '../core/engine/progress';
-import type { Wetness } from '../core/materials/ink/laid';
-import { type Picture, preparePicture, type Rows } from '../core/picture/paint';
-import type { Kit } from '../core/recipe/recipe';
-import { STRAIGHT } from '../core/recipe/runs/runs';
+import { createPainter, type Picture, type Rows } from '../core/picture/paint';
+import { newRecipe } from '../core/recipe/newRecipe';
+import type { Recipe } from '../core/recipe/recipe';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { breathe } from './breathe';
 
 /** How long the worker paints before it looks whether a newer request has come, in ms. */
@@ -14,78 +16,119 @@ const ROWS = 16;
 /** A picture that is done sooner than this is finished, or a steady drag would never show one. In ms. */
 const WORTH_FINISHING = 50;
 
-const WARMING: Kit = {
-  recipe: {
-    id: 'warming',
-    name: 'warming',
-    cardId: 'white',
-    panel: { width: 8, height: 8 },
-    run: STRAIGHT,
-    passes: [],
-    tool: 'brush',
-    school: 'paleFirst',
-    rungs: [
-      { inkId: 'pale', share: 0.5 },
-      { inkId: 'dark', share: 0.5 },
-    ],
-    joints: [{ width: 4 }],
-  },
-  card: { id: 'white', name: 'white', colour: '#fcfbf8', finish: 'smooth', grammage: 300 },
-  inks: [
-    { id: 'pale', name: 'pale', family: 'pale', depth: 'pale', kind: 'hybrid', overWhite: '#f8d46f' },
-    { id: 'dark', name: 'dark', family: 'dark', depth: 'deep', kind: 'dye', overWhite: '#005487' },
-  ],
-  passInks: [],
-  designs: [],
+/** What a place's pictures are made of besides the recipe. It seldom changes, so it is sent apart. */
+export type PlaceMaterials = Omit<ResolvedRecipe, 'recipe'>;
+
+/** What is to be painted for a place that has its materials. */
+export interface PaintRequest {
+  readonly recipe: Recipe;
+  readonly wetness: Wetness;
+  /** Size of the whole picture, pixels. */
+  readonly width: number;
+  readonly height: number;
+  /** How far the work has come; the finished panel where left out. */
+  readonly progress?: Progress | undefined;
+  /** Which rows of it; all where left out. */
+  readonly rows?: Rows;
+}
+
+/** A place on the screen that shows a panel. */
+interface Place {
+  materials: PlaceMaterials;
+  /** The last recipe it showed: its unchanged parts stay the same values, by which the painter remembers. */
+  recipe?: Recipe;
+  /** Its newest request. */
+  newest: number;
+}
+
+const places = new Map<string, Place>();
+const prepare = createPainter();
+
+const known = (place: string): Place => {
+  const found = places.get(place);
+  if (!found) throw new Error(`no materials have come for ${place}`);
+  return found;
 };
 
-/** The newest request of each place that shows a picture. */
-const newest = new Map<string, number>();
+/** The recipe of a place, made of the same values as its last one where it says the same. */
+function resolvedAt(place: Place, recipe: Recipe): ResolvedRecipe {
+  place.recipe = shareWith(place.recipe, recipe);
+  return { recipe: place.recipe, ...place.materials };
+}
 
 const door = {
+  /** Takes the card, the inks and the designs of a place, for all that is asked of it from now on. */
+  setMaterials(place: string, materials: PlaceMaterials): void {
+    const before = places.get(place);
+    if (before) before.materials = shareWith(before.materials, materials);
+    else places.set(place, { materials, newest: 0 });
+  },
+
+  /** Lets go of a place that is no longer on the screen. */
+  forget(place: string): void {
+    places.delete(place);
+  },
+
   /**
-   * Paints a panel for one place on the screen.
+   * Paints a panel for one place on the screen. A newer request for the place makes a long one give up, and skips those
+   * still waiting.
    *
-   * @param place  names the place; a newer request for it makes a long one give up, and skips those still waiting
-   * @param progress  how far the work has come; the finished panel where left out
-   * @param rows  which rows of it; all where left out
    * @returns the picture, its pixels transferred; null when it was given up
    */
-  async paint(
-    place: string,
-    kit: Kit,
-    wetness: Wetness,
-    width: number,
-    height: number,
-    progress?: Progress,
-    rows: Rows = { from: 0, to: height },
-  ): Promise<Picture | null> {
-    const mine = (newest.get(place) ?? 0) + 1;
-    newest.set(place, mine);
+  async paint(name: string, { recipe, ...request }: PaintRequest): Promise<Picture | null> {
+    const place = known(name);
+    const mine = ++place.newest;
     // In a drag several requests may be waiting already: let them in, so that only the last is painted.
     await breathe();
-    if (newest.get(place) !== mine) return null;
-    const { picture, paintRows } = preparePicture(kit, wetness, width, height, progress, rows);
+    if (place.newest !== mine) return null;
+    const { picture, paintRows } = prepare({ resolved: resolvedAt(place, recipe), ...request });
+    const { from, to } = request.rows ?? { from: 0, to: request.height };
     const begun = performance.now();
     let since = begun;
-    for (let row = rows.from; row < rows.to; row += ROWS) {
-      paintRows(row, Math.min(row + ROWS, rows.to));
+    for (let row = from; row < to; row += ROWS) {
+      paintRows(row, Math.min(row + ROWS, to));
       if (performance.now() - since < SLICE) continue;
       await breathe();
-      if (newest.get(place) !== mine && performance.now() - begun > WORTH_FINISHING) return null;
+      if (place.newest !== mine && performance.now() - begun > WORTH_FINISHING) return null;
       since = performance.now();
     }
     return transfer(picture, [picture.pixels.buffer]);
   },
-  /** What reads the dried panel at a point; here, where its designs have been measured for the picture. */
-  async placeReader(kit: Kit): Promise<((x: Millimetres, y: Millimetres) => Place) & ProxyMarked> {
-    const { placeReader } = await import('../core/engine/probe');
-    return proxy(placeReader(kit));
+
+  /** What reads a place's dried panel at a point; here, where its designs have been measured for the picture. */
+  async panelSampler(
+    place: string,
+    recipe: Recipe,
+  ): Promise<((x: Millimetres, y: Millimetres) => Sample) & ProxyMarked> {
+    const { panelSampler } = await import('../core/engine/probe');
+    return proxy(panelSampler(resolvedAt(known(place), recipe)));
   },
 };
 
-// Painted once into nothing while the page opens: the first real picture finds the code warm.
-preparePicture(WARMING, 'dry', 8, 8).paintRows(0, 8);
+/** Painted once into nothing while the page opens: the first real picture finds the code warm. */
+function warmUp(): void {
+  const pale = {
+    id: 'pale',
+    name: 'pale',
+    family: 'pale',
+    depth: 'pale',
+    kind: 'hybrid',
+    overWhite: '#f8d46f',
+  } as const;
+  const dark = {
+    id: 'dark',
+    name: 'dark',
+    family: 'dark',
+    depth: 'deep',
+    kind: 'dye',
+    overWhite: '#005487',
+  } as const;
+  const card = { id: 'white', name: 'white', colour: '#fcfbf8', finish: 'smooth', grammage: 300 } as const;
+  const recipe = newRecipe('warming', [pale, dark], card);
+  const resolved = { recipe, card, inks: [pale, dark], passInks: [], designs: [] };
+  prepare({ resolved, wetness: 'dry', width: 8, height: 8 }).paintRows(0, 8);
+}
+warmUp();
 
 export type PictureDoor = typeof door;
 expose(door);

@@ -1,9 +1,13 @@
 import { expose, type Remote, wrap } from 'comlink';
+import { shareWith } from '../core/base/share';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
-import { type FoundTrio, tellTrio } from '../core/choose/search/foundTrio';
-import { emptyPairTable } from '../core/choose/search/pairTable';
-import { topCoatsOf } from '../core/choose/search/topCoats';
-import { foldTrios, mergeResults, type TrioQuery } from '../core/choose/search/trios';
+import { foldTrios } from '../core/choose/search/foldTrios';
+import { describeTrio, type FoundTrio } from '../core/choose/search/foundTrio';
+import { emptyPairTable } from '../core/choose/search/pairs/pairTable';
+import { topCoatsOf } from '../core/choose/search/pairs/topCoats';
+import type { TrioQuery } from '../core/choose/search/query';
+import { RELATIONS } from '../core/choose/search/relations/relations';
+import { mergeResults } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
@@ -50,22 +54,22 @@ function theHelper(): Remote<SearchHelperDoor> | undefined {
 }
 
 /** The shelf being judged, kept from one search to the next while shelf and card stay the same. */
-let bench: { key: string; here: Bench; shared: SharedSearch } | undefined;
+let bench: { inks: readonly Ink[]; colour: Card['colour']; here: Bench; shared: SharedSearch } | undefined;
 let newest = 0;
 /** The search before this one, and what its helper still does: the next waits until nobody works on the table. */
 let before: Promise<unknown> = Promise.resolve();
 let busy: Promise<unknown> = Promise.resolve();
 
-async function benchFor(inks: readonly Ink[], card: Card, wanted: () => boolean) {
-  const key = JSON.stringify([card.colour, inks]);
-  if (bench?.key === key) return bench;
+async function benchFor(asked: readonly Ink[], card: Card, wanted: () => boolean) {
+  const inks = shareWith(bench?.inks, asked);
+  if (bench && bench.inks === inks && bench.colour === card.colour) return bench;
   const here = await benchOf(inks, card, wanted);
   if (!here) return null;
   const shared = {
     pairs: emptyPairTable(inks.length, memory),
     counts: new Int32Array(memory(4 * COUNTS)),
   };
-  bench = { key, here, shared };
+  bench = { inks, colour: card.colour, here, shared };
   return bench;
 }
 
@@ -98,10 +102,11 @@ async function search(
   const judged = { dried: here.dried, pairs: shared.pairs };
   const { best, count, outOf } = mergeResults(theirs ? [own, theirs] : [own], query.keep);
   const folded = foldTrios(best, judged);
-  const coats = query.relation === 'lightAndDark' ? topCoatsOf(here.dried) : undefined;
-  tellFrom = (from) => folded.slice(from, from + TOLD).map((trio) => tellTrio(judged, card, trio, coats));
+  const coats = RELATIONS[query.relation].underTopCoat ? topCoatsOf(here.dried) : undefined;
+  describedFrom = (from) =>
+    folded.slice(from, from + TOLD).map((trio) => describeTrio(judged, card, trio, coats));
   return {
-    found: tellFrom(0),
+    found: describedFrom(0),
     left: Math.max(folded.length - TOLD, 0),
     count,
     outOf,
@@ -110,7 +115,7 @@ async function search(
 }
 
 /** Tells the trios of the last search from a place on. */
-let tellFrom: (from: number) => FoundTrio[] = () => [];
+let describedFrom: (from: number) => FoundTrio[] = () => [];
 
 const door = {
   /**
@@ -131,7 +136,7 @@ const door = {
   },
 
   /** Further trios of the last search that was answered, after the first `from`. */
-  more: (from: number): FoundTrio[] => tellFrom(from),
+  more: (from: number): FoundTrio[] => describedFrom(from),
 
   /** Ends the search that is going on. */
   cancel(): void {

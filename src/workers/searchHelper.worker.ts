@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import type { TrioQuery, TrioResult } from '../core/choose/search/trios';
+import type { TrioQuery } from '../core/choose/search/query';
+import type { TrioResult } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { type Bench, benchOf, isStopped, type SharedSearch, takePart } from './searchPart';

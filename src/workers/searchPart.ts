@@ -4,8 +4,9 @@ import {
   type PairTable,
   pairJudge,
   type RowJudge,
-} from '../core/choose/search/pairTable';
-import { searchTrios, type TrioQuery, type TrioResult } from '../core/choose/search/trios';
+} from '../core/choose/search/pairs/pairTable';
+import type { TrioQuery } from '../core/choose/search/query';
+import { searchTrios, type TrioResult } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import { filmOfInk, type Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import type { Unit } from '../core/base/length';
+import { shareWith } from '../core/base/share';
 import { findTwins } from '../core/choose/shelf/twins';
 import { FileError } from '../core/files/fileError';
 import { looksLikeGpl, rowsOfGpl } from '../core/files/gpl';
@@ -12,11 +13,24 @@ import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
 import { imagesSeen } from '../core/readings/legibility/legibility';
 import { designContrast, passReadings } from '../core/readings/passReadings';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { breathe } from './breathe';
 
 /** Rows compared before messages are let in. */
 const ROWS_A_TURN = 500;
 let newestReading = 0;
+
+let lastResolved: ResolvedRecipe | undefined;
+/**
+ * A reading of a recipe that comes as a copy: what it has in common with the last one stays the same values, by which
+ * the core remembers what it has found out.
+ */
+const onShared =
+  <Rest extends readonly unknown[], Answer>(read: (resolved: ResolvedRecipe, ...rest: Rest) => Answer) =>
+  (resolved: ResolvedRecipe, ...rest: Rest): Answer => {
+    lastResolved = shareWith(lastResolved, resolved);
+    return read(lastResolved, ...rest);
+  };
 
 /** Work on the whole shelf, which may hold a thousand inks, and readings of the whole panel. */
 const door = {
@@ -36,10 +50,10 @@ const door = {
     }
   },
   findTwins,
-  passReadings,
-  designContrast,
-  imagesSeen,
-  matsFor,
+  passReadings: onShared(passReadings),
+  designContrast: onShared(designContrast),
+  imagesSeen: onShared(imagesSeen),
+  matsFor: onShared(matsFor),
   /**
    * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as
    * text. A newer reading ends it with null.

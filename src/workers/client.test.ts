@@ -1,0 +1,92 @@
+import { beforeEach, expect, test, vi } from 'vitest';
+import { setShare } from '../core/recipe/editLadder';
+import { type ResolvedRecipe, resolve } from '../core/recipe/resolved';
+import { DEMO_CARDS } from '../data/demo/cards';
+import { DEMO_INKS } from '../data/demo/inks';
+import { DEMO_RECIPES } from '../data/demo/recipes';
+
+/** What each painter was asked, in order. */
+type Asked = readonly [what: string, place: string, details?: unknown];
+let painters: Asked[][];
+
+vi.mock('comlink', () => ({
+  wrap: () => {
+    const asked: Asked[] = [];
+    painters.push(asked);
+    const note =
+      (what: string) =>
+      (place: string, details?: unknown): Promise<unknown> => {
+        asked.push([what, place, details]);
+        return Promise.resolve({ width: 1, height: 1, pixels: new Uint8ClampedArray(4) });
+      };
+    return Object.fromEntries(
+      ['setMaterials', 'forget', 'paint', 'panelSampler'].map((what) => [what, note(what)]),
+    );
+  },
+}));
+
+const materials = { inks: DEMO_INKS, cards: DEMO_CARDS, designs: [] };
+const [recipe] = DEMO_RECIPES;
+const resolvedWith = (share: number): ResolvedRecipe => {
+  const resolved = recipe && resolve(setShare(recipe, 0, share), materials);
+  if (!resolved) throw new Error('the demo is not whole');
+  return resolved;
+};
+const size = { wetness: 'dry', width: 330, height: 426 } as const;
+const asked = (painter: number) => painters[painter]?.map(([what, place]) => `${what} ${place}`);
+
+beforeEach(() => {
+  painters = [];
+  vi.resetModules();
+  vi.stubGlobal('Worker', class {});
+  vi.stubGlobal('navigator', { hardwareConcurrency: 4 });
+});
+
+test('card and inks go to a painter once, then the recipe alone, until they are others', async () => {
+  const { paint } = await import('./client');
+  await paint('bench', resolvedWith(0.3), size);
+  await paint('bench', resolvedWith(0.31), size);
+  expect(asked(0)).toEqual(['setMaterials bench', 'paint bench', 'paint bench']);
+  expect(painters[0]?.[0]?.[2]).not.toHaveProperty('recipe');
+  const kraft = DEMO_CARDS.find(({ id }) => id !== recipe?.cardId);
+  if (!kraft) throw new Error('there is one card only');
+  await paint('bench', { ...resolvedWith(0.31), card: kraft }, size);
+  expect(asked(0)?.slice(3)).toEqual(['setMaterials bench', 'paint bench']);
+});
+
+test('each place has its own, and is forgotten when it is gone', async () => {
+  const { forgetPlace, paint } = await import('./client');
+  await paint('bench', resolvedWith(0.3), size);
+  await paint('list', resolvedWith(0.3), size);
+  forgetPlace('bench');
+  forgetPlace('bench');
+  await paint('bench', resolvedWith(0.3), size);
+  expect(asked(0)).toEqual([
+    'setMaterials bench',
+    'paint bench',
+    'setMaterials list',
+    'paint list',
+    'forget bench',
+    'setMaterials bench',
+    'paint bench',
+  ]);
+});
+
+test('a second painter takes the lower half of a large picture, a small one is not worth it', async () => {
+  const { paint, startPainters } = await import('./client');
+  startPainters(2);
+  const halves = await paint('bench', resolvedWith(0.3), size);
+  expect(halves).toHaveLength(2);
+  const rows = painters.map((messages) => messages.find(([what]) => what === 'paint')?.[2]);
+  expect(rows).toMatchObject([{ rows: { from: 0, to: 213 } }, { rows: { from: 213, to: 426 } }]);
+  await paint('small', resolvedWith(0.3), { ...size, width: 60, height: 80 });
+  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench']);
+});
+
+test('a point is read by the first painter, from what it has of the place', async () => {
+  const { paint, samplerFor, startPainters } = await import('./client');
+  startPainters(2);
+  await paint('bench', resolvedWith(0.3), size);
+  await samplerFor('bench', resolvedWith(0.3));
+  expect(asked(0)).toEqual(['setMaterials bench', 'paint bench', 'panelSampler bench']);
+});
