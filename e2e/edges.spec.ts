@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Ink } from '../src/core/materials/ink/ink';
-import { ink } from '../src/testing/kits';
+import { ink } from '../src/testing/resolvedRecipes';
 import { expectAccessible } from './axe';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';

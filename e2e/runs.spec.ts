@@ -118,9 +118,9 @@ test('shares that are to be seen are laid by one press, and undone by one', asyn
   await wanted.press('Enter');
   await shares.getByRole('button', { name: 'Make it so' }).click();
   await expect(shares).toContainText(/within 0\.\d % of what is wanted/);
-  await expect(shares.getByRole('row', { name: /Gorse Pale/ })).toContainText('50%');
+  await expect(shares.getByRole('row', { name: /Gorse Pale/ })).toContainText('50 %');
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Share of Gorse Pale, per cent')).toHaveValue('36%');
+  await expect(page.getByLabel('Share of Gorse Pale, per cent')).toHaveValue('36 %');
 });
 
 test('a rule of the trade is told as one goes, and mended by its press', async ({ page }) => {
@@ -279,7 +279,7 @@ test('the run and the shares of another recipe are taken over', async ({ page })
       .click();
   }
   await expect(run(page, 'Glow')).toBeChecked();
-  await expect(page.getByLabel('Share of Leat Mid, per cent')).toHaveValue('60%');
+  await expect(page.getByLabel('Share of Leat Mid, per cent')).toHaveValue('60 %');
 });
 
 test('the palette finds things to do and recipes; keys are listed and work; the loupe reads by keys', async ({

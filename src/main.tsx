@@ -13,7 +13,7 @@ import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Shell } from './views/shell/Shell';
-import { painter } from './workers/client';
+import { startPainters } from './workers/client';
 
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
@@ -53,7 +53,7 @@ const VIEW_SETTING = 'view';
 function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   // The painter's script loads while the database opens.
-  painter();
+  startPainters(1);
   const db = new Database();
   const store = makeStore();
   const session = { db, autosave: autosave(store, db) };

@@ -1,27 +1,21 @@
 import type { Card } from '../core/materials/card/card';
+import { Select } from '../ui/Select';
 
 interface Props {
   readonly cards: readonly Card[];
   readonly value: string;
   readonly onChange: (cardId: string) => void;
-  readonly className?: string;
+  readonly width?: string;
   readonly label?: string;
 }
 
 /** One card of the drawer. */
-export function CardSelect({ cards, value, onChange, className = '', label = 'Card' }: Props) {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={({ target }) => onChange(target.value)}
-      className={`frame min-h-7 max-w-full px-1 py-0.5 ${className}`}
-    >
-      {cards.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
-  );
-}
+export const CardSelect = ({ cards, value, onChange, width = '', label = 'Card' }: Props) => (
+  <Select
+    label={label}
+    value={value}
+    options={cards.map(({ id, name }) => ({ value: id, label: name }))}
+    onChange={onChange}
+    width={width}
+  />
+);

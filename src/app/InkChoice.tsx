@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Ink } from '../core/materials/ink/ink';
-import { GroupedSelect } from '../ui/GroupedSelect';
+import { Select } from '../ui/Select';
 
 interface Props {
   readonly label: string;
@@ -16,7 +16,15 @@ export const InkChoice = memo(function InkChoice({ label, inks, value, none, onC
   const families = [...new Set(inks.map(({ family }) => family))].sort();
   const groups = families.map((family) => ({
     label: family,
-    options: inks.filter((ink) => ink.family === family),
+    options: inks.filter((ink) => ink.family === family).map(({ id, name }) => ({ value: id, label: name })),
   }));
-  return <GroupedSelect {...{ label, value, groups, none, onChange }} />;
+  return (
+    <Select
+      label={label}
+      value={value}
+      options={[...(none === undefined ? [] : [{ value: '', label: none }]), ...groups]}
+      onChange={onChange}
+      width="w-full"
+    />
+  );
 });

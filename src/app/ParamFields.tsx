@@ -1,76 +1,99 @@
 import {
+  type ChoiceSpec,
+  clampMeasure,
   formatMeasure,
-  holdParam,
   isChoice,
   type MeasureSpec,
-  type ParamSpec,
+  type ParamSpecs,
   type Params,
   readMeasure,
 } from '../core/base/params';
 import { useAppSelector } from '../store/hooks';
 import { Button } from '../ui/Button';
+import { Select } from '../ui/Select';
 import { TypedField } from '../ui/TypedField';
 
 interface Props {
-  /** What the numbers belong to, in words. */
+  /** What the parameters belong to, in words. */
   readonly of: string;
-  readonly specs: readonly ParamSpec[];
+  readonly specs: ParamSpecs;
   readonly params: Params;
   readonly onChange: (params: Params, gesture?: string) => void;
 }
 
-/** The numbers of a run or of a pass, typed or chosen; a seed can be drawn anew. */
-export function ParamFields({ of, specs, params, onChange }: Props) {
+/** The parameters of a run or of a pass, typed or chosen; a seed can be drawn anew. */
+export const ParamFields = ({ of, specs, params, onChange }: Props) =>
+  Object.entries(specs).map(([key, spec]) =>
+    isChoice(spec) ? (
+      <ChoiceField
+        key={key}
+        of={of}
+        spec={spec}
+        value={String(params[key] ?? spec.initial)}
+        onChange={(word) => onChange({ [key]: word })}
+      />
+    ) : (
+      <MeasureField
+        key={key}
+        of={of}
+        spec={spec}
+        value={Number(params[key] ?? spec.min)}
+        onChange={(value, steady) => onChange({ [key]: value }, steady ? `${of} ${key}` : undefined)}
+      />
+    ),
+  );
+
+interface ChoiceProps {
+  readonly of: string;
+  readonly spec: ChoiceSpec;
+  readonly value: string;
+  readonly onChange: (word: string) => void;
+}
+
+const ChoiceField = ({ of, spec, value, onChange }: ChoiceProps) => (
+  <span className="inline-flex items-center gap-1.5">
+    <span className="text-mute">{spec.label}</span>
+    <Select
+      label={`${of}: ${spec.label}`}
+      value={value}
+      options={Object.entries(spec.choices).map(([word, label]) => ({ value: word, label }))}
+      onChange={onChange}
+    />
+  </span>
+);
+
+interface MeasureProps {
+  readonly of: string;
+  readonly spec: MeasureSpec;
+  readonly value: number;
+  /** @param steady  whether it is one of many small steps, which are undone as one */
+  readonly onChange: (value: number, steady?: boolean) => void;
+}
+
+function MeasureField({ of, spec, value, onChange }: MeasureProps) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const commit =
-    (spec: MeasureSpec) =>
-    (text: string): string | undefined => {
-      const value = readMeasure(spec, text, unit);
-      if (value === undefined)
-        return `Type a number from ${formatMeasure(spec, spec.least, unit)} to ${formatMeasure(spec, spec.most, unit)}.`;
-      onChange({ [spec.key]: value });
-      return undefined;
-    };
-  return specs.map((spec) => {
-    if (isChoice(spec))
-      return (
-        <label key={spec.key} className="inline-flex items-center gap-1.5">
-          <span className="text-mute">{spec.label}</span>
-          <select
-            aria-label={`${of}: ${spec.label}`}
-            value={params[spec.key] ?? 0}
-            onChange={({ target }) => onChange({ [spec.key]: Number(target.value) })}
-            className="frame min-h-7 max-w-full px-1 py-0.5"
-          >
-            {spec.choices.map((choice, i) => (
-              <option key={choice} value={i}>
-                {choice}
-              </option>
-            ))}
-          </select>
-        </label>
-      );
-    const suffix = spec.unit === 'mm' ? unit : spec.unit === 'seed' || spec.unit === '×' ? '' : spec.unit;
-    const value = params[spec.key] ?? spec.least;
-    return (
-      <span key={spec.key} className="inline-flex items-center gap-1.5">
-        <span className="text-mute">{spec.label}</span>
-        <TypedField
-          label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
-          shown={formatMeasure(spec, value, unit)}
-          onCommit={commit(spec)}
-          onStep={(steps) =>
-            onChange({ [spec.key]: holdParam(spec, value + steps * spec.step) }, `${of} ${spec.key}`)
-          }
-          className={spec.unit === 'mm' && unit === 'in' ? 'w-16 text-right' : 'w-12 text-right'}
-          {...(suffix ? { suffix } : {})}
-        />
-        {spec.unit === 'seed' && (
-          <Button onClick={() => onChange({ [spec.key]: 1 + Math.floor(Math.random() * spec.most) })}>
-            Scatter anew
-          </Button>
-        )}
-      </span>
-    );
-  });
+  const commit = (text: string): string | undefined => {
+    const read = readMeasure(spec, text, unit);
+    if (read === undefined)
+      return `Type a number from ${formatMeasure(spec, spec.min, unit)} to ${formatMeasure(spec, spec.max, unit)}.`;
+    onChange(read);
+    return undefined;
+  };
+  const suffix = spec.unit === 'mm' ? unit : spec.unit === 'seed' || spec.unit === '×' ? '' : spec.unit;
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <span className="text-mute">{spec.label}</span>
+      <TypedField
+        label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
+        shown={formatMeasure(spec, value, unit)}
+        onCommit={commit}
+        onStep={(steps) => onChange(clampMeasure(spec, value + steps * spec.step), true)}
+        className={spec.unit === 'mm' && unit === 'in' ? 'w-16 text-right' : 'w-12 text-right'}
+        {...(suffix ? { suffix } : {})}
+      />
+      {spec.unit === 'seed' && (
+        <Button onClick={() => onChange(1 + Math.floor(Math.random() * spec.max))}>Scatter anew</Button>
+      )}
+    </span>
+  );
 }

@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
+import type { Point } from '../core/base/geometry';
 import type { Panel } from '../core/recipe/panel';
-import type { Point } from '../core/recipe/runs/runs';
 
 /** Where a pointer stands on the panel, mm from its top left corner; held inside it. */
 export function pointOn(

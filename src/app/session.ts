@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext } from 'react';
+import type { Materials } from '../core/recipe/resolved';
 import type { Database } from '../data/database';
 import { listDesigns } from '../data/designs';
-import type { Materials } from '../data/recipes';
 import type { Autosave } from '../store/autosave';
 
 /** What every view of one tab works with. */

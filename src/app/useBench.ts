@@ -1,44 +1,26 @@
-import { useCallback, useMemo, useRef } from 'react';
-import { groundOf } from '../core/engine/ground';
+import { useCallback, useMemo } from 'react';
+import { blendGround } from '../core/engine/blend';
 import { type Readings, readingsOf } from '../core/readings/readings';
 import { orderLightToDark, type PaleEnd } from '../core/recipe/editLadder';
-import type { Kit, Recipe } from '../core/recipe/recipe';
-import { kitFrom } from '../data/recipes';
+import type { Recipe } from '../core/recipe/recipe';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
+import { resolve } from '../core/recipe/resolved';
 import { edited, gestureEnded } from '../store/draft';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import type { Shelf } from './session';
 
 /** The recipe in hand with all it needs; undefined while something of it is missing. */
-export function useKit(shelf: Shelf | undefined): Kit | undefined {
+export function useResolvedRecipe(shelf: Shelf | undefined): ResolvedRecipe | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  const found = useMemo(() => (recipe && shelf ? kitFrom(recipe, shelf) : undefined), [recipe, shelf]);
-  // Card and inks stay the same objects while marks are moved, so that what depends on them alone stays too.
-  const ladder = useRef<Omit<Kit, 'recipe'>>(undefined);
-  return useMemo(() => {
-    if (!found) return undefined;
-    const known = ladder.current;
-    const same =
-      known?.card === found.card &&
-      sameParts(known.inks, found.inks) &&
-      sameParts(known.passInks, found.passInks) &&
-      sameParts(known.designs, found.designs);
-    if (!same) {
-      const { card, inks, passInks, designs } = found;
-      ladder.current = { card, inks, passInks, designs };
-    }
-    return { ...found, ...ladder.current };
-  }, [found]);
+  return useMemo(() => (recipe && shelf ? resolve(recipe, shelf) : undefined), [recipe, shelf]);
 }
 
-const sameParts = (p: readonly unknown[], q: readonly unknown[]): boolean =>
-  p.length === q.length && p.every((part, i) => part === q[i]);
-
 /** What the blend is judged by: the inks, and what they lie on. */
-export function useReadings(kit: Kit): Readings {
-  const { card, inks } = kit;
-  const base = JSON.stringify(kit.recipe.passes.filter(({ kind, on }) => on && kind === 'whiteBase'));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: of the kit only these decide the ground
-  return useMemo(() => readingsOf({ card, inks }, groundOf(kit)), [card, inks, base]);
+export function useReadings(resolved: ResolvedRecipe): Readings {
+  const { card, inks } = resolved;
+  // The ground stays the same value while only marks are moved.
+  const ground = blendGround(resolved);
+  return useMemo(() => readingsOf({ card, inks }, ground), [card, inks, ground]);
 }
 
 /** Changes the recipe by a function of core; `gesture` names a run of changes that is undone as one. */

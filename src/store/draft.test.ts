@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { Recipe } from '../core/recipe/recipe';
-import { ink, kitOf } from '../testing/kits';
+import { ink, resolvedOf } from '../testing/resolvedRecipes';
 import {
   closed,
   conflicted,
@@ -18,7 +18,7 @@ import {
 import { makeStore } from './store';
 import { rememberedView, viewSet } from './view';
 
-const { recipe: first } = kitOf([ink('Gorse', '#f2c230'), ink('Tarn', '#1f4f7a')]);
+const { recipe: first } = resolvedOf([ink('Gorse', '#f2c230'), ink('Tarn', '#1f4f7a')]);
 const record = { id: first.id, recipe: first, revision: 3, createdAt: 0, updatedAt: 0 };
 const start = draftReducer(undefined, opened(record));
 const named = (name: string): Recipe => ({ ...first, name });

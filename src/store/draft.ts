@@ -37,7 +37,7 @@ export const saveFailed = createAction('draft/saveFailed');
 const EMPTY: Draft = { recipe: null, revision: 0, past: [], future: [], gesture: null, save: 'saved' };
 
 /** How many steps back are kept. */
-const MOST_STEPS = 200;
+const MAX_STEPS = 200;
 
 /** A plain reducer: recipes are values compared by identity, which a drafting proxy would hide. */
 export function draftReducer(draft: Draft = EMPTY, action: UnknownAction): Draft {
@@ -50,7 +50,7 @@ export function draftReducer(draft: Draft = EMPTY, action: UnknownAction): Draft
     const { recipe, gesture = null } = action.payload;
     if (recipe === draft.recipe) return draft;
     const goesOn = gesture !== null && gesture === draft.gesture;
-    const past = goesOn ? draft.past : [...draft.past, draft.recipe].slice(-MOST_STEPS);
+    const past = goesOn ? draft.past : [...draft.past, draft.recipe].slice(-MAX_STEPS);
     return changed(draft, { recipe, past, future: [], gesture });
   }
   if (gestureEnded.match(action)) return draft.gesture === null ? draft : { ...draft, gesture: null };

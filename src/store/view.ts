@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Unit } from '../core/base/length';
-import type { Wetness } from '../core/materials/ink/laid';
+import type { Wetness } from '../core/engine/mixing';
 
 /** How bright the neutral surround of the panel is. */
 export type Surround = 'light' | 'middle' | 'dark';

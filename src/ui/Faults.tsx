@@ -9,7 +9,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const MOST_SHOWN = 12;
+const MAX_SHOWN = 12;
 
 /** What is wrong with a file, place by place; nothing was changed. */
 export default function Faults({ fileName, faults, onClose }: Props) {
@@ -20,12 +20,12 @@ export default function Faults({ fileName, faults, onClose }: Props) {
         Nothing was changed. This is what stands in the way:
       </Dialog.Description>
       <ul className="my-4 space-y-2">
-        {faults.slice(0, MOST_SHOWN).map(({ place, problem }) => (
+        {faults.slice(0, MAX_SHOWN).map(({ place, problem }) => (
           <li key={`${place} ${problem}`} className="border-l-2 border-text pl-3 break-words">
-            {place && <code className="font-mono text-[12px] font-semibold">{place}</code>} {problem}
+            {place && <code className="font-mono text-small font-semibold">{place}</code>} {problem}
           </li>
         ))}
-        {faults.length > MOST_SHOWN && <li>and {faults.length - MOST_SHOWN} more</li>}
+        {faults.length > MAX_SHOWN && <li>and {faults.length - MAX_SHOWN} more</li>}
       </ul>
       <Dialog.Close asChild>
         <Button look="strong">Close</Button>

@@ -12,12 +12,6 @@ interface Props {
 /** How a control of a form looks. */
 export const FIELD = 'frame min-h-8 w-full px-2 py-1';
 
-/** What a name is held to, for `register`. */
-export const NAME_RULE = {
-  validate: (name: string) =>
-    (name.trim() !== '' && name.trim().length <= 120) || 'A name has 1 to 120 letters.',
-};
-
 /** A control of a form with its label and what is wrong with it. */
 export function FormField({ label, name, problem, children }: Props) {
   return (

@@ -25,6 +25,10 @@ const LOOK = {
   bare: 'min-h-6 rounded-[3px] px-1 hover:bg-field',
 } as const;
 
+/** A line is the one before what it stands before. */
+const lineBefore = (next: MenuItem | undefined): string =>
+  `line before ${typeof next === 'object' ? next.label : 'the end'}`;
+
 /** A few things to do, behind one button. */
 export function Menu({ label, children, items, look = 'plain' }: Props) {
   return (
@@ -39,8 +43,7 @@ export function Menu({ label, children, items, look = 'plain' }: Props) {
         >
           {items.map((item, i) =>
             item === 'line' ? (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a line has no identity but its place
-              <DropdownMenu.Separator key={i} className="my-1 h-px bg-line" />
+              <DropdownMenu.Separator key={lineBefore(items[i + 1])} className="my-1 h-px bg-line" />
             ) : (
               <DropdownMenu.Item
                 key={item.label}

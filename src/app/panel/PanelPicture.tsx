@@ -1,12 +1,12 @@
-import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
-import type { Wetness } from '../../core/materials/ink/laid';
-import type { Kit } from '../../core/recipe/recipe';
-import { paint, painter } from '../../workers/client';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { forgetPlace, paint, startPainters } from '../../workers/client';
 import { pictureIsPainted } from './firstPicture';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly wetness: Wetness;
   /** Size on the screen, CSS px; the picture is painted in device pixels. */
   readonly width: number;
@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
-export function PanelPicture({ kit, wetness, width, height, label, progress }: Props) {
+export function PanelPicture({ resolved, wetness, width, height, label, progress }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const place = useId();
   const asked = useRef(0);
@@ -30,7 +30,7 @@ export function PanelPicture({ kit, wetness, width, height, label, progress }: P
   useLayoutEffect(() => {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
-    paint(place, kit, wetness, columns, rows, progress)
+    paint(place, resolved, { wetness, width: columns, height: rows, progress })
       .then((halves) => {
         const target = canvas.current;
         if (!halves || !target || mine < shown.current) return;
@@ -48,11 +48,13 @@ export function PanelPicture({ kit, wetness, width, height, label, progress }: P
         target.dataset.painted = String(mine);
         pictureIsPainted();
         // From now on there is time to start a second painter for the pictures to come.
-        painter(1);
+        startPainters(2);
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [place, kit, wetness, columns, rows, progress]);
+  }, [place, resolved, wetness, columns, rows, progress]);
+
+  useEffect(() => () => forgetPlace(place), [place]);
 
   return (
     <>

@@ -1,16 +1,19 @@
+import Dexie from 'dexie';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
+import { fileNameOf } from '../../core/base/names';
 import { type Fault, FileError } from '../../core/files/fileError';
-import { INK_KINDS } from '../../core/materials/ink/kinds';
-import type { Kit, Recipe } from '../../core/recipe/recipe';
-import { addRecipe, importKit, recipeOf, removeRecipe, restoreRecipe } from '../../data/recipes';
+import { blankRecipe } from '../../core/recipe/newRecipe';
+import type { Recipe } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { addRecipe, importRecipe, removeRecipe, restoreRecipe } from '../../data/recipes';
 import { closed } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
 import { type Shelf, useSession } from '../session';
 
-/** Reading and checking files is loaded when a file is first read or written. */
+/** Writing files is loaded when one is first written. */
 const recipeFiles = () => import('../../core/files/recipeFile');
 
 /** A file that could not be opened, and why. */
@@ -59,24 +62,29 @@ export function useRecipeActions() {
         if (record) notify({ text: `“${name}” is deleted.`, undo: () => void restoreRecipe(db, record) });
       },
       /** Hands the recipe to the browser as a file that carries its inks and card. */
-      async download(kit: Kit) {
+      async download(resolved: ResolvedRecipe) {
         const { writeRecipeFile } = await recipeFiles();
-        download(`${fileNameOf(kit.recipe.name)}.json`, 'application/json', writeRecipeFile(kit));
+        download(`${fileNameOf(resolved.recipe.name)}.json`, 'application/json', writeRecipeFile(resolved));
       },
       /** Hands the panel to the browser as a picture that carries its recipe, once it is painted. */
-      async exportPicture(kit: Kit, paint: (kit: Kit) => Promise<Uint8Array>) {
-        download(`${fileNameOf(kit.recipe.name)}.png`, 'image/png', await paint(kit));
+      async exportPicture(
+        resolved: ResolvedRecipe,
+        paint: (resolved: ResolvedRecipe) => Promise<Uint8Array>,
+      ) {
+        download(`${fileNameOf(resolved.recipe.name)}.png`, 'image/png', await paint(resolved));
       },
       /** Brings a recipe in, from its file, its picture or its code, and opens it; returns what is wrong when it cannot. */
       async bringIn(file: File): Promise<Refusal | undefined> {
         try {
-          const kit = await readKit(file);
-          const record = await importKit(db, kit);
+          const resolved = await readRecipe(file);
+          const record = await importRecipe(db, resolved);
           notify({ text: `“${record.recipe.name}” is brought in.` });
           open(record.id);
           return undefined;
         } catch (error) {
           if (error instanceof FileError) return { fileName: file.name, faults: error.faults };
+          // A fault of the program's own is no fault of the storage: it goes to the console and the error boundary.
+          if (!(error instanceof Dexie.DexieError)) throw error;
           const problem = 'The browser could not store it. Nothing was changed.';
           return { fileName: file.name, faults: [{ place: '', problem }] };
         }
@@ -85,44 +93,12 @@ export function useRecipeActions() {
   }, [db, autosave, navigate, notify, dispatch, store]);
 }
 
-/** The recipe of a file: JSON, a picture that carries it, or its code as text. */
-async function readKit(file: File): Promise<Kit> {
-  const head = new Uint8Array(await file.slice(0, 8).arrayBuffer());
-  const { looksLikePng, readRecipePicture, RECIPE_PICTURE_LIMIT } = await import(
-    '../../core/files/recipePicture'
-  );
-  if (looksLikePng(head)) {
-    if (file.size > RECIPE_PICTURE_LIMIT) await textOf(file, RECIPE_PICTURE_LIMIT);
-    return readRecipePicture(new Uint8Array(await file.arrayBuffer()));
-  }
-  const { readRecipeFile, RECIPE_FILE_LIMIT } = await recipeFiles();
-  const text = await textOf(file, RECIPE_FILE_LIMIT);
-  const { looksLikeCode, readRecipeCode } = await import('../../core/files/recipeCode');
-  return looksLikeCode(text) ? readRecipeCode(text) : readRecipeFile(text);
-}
-
-/** The text of a file, unless it is far too large to be a recipe; it is not read then. */
-async function textOf(file: File, limit: number): Promise<string> {
-  if (file.size > limit) {
-    const size = (file.size / 1e6).toFixed(0);
-    throw new FileError([{ place: '', problem: `The file has ${size} MB; a recipe file is under 1 MB.` }]);
-  }
-  return file.text();
-}
-
-export const fileNameOf = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '') || 'recipe';
-
-function blankRecipe({ inks, cards }: Shelf): Recipe | undefined {
-  const card = cards.find(({ id }) => id === 'smooth-white') ?? cards[0];
-  const blended = inks.filter(({ kind }) => INK_KINDS[kind].blends);
-  const family = blended.find(({ kind }) => kind === 'hybrid')?.family;
-  const depths = ['pale', 'mid', 'deep'].flatMap(
-    (depth) => blended.find((ink) => ink.family === family && ink.depth === depth) ?? [],
-  );
-  const rungs = depths.length >= 2 ? depths : blended.slice(0, 3);
-  return card && rungs.length >= 2 ? recipeOf('New recipe', rungs, card) : undefined;
+/** The recipe of a file, in whichever format it came; one that is too large is not taken into memory. */
+async function readRecipe(file: File): Promise<ResolvedRecipe> {
+  const [{ LARGEST_RECIPE, openRecipe }, { refuseLarger }] = await Promise.all([
+    import('../../core/files/open'),
+    import('../../core/files/limits'),
+  ]);
+  refuseLarger(file.size, LARGEST_RECIPE);
+  return openRecipe(new Uint8Array(await file.arrayBuffer()));
 }

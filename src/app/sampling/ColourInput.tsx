@@ -1,16 +1,13 @@
 import { Pipette } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import { type Hex, labOfHex, parseColour } from '../../core/materials/colour/hex';
+import { type Hex, labOfHex } from '../../core/materials/colour/hex';
 import { nameColour } from '../../core/materials/colour/names';
 import { Button } from '../../ui/Button';
 
-const SwatchReader = lazy(() => import('../../views/shelf/SwatchReader'));
+const SwatchReader = lazy(() => import('./SwatchReader'));
 
 /** What is said where a typed colour is none. */
 export const COLOUR_HELP = 'Type # and six digits, or a reading of L*, a* and b* such as 54.2 -28 -8.';
-
-/** What a typed colour is held to, for `register`. */
-export const COLOUR_RULE = { validate: (text: string) => parseColour(text) !== undefined || COLOUR_HELP };
 
 interface Props {
   readonly colour: Hex | undefined;

@@ -36,10 +36,10 @@ export function ReadingRow({ reading, named, onName, onRemove }: Props) {
           ×
         </Button>
       </div>
-      <p className="mt-1 text-[12px]">
+      <p className="mt-1 text-small">
         {hex} · L* {l.toFixed(0)} a* {a.toFixed(0)} b* {b.toFixed(0)} · spread ΔE00 {spread.toFixed(1)}
       </p>
-      {doubt && <p className="border-l-2 border-text pl-2 text-[12px]">{doubt}</p>}
+      {doubt && <p className="border-l-2 border-text pl-2 text-small">{doubt}</p>}
     </li>
   );
 }

@@ -4,17 +4,20 @@ import { CardSelect } from '../../app/CardSelect';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
-import { formatBare, parseLength } from '../../core/base/length';
 import type { Card } from '../../core/materials/card/card';
 import type { Readings } from '../../core/readings/readings';
 import { setPanel } from '../../core/recipe/editLadder';
-import { PANEL_LIMITS, PANEL_SIZES, type Panel } from '../../core/recipe/panel';
-import type { Kit, Recipe } from '../../core/recipe/recipe';
+import { PANEL_LIMITS, PANEL_SIZES, type Panel, samePanel } from '../../core/recipe/panel';
+import type { Recipe } from '../../core/recipe/recipe';
+import { RECIPE_LIMITS } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
+import { LengthField } from '../../ui/LengthField';
 import { Segmented } from '../../ui/Segmented';
+import { Select } from '../../ui/Select';
 import { TypedField } from '../../ui/TypedField';
 
 const RecipeMenu = lazy(
@@ -33,19 +36,19 @@ interface Props {
   readonly readings: Readings;
   readonly edit: Edit;
   /** A moment behind while the hand moves, so that a drag does not redraw all this. */
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
 }
 
 /** What the recipe is called and lies on, and what can be done to the whole of it. */
 export const BenchHeader = memo(function BenchHeader(props: Props) {
-  const { name, panel, run, tool, card, shelf, readings, edit, kit } = props;
+  const { name, panel, run, tool, card, shelf, readings, edit, resolved } = props;
   const [versions, setVersions] = useState(false);
   const dispatch = useAppDispatch();
   const canUndo = useAppSelector(({ draft }) => draft.past.length > 0);
   const canRedo = useAppSelector(({ draft }) => draft.future.length > 0);
   const wetness = useAppSelector(({ view }) => view.wetness);
   const rename = (wanted: string): string | undefined => {
-    if (wanted.length > 120) return 'A name has at most 120 letters.';
+    if (wanted.length > RECIPE_LIMITS.name) return `A name has at most ${RECIPE_LIMITS.name} letters.`;
     if (wanted === '') return 'A recipe needs a name.';
     edit((current) => ({ ...current, name: wanted }));
     return undefined;
@@ -58,7 +61,7 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
           label="Name of the recipe"
           shown={name}
           onCommit={rename}
-          className="heading w-[min(21rem,60vw)] border-transparent bg-transparent text-[17px] hover:border-line"
+          className="heading w-[min(21rem,60vw)] border-transparent bg-transparent text-title hover:border-line"
         />
         <SaveSign />
         <Button
@@ -97,13 +100,13 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
           cards={shelf.cards}
           value={card.id}
           onChange={(cardId) => edit((recipe) => ({ ...recipe, cardId }))}
-          className="w-46"
+          width="w-46"
         />
         <PanelChoice panel={panel} edit={edit} />
       </div>
       {versions && (
         <Suspense fallback={null}>
-          <VersionsDialog kit={kit} shelf={shelf} onClose={() => setVersions(false)} />
+          <VersionsDialog resolved={resolved} shelf={shelf} onClose={() => setVersions(false)} />
         </Suspense>
       )}
       <Suspense fallback={<div className="min-h-7" />}>
@@ -122,54 +125,37 @@ function SaveSign() {
   );
 }
 
-const FIELD = 'frame min-h-7 max-w-full px-1 py-0.5';
-
-const same = (p: Panel, q: Panel) =>
-  Math.abs(p.width - q.width) < 0.01 && Math.abs(p.height - q.height) < 0.01;
-
 function PanelChoice({ panel, edit }: { readonly panel: Panel; readonly edit: Edit }) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const known = PANEL_SIZES.findIndex((size) => same(size.panel, panel));
-  const side =
-    (key: keyof Panel) =>
-    (text: string): string | undefined => {
-      const mm = parseLength(text, unit);
-      const { least, most } = PANEL_LIMITS;
-      if (mm === undefined || mm < least || mm > most)
-        return `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}.`;
-      edit((recipe) => setPanel(recipe, { ...recipe.panel, [key]: mm }));
-      return undefined;
-    };
+  const known = PANEL_SIZES.findIndex((size) => samePanel(size.panel, panel));
+  const resize = (change: Partial<Panel>) =>
+    edit((recipe) => setPanel(recipe, { ...recipe.panel, ...change }));
   return (
     <span className="inline-flex flex-wrap items-center gap-1.5">
-      <select
-        aria-label="Panel size"
-        value={known}
-        onChange={(event) => {
-          const size = PANEL_SIZES[Number(event.target.value)];
-          if (size) edit((recipe) => setPanel(recipe, size.panel));
-        }}
-        className={`${FIELD} w-40`}
-      >
-        {known < 0 && <option value={-1}>own size</option>}
-        {PANEL_SIZES.map(({ label }, i) => (
-          <option key={label} value={i}>
-            {label}
-          </option>
-        ))}
-      </select>
-      <TypedField
-        label={`Panel width, ${unit}`}
-        shown={formatBare(panel.width, unit)}
-        onCommit={side('width')}
-        className={unit === 'mm' ? 'w-14 text-right' : 'w-18 text-right'}
+      <Select
+        label="Panel size"
+        value={String(known)}
+        options={[
+          ...(known < 0 ? [{ value: '-1', label: 'own size' }] : []),
+          ...PANEL_SIZES.map(({ label }, i) => ({ value: String(i), label })),
+        ]}
+        onChange={(i) => resize(PANEL_SIZES[Number(i)]?.panel ?? {})}
+        width="w-40"
+      />
+      <LengthField
+        label="Panel width"
+        value={panel.width}
+        unit={unit}
+        range={PANEL_LIMITS}
+        onChange={(width) => resize({ width })}
       />
       ×
-      <TypedField
-        label={`Panel height, ${unit}`}
-        shown={formatBare(panel.height, unit)}
-        onCommit={side('height')}
-        className={unit === 'mm' ? 'w-14 text-right' : 'w-18 text-right'}
+      <LengthField
+        label="Panel height"
+        value={panel.height}
+        unit={unit}
+        range={PANEL_LIMITS}
+        onChange={(height) => resize({ height })}
         suffix={unit}
       />
     </span>

@@ -1,21 +1,18 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
-import { WithKit } from '../../app/recipes/WithKit';
+import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
 import { useEdit, useReadings } from '../../app/useBench';
-import { useDriedShelf } from '../../app/useDriedShelf';
-import { BARE } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { addRung, nearestRung, placeForNew, setInk } from '../../core/recipe/editLadder';
-import { type Kit, RUNG_LIMITS } from '../../core/recipe/recipe';
+import { type Aim, fittingAim, takePressedInk } from '../../core/recipe/pressedInk';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Segmented } from '../../ui/Segmented';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
-import { Invitation } from './Invitation';
 import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
 import { usePassReadings } from './passes/usePassReadings';
@@ -24,17 +21,18 @@ import { useCalm } from './useCalm';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
 /** Loaded beside the rest, with what they compute by; the panel does not wait for them. */
+const RailColumn = lazy(
+  afterFirstPicture(() => import('./RailColumn').then((m) => ({ default: m.RailColumn }))),
+);
 const StepsStrip = lazy(
   afterFirstPicture(() => import('./StepsStrip').then((m) => ({ default: m.StepsStrip }))),
 );
-const ValueRail = lazy(
-  afterFirstPicture(() => import('./ValueRail').then((m) => ({ default: m.ValueRail }))),
-);
-
 const BenchCommands = lazy(
   afterFirstPicture(() => import('./BenchCommands').then((m) => ({ default: m.BenchCommands }))),
 );
-const Mind = lazy(afterFirstPicture(() => import('./Mind').then((m) => ({ default: m.Mind }))));
+const RuleFindings = lazy(
+  afterFirstPicture(() => import('./RuleFindings').then((m) => ({ default: m.RuleFindings }))),
+);
 const PassesColumn = lazy(() => import('./passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
@@ -54,19 +52,20 @@ export function BenchView() {
     });
   }, [db, recipeId, navigate, dispatch, store]);
 
-  return <WithKit waiting="Opening the bench …">{(kit, shelf) => <Bench kit={kit} shelf={shelf} />}</WithKit>;
+  return (
+    <WithRecipe waiting="Opening the bench …">
+      {(resolved, shelf) => <Bench resolved={resolved} shelf={shelf} />}
+    </WithRecipe>
+  );
 }
 
 type Side = 'readings' | 'passes';
 
-/** Where the next ink pressed on the rail goes. */
-type Target = 'nearest' | 'new' | `${number}`;
-
-function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
+function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonly shelf: Shelf }) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
-  const [target, setTarget] = useState<Target>('nearest');
+  const [chosen, setChosen] = useState<Aim>('nearest');
   const { edit, endGesture } = useEdit();
-  const readings = useReadings(kit);
+  const readings = useReadings(resolved);
   const [side, setSide] = useState<Side>('readings');
   const [pass, setPass] = useState<string>();
   const showPass = useCallback((id: string) => {
@@ -74,31 +73,23 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
     setPass(id);
   }, []);
   const drop = useDroppedRecipe();
-  const dried = useDriedShelf(
-    useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
-    kit.card,
-    firstPicture,
-  );
-  const rungIds = useMemo(() => kit.inks.map(({ id }) => id), [kit.inks]);
   // The panel follows the hand at once; what is written about it may come a moment later.
-  const calm = useCalm(useMemo(() => ({ kit, readings }), [kit, readings]));
-  const addOne = useAddPass(calm.kit, shelf, edit, showPass);
-  const passes = usePassReadings(calm.kit, shelf.inks);
-  const full = rungIds.length >= RUNG_LIMITS.most;
-  const aimed = target === 'new' && full ? 'nearest' : target;
-  const aimedRung = aimed === 'nearest' || aimed === 'new' ? undefined : Number(aimed);
-
+  const calm = useCalm(useMemo(() => ({ resolved, readings }), [resolved, readings]));
+  const addOne = useAddPass(calm.resolved, shelf, edit, showPass);
+  const passes = usePassReadings(calm.resolved, shelf.inks);
+  const aim = fittingAim(chosen, resolved.recipe);
   const pick = useCallback(
     ({ ink, lab }: DriedInk) => {
-      const colours = readings.rungs.map((rung) => rung.lab);
-      if (aimed === 'new') edit((recipe) => addRung(recipe, placeForNew(colours, lab.l), ink.id));
-      else edit((recipe) => setInk(recipe, aimedRung ?? nearestRung(colours, lab.l), ink.id));
-      setTarget('nearest');
+      const dried = readings.rungs.map((rung) => rung.lab);
+      edit((recipe) => takePressedInk(recipe, aim, dried, { id: ink.id, lab }));
+      setChosen('nearest');
     },
-    [readings, aimed, aimedRung, edit],
+    [readings, aim, edit],
   );
-  const aim = useCallback(
-    (rung: number) => setTarget((now) => (now === `${rung}` ? 'nearest' : `${rung}`)),
+  /** Aims at a rung, or no longer where it was aimed at already. */
+  const aimAt = useCallback(
+    (rung: string) =>
+      setChosen((now) => (typeof now === 'object' && now.rung === rung ? 'nearest' : { rung })),
     [],
   );
 
@@ -107,63 +98,26 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
       {...drop.target}
       className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]"
     >
-      <section
-        aria-label="Value rail"
-        data-tour="rail"
-        className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-0 lg:border-r"
+      <Suspense
+        fallback={<div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:border-r" />}
       >
-        <header className="space-y-2 px-4 pt-3 pb-1">
-          <h2 className="heading text-[15px]">Value rail</h2>
-          <div className="flex items-center gap-2">
-            <span className="text-mute">Ink goes on</span>
-            <Segmented
-              label="Where the next ink goes"
-              value={aimedRung === undefined ? (aimed as 'nearest' | 'new') : 'chosen'}
-              onChange={(next) => setTarget(next === 'chosen' ? `${aimedRung ?? 0}` : next)}
-              options={[
-                { value: 'nearest', label: 'nearest', hint: 'The rung nearest in lightness' },
-                ...(aimedRung === undefined
-                  ? []
-                  : [{ value: 'chosen' as const, label: `rung ${aimedRung + 1}` }]),
-                ...(full
-                  ? []
-                  : [{ value: 'new' as const, label: 'new rung', hint: 'A further rung, up to five' }]),
-              ]}
-            />
-          </div>
-        </header>
-        <Suspense fallback={<p className="px-4 text-mute">Drying the shelf …</p>}>
-          <ValueRail
-            shelf={dried}
-            rungs={rungIds}
-            onPick={pick}
-            aimed={aimedRung === undefined ? undefined : rungIds[aimedRung]}
-            goesTo={
-              aimed === 'new'
-                ? 'a new rung'
-                : aimedRung === undefined
-                  ? 'the nearest rung'
-                  : `rung ${aimedRung + 1}`
-            }
-          />
-        </Suspense>
-        <Invitation />
-      </section>
+        <RailColumn {...{ resolved, aim }} shelf={shelf.inks} onAim={setChosen} onPick={pick} />
+      </Suspense>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
-          name={kit.recipe.name}
-          panel={kit.recipe.panel}
-          run={kit.recipe.run}
-          tool={kit.recipe.tool}
-          card={kit.card}
+          name={resolved.recipe.name}
+          panel={resolved.recipe.panel}
+          run={resolved.recipe.run}
+          tool={resolved.recipe.tool}
+          card={resolved.card}
           shelf={shelf}
           readings={readings}
           edit={edit}
-          kit={calm.kit}
+          resolved={calm.resolved}
         />
         <Conflict />
         <PanelBoard
-          kit={kit}
+          resolved={resolved}
           shelf={shelf.inks}
           unit={unit}
           wetness={wetness}
@@ -182,7 +136,8 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
               { value: 'readings', label: 'Readings' },
               {
                 value: 'passes',
-                label: kit.recipe.passes.length > 0 ? `Passes, ${kit.recipe.passes.length}` : 'Passes',
+                label:
+                  resolved.recipe.passes.length > 0 ? `Passes, ${resolved.recipe.passes.length}` : 'Passes',
                 hint: 'What is done before the blend and over it',
               },
             ]}
@@ -190,17 +145,17 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         </div>
         {side === 'readings' ? (
           <ReadingsColumn
-            kit={calm.kit}
+            resolved={calm.resolved}
             readings={calm.readings}
             unit={unit}
             edit={edit}
-            target={aimedRung}
-            onTarget={aim}
+            aimed={typeof aim === 'object' ? aim.rung : undefined}
+            onAim={aimAt}
           />
         ) : (
           <Suspense fallback={<p className="p-4 text-mute">Setting out the passes …</p>}>
             <PassesColumn
-              kit={kit}
+              resolved={resolved}
               shelf={shelf}
               readings={passes}
               edit={edit}
@@ -211,12 +166,12 @@ function Bench({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
           </Suspense>
         )}
         <Suspense fallback={null}>
-          <Mind {...calm} passes={passes} shelf={shelf} edit={edit} />
+          <RuleFindings {...calm} passes={passes} shelf={shelf} edit={edit} />
         </Suspense>
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
         <Suspense fallback={<div className="h-36 border-t border-line bg-sheet" />}>
-          <StepsStrip kit={calm.kit} unit={unit} edit={edit} />
+          <StepsStrip resolved={calm.resolved} unit={unit} edit={edit} />
         </Suspense>
       </div>
       <Suspense fallback={null}>

@@ -1,41 +1,40 @@
-import { type KeyboardEvent, type RefObject, useCallback, useMemo, useState } from 'react';
+import { type KeyboardEvent, type RefObject, useCallback, useEffect, useId, useMemo, useState } from 'react';
 import { pointOn } from '../../app/pointOn';
 import { useAnswer } from '../../app/useAnswer';
+import { gripKey } from '../../app/useGrip';
+import type { Point } from '../../core/base/geometry';
 import { formatBare, type Unit } from '../../core/base/length';
-import type { Place } from '../../core/engine/probe';
-import type { Kit } from '../../core/recipe/recipe';
-import type { Point } from '../../core/recipe/runs/runs';
-import { painter } from '../../workers/client';
+import type { Sample } from '../../core/engine/probe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { forgetPlace, samplerFor } from '../../workers/client';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly board: RefObject<HTMLElement | null>;
 }
 
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+/** A step of an arrow key, mm. */
+const STEP = 0.5;
 
 /** Reads the dried panel under the pointer, or under a cross that arrow keys move: L*, name and inks. */
-export function Loupe({ kit, unit, board }: Props) {
-  const { panel } = kit.recipe;
+export function Loupe({ resolved, unit, board }: Props) {
+  const { panel } = resolved.recipe;
   const [at, setAt] = useState<Point>({ x: panel.width / 2, y: panel.height / 2 });
   const held = { x: Math.min(at.x, panel.width), y: Math.min(at.y, panel.height) };
   const { x, y } = held;
-  const read = useAnswer(useCallback(() => painter().placeReader(kit), [kit]));
-  const place = useAnswer(useMemo(() => read && (async () => read(x, y)), [read, x, y]));
+  const place = useId();
+  useEffect(() => () => forgetPlace(place), [place]);
+  const read = useAnswer(useCallback(() => samplerFor(place, resolved), [place, resolved]));
+  const sample = useAnswer(useMemo(() => read && (async () => read(x, y)), [read, x, y]));
   const onKeyDown = (event: KeyboardEvent) => {
-    const [right = 0, down = 0] = ARROWS[event.key] ?? [];
-    if (right === 0 && down === 0) return;
+    const key = gripKey(event);
+    if (!key) return;
     event.preventDefault();
-    const step = event.shiftKey ? 5 : 1;
+    if (key === 'home' || key === 'end') return setAt({ ...held, x: key === 'home' ? 0 : panel.width });
     setAt({
-      x: Math.min(Math.max(held.x + right * step, 0), panel.width),
-      y: Math.min(Math.max(held.y + down * step, 0), panel.height),
+      x: Math.min(Math.max(held.x + key.right * STEP, 0), panel.width),
+      y: Math.min(Math.max(held.y + key.down * STEP, 0), panel.height),
     });
   };
   const left = held.x < panel.width / 2;
@@ -58,9 +57,9 @@ export function Loupe({ kit, unit, board }: Props) {
       <div
         role="status"
         aria-label="Loupe reading"
-        className={`frame pointer-events-none absolute w-48 bg-field p-2 text-[12px] leading-snug shadow-lg ${left ? 'right-2' : 'left-2'} ${held.y < panel.height / 2 ? 'bottom-2' : 'top-2'}`}
+        className={`frame pointer-events-none absolute w-48 bg-field p-2 text-small leading-snug shadow-lg ${left ? 'right-2' : 'left-2'} ${held.y < panel.height / 2 ? 'bottom-2' : 'top-2'}`}
       >
-        {place ? <PlaceRead place={place} /> : <p>Reading …</p>}
+        {sample ? <SampleRead sample={sample} /> : <p>Reading …</p>}
         <p className="text-mute">
           {formatBare(held.x, unit)} from the left, {formatBare(panel.height - held.y, unit)} {unit} from the
           foot
@@ -70,7 +69,7 @@ export function Loupe({ kit, unit, board }: Props) {
   );
 }
 
-function PlaceRead({ place: { lab, hex, colour, inks } }: { readonly place: Place }) {
+function SampleRead({ sample: { lab, hex, colour, inks } }: { readonly sample: Sample }) {
   return (
     <>
       <p className="flex items-center gap-2">

@@ -1,6 +1,8 @@
-import { type KeyboardEvent, type PointerEvent, type RefObject, useRef } from 'react';
+import { type PointerEvent, type RefObject, useRef } from 'react';
 import { pointOn } from '../../app/pointOn';
 import type { Edit } from '../../app/useBench';
+import { useGrip } from '../../app/useGrip';
+import type { Point } from '../../core/base/geometry';
 import {
   formatBare,
   formatLength,
@@ -9,16 +11,17 @@ import {
   parseLength,
   type Unit,
 } from '../../core/base/length';
-import { type MarkEnd, markRange, moveMark } from '../../core/recipe/editLadder';
-import { type Kit, overlaps } from '../../core/recipe/recipe';
-import type { Lie, Point } from '../../core/recipe/runs/runs';
+import { markRange, moveMark } from '../../core/recipe/editLadder';
+import { type Mark, marksOf } from '../../core/recipe/marks';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import type { BandGeometry } from '../../core/recipe/runs/definition';
 import { TypedField } from '../../ui/TypedField';
 import { apartAlongBands } from './apart';
 import { spread } from './spread';
 
 interface Props {
-  readonly kit: Kit;
-  readonly lie: Lie;
+  readonly resolved: ResolvedRecipe;
+  readonly bands: BandGeometry;
   readonly unit: Unit;
   /** Size of the panel on the screen, px. */
   readonly width: number;
@@ -31,15 +34,6 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** One mark: where an ink stops being solid, which is also where its neighbour has faded out. */
-interface Mark {
-  readonly joint: number;
-  readonly end: MarkEnd;
-  readonly along: Millimetres;
-  readonly solid: string;
-  readonly faded: string;
-}
-
 const LABEL_APART = 40;
 const NARROW_LABEL_APART = 62;
 const LEADER = 26;
@@ -48,15 +42,15 @@ const APART = 28;
 
 /** The solid and fade marks of every rung: dragged on the panel, moved by arrow keys, or typed. */
 export function Marks(props: Props) {
-  const { kit, lie, unit, width, height, narrow, board, edit, onDone } = props;
-  const { panel } = kit.recipe;
+  const { resolved, bands, unit, width, height, narrow, board, edit, onDone } = props;
+  const { panel } = resolved.recipe;
   const scale = height / panel.height;
-  const level = lie.level && lie.toward.x === 0;
-  const all = marksOf(kit);
+  const level = bands.isHorizontal && bands.toward.x === 0;
+  const all = marksOf(resolved);
   const points = level
-    ? all.map(({ along }) => lie.handleAt(along))
+    ? all.map(({ along }) => bands.handleAt(along))
     : apartAlongBands(
-        lie,
+        bands,
         all.map(({ along }) => along),
         panel,
         APART / scale,
@@ -81,9 +75,9 @@ export function Marks(props: Props) {
         height={height}
         className="pointer-events-none absolute top-0 left-0 overflow-visible"
       >
-        {marks.map(({ mark: { joint, end }, left, top }, i) => (
+        {marks.map(({ mark: { id }, left, top }, i) => (
           <polyline
-            key={`${joint}${end}`}
+            key={id}
             points={`${left},${top} ${level ? `10,${top} ` : ''}${LEADER},${places[i]}`}
             className={`fill-none stroke-text ${level ? '' : 'opacity-60'}`}
             strokeDasharray={level ? undefined : '2 3'}
@@ -91,24 +85,16 @@ export function Marks(props: Props) {
         ))}
       </svg>
       {marks.map(({ mark, left, top }, i) => (
-        <div key={`${mark.joint}${mark.end}`}>
-          <Handle {...{ mark, kit, lie, unit, board, edit, onDone, left, top, level }} />
-          <MarkLabel {...{ mark, kit, lie, unit, narrow, edit, onDone }} top={places[i] as number} />
+        <div key={mark.id}>
+          <Handle {...{ mark, resolved, bands, unit, board, edit, onDone, left, top, level }} />
+          <MarkLabel {...{ mark, resolved, bands, unit, narrow, edit, onDone }} top={places[i] as number} />
         </div>
       ))}
     </div>
   );
 }
 
-function marksOf({ recipe, inks }: Kit): Mark[] {
-  const name = (rung: number) => inks[rung]?.name ?? '';
-  return overlaps(recipe).flatMap(({ start, end }, joint) => [
-    { joint, end: 'start' as const, along: start, solid: `${name(joint)} solid to`, faded: name(joint + 1) },
-    { joint, end: 'end' as const, along: end, solid: `${name(joint + 1)} solid from`, faded: name(joint) },
-  ]);
-}
-
-const gestureOf = ({ joint, end }: Mark) => `mark ${joint} ${end}`;
+const gestureOf = ({ id }: Mark) => `mark ${id}`;
 
 interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
   readonly mark: Mark;
@@ -120,10 +106,11 @@ interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
 }
 
 /** The grip of a mark. */
-function Handle({ mark, kit, lie, unit, board, edit, onDone, left, top, level }: HandleProps) {
-  const { recipe } = kit;
-  const { markOf, measuredFrom } = lie;
-  const grabbedAt = useRef<number | null>(null);
+function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, level }: HandleProps) {
+  const { recipe } = resolved;
+  const { markOf, measuredFrom } = bands;
+  /** How far from the mark it was taken hold of, mm along the run. */
+  const grabbed = useRef(0);
   const measured = markOf(mark.along);
   const range = markRange(recipe, mark.joint, mark.end).map(markOf);
   const moveTo = (along: Millimetres) =>
@@ -131,15 +118,21 @@ function Handle({ mark, kit, lie, unit, board, edit, onDone, left, top, level }:
 
   const alongOf = (event: PointerEvent): Millimetres => {
     const { x, y } = pointOn(board, recipe.panel, event);
-    return lie.alongAt(x, y);
+    return bands.alongAt(x, y);
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const up = event.key === 'ArrowUp' || event.key === 'ArrowRight';
-    if (!up && event.key !== 'ArrowDown' && event.key !== 'ArrowLeft') return;
-    event.preventDefault();
-    const step = (unit === 'mm' ? 0.5 : MM_AN_INCH / 16) * (event.shiftKey ? 10 : 1);
-    moveTo(markOf(measured + (up ? step : -step)));
-  };
+  const step = unit === 'mm' ? 0.5 : MM_AN_INCH / 16;
+  const grip = useGrip({
+    onHold: (event) => {
+      grabbed.current = alongOf(event) - mark.along;
+    },
+    onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
+    onKey: (key) => {
+      if (key === 'home') moveTo(markOf(Math.min(...range)));
+      else if (key === 'end') moveTo(markOf(Math.max(...range)));
+      else moveTo(markOf(measured + (key.right - key.down) * step));
+    },
+    onDone,
+  });
   return (
     <div
       role="slider"
@@ -150,24 +143,7 @@ function Handle({ mark, kit, lie, unit, board, edit, onDone, left, top, level }:
       aria-valuemax={Math.round(Math.max(...range) * 10) / 10}
       aria-valuenow={Math.round(measured * 10) / 10}
       aria-valuetext={`${formatLength(measured, unit)} ${measuredFrom}`}
-      onKeyDown={onKeyDown}
-      onBlur={onDone}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        event.currentTarget.focus();
-        grabbedAt.current = alongOf(event) - mark.along;
-      }}
-      onPointerMove={(event) => {
-        if (grabbedAt.current !== null) moveTo(alongOf(event) - grabbedAt.current);
-      }}
-      onPointerUp={() => {
-        grabbedAt.current = null;
-        onDone();
-      }}
-      onPointerCancel={() => {
-        grabbedAt.current = null;
-        onDone();
-      }}
+      {...grip}
       className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
       style={level ? { top } : { top, left }}
     >
@@ -179,14 +155,14 @@ function Handle({ mark, kit, lie, unit, board, edit, onDone, left, top, level }:
   );
 }
 
-type LabelProps = Pick<Props, 'kit' | 'lie' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
+type LabelProps = Pick<Props, 'resolved' | 'bands' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
   readonly mark: Mark;
   readonly top: number;
 };
 
 /** What a mark means, with its measure to be typed. */
-function MarkLabel({ mark, lie, unit, narrow, edit, onDone, top }: LabelProps) {
-  const { markOf, measuredFrom } = lie;
+function MarkLabel({ mark, bands, unit, narrow, edit, onDone, top }: LabelProps) {
+  const { markOf, measuredFrom } = bands;
   const commit = (text: string): string | undefined => {
     const typed = parseLength(text, unit);
     if (typed === undefined)
@@ -206,7 +182,7 @@ function MarkLabel({ mark, lie, unit, narrow, edit, onDone, top }: LabelProps) {
         onCommit={commit}
         className={unit === 'mm' ? 'w-14 text-right' : 'w-16 text-right'}
       />
-      <span className="w-full min-w-0 text-[12px] leading-tight">
+      <span className="w-full min-w-0 text-small leading-tight">
         <span className={narrow ? 'block' : 'block truncate'}>{mark.solid}</span>
         {!narrow && <span className="block truncate text-mute">{mark.faded} faded out</span>}
       </span>

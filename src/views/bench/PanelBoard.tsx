@@ -6,15 +6,16 @@ import { PanelPicture } from '../../app/panel/PanelPicture';
 import type { Edit } from '../../app/useBench';
 import { useSize } from '../../app/useSize';
 import { formatBare, type Unit } from '../../core/base/length';
+import { endsDry } from '../../core/engine/drying';
+import type { Wetness } from '../../core/engine/mixing';
 import type { Ink } from '../../core/materials/ink/ink';
-import type { Wetness } from '../../core/materials/ink/laid';
-import { endsDry } from '../../core/recipe/passesInOrder';
-import { type Kit, lieOf } from '../../core/recipe/recipe';
+import { bandsOf } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
-import { Marks } from './Marks';
 import { Rule } from './Rule';
 
+const Marks = lazy(afterFirstPicture(() => import('./Marks').then((m) => ({ default: m.Marks }))));
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
 const SeenDialog = lazy(() => import('./seen/SeenDialog'));
 const PanelHandles = lazy(
@@ -25,7 +26,7 @@ const PassHandles = lazy(() => import('./passes/PassHandles').then((m) => ({ def
 const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m.PatchLabels })));
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: readonly Ink[];
   readonly unit: Unit;
   readonly wetness: Wetness;
@@ -44,15 +45,15 @@ const NARROW = 560;
 const ZOOMS = [1, 1.5, 2, 3, 4] as const;
 
 /** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
-export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }: Props) {
+export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selected }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const [zoom, setZoom] = useState(0);
   const [loupe, setLoupe] = useState(false);
   const [seen, setSeen] = useState(false);
-  const { panel, passes } = kit.recipe;
-  const inHand = passes.find(({ id, on }) => on && id === selected);
+  const { panel, passes } = resolved.recipe;
+  const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
@@ -62,8 +63,8 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
     number,
     number,
   ];
-  const lie = useMemo(() => lieOf(kit.recipe), [kit.recipe]);
-  const inkNames = kit.inks.map(({ name }) => name).join(', ');
+  const bands = useMemo(() => bandsOf(resolved.recipe), [resolved.recipe]);
+  const inkNames = resolved.inks.map(({ name }) => name).join(', ');
   useCommands(
     useMemo<readonly Command[]>(
       () => [
@@ -109,32 +110,34 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
                 style={{ width, height }}
               >
                 <PanelPicture
-                  kit={kit}
+                  resolved={resolved}
                   wetness={wetness}
                   width={width}
                   height={height}
-                  label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, ${RUNS[kit.recipe.run.id].label.toLowerCase()}: ${inkNames}`}
+                  label={`The panel ${wetness === 'wet' ? 'wet' : 'dried'}, ${RUNS[resolved.recipe.run.id].label.toLowerCase()}: ${inkNames}`}
                 />
                 <Suspense fallback={null}>
-                  <Traces {...{ kit, lie, unit, selected }} />
-                  <PanelHandles {...{ kit, unit, board, edit, onDone }} />
+                  <Traces {...{ resolved, bands, unit, selected }} />
+                  <PanelHandles {...{ resolved, unit, board, edit, onDone }} />
                 </Suspense>
                 {inHand && (
                   <Suspense fallback={null}>
-                    <PassHandles {...{ kit, unit, board, edit, onDone }} pass={inHand} />
+                    <PassHandles {...{ resolved, unit, board, edit, onDone }} pass={inHand} />
                   </Suspense>
                 )}
                 {loupe && (
                   <Suspense fallback={null}>
-                    <Loupe {...{ kit, unit, board }} />
+                    <Loupe {...{ resolved, unit, board }} />
                   </Suspense>
                 )}
               </div>
-              {lie ? (
-                <Marks {...{ kit, lie, unit, width, height, narrow, board, edit, onDone }} />
+              {bands ? (
+                <Suspense fallback={null}>
+                  <Marks {...{ resolved, bands, unit, width, height, narrow, board, edit, onDone }} />
+                </Suspense>
               ) : (
                 <Suspense fallback={null}>
-                  <PatchLabels kit={kit} unit={unit} height={height} />
+                  <PatchLabels resolved={resolved} unit={unit} height={height} />
                 </Suspense>
               )}
             </div>
@@ -143,15 +146,15 @@ export function PanelBoard({ kit, shelf, unit, wetness, edit, onDone, selected }
       </div>
       {seen && (
         <Suspense fallback={null}>
-          <SeenDialog {...{ kit, shelf, edit }} onClose={() => setSeen(false)} />
+          <SeenDialog {...{ resolved, shelf, edit }} onClose={() => setSeen(false)} />
         </Suspense>
       )}
       <footer className="flex flex-wrap items-center gap-1 px-3 pb-1">
         <p className="mr-auto text-mute">
-          {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {kit.card.name} ·{' '}
+          {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {resolved.card.name} ·{' '}
           {wetness === 'dry'
             ? 'dried'
-            : endsDry(kit.recipe)
+            : endsDry(resolved)
               ? 'wet: after the last pass nothing is'
               : 'wet, as under the brush'}
         </p>

@@ -1,16 +1,17 @@
 import type { RefObject } from 'react';
-import { Handle, tellPoint } from '../../app/Handle';
+import { describePoint, Handle } from '../../app/Handle';
 import type { Edit } from '../../app/useBench';
+import type { Point } from '../../core/base/geometry';
 import { formatLength, type Unit } from '../../core/base/length';
-import { liesOf } from '../../core/engine/layers';
 import { setRunParams, setShare } from '../../core/recipe/editLadder';
 import { setPlacement } from '../../core/recipe/editPasses';
-import { PASS_KINDS } from '../../core/recipe/passes/passes';
-import { type Kit, patchesOf } from '../../core/recipe/recipe';
-import { type Point, RUNS } from '../../core/recipe/runs/runs';
+import { PASS_KINDS, placementsOf } from '../../core/recipe/passes/passes';
+import { patchesOf } from '../../core/recipe/recipe';
+import { placedPasses, type ResolvedRecipe } from '../../core/recipe/resolved';
+import { RUNS } from '../../core/recipe/runs/runs';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly board: RefObject<HTMLElement | null>;
   readonly edit: Edit;
@@ -18,8 +19,8 @@ interface Props {
 }
 
 /** Handles on the panel that are no marks: a glow's centre, the one number of a frame, and inks in corners. */
-export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
-  const { recipe, inks } = kit;
+export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
+  const { recipe, inks } = resolved;
   const { panel, run } = recipe;
   const { handle } = RUNS[run.id];
   const patches = patchesOf(recipe);
@@ -32,7 +33,7 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
           label={handle.label}
           shape="ring"
           at={handle.at(panel, run.params)}
-          told={tellPoint(handle.at(panel, run.params), panel.height, unit)}
+          description={describePoint(handle.at(panel, run.params), panel.height, unit)}
           onMove={(to) =>
             edit(
               (current) => setRunParams(current, handle.moved(panel, current.run.params, to)),
@@ -42,9 +43,10 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
         />
       )}
       {recipe.passes.map((pass) => {
-        const { placements, on, id, kind } = pass;
-        if (!on || PASS_KINDS[kind].design) return null;
-        const grip = liesOf(kit, pass)[0]?.handle;
+        const { enabled, id, kind } = pass;
+        const [placement] = placementsOf(pass);
+        if (!enabled || !placement || PASS_KINDS[kind].design) return null;
+        const grip = placedPasses(resolved, pass)[0]?.handle;
         return (
           grip && (
             <Handle
@@ -53,10 +55,11 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
               label={PASS_KINDS[kind].label}
               shape="diamond"
               at={grip.at}
-              told={formatLength(placements[0]?.params[grip.param] ?? 0, unit)}
+              description={formatLength(Number(placement.params[grip.param] ?? 0), unit)}
               onMove={(to) =>
                 edit(
-                  (current) => setPlacement(current, id, 0, { params: { [grip.param]: grip.valueAt(to) } }),
+                  (current) =>
+                    setPlacement(current, id, placement.id, { params: { [grip.param]: grip.valueAt(to) } }),
                   `pass ${id}`,
                 )
               }
@@ -73,7 +76,7 @@ export function PanelHandles({ kit, unit, board, edit, onDone }: Props) {
             label={`${inks[place.rung]?.name} from ${place.name}`}
             shape="ring"
             at={reachPoint(place, panel, recipe.rungs[place.rung]?.share ?? 0)}
-            told={`${Math.round((recipe.rungs[place.rung]?.share ?? 0) * 100)} % of the panel`}
+            description={`${Math.round((recipe.rungs[place.rung]?.share ?? 0) * 100)} % of the panel`}
             onMove={(to) =>
               edit((current) => setShare(current, place.rung, shareAt(place, panel, to)), `patch ${i}`)
             }

@@ -1,29 +1,28 @@
 import { useMemo } from 'react';
 import type { Unit } from '../../core/base/length';
-import type { Kit } from '../../core/recipe/recipe';
-import { measuresOf } from '../../core/sheet/measures';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { measuredWords } from '../../core/sheet/measures';
 import { useCalm } from './useCalm';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly height: number;
 }
 
 /** Where each ink of a run of patches lies and how far it reaches, in words beside the panel. */
-export function PatchLabels({ kit, unit, height }: Props) {
-  const { recipe, inks } = useCalm(kit);
-  const measures = useMemo(() => measuresOf(recipe, unit), [recipe, unit]);
+export function PatchLabels({ resolved, unit, height }: Props) {
+  const { recipe, inks } = useCalm(resolved);
+  const words = useMemo(() => measuredWords(recipe, unit), [recipe, unit]);
   return (
     <ul
-      className="min-w-0 flex-1 space-y-2.5 overflow-y-auto pl-5 text-[12px] leading-snug"
+      className="min-w-0 flex-1 space-y-2.5 overflow-y-auto pl-5 text-small leading-snug"
       style={{ maxHeight: height }}
     >
-      {inks.map((ink, rung) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: rungs have no other identity than their place
-        <li key={rung}>
-          <span className="block font-semibold">{ink.name}</span>
-          <span className="line-clamp-5 text-mute">{measures.lay(rung)}</span>
+      {recipe.rungs.map(({ id }, rung) => (
+        <li key={id}>
+          <span className="block font-semibold">{inks[rung]?.name}</span>
+          <span className="line-clamp-5 text-mute">{words.lay(rung)}</span>
         </li>
       ))}
     </ul>

@@ -7,7 +7,10 @@ import { BARE } from '../../core/materials/ink/ink';
 import { newColourWidth, setNewColourWidth } from '../../core/readings/joints/newColour';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
-import { type Kit, RUNG_LIMITS } from '../../core/recipe/recipe';
+import { RUNG_LIMITS } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { ColourStrip } from '../../ui/ColourStrip';
+import { PercentField } from '../../ui/PercentField';
 import { TypedField } from '../../ui/TypedField';
 import { VerdictSign } from './VerdictSign';
 
@@ -18,37 +21,37 @@ const TrueShares = lazy(
 const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => ({ default: m.Meetings }))));
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly readings: Readings;
   readonly unit: Unit;
   readonly edit: Edit;
-  readonly target: number | undefined;
-  readonly onTarget: (rung: number) => void;
+  /** The rung the next ink goes on, by its id, where one was chosen. */
+  readonly aimed: string | undefined;
+  readonly onAim: (rung: string) => void;
 }
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
-  const { kit, readings, unit, edit, target, onTarget } = props;
-  const { recipe, card } = kit;
+  const { resolved, readings, unit, edit, aimed, onAim } = props;
+  const { recipe, card } = resolved;
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header>
-        <h2 className="heading text-[15px]">Readings</h2>
+        <h2 className="heading text-section">Readings</h2>
         <p className="text-mute">{card.name}, dried</p>
       </header>
       <div className="grid grid-cols-[2.75rem_1fr] gap-x-3">
-        {readings.rungs.map((rung, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: rungs have no other identity than their place
-          <Fragment key={i}>
-            <Rung
-              rung={rung}
-              share={recipe.rungs[i]?.share ?? 0}
-              index={i}
-              count={readings.rungs.length}
-              edit={edit}
-              isTarget={target === i}
-              onTarget={onTarget}
-            />
+        {recipe.rungs.map(({ id, share }, i) => (
+          <Fragment key={id}>
+            {readings.rungs[i] && (
+              <Rung
+                {...{ id, share, edit, onAim }}
+                rung={readings.rungs[i]}
+                index={i}
+                count={recipe.rungs.length}
+                isAimed={aimed === id}
+              />
+            )}
             {readings.joints[i] && (
               <Joint
                 joint={readings.joints[i]}
@@ -64,54 +67,48 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
       </div>
       <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 border-t border-line pt-3">
         <dt className="text-mute">Rung spacing</dt>
-        <dd className="text-right font-semibold">{readings.spacing.told}</dd>
+        <dd className="text-right font-semibold">{readings.spacing.description}</dd>
         <dt className="text-mute">Steps, pale to dark</dt>
         <dd className="text-right font-semibold">
           {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L*
         </dd>
       </dl>
       <Suspense fallback={null}>
-        <TrueShares kit={kit} edit={edit} />
-        <Meetings kit={kit} />
+        <TrueShares resolved={resolved} edit={edit} />
+        <Meetings resolved={resolved} />
       </Suspense>
     </section>
   );
 });
 
 interface RungProps {
+  readonly id: string;
   readonly rung: RungReading;
   readonly share: number;
   readonly index: number;
   readonly count: number;
   readonly edit: Edit;
-  readonly isTarget: boolean;
-  readonly onTarget: (rung: number) => void;
+  readonly isAimed: boolean;
+  readonly onAim: (rung: string) => void;
 }
 
 const PRESENCE = { shows: '', soft: ' · only a tint here', vanishes: ' · vanishes here' } as const;
 
-const Rung = memo(function Rung({ rung, share, index, count, edit, isTarget, onTarget }: RungProps) {
-  const commitShare = (text: string): string | undefined => {
-    const percent = Number(text.replace('%', '').replace(',', '.').trim());
-    if (!Number.isFinite(percent) || text === '' || percent <= 0 || percent >= 100)
-      return `“${text}” is not a share. Type per cent of the panel, more than 0 and less than 100.`;
-    edit((recipe) => setShare(recipe, index, percent / 100));
-    return undefined;
-  };
+const Rung = memo(function Rung({ id, rung, share, index, count, edit, isAimed, onAim }: RungProps) {
   return (
     <>
       <button
         type="button"
-        aria-pressed={isTarget}
+        aria-pressed={isAimed}
         aria-label={`Change ${rung.ink.name}: the next ink pressed on the rail goes on this rung`}
         title="Press, then press an ink on the rail to put it here"
-        onClick={() => onTarget(index)}
-        className={`min-h-12 w-full border-x-2 ${isTarget ? 'border-text outline-2 outline-offset-2 outline-text' : 'border-text/60 hover:border-text'}`}
+        onClick={() => onAim(id)}
+        className={`min-h-12 w-full border-x-2 ${isAimed ? 'border-text outline-2 outline-offset-2 outline-text' : 'border-text/60 hover:border-text'}`}
         style={{ backgroundColor: rung.hex }}
       />
       <div className="flex min-w-0 items-start gap-2 py-1">
         <div className="min-w-0 flex-1 leading-snug">
-          <p className="truncate text-[14px] font-semibold">{rung.ink.name}</p>
+          <p className="truncate text-lead font-semibold">{rung.ink.name}</p>
           <p>
             <span className="colour-name">{rung.colour.name}</span>
             <span className="text-mute">
@@ -121,11 +118,10 @@ const Rung = memo(function Rung({ rung, share, index, count, edit, isTarget, onT
             </span>
           </p>
         </div>
-        <TypedField
-          label={`Share of ${rung.ink.name}, per cent`}
-          shown={`${Math.round(share * 100)}%`}
-          onCommit={commitShare}
-          className="w-13 text-right"
+        <PercentField
+          label={`Share of ${rung.ink.name}`}
+          value={share}
+          onChange={(next) => edit((recipe) => setShare(recipe, index, next))}
         />
         <RungMenu name={rung.ink.name} index={index} count={count} edit={edit} />
       </div>
@@ -159,7 +155,7 @@ const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuPr
           },
           {
             label: 'Take this rung off',
-            disabled: count <= RUNG_LIMITS.least,
+            disabled: count <= RUNG_LIMITS.min,
             onSelect: () => edit((recipe) => removeRung(recipe, index)),
           },
         ]}
@@ -189,20 +185,19 @@ const Joint = memo(function Joint({ joint, index, width, newWidth, unit, edit }:
   };
   return (
     <>
-      <div aria-hidden="true" className="flex min-h-22 flex-col border-x-2 border-text/60">
-        {joint.strip.slice(1, -1).map((hex, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: stations have no other identity than their place
-          <span key={i} className="flex-1" style={{ backgroundColor: hex }} />
-        ))}
-      </div>
+      <ColourStrip
+        colours={joint.strip.slice(1, -1)}
+        toward="foot"
+        className="min-h-22 border-x-2 border-text/60"
+      />
       <div className="min-w-0 border-l border-line py-1.5 pl-3">
         <p className="font-semibold">
           <VerdictSign kind={joint.verdict.kind} /> {joint.headline}
           <span className="float-right font-normal text-mute">{formatLength(width, unit)}</span>
         </p>
-        <p className="text-[12px] leading-snug">{joint.reason}</p>
+        <p className="text-small leading-snug">{joint.reason}</p>
         {newWidth > 0 && (
-          <p className="mt-1 text-[12px]">
+          <p className="mt-1 text-small">
             <TypedField
               label={`Width of the new colour in joint ${index + 1}, ${unit}`}
               shown={formatBare(newWidth, unit)}
@@ -213,7 +208,7 @@ const Joint = memo(function Joint({ joint, index, width, newWidth, unit, edit }:
           </p>
         )}
         {joint.onTheWay.length > 0 && (
-          <p className="colour-name mt-1 text-[12px] leading-snug text-mute">{joint.onTheWay.join(' → ')}</p>
+          <p className="colour-name mt-1 text-small leading-snug text-mute">{joint.onTheWay.join(' → ')}</p>
         )}
       </div>
     </>

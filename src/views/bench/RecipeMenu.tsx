@@ -2,8 +2,9 @@ import { lazy, Suspense, useRef, useState } from 'react';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { useShelf } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
-import type { Kit, Recipe } from '../../core/recipe/recipe';
-import { kitFrom } from '../../data/recipes';
+import type { Recipe } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { resolve } from '../../core/recipe/resolved';
 import { useAppStore } from '../../store/hooks';
 import { Menu } from '../../ui/Menu';
 
@@ -25,10 +26,10 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
     const { recipe } = store.getState().draft;
     if (recipe) act(recipe);
   };
-  const withKit = (act: (kit: Kit) => void) =>
+  const withResolved = (act: (resolved: ResolvedRecipe) => void) =>
     withRecipe((recipe) => {
-      const kit = shelf && kitFrom(recipe, shelf);
-      if (kit) act(kit);
+      const resolved = shelf && resolve(recipe, shelf);
+      if (resolved) act(resolved);
     });
   return (
     <>
@@ -38,12 +39,12 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           { label: 'New recipe', onSelect: () => shelf && void actions.create(shelf) },
           { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
           'line',
-          { label: 'Export as a file', onSelect: withKit(actions.download) },
+          { label: 'Export as a file', onSelect: withResolved(actions.download) },
           {
             label: 'Export as a picture, 300 dpi',
-            onSelect: withKit((kit) =>
+            onSelect: withResolved((resolved) =>
               painting.make((worker, onProgress) =>
-                actions.exportPicture(kit, (one) => worker.picture(one, onProgress)),
+                actions.exportPicture(resolved, (one) => worker.picture(one, onProgress)),
               ),
             ),
           },

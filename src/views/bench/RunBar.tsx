@@ -15,6 +15,7 @@ import { RUN_IDS, RUNS, type RunId } from '../../core/recipe/runs/runs';
 import { TOOL_IDS, TOOLS, type ToolId } from '../../core/recipe/tools/tools';
 import { Menu } from '../../ui/Menu';
 import { Segmented } from '../../ui/Segmented';
+import { Select } from '../../ui/Select';
 import { useOtherRecipe } from './useOtherRecipe';
 
 interface Props {
@@ -29,7 +30,7 @@ export const RunBar = memo(function RunBar({ run, tool, readings, edit }: Props)
   return (
     <>
       <RunRow runId={run.id} tool={tool} readings={readings} edit={edit} />
-      {RUNS[run.id].params.length > 0 && (
+      {Object.keys(RUNS[run.id].params).length > 0 && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5">
           <ParamFields
             of={RUNS[run.id].label}
@@ -57,20 +58,14 @@ const RunRow = memo(function RunRow({ runId, tool, readings, edit }: RowProps) {
           label="How the ladder lies"
           value={runId}
           onChange={(id) => edit((recipe) => setRun(recipe, id))}
-          options={RUN_IDS.map((id) => ({ value: id, label: RUNS[id].label, hint: RUNS[id].explains }))}
+          options={RUN_IDS.map((id) => ({ value: id, label: RUNS[id].label, hint: RUNS[id].description }))}
         />
-        <select
-          aria-label="Laid with"
+        <Select<ToolId>
+          label="Laid with"
           value={tool}
-          onChange={({ target }) => edit((recipe) => ({ ...recipe, tool: target.value as ToolId }))}
-          className="frame min-h-7 max-w-full px-1 py-0.5"
-        >
-          {TOOL_IDS.map((id) => (
-            <option key={id} value={id}>
-              {TOOLS[id].label}
-            </option>
-          ))}
-        </select>
+          options={TOOL_IDS.map((id) => ({ value: id, label: TOOLS[id].label }))}
+          onChange={(next) => edit((recipe) => ({ ...recipe, tool: next }))}
+        />
         <Menu
           items={[
             { label: 'Light to dark, pale at the top', onSelect: () => edit(orderedBy(readings, 'top')) },

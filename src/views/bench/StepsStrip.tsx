@@ -3,22 +3,22 @@ import { Link } from 'react-router';
 import type { Edit } from '../../app/useBench';
 import { usePace } from '../../app/usePace';
 import type { Unit } from '../../core/base/length';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet } from '../../core/sheet/compile';
-import { tellMinutes } from '../../core/sheet/times';
+import { describeMinutes } from '../../core/sheet/times';
 import { SchoolSelect } from './SchoolSelect';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly edit: Edit;
 }
 
 /** The order of work along the foot of the bench. */
-export const StepsStrip = memo(function StepsStrip({ kit, unit, edit }: Props) {
+export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Props) {
   const pace = usePace();
-  const sheet = useMemo(() => compileSheet(kit, unit, pace), [kit, unit, pace]);
+  const sheet = useMemo(() => compileSheet(resolved, unit, pace), [resolved, unit, pace]);
   return (
     <section
       aria-label="Order of work"
@@ -27,17 +27,17 @@ export const StepsStrip = memo(function StepsStrip({ kit, unit, edit }: Props) {
     >
       <div className="flex shrink-0 flex-col justify-between gap-1 border-r border-line p-3 sm:w-46">
         <div>
-          <h2 className="heading text-[15px]">Order of work</h2>
+          <h2 className="heading text-section">Order of work</h2>
           <p className="text-mute">
-            {tellMinutes(sheet.workMinutes)}, then dry {tellMinutes(sheet.dryMinutes)}
+            {describeMinutes(sheet.workMinutes)}, then dry {describeMinutes(sheet.dryMinutes)}
           </p>
-          <SchoolSelect kit={kit} edit={edit} />
+          <SchoolSelect resolved={resolved} edit={edit} />
         </div>
         <p className="flex gap-3">
-          <Link to={`/sheet/${kit.recipe.id}`} className="font-semibold underline underline-offset-4">
+          <Link to={`/sheet/${resolved.recipe.id}`} className="font-semibold underline underline-offset-4">
             Full sheet
           </Link>
-          <Link to={`/desk/${kit.recipe.id}`} className="font-semibold underline underline-offset-4">
+          <Link to={`/desk/${resolved.recipe.id}`} className="font-semibold underline underline-offset-4">
             Step by step
           </Link>
         </p>
@@ -51,9 +51,9 @@ export const StepsStrip = memo(function StepsStrip({ kit, unit, edit }: Props) {
         {sheet.warnings.length > 0 && (
           <li className="w-52 shrink-0 border-r-4 border-double border-text p-3">
             <p className="font-semibold">Mind</p>
-            {sheet.warnings.map(({ told }) => (
-              <p key={told} className="text-[12px] leading-snug">
-                {told}
+            {sheet.warnings.map(({ message }) => (
+              <p key={message} className="text-small leading-snug">
+                {message}
               </p>
             ))}
           </li>
@@ -64,12 +64,12 @@ export const StepsStrip = memo(function StepsStrip({ kit, unit, edit }: Props) {
               <span className="text-mute">{i + 1}</span>
               <span className="leading-snug">{step.title}</span>
             </p>
-            <p className="text-[12px] leading-snug">{step.work}</p>
-            {step.note && <p className="text-[12px] leading-snug italic">{step.note}</p>}
-            <p className="text-[12px] text-mute">
-              {step.brush && `${TOOLS[kit.recipe.tool].noun} ${step.brush.letter}`}
+            <p className="text-small leading-snug">{step.work}</p>
+            {step.note && <p className="text-small leading-snug italic">{step.note}</p>}
+            <p className="text-small text-mute">
+              {step.brush && `${TOOLS[resolved.recipe.tool].noun} ${step.brush.letter}`}
               {step.brush && step.minutes && ' · '}
-              {step.minutes && tellMinutes(step.minutes)}
+              {step.minutes && describeMinutes(step.minutes)}
             </p>
           </li>
         ))}

@@ -1,27 +1,28 @@
 import { DashedPaths } from '../../app/panel/DashedPaths';
 import { formatBare, MM_AN_INCH, type Unit } from '../../core/base/length';
-import { liesOf } from '../../core/engine/layers';
 import { PASS_KINDS } from '../../core/recipe/passes/passes';
-import { passesInOrder } from '../../core/recipe/passesInOrder';
-import { type Kit, type lieOf, overlaps } from '../../core/recipe/recipe';
-import type { Lie } from '../../core/recipe/runs/runs';
+import { type bandsOf, jointSpans, passesInOrder } from '../../core/recipe/recipe';
+import { placedPasses, type ResolvedRecipe } from '../../core/recipe/resolved';
+import type { BandGeometry } from '../../core/recipe/runs/definition';
 
 interface Props {
-  readonly kit: Kit;
-  readonly lie: ReturnType<typeof lieOf>;
+  readonly resolved: ResolvedRecipe;
+  readonly bands: ReturnType<typeof bandsOf>;
   readonly unit: Unit;
   /** The pass in hand, by its id. */
   readonly selected: string | undefined;
 }
 
 /** The borders of bands, of what frames them and of the pass in hand, and a rule along the run; shown while the panel is pointed at. */
-export function Traces({ kit, lie, unit, selected }: Props) {
-  const { panel } = kit.recipe;
+export function Traces({ resolved, bands, unit, selected }: Props) {
+  const { panel } = resolved.recipe;
   const paths = [
-    ...(lie ? overlaps(kit.recipe).flatMap(({ start, end }) => [lie.trace(start), lie.trace(end)]) : []),
-    ...passesInOrder(kit.recipe)
+    ...(bands
+      ? jointSpans(resolved.recipe).flatMap(({ start, end }) => [bands.trace(start), bands.trace(end)])
+      : []),
+    ...passesInOrder(resolved.recipe)
       .filter(({ id, kind }) => id === selected || PASS_KINDS[kind].design === undefined)
-      .flatMap((pass) => liesOf(kit, pass).flatMap(({ traces }) => traces)),
+      .flatMap((pass) => placedPasses(resolved, pass).flatMap(({ traces }) => traces)),
   ];
   const thin = panel.height / 520;
   return (
@@ -31,16 +32,26 @@ export function Traces({ kit, lie, unit, selected }: Props) {
       className="pointer-events-none absolute inset-0 size-full overflow-hidden opacity-0 transition-opacity group-focus-within/board:opacity-100 group-hover/board:opacity-100"
     >
       <DashedPaths paths={paths} thin={thin} />
-      {lie && !(lie.level && lie.toward.x === 0) && <RunRule lie={lie} unit={unit} thin={thin} />}
+      {bands && !(bands.isHorizontal && bands.toward.x === 0) && (
+        <RunRule bands={bands} unit={unit} thin={thin} />
+      )}
     </svg>
   );
 }
 
 /** Ticks along the run from where it is measured, a figure at every other one. */
-function RunRule({ lie, unit, thin }: { readonly lie: Lie; readonly unit: Unit; readonly thin: number }) {
+function RunRule({
+  bands,
+  unit,
+  thin,
+}: {
+  readonly bands: BandGeometry;
+  readonly unit: Unit;
+  readonly thin: number;
+}) {
   const every = unit === 'mm' ? 10 : MM_AN_INCH / 2;
-  const ticks = Array.from({ length: Math.floor(lie.length / every) + 1 }, (_, i) => i * every);
-  const [from, to] = [lie.handleAt(0), lie.handleAt(lie.length)];
+  const ticks = Array.from({ length: Math.floor(bands.length / every) + 1 }, (_, i) => i * every);
+  const [from, to] = [bands.handleAt(0), bands.handleAt(bands.length)];
   const size = thin * 11;
   return (
     <g stroke="#000" strokeWidth={thin}>
@@ -55,7 +66,7 @@ function RunRule({ lie, unit, thin }: { readonly lie: Lie; readonly unit: Unit; 
       />
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
       {ticks.map((along, i) => {
-        const { x, y } = lie.handleAt(along);
+        const { x, y } = bands.handleAt(along);
         return (
           <g key={along}>
             <circle cx={x} cy={y} r={thin * 2} fill="#fff" />

@@ -1,42 +1,37 @@
 import { memo, useState } from 'react';
 import type { Edit } from '../../app/useBench';
+import { percentOf } from '../../core/base/words';
 import { isBare } from '../../core/materials/ink/ink';
 import { laidShares, perceivedShares, potencies } from '../../core/readings/perceived';
 import { CLOSE_ENOUGH, solveShares, wantedShares } from '../../core/readings/solveShares';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { Button } from '../../ui/Button';
-import { TypedField } from '../../ui/TypedField';
+import { PercentField } from '../../ui/PercentField';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly edit: Edit;
 }
 
-const percent = (part: number): string => `${Math.round(part * 100)}%`;
-
 /** What the maker wants to see of each ink, what is laid and what will be seen; and laying it so. */
-export const TrueShares = memo(function TrueShares({ kit, edit }: Props) {
-  const { recipe, inks } = kit;
+export const TrueShares = memo(function TrueShares({ resolved, edit }: Props) {
+  const { recipe, inks } = resolved;
   const wanted = wantedShares(recipe);
-  const seen = perceivedShares(kit);
-  const laid = laidShares(kit);
-  const pull = potencies(kit);
-  const [told, setTold] = useState<{ readonly recipe: Kit['recipe']; readonly text: string }>();
-  const off = Math.max(...wanted.map((share, i) => Math.abs(share - (seen[i] as number))));
+  const perceived = perceivedShares(resolved);
+  const laid = laidShares(resolved);
+  const pull = potencies(resolved);
+  const [answer, setAnswer] = useState<{
+    readonly recipe: ResolvedRecipe['recipe'];
+    readonly text: string;
+  }>();
+  const off = Math.max(...wanted.map((share, i) => Math.abs(share - (perceived[i] ?? 0))));
 
-  const want =
-    (rung: number) =>
-    (text: string): string | undefined => {
-      const share = Number(text.replace('%', '').replace(',', '.').trim()) / 100;
-      if (!(share > 0 && share < 1))
-        return `“${text}” is no share. Type per cent of the panel, more than 0 and less than 100.`;
-      edit((current) => ({ ...current, wanted: withShare(wantedShares(current), rung, share) }));
-      return undefined;
-    };
+  const want = (rung: number, share: number) =>
+    edit((current) => ({ ...current, wanted: withShare(wantedShares(current), rung, share) }));
   const makeItSo = () => {
-    const solved = solveShares(kit, wanted);
+    const solved = solveShares(resolved, wanted);
     edit(() => solved.recipe);
-    setTold({
+    setAnswer({
       recipe: solved.recipe,
       text:
         solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`,
@@ -45,13 +40,13 @@ export const TrueShares = memo(function TrueShares({ kit, edit }: Props) {
   return (
     <section aria-label="True shares" data-tour="shares" className="border-t border-line pt-3">
       <div className="mb-1 flex items-center justify-between gap-2">
-        <h3 className="heading text-[14px]">True shares</h3>
+        <h3 className="heading text-lead">True shares</h3>
         <Button disabled={off <= CLOSE_ENOUGH / 2} onClick={makeItSo}>
           Make it so
         </Button>
       </div>
       <table className="w-full">
-        <thead className="text-left text-[12px] text-mute">
+        <thead className="text-left text-small text-mute">
           <tr>
             <th className="font-normal">of the panel</th>
             <th className="text-right font-normal">to see</th>
@@ -61,32 +56,32 @@ export const TrueShares = memo(function TrueShares({ kit, edit }: Props) {
         </thead>
         <tbody>
           {inks.map((ink, rung) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: rungs have no other identity than their place
-            <tr key={rung} className="align-top">
+            <tr key={recipe.rungs[rung]?.id ?? rung} className="align-top">
               <td className="py-0.5 leading-tight">
                 {ink.name}
-                {!isBare(ink) && <span className="block text-[12px] text-mute">{pull[rung]?.told}</span>}
+                {!isBare(ink) && (
+                  <span className="block text-small text-mute">{pull[rung]?.description}</span>
+                )}
               </td>
               <td className="py-0.5 text-right">
-                <TypedField
-                  label={`To see of ${ink.name}, per cent`}
-                  shown={percent(wanted[rung] ?? 0)}
-                  onCommit={want(rung)}
-                  className="w-12 text-right"
+                <PercentField
+                  label={`To see of ${ink.name}`}
+                  value={wanted[rung] ?? 0}
+                  onChange={(share) => want(rung, share)}
                 />
               </td>
-              <td className="py-1 pl-2 text-right">{percent(laid[rung] ?? 0)}</td>
-              <td className="py-1 pl-2 text-right font-semibold">{percent(seen[rung] ?? 0)}</td>
+              <td className="py-1 pl-2 text-right">{percentOf(laid[rung] ?? 0)}</td>
+              <td className="py-1 pl-2 text-right font-semibold">{percentOf(perceived[rung] ?? 0)}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p role="status" className="mt-1 text-[12px] leading-snug text-mute">
-        {told && told.recipe === recipe
-          ? told.text
+      <p role="status" className="mt-1 text-small leading-snug text-mute">
+        {answer && answer.recipe === recipe
+          ? answer.text
           : off <= CLOSE_ENOUGH
             ? 'What is seen is what is wanted.'
-            : `Off by ${percent(off)} at most. In a joint each place reads as the ink it is nearest to.`}
+            : `Off by ${percentOf(off)} at most. In a joint each place reads as the ink it is nearest to.`}
       </p>
     </section>
   );

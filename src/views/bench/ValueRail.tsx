@@ -64,7 +64,7 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
             {TICKS.map((l) => (
               <g key={l} transform={`translate(-8 ${y(l)})`}>
                 <line x1={-6} x2={0} className="stroke-line" />
-                <text x={-9} dy="0.32em" textAnchor="end" className="fill-mute text-[11px]">
+                <text x={-9} dy="0.32em" textAnchor="end" className="fill-mute text-tiny">
                   {l}
                 </text>
               </g>
@@ -153,14 +153,19 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
 
 /** What each gap of the ladder is, in L*, written beside its middle; rungs are joined in the panel's order. */
 function Gaps({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
-  return ladder.slice(1).map((dot, i) => {
-    const from = ladder[i] as RailDot;
+  // A ladder that comes back to two inks has one gap between them, wherever they stand in it.
+  const gaps = new Map(
+    ladder.slice(1).flatMap((dot, i) => {
+      const from = ladder[i];
+      return from ? [[`${from.ink.id} ${dot.ink.id}`, { from, dot }] as const] : [];
+    }),
+  );
+  return [...gaps].map(([key, { from, dot }]) => {
     return (
       <span
-        // biome-ignore lint/suspicious/noArrayIndexKey: joints have no other identity than their place
-        key={i}
+        key={key}
         aria-hidden="true"
-        className="pointer-events-none absolute z-10 -translate-y-1/2 rounded-[2px] bg-pane/85 px-1 text-[12px] font-bold"
+        className="pointer-events-none absolute z-10 -translate-y-1/2 rounded-[2px] bg-pane/85 px-1 text-small font-bold"
         style={{
           left: AXIS + Math.min((from.x + dot.x) / 2 + 6, width - 40),
           top: PAD + (from.y + dot.y) / 2,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { type BandRun, RUNS } from '../../core/recipe/runs/runs';
+import type { BandRun } from '../../core/recipe/runs/definition';
+import { RUNS } from '../../core/recipe/runs/runs';
 import { apartAlongBands } from './apart';
 
 test('handles keep apart, stay in the panel, and those with room stay on the run’s line', () => {
@@ -11,15 +12,15 @@ test('handles keep apart, stay in the panel, and those with room stay on the run
       fc.uniqueArray(fc.integer({ min: 5, max: 60 }), { minLength: 2, maxLength: 5 }),
       (id, places) => {
         const run = RUNS[id] as BandRun;
-        const lie = run.on(panel, id === 'slant' ? { angle: 30 } : { x: 50, y: 50, oval: 130 });
+        const bands = run.layOn(panel, id === 'slant' ? { angle: 30 } : { x: 50, y: 50, oval: 130 });
         const marks = places.toSorted((p, q) => p - q);
-        const points = apartAlongBands(lie, marks, panel, 7);
+        const points = apartAlongBands(bands, marks, panel, 7);
         points.forEach(({ x, y }, i) => {
           expect(Math.min(x, y, panel.width - x, panel.height - y)).toBeGreaterThanOrEqual(-1e-6);
           for (const other of points.slice(0, i))
             expect(Math.hypot(other.x - x, other.y - y)).toBeGreaterThan(6.5);
         });
-        expect(points[0]).toEqual(lie.handleAt(marks[0] ?? 0));
+        expect(points[0]).toEqual(bands.handleAt(marks[0] ?? 0));
       },
     ),
     // In the corner a slant's bands are short.

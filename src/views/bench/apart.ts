@@ -1,23 +1,24 @@
+import type { Point } from '../../core/base/geometry';
 import type { Millimetres } from '../../core/base/length';
 import type { Panel } from '../../core/recipe/panel';
-import type { Lie, Point } from '../../core/recipe/runs/runs';
+import type { BandGeometry } from '../../core/recipe/runs/definition';
 
 /**
- * Where the handles of marks stand on the panel: on the run's own line, and where two would lie on each other the later
+ * Where the handles of marks stand on the panel: on the run's own line, and where two would bands on each other the later
  * one moved along its band, or where that is too short along the run, so that each can be taken hold of.
  *
  * @param apart  least distance between two, mm
  */
 export function apartAlongBands(
-  lie: Lie,
+  bands: BandGeometry,
   marks: readonly Millimetres[],
   panel: Panel,
   apart: Millimetres,
 ): Point[] {
   const placed: Point[] = [];
   for (const along of marks) {
-    const home = lie.handleAt(along);
-    const tangent = tangentAt(lie, home);
+    const home = bands.handleAt(along);
+    const tangent = tangentAt(bands, home);
     // Near a corner a band is too short for all of them: then on along the run.
     const tried = [0, 1, -1, 2, -2, 3, -3].flatMap((on) =>
       [0, 1, -1, 2, -2, 3, -3].map((steps) => ({
@@ -37,7 +38,7 @@ export function apartAlongBands(
 }
 
 /** The way a band goes at a point, as a unit vector: square to where the run climbs. */
-function tangentAt({ alongAt }: Lie, { x, y }: Point): Point {
+function tangentAt({ alongAt }: BandGeometry, { x, y }: Point): Point {
   const step = 0.01;
   const across = alongAt(x + step, y) - alongAt(x - step, y);
   const down = alongAt(x, y + step) - alongAt(x, y - step);

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { ink, WHITE_CARD } from '../../testing/kits';
+import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { layRail, neighbourDot, railScale } from './railLayout';
 import { spread } from './spread';
 

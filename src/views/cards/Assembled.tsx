@@ -3,13 +3,13 @@ import { PanelPicture } from '../../app/panel/PanelPicture';
 import { formatBare, formatLength } from '../../core/base/length';
 import { type Assembly, type Layer, layersOf } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 
 type Size = Pick<Layer, 'width' | 'height'>;
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly choices: Pick<Assembly, 'mats' | 'base'>;
   readonly cards: readonly Card[];
 }
@@ -18,9 +18,9 @@ interface Props {
 const LONGER = 230;
 
 /** The card put together, seen from the front: the panel on its mats on the base. */
-export function Assembled({ kit, choices, cards }: Props) {
+export function Assembled({ resolved, choices, cards }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const { panel } = kit.recipe;
+  const { panel } = resolved.recipe;
   const layers = layersOf({ panel, ...choices });
   const outermost: Size = layers.at(-1) ?? panel;
   const scale = LONGER / Math.max(outermost.width, outermost.height);
@@ -38,18 +38,18 @@ export function Assembled({ kit, choices, cards }: Props) {
         ))}
         <Centred {...panel} outermost={outermost} px={px}>
           <PanelPicture
-            kit={kit}
+            resolved={resolved}
             wetness="dry"
             width={px(panel.width)}
             height={px(panel.height)}
-            label={`Panel of ${kit.recipe.name}, on its mats`}
+            label={`Panel of ${resolved.recipe.name}, on its mats`}
           />
         </Centred>
       </div>
       <figcaption>
         <ul>
           <li>
-            panel, {kit.card.name}: {sizeOf(panel)}
+            panel, {resolved.card.name}: {sizeOf(panel)}
           </li>
           {layers.map(({ name, cardId, folds, ...size }) => (
             <li key={name}>

@@ -1,15 +1,23 @@
 import { CardSelect } from '../../app/CardSelect';
-import { formatBare, parseLength } from '../../core/base/length';
-import type { Assembly, Fold } from '../../core/make/cutting/pieces';
+import type { Assembly, Fold, MatLayer } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import type { MatAdvice } from '../../core/readings/card/mats';
+import { nextId } from '../../core/recipe/recipe';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { LengthField } from '../../ui/LengthField';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
 
+/** A mat as it is chosen: which one it is stays, whatever is taken off. */
+export interface ChosenMat extends MatLayer {
+  readonly id: string;
+}
+
 /** What a maker chooses about a batch; the panel comes from the recipe. */
 export interface Choices extends Omit<Assembly, 'panel' | 'panelCardId'> {
+  readonly mats: readonly ChosenMat[];
   /** Keep the grain alike in all pieces. */
   readonly grain: boolean;
 }
@@ -22,16 +30,18 @@ interface Props {
   readonly onChange: (change: Partial<Choices>) => void;
 }
 
-const MOST_MATS = 3;
-const MOST_CARDS = 60;
+const MAX_MATS = 3;
+const MAX_CARDS = 60;
+/** How far the panel is cut larger, and a mat and a base stand out at the most; how large a strip is. In mm. */
+const MARGIN_LIMITS = { oversize: 15, mat: 40, base: 60, strip: { width: 300, height: 200 } } as const;
 
 /** How many cards, on which base, with which mats and greeting. */
 export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
   const { cards: count, oversize, mats, base, greeting, grain } = choices;
   const number = (text: string): string | undefined => {
     const n = Number(text);
-    if (!(Number.isInteger(n) && n >= 1 && n <= MOST_CARDS))
-      return `Type a whole number from 1 to ${MOST_CARDS}.`;
+    if (!(Number.isInteger(n) && n >= 1 && n <= MAX_CARDS))
+      return `Type a whole number from 1 to ${MAX_CARDS}.`;
     onChange({ cards: n });
     return undefined;
   };
@@ -50,46 +60,10 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
       <Length
         label="Panel cut larger all round by"
         value={oversize}
-        most={15}
+        max={MARGIN_LIMITS.oversize}
         onValue={(mm) => onChange({ oversize: mm })}
       />
-      <fieldset className="space-y-2">
-        <legend className="mb-1 font-semibold">Mats, outermost first</legend>
-        {mats.map((mat, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a mat has no identity but its place
-          <div key={i} className="space-y-1 border-l-2 border-line pl-2">
-            <div className="flex gap-1">
-              <span className="min-w-0 flex-1">
-                <CardSelect
-                  label={`Card of mat ${i + 1}`}
-                  cards={cards}
-                  value={mat.cardId}
-                  onChange={(cardId) => onChange({ mats: mats.with(i, { ...mat, cardId }) })}
-                  className="w-full"
-                />
-              </span>
-              <Button
-                look="bare"
-                aria-label={`Take mat ${i + 1} off`}
-                onClick={() => onChange({ mats: mats.toSpliced(i, 1) })}
-              >
-                ×
-              </Button>
-            </div>
-            <Length
-              label={`Mat ${i + 1} stands out by`}
-              value={mat.margin}
-              most={40}
-              onValue={(margin) => onChange({ mats: mats.with(i, { ...mat, margin }) })}
-            />
-          </div>
-        ))}
-        {mats.length < MOST_MATS && (
-          <Button onClick={() => onChange({ mats: [...mats, { margin: 3, cardId: firstCard }] })}>
-            Add a mat
-          </Button>
-        )}
-      </fieldset>
+      <Mats {...{ mats, cards, onChange }} firstCard={firstCard} />
       <details>
         <summary className="cursor-pointer font-semibold">Which card goes with it</summary>
         {!advice && (
@@ -123,7 +97,7 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
                   cards={cards}
                   value={base.cardId}
                   onChange={(cardId) => onChange({ base: { ...base, cardId } })}
-                  className="w-full"
+                  width="w-full"
                 />
               </span>
               <Button look="bare" aria-label="No base" onClick={() => onChange({ base: undefined })}>
@@ -133,7 +107,7 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
             <Length
               label="Base stands out by"
               value={base.margin}
-              most={60}
+              max={MARGIN_LIMITS.base}
               onValue={(margin) => onChange({ base: { ...base, margin } })}
             />
             <Segmented<Fold>
@@ -159,13 +133,13 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
             <Length
               label="Strip width"
               value={greeting.width}
-              most={300}
+              max={MARGIN_LIMITS.strip.width}
               onValue={(width) => onChange({ greeting: { ...greeting, width } })}
             />
             <Length
               label="Strip height"
               value={greeting.height}
-              most={200}
+              max={MARGIN_LIMITS.strip.height}
               onValue={(height) => onChange({ greeting: { ...greeting, height } })}
             />
             <Button onClick={() => onChange({ greeting: undefined })}>No strip</Button>
@@ -174,45 +148,82 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
           <Button onClick={() => onChange({ greeting: { width: 60, height: 16 } })}>Add a strip</Button>
         )}
       </fieldset>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={grain}
-          onChange={({ target }) => onChange({ grain: target.checked })}
-          className="size-4 accent-(--strong)"
-        />
-        Keep the grain alike in all pieces
-      </label>
+      <Checkbox
+        label="Keep the grain alike in all pieces"
+        checked={grain}
+        onChange={({ target }) => onChange({ grain: target.checked })}
+      />
     </div>
+  );
+}
+
+interface MatsProps extends Pick<Props, 'cards' | 'onChange'>, Pick<Choices, 'mats'> {
+  /** What a new mat is of. */
+  readonly firstCard: string;
+}
+
+/** The mats from the outermost in: of which card each is, and how far it stands out. */
+function Mats({ mats, cards, firstCard, onChange }: MatsProps) {
+  const change = (id: string, to: Partial<MatLayer>) =>
+    onChange({ mats: mats.map((mat) => (mat.id === id ? { ...mat, ...to } : mat)) });
+  return (
+    <fieldset className="space-y-2">
+      <legend className="mb-1 font-semibold">Mats, outermost first</legend>
+      {mats.map(({ id, cardId, margin }, i) => (
+        <div key={id} className="space-y-1 border-l-2 border-line pl-2">
+          <div className="flex gap-1">
+            <span className="min-w-0 flex-1">
+              <CardSelect
+                label={`Card of mat ${i + 1}`}
+                cards={cards}
+                value={cardId}
+                onChange={(next) => change(id, { cardId: next })}
+                width="w-full"
+              />
+            </span>
+            <Button
+              look="bare"
+              aria-label={`Take mat ${i + 1} off`}
+              onClick={() => onChange({ mats: mats.filter((mat) => mat.id !== id) })}
+            >
+              ×
+            </Button>
+          </div>
+          <Length
+            label={`Mat ${i + 1} stands out by`}
+            value={margin}
+            max={MARGIN_LIMITS.mat}
+            onValue={(mm) => change(id, { margin: mm })}
+          />
+        </div>
+      ))}
+      {mats.length < MAX_MATS && (
+        <Button
+          onClick={() =>
+            onChange({ mats: [...mats, { id: nextId('m', mats), margin: 3, cardId: firstCard }] })
+          }
+        >
+          Add a mat
+        </Button>
+      )}
+    </fieldset>
   );
 }
 
 interface LengthProps {
   readonly label: string;
   readonly value: number;
-  readonly most: number;
+  readonly max: number;
   readonly onValue: (mm: number) => void;
 }
 
-function Length({ label, value, most, onValue }: LengthProps) {
+/** A length of the card with what it is, so many mm at the most. */
+function Length({ label, value, max, onValue }: LengthProps) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const commit = (text: string): string | undefined => {
-    const mm = parseLength(text, unit);
-    if (mm === undefined || mm < 0 || mm > most)
-      return `Type a length up to ${formatBare(most, unit)} ${unit}.`;
-    onValue(mm);
-    return undefined;
-  };
   return (
     <p className="flex items-center justify-between gap-2">
       <span>{label}</span>
-      <TypedField
-        label={`${label}, ${unit}`}
-        shown={formatBare(value, unit)}
-        onCommit={commit}
-        className="w-14 text-right"
-        suffix={unit}
-      />
+      <LengthField {...{ label, value, unit }} range={{ min: 0, max }} onChange={onValue} suffix={unit} />
     </p>
   );
 }

@@ -1,13 +1,19 @@
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { COLOUR_RULE, ColourInput } from '../../app/sampling/ColourInput';
-import { formatBare, MM_AN_INCH, parseLength, type Unit } from '../../core/base/length';
-import { type Card, GRAMMAGE_LIMITS, SHEET_LIMITS } from '../../core/materials/card/card';
-import { FINISH_IDS, FINISHES, type FinishId } from '../../core/materials/card/finishes';
+import { COLOUR_HELP, ColourInput } from '../../app/sampling/ColourInput';
+import { schemaResolver } from '../../app/schemaResolver';
+import { formatBare, MM_AN_INCH, type Unit } from '../../core/base/length';
+import { cardSchema } from '../../core/files/cardSchema';
+import { CARD_LIMITS, type Card } from '../../core/materials/card/card';
+import { type CardFields, cardFields, cardOfFields } from '../../core/materials/card/cardFields';
+import { FINISH_IDS, FINISHES } from '../../core/materials/card/finishes';
 import { isoASize, parseGrammage, poundsOfGrammage } from '../../core/materials/card/paper';
-import { type Hex, parseColour } from '../../core/materials/colour/hex';
+import { parseColour } from '../../core/materials/colour/hex';
+import { INK_LIMITS } from '../../core/materials/ink/ink';
 import { Button } from '../../ui/Button';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
+import { FIELD, FormField, FormInput } from '../../ui/FormField';
+import { FormSelect } from '../../ui/Select';
 
 interface Props {
   /** The card to change; left out for a new one. */
@@ -15,17 +21,6 @@ interface Props {
   readonly unit: Unit;
   readonly onSave: (card: Card) => void;
   readonly onClose: () => void;
-}
-
-interface Fields {
-  name: string;
-  colour: string;
-  finish: FinishId;
-  weight: string;
-  width: string;
-  height: string;
-  stock: string;
-  note: string;
 }
 
 const [a4Width, a4Height] = isoASize(4);
@@ -36,92 +31,62 @@ const SHEETS = [
   { label: '12 × 12 in', width: 12 * MM_AN_INCH, height: 12 * MM_AN_INCH },
 ] as const;
 
-const fieldsOf = (card: Card | undefined, unit: Unit): Fields => ({
-  name: card?.name ?? '',
-  colour: card?.colour ?? '',
-  finish: card?.finish ?? 'smooth',
-  weight: card ? String(Math.round(card.grammage)) : '',
-  width: card?.sheet ? formatBare(card.sheet.width, unit) : '',
-  height: card?.sheet ? formatBare(card.sheet.height, unit) : '',
-  stock: card?.stock === undefined ? '' : String(card.stock),
-  note: card?.note ?? '',
-});
-
-/** The fields as a card; called when every field has passed its check. */
-function cardFrom(fields: Fields, id: string, unit: Unit): Card {
-  const [width, height] = [parseLength(fields.width, unit), parseLength(fields.height, unit)];
-  const note = fields.note.trim();
+/** What to type, where the schema of files has something against what is typed. */
+const helpFor = (unit: Unit) => {
+  const { grammage, sheet } = CARD_LIMITS;
+  const side = `Type a length from ${formatBare(sheet.min, unit)} to ${formatBare(sheet.max, unit)} ${unit}, or leave both empty.`;
   return {
-    id,
-    name: fields.name.trim(),
-    colour: parseColour(fields.colour) as Hex,
-    finish: fields.finish,
-    grammage: Math.round(parseGrammage(fields.weight) as number),
-    ...(width && height ? { sheet: { width, height } } : {}),
-    ...(fields.stock.trim() ? { stock: Number(fields.stock) } : {}),
-    ...(note ? { note } : {}),
+    name: `A name has 1 to ${INK_LIMITS.name} letters.`,
+    colour: COLOUR_HELP,
+    grammage: `Type ${grammage.min} to ${grammage.max} g/m², or pounds as 130 lb cover or 80 lb text.`,
+    width: side,
+    height: side,
+    stock: 'Type a whole number, or leave it empty.',
+    note: `At most ${CARD_LIMITS.note.toLocaleString('en')} letters.`,
   };
-}
+};
 
 /** A form for one card, new or known. */
 export function CardForm({ card, unit, onSave, onClose }: Props) {
-  const { register, handleSubmit, watch, setValue, getValues, formState } = useForm<Fields>({
-    defaultValues: fieldsOf(card, unit),
+  const [id] = useState(() => card?.id ?? crypto.randomUUID());
+  const { register, handleSubmit, watch, setValue, formState } = useForm<CardFields>({
+    defaultValues: cardFields(card, unit),
+    resolver: schemaResolver<CardFields>(
+      cardSchema,
+      (fields) => cardOfFields(fields, id, unit),
+      helpFor(unit),
+    ),
   });
   const { errors } = formState;
-  const weight = parseGrammage(watch('weight'));
-  const side = (other: 'width' | 'height') => ({
-    validate: (text: string) => {
-      const empty = text.trim() === '';
-      if (empty && getValues(other).trim() === '') return true;
-      const mm = parseLength(text, unit);
-      const { least, most } = SHEET_LIMITS;
-      return (
-        (mm !== undefined && mm >= least && mm <= most) ||
-        `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}, or leave both empty.`
-      );
-    },
-  });
+  const weight = parseGrammage(watch('grammage'));
   return (
     <FormDialog
       title={card ? `Change ${card.name}` : 'Add a card'}
-      onSubmit={handleSubmit((fields) => onSave(cardFrom(fields, card?.id ?? crypto.randomUUID(), unit)))}
+      onSubmit={handleSubmit((fields) => onSave(cardOfFields(fields, id, unit)))}
       onClose={onClose}
     >
-      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
+      <FormInput label="Name" problem={errors.name?.message} {...register('name')} />
       <FormField label="Colour" name="colour" problem={errors.colour?.message}>
         <ColourInput
           colour={parseColour(watch('colour'))}
           onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input id="colour" autoComplete="off" className={FIELD} {...register('colour', COLOUR_RULE)} />
+          <input id="colour" autoComplete="off" className={FIELD} {...register('colour')} />
         </ColourInput>
       </FormField>
       <FormField label="Finish" name="finish">
-        <select id="finish" className={FIELD} {...register('finish')}>
-          {FINISH_IDS.map((id) => (
-            <option key={id} value={id}>
-              {FINISHES[id].label}
-            </option>
-          ))}
-        </select>
+        <FormSelect
+          options={FINISH_IDS.map((id) => ({ value: id, label: FINISHES[id].label }))}
+          {...register('finish')}
+        />
       </FormField>
-      <FormField label="Weight" name="weight" problem={errors.weight?.message}>
+      <FormField label="Weight" name="grammage" problem={errors.grammage?.message}>
         <input
-          id="weight"
+          id="grammage"
           autoComplete="off"
           placeholder="350, or 130 lb cover, or 80 lb text"
           className={`${FIELD} placeholder:text-mute`}
-          {...register('weight', {
-            validate: (text) => {
-              const grammage = parseGrammage(text);
-              const { least, most } = GRAMMAGE_LIMITS;
-              return (
-                (grammage !== undefined && grammage >= least && grammage <= most) ||
-                `Type ${least} to ${most} g/m², or pounds as 130 lb cover or 80 lb text.`
-              );
-            },
-          })}
+          {...register('grammage')}
         />
         {weight !== undefined && (
           <p className="mt-0.5 text-mute">
@@ -130,16 +95,8 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
         )}
       </FormField>
       <div className="grid grid-cols-2 gap-3">
-        <FormInput
-          label={`Sheet width, ${unit}`}
-          problem={errors.width?.message}
-          {...register('width', side('height'))}
-        />
-        <FormInput
-          label={`Sheet height, ${unit}`}
-          problem={errors.height?.message}
-          {...register('height', side('width'))}
-        />
+        <FormInput label={`Sheet width, ${unit}`} problem={errors.width?.message} {...register('width')} />
+        <FormInput label={`Sheet height, ${unit}`} problem={errors.height?.message} {...register('height')} />
       </div>
       <div className="flex flex-wrap items-end gap-1.5 pb-0.5">
         {SHEETS.map(({ label, width, height }) => (
@@ -158,16 +115,9 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
         label="Whole sheets in stock"
         problem={errors.stock?.message}
         inputMode="numeric"
-        {...register('stock', {
-          validate: (text) =>
-            text.trim() === '' || /^\d{1,5}$/.test(text.trim()) || 'Type a whole number, or leave it empty.',
-        })}
+        {...register('stock')}
       />
-      <FormInput
-        label="Note"
-        problem={errors.note?.message}
-        {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
-      />
+      <FormInput label="Note" problem={errors.note?.message} {...register('note')} />
     </FormDialog>
   );
 }

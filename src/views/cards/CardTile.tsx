@@ -21,7 +21,7 @@ export function CardTile({ card, unit, onEdit, onRemove }: Props) {
     <li className="flex flex-col bg-pane">
       <span aria-hidden="true" className="h-20 border-b border-line" style={{ backgroundColor: colour }} />
       <div className="flex flex-1 flex-col p-3">
-        <h2 className="text-[15px] font-semibold">{name}</h2>
+        <h2 className="text-section font-semibold">{name}</h2>
         <p className="colour-name">{nameColour(labOfHex(colour)).name}</p>
         <p>
           {FINISHES[finish].label}, {grammage} g/m²{' '}
@@ -33,8 +33,8 @@ export function CardTile({ card, unit, onEdit, onRemove }: Props) {
             {stock === undefined ? '' : `, ${stock} left`}
           </p>
         )}
-        <p className="mt-1 text-[12px] leading-snug text-mute">{cardAdvice(card).join(' ')}</p>
-        {note && <p className="mt-1 text-[12px] italic">{note}</p>}
+        <p className="mt-1 text-small leading-snug text-mute">{cardAdvice(card).join(' ')}</p>
+        {note && <p className="mt-1 text-small italic">{note}</p>}
         <div className="mt-auto flex gap-1 pt-2">
           <Button aria-label={`Change ${name}`} onClick={() => onEdit(card)}>
             Change

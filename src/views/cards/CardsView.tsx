@@ -6,6 +6,7 @@ import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
+import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
 import { CardForm } from './CardForm';
 import { CardTile } from './CardTile';
@@ -51,8 +52,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
   };
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
-        <h1 className="heading text-[17px]">Cards</h1>
+      <PageHeader title="Cards">
         <Segmented
           label="What to see"
           value={side}
@@ -66,7 +66,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
         <Button look="strong" className="ml-auto" onClick={() => setEdited('new')}>
           Add a card
         </Button>
-      </header>
+      </PageHeader>
       {side === 'cutting' && <CutView shelf={shelf} />}
       {side === 'recipe' && <OnAllCards shelf={shelf} />}
       {side === 'drawer' && (

@@ -2,8 +2,8 @@ import { download } from '../../app/download';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength } from '../../core/base/length';
 import { cutDrawings } from '../../core/files/cutSvg';
-import type { CutPlan } from '../../core/make/cutting/cutPlan';
-import { sheetsAlike, tellCut } from '../../core/make/cutting/cutText';
+import type { Cut, CutPlan } from '../../core/make/cutting/cutPlan';
+import { describeCut, sheetsAlike } from '../../core/make/cutting/cutText';
 import type { Piece } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import { useAppSelector } from '../../store/hooks';
@@ -74,22 +74,24 @@ export function CutPlanView({ plan, card, pieces }: Props) {
               {others.length > 0 && ', cut alike'}
             </h3>
             <Drawing plan={plan} index={index} />
-            <ol className="mt-1 list-decimal pl-5 text-[12px] leading-snug">
-              {sheets[index]?.cuts.map((cut, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a cut's number is its identity
-                <li key={i}>{tellCut(cut, unit)}</li>
+            <ol className="mt-1 list-decimal pl-5 text-small leading-snug">
+              {sheets[index]?.cuts.map((cut) => (
+                <li key={placeOf(cut)}>{describeCut(cut, unit)}</li>
               ))}
             </ol>
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-[12px] text-mute">
+      <p className="mt-2 text-small text-mute">
         Each cut goes right through the piece in hand. Blades cut: fingers behind the guard, a mat under the
         card, and the trimmer maker’s own sheet first.
       </p>
     </>
   );
 }
+
+/** Where a cut goes: no two go along one line. */
+const placeOf = ({ from, to }: Pick<Cut, 'from' | 'to'>): string => `${from.x} ${from.y} to ${to.x} ${to.y}`;
 
 function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: number }) {
   const { width, height } = plan.sheet;
@@ -128,8 +130,7 @@ function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: numb
         </g>
       ))}
       {cuts.map(({ from, to }, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a cut's number is its identity
-        <g key={i}>
+        <g key={placeOf({ from, to })}>
           <line
             x1={from.x}
             y1={from.y}

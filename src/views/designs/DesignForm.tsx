@@ -1,15 +1,21 @@
 import { useMemo } from 'react';
 import { useForm } from 'react-hook-form';
+import { schemaResolver } from '../../app/schemaResolver';
 import { formatBare, formatLength, parseLength, type Unit } from '../../core/base/length';
+import { designHeadSchema } from '../../core/files/designSchema';
 import {
   DESIGN_LIMITS,
+  DESIGN_USES,
   type Design,
   type DesignUse,
   scaleDesign,
   trimDesign,
 } from '../../core/materials/design/design';
+import { INK_LIMITS } from '../../core/materials/ink/ink';
+import { Checkbox } from '../../ui/Checkbox';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
+import { FormField, FormInput } from '../../ui/FormField';
+import { FormSelect } from '../../ui/Select';
 import { DesignDrawing } from './DesignDrawing';
 
 interface Props {
@@ -32,11 +38,17 @@ const USE_LABELS: Readonly<Record<DesignUse, string>> = {
 };
 
 interface Fields {
-  name: string;
-  use: DesignUse;
-  width: string;
-  trimmed: boolean;
+  readonly name: string;
+  readonly use: DesignUse;
+  readonly width: string;
+  readonly trimmed: boolean;
 }
+
+/** What to type, where the schema of files has something against what is typed. */
+const helpFor = (unit: Unit) => ({
+  name: `A name has 1 to ${INK_LIMITS.name} letters.`,
+  width: `Type a length from ${formatBare(DESIGN_LIMITS.min, unit)} to ${formatBare(DESIGN_LIMITS.max, unit)} ${unit}.`,
+});
 
 /** A form for one design: what it is called, what it is for and how large it is. */
 export function DesignForm(props: Props) {
@@ -48,6 +60,11 @@ export function DesignForm(props: Props) {
       width: formatBare(design.width, unit),
       trimmed: false,
     },
+    resolver: schemaResolver<Fields>(
+      designHeadSchema,
+      ({ name, use, width }) => ({ name: name.trim(), use, width: parseLength(width, unit) ?? Number.NaN }),
+      helpFor(unit),
+    ),
   });
   const { errors } = formState;
   const trimmed = watch('trimmed');
@@ -69,30 +86,14 @@ export function DesignForm(props: Props) {
           Left out: {leftOut.join(', ')}. Only shapes are read; turn lettering into paths to have it cut.
         </p>
       )}
-      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
+      <FormInput label="Name" problem={errors.name?.message} {...register('name')} />
       <FormField label="It is" name="use">
-        <select id="use" className={FIELD} {...register('use')}>
-          {(Object.keys(USE_LABELS) as DesignUse[]).map((use) => (
-            <option key={use} value={use}>
-              {USE_LABELS[use]}
-            </option>
-          ))}
-        </select>
+        <FormSelect
+          options={DESIGN_USES.map((use) => ({ value: use, label: USE_LABELS[use] }))}
+          {...register('use')}
+        />
       </FormField>
-      <FormInput
-        label={`True width, ${unit}`}
-        problem={errors.width?.message}
-        {...register('width', {
-          validate: (text) => {
-            const mm = parseLength(text, unit);
-            const { least, most } = DESIGN_LIMITS;
-            return (
-              (mm !== undefined && mm >= least && mm <= most) ||
-              `Type a length from ${formatBare(least, unit)} to ${formatBare(most, unit)} ${unit}.`
-            );
-          },
-        })}
-      />
+      <FormInput label={`True width, ${unit}`} problem={errors.width?.message} {...register('width')} />
       <div className="space-y-1 self-end">
         <p className="text-mute">
           Height follows:{' '}
@@ -101,24 +102,16 @@ export function DesignForm(props: Props) {
             unit,
           )}
         </p>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--strong)"
-            {...register('trimmed', { onChange: ({ target }) => keepScale(target.checked) })}
-          />
-          Trim to what is drawn
-        </label>
+        <Checkbox
+          label="Trim to what is drawn"
+          {...register('trimmed', { onChange: ({ target }) => keepScale(target.checked) })}
+        />
         {onSwap && (
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-(--strong)"
-              checked={swapped ?? false}
-              onChange={({ target }) => onSwap(target.checked)}
-            />
-            The pale parts are meant
-          </label>
+          <Checkbox
+            label="The pale parts are meant"
+            checked={swapped ?? false}
+            onChange={({ target }) => onSwap(target.checked)}
+          />
         )}
       </div>
     </FormDialog>

@@ -8,6 +8,7 @@ import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
+import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
 import { designer } from '../../workers/client';
 import { DesignForm } from './DesignForm';
@@ -62,8 +63,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <div {...getRootProps()} className="flex min-h-0 flex-1 flex-col">
-        <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
-          <h1 className="heading text-[17px]">Designs</h1>
+        <PageHeader title="Designs">
           <Segmented<Shown>
             label="Which designs"
             value={shown}
@@ -82,7 +82,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
           <Button look="strong" onClick={open}>
             Open a design
           </Button>
-        </header>
+        </PageHeader>
         <ul
           aria-label="Designs"
           className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] content-start gap-4 overflow-y-auto p-4"

@@ -1,15 +1,16 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { DashedPaths } from '../../app/panel/DashedPaths';
 import { PanelPicture } from '../../app/panel/PanelPicture';
-import { WithKit } from '../../app/recipes/WithKit';
+import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useSession } from '../../app/session';
 import { usePace } from '../../app/usePace';
 import type { Unit } from '../../core/base/length';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
-import { compileSheet, type Step, type StepKind } from '../../core/sheet/compile';
-import type { Pace, TimedWork } from '../../core/sheet/times';
+import { compileSheet } from '../../core/sheet/compile';
+import type { Step } from '../../core/sheet/desk';
+import { timingOf } from '../../core/sheet/timing';
 import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -21,24 +22,22 @@ import { useStepClock } from './useStepClock';
 /** One step of the sheet at a time, large, for inky fingers. */
 export function DeskView() {
   const unit = useAppSelector(({ view }) => view.unit);
-  return <WithKit waiting="Compiling the sheet …">{(kit) => <Desk kit={kit} unit={unit} />}</WithKit>;
+  return (
+    <WithRecipe waiting="Compiling the sheet …">
+      {(resolved) => <Desk resolved={resolved} unit={unit} />}
+    </WithRecipe>
+  );
 }
-
-/** Work whose time is worth remembering, by the kind of step. */
-const TIMED: Partial<Record<StepKind, TimedWork>> = { lay: 'layBand', 'go back': 'goBack', brew: 'brew' };
-/** A time this far from what was expected, either way, was no work: somebody leafed through, or had tea. */
-const BELIEVABLE = 4;
 
 /** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
 const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
 const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
 
-function Desk({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+function Desk({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
   const pace = usePace();
   // The pace is the one the work began with: timing a step does not move the others while one is at it.
-  const begun = useRef<Pace>(undefined);
-  begun.current ??= pace;
-  const { steps } = useMemo(() => compileSheet(kit, unit, begun.current), [kit, unit]);
+  const [begun] = useState(pace);
+  const { steps } = useMemo(() => compileSheet(resolved, unit, begun), [resolved, unit, begun]);
   const [at, setAt] = useState(0);
   const [sounds, setSounds] = useState(true);
   const { db } = useSession();
@@ -49,12 +48,8 @@ function Desk({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   useChime(step, done ? 0 : clock.seconds, sounds);
 
   const remember = () => {
-    const work = TIMED[step.kind];
-    const expected = step.minutes;
-    if (!work || !expected) return;
-    const minutes = clock.seconds / 60;
-    if (minutes < expected / BELIEVABLE || minutes > expected * BELIEVABLE) return;
-    void addTiming(db, work, (minutes / expected) * (begun.current as Pace)[work]);
+    const timing = timingOf(step, clock.seconds / 60, begun);
+    if (timing) void addTiming(db, timing.work, timing.minutes);
   };
   const go = (by: 1 | -1) => {
     if (by === 1 && !done) remember();
@@ -65,41 +60,38 @@ function Desk({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
     if (next === steps.length) clock.pause();
     else clock.resume();
   };
-  const latest = useRef(go);
-  latest.current = go;
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, input, select');
+    if (event.key === ' ' && onControl) return;
+    const by = FORWARD.has(event.key) ? 1 : BACK.has(event.key) ? -1 : undefined;
+    if (!by) return;
+    event.preventDefault();
+    go(by);
+  });
   useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      const onControl =
-        event.target instanceof HTMLElement && event.target.closest('button, a, input, select');
-      if (event.key === ' ' && onControl) return;
-      const by = FORWARD.has(event.key) ? 1 : BACK.has(event.key) ? -1 : undefined;
-      if (!by) return;
-      event.preventDefault();
-      latest.current(by);
-    };
     window.addEventListener('keydown', onKeyDown);
     return () => window.removeEventListener('keydown', onKeyDown);
   }, []);
 
   return (
     <main className="flex min-h-0 flex-1 flex-col bg-sheet">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-[15px]">
-        <h1 className="heading mr-auto min-w-0 truncate">{kit.recipe.name}</h1>
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-section">
+        <h1 className="heading mr-auto min-w-0 truncate">{resolved.recipe.name}</h1>
         <span>
-          {done ? 'Done' : `${at + 1} of ${steps.length}`} · {tellClock(clock.whole)} so far
+          {done ? 'Done' : `${at + 1} of ${steps.length}`} · {describeClock(clock.whole)} so far
         </span>
         <Button aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
           Sound {sounds ? 'on' : 'off'}
         </Button>
         <span className="text-mute">{awake ? 'Screen stays awake' : 'The screen may sleep here'}</span>
-        <Link to={`/sheet/${kit.recipe.id}`} className="underline underline-offset-4">
+        <Link to={`/sheet/${resolved.recipe.id}`} className="underline underline-offset-4">
           Whole sheet
         </Link>
       </header>
       {done ? (
         <Done whole={clock.whole} onForget={() => void clearTimings(db)} />
       ) : (
-        <OneStep {...{ kit, step, clock }} />
+        <OneStep {...{ resolved, step, clock }} />
       )}
       <nav
         aria-label="Steps"
@@ -137,15 +129,15 @@ function useChime({ key, minutes }: Step, seconds: number, sounds: boolean): voi
 }
 
 interface StepProps {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly step: Step;
   readonly clock: ReturnType<typeof useStepClock>;
 }
 
 const HEIGHT = 360;
 
-function OneStep({ kit, step, clock }: StepProps) {
-  const { panel, tool } = kit.recipe;
+function OneStep({ resolved, step, clock }: StepProps) {
+  const { panel, tool } = resolved.recipe;
   const height = Math.min(HEIGHT, (HEIGHT * 0.85 * panel.height) / panel.width);
   const over = step.minutes !== undefined && clock.seconds >= step.minutes * 60;
   return (
@@ -174,7 +166,7 @@ function OneStep({ kit, step, clock }: StepProps) {
           style={{ height, width: (height * panel.width) / panel.height }}
         >
           <PanelPicture
-            kit={kit}
+            resolved={resolved}
             wetness={step.stands}
             progress={step.after}
             width={(height * panel.width) / panel.height}
@@ -192,16 +184,16 @@ function OneStep({ kit, step, clock }: StepProps) {
             </svg>
           )}
         </div>
-        <figcaption className="mt-1 text-center text-[15px] text-mute">after this step</figcaption>
+        <figcaption className="mt-1 text-center text-section text-mute">after this step</figcaption>
         <p className="my-3 flex items-center justify-center gap-3">
           <span
             role="timer"
             aria-label="Time on this step"
             className={`text-4xl tabular-nums ${over ? 'font-bold' : ''}`}
           >
-            {tellClock(clock.seconds)}
+            {describeClock(clock.seconds)}
           </span>
-          {step.minutes && <span className="text-xl text-mute">of {tellClock(step.minutes * 60)}</span>}
+          {step.minutes && <span className="text-xl text-mute">of {describeClock(step.minutes * 60)}</span>}
           <Button className="min-h-11 px-4 text-base" onClick={clock.running ? clock.pause : clock.resume}>
             {clock.running ? 'Pause' : 'Go on'}
           </Button>
@@ -214,7 +206,7 @@ function OneStep({ kit, step, clock }: StepProps) {
 function Done({ whole, onForget }: { readonly whole: number; readonly onForget: () => void }) {
   return (
     <section aria-label="Step" className="min-h-0 flex-1 overflow-y-auto p-8 text-2xl">
-      <h2 className="heading text-4xl">Done in {tellClock(whole)}</h2>
+      <h2 className="heading text-4xl">Done in {describeClock(whole)}</h2>
       <p className="mt-4 max-w-2xl">
         What you laid and went back over was timed; the sheet reckons with your own times from now on.
       </p>
@@ -226,5 +218,5 @@ function Done({ whole, onForget }: { readonly whole: number; readonly onForget: 
 }
 
 /** Seconds as a clock shows them: `1:05`. */
-const tellClock = (seconds: number): string =>
+const describeClock = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

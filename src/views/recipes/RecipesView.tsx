@@ -6,11 +6,13 @@ import { Link } from 'react-router';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession, useShelf } from '../../app/session';
-import type { Kit } from '../../core/recipe/recipe';
-import { kitFrom, listRecipes, renameRecipe } from '../../data/recipes';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { resolve } from '../../core/recipe/resolved';
+import { listRecipes, renameRecipe } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { Button } from '../../ui/Button';
 import Faults from '../../ui/Faults';
+import { PageHeader } from '../../ui/PageHeader';
 import { TypedField } from '../../ui/TypedField';
 
 /** All recipes as small true pictures, the one changed last first. */
@@ -29,29 +31,32 @@ export function RecipesView() {
   usePastedCode(async (text) => setRefusal(await actions.bringIn(new File([text], 'Pasted code'))));
   if (!records || !shelf) return <p className="p-6 text-mute">Reading your recipes …</p>;
   return (
-    <main {...drop.getRootProps({ role: 'main' })} className="min-h-0 flex-1 overflow-y-auto p-6">
+    <main {...drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">
       <input {...drop.getInputProps({ 'aria-label': 'Recipe file to import' })} />
-      <header className="mb-5 flex flex-wrap items-center gap-2">
-        <h1 className="heading mr-auto text-xl">Recipes</h1>
-        <Button onClick={drop.open}>Import from a file</Button>
+      <PageHeader title="Recipes">
+        <Button className="ml-auto" onClick={drop.open}>
+          Import from a file
+        </Button>
         <Button look="strong" onClick={() => actions.create(shelf)}>
           New recipe
         </Button>
-      </header>
-      {drop.isDragActive && (
-        <p className="mb-4 border-2 border-dashed border-text p-4">Drop the recipe file here.</p>
-      )}
-      {records.length === 0 && (
-        <p className="max-w-md">
-          No recipe yet. Start a new one, drop an exported recipe or a picture of one on this page, or paste
-          the code of a printed sheet.
-        </p>
-      )}
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-6">
-        {records.map((record) => (
-          <RecipeCard key={record.id} record={record} kit={kitFrom(record.recipe, shelf)} />
-        ))}
-      </ul>
+      </PageHeader>
+      <div className="min-h-0 flex-1 overflow-y-auto p-6">
+        {drop.isDragActive && (
+          <p className="mb-4 border-2 border-dashed border-text p-4">Drop the recipe file here.</p>
+        )}
+        {records.length === 0 && (
+          <p className="max-w-md">
+            No recipe yet. Start a new one, drop an exported recipe or a picture of one on this page, or paste
+            the code of a printed sheet.
+          </p>
+        )}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-6">
+          {records.map((record) => (
+            <RecipeCard key={record.id} record={record} resolved={resolve(record.recipe, shelf)} />
+          ))}
+        </ul>
+      </div>
       {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}
     </main>
   );
@@ -73,7 +78,13 @@ function usePastedCode(onCode: (text: string) => void): void {
 
 const PICTURE_HEIGHT = 236;
 
-function RecipeCard({ record, kit }: { readonly record: RecipeRecord; readonly kit: Kit | undefined }) {
+function RecipeCard({
+  record,
+  resolved,
+}: {
+  readonly record: RecipeRecord;
+  readonly resolved: ResolvedRecipe | undefined;
+}) {
   const { db } = useSession();
   const actions = useRecipeActions();
   const { recipe } = record;
@@ -89,9 +100,9 @@ function RecipeCard({ record, kit }: { readonly record: RecipeRecord; readonly k
         aria-label={`Open ${recipe.name} on the bench`}
         className="relative mx-auto mb-4 block shadow-[0_1px_3px_#0006,0_6px_14px_-6px_#0006]"
       >
-        {kit ? (
+        {resolved ? (
           <PanelPicture
-            kit={kit}
+            resolved={resolved}
             wetness="dry"
             height={PICTURE_HEIGHT}
             width={Math.round((PICTURE_HEIGHT * recipe.panel.width) / recipe.panel.height)}
@@ -107,11 +118,11 @@ function RecipeCard({ record, kit }: { readonly record: RecipeRecord; readonly k
         label={`Name of ${recipe.name}`}
         shown={recipe.name}
         onCommit={rename}
-        className="heading w-full border-transparent bg-transparent text-[15px] hover:border-line"
+        className="heading w-full border-transparent bg-transparent text-section hover:border-line"
       />
-      <p className="px-1.5">{kit?.inks.map(({ name }) => name).join(', ')}</p>
+      <p className="px-1.5">{resolved?.inks.map(({ name }) => name).join(', ')}</p>
       <p className="px-1.5 text-mute">
-        {kit?.card.name} ·{' '}
+        {resolved?.card.name} ·{' '}
         {new Date(record.updatedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
       </p>
       <div className="mt-2 flex items-center gap-1">
@@ -131,8 +142,8 @@ function RecipeCard({ record, kit }: { readonly record: RecipeRecord; readonly k
         >
           <Trash2 size={16} aria-hidden="true" />
         </Button>
-        {kit && (
-          <Button look="bare" aria-label={`Export ${recipe.name}`} onClick={() => actions.download(kit)}>
+        {resolved && (
+          <Button look="bare" aria-label={`Export ${recipe.name}`} onClick={() => actions.download(resolved)}>
             Export
           </Button>
         )}

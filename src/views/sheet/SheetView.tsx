@@ -2,16 +2,17 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { download } from '../../app/download';
 import { PanelPicture } from '../../app/panel/PanelPicture';
-import { fileNameOf } from '../../app/recipes/recipeActions';
-import { WithKit } from '../../app/recipes/WithKit';
+import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useEdit } from '../../app/useBench';
 import { usePace } from '../../app/usePace';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength, type Unit } from '../../core/base/length';
-import { type Kit, lieOf, overlaps } from '../../core/recipe/recipe';
+import { fileNameOf } from '../../core/base/names';
+import { bandsOf, jointSpans } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { compileSheet } from '../../core/sheet/compile';
 import { schoolOf } from '../../core/sheet/schoolChoice';
-import { tellMinutes } from '../../core/sheet/times';
+import { describeMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
@@ -20,15 +21,19 @@ import { StepRow } from './StepRow';
 /** The whole order of work, for the desk and for the printer. */
 export function SheetView() {
   const unit = useAppSelector(({ view }) => view.unit);
-  return <WithKit waiting="Compiling the sheet …">{(kit) => <SheetPage kit={kit} unit={unit} />}</WithKit>;
+  return (
+    <WithRecipe waiting="Compiling the sheet …">
+      {(resolved) => <SheetPage resolved={resolved} unit={unit} />}
+    </WithRecipe>
+  );
 }
 
-function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
   const pace = usePace();
-  const sheet = useMemo(() => compileSheet(kit, unit, pace), [kit, unit, pace]);
+  const sheet = useMemo(() => compileSheet(resolved, unit, pace), [resolved, unit, pace]);
   const { edit } = useEdit();
-  const { recipe, card } = kit;
-  const school = schoolOf(kit);
+  const { recipe, card } = resolved;
+  const school = schoolOf(resolved);
   const setNote = (key: string, note: string) =>
     edit((current) => {
       const { [key]: _, ...others } = current.notes ?? {};
@@ -49,8 +54,10 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
             </p>
           </div>
           <p className="shrink-0 text-right">
-            <span className="block text-lg font-semibold">{tellMinutes(sheet.workMinutes)} at the desk</span>
-            <span className="text-mute">then dry {tellMinutes(sheet.dryMinutes)} in air</span>
+            <span className="block text-lg font-semibold">
+              {describeMinutes(sheet.workMinutes)} at the desk
+            </span>
+            <span className="text-mute">then dry {describeMinutes(sheet.dryMinutes)} in air</span>
           </p>
           <div className="flex flex-wrap gap-2 print:hidden">
             <Link to={`/bench/${recipe.id}`} className="frame px-2.5 py-1">
@@ -59,18 +66,18 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
             <Link to={`/desk/${recipe.id}`} className="frame px-2.5 py-1">
               Step by step
             </Link>
-            <PdfMenu kit={kit} unit={unit} />
+            <PdfMenu resolved={resolved} unit={unit} />
             <Button look="strong" onClick={() => window.print()}>
               Print
             </Button>
           </div>
         </header>
-        {sheet.warnings.map(({ told }) => (
-          <p key={told} className="mb-4 border-l-4 border-text pl-3">
-            <strong>Mind.</strong> {told}
+        {sheet.warnings.map(({ message }) => (
+          <p key={message} className="mb-4 border-l-4 border-text pl-3">
+            <strong>Mind.</strong> {message}
           </p>
         ))}
-        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:gap-4 print:text-[12px] print:grid-cols-[1fr_auto]">
+        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:gap-4 print:text-small print:grid-cols-[1fr_auto]">
           <ol className="space-y-4 print:space-y-2">
             {sheet.steps.map((step, i) => (
               <StepRow
@@ -82,7 +89,7 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
               />
             ))}
           </ol>
-          <MarkedPanel kit={kit} unit={unit} />
+          <MarkedPanel resolved={resolved} unit={unit} />
         </div>
         <footer className="mt-6 break-inside-avoid space-y-2 print:mt-3 border-t border-line pt-4">
           {sheet.cautions.map((caution) => (
@@ -97,7 +104,7 @@ function SheetPage({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
 }
 
 /** The sheet as a PDF with the panel at true size. */
-function PdfMenu({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
+function PdfMenu({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
   const pace = usePace();
   const { make: begin, progress } = usePaperWork(
     'Making the PDF',
@@ -106,9 +113,9 @@ function PdfMenu({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
   const make = (paper: 'A4' | 'Letter') =>
     begin(async (worker, onProgress) =>
       download(
-        `${fileNameOf(kit.recipe.name)}.pdf`,
+        `${fileNameOf(resolved.recipe.name)}.pdf`,
         'application/pdf',
-        await worker.pdf(kit, unit, pace, paper, onProgress),
+        await worker.pdf(resolved, unit, pace, paper, onProgress),
       ),
     );
   return (
@@ -128,17 +135,23 @@ function PdfMenu({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
 const PICTURE_WIDTH = 190;
 
 /** The dried panel with its marks written beside it. */
-function MarkedPanel({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) {
-  const { recipe } = kit;
-  const lie = lieOf(recipe);
+function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
+  const { recipe } = resolved;
+  const lie = bandsOf(recipe);
   const height = Math.round((PICTURE_WIDTH * recipe.panel.height) / recipe.panel.width);
   const scale = PICTURE_WIDTH / recipe.panel.width;
-  const level = lie?.level && lie.toward.x === 0;
-  const marks = lie ? overlaps(recipe).flatMap(({ start, end }) => [start, end]) : [];
+  const level = lie?.isHorizontal && lie.toward.x === 0;
+  const marks = lie ? jointSpans(recipe).flatMap(({ start, end }) => [start, end]) : [];
   return (
     <figure className="pr-14 [print-color-adjust:exact]">
       <div className="relative" style={{ width: PICTURE_WIDTH, height }}>
-        <PanelPicture kit={kit} wetness="dry" width={PICTURE_WIDTH} height={height} label="The dried panel" />
+        <PanelPicture
+          resolved={resolved}
+          wetness="dry"
+          width={PICTURE_WIDTH}
+          height={height}
+          label="The dried panel"
+        />
         {lie && !level && (
           <svg
             aria-hidden="true"
@@ -161,7 +174,7 @@ function MarkedPanel({ kit, unit }: { readonly kit: Kit; readonly unit: Unit }) 
           marks.map((along) => (
             <span
               key={along}
-              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-[11px] text-black'}`}
+              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-tiny text-black'}`}
               style={
                 level
                   ? { top: along * scale }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { TOOLS, type ToolId } from '../../core/recipe/tools/tools';
-import type { Step } from '../../core/sheet/compile';
-import { tellMinutes } from '../../core/sheet/times';
+import type { Step } from '../../core/sheet/desk';
+import { describeMinutes } from '../../core/sheet/times';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
 
@@ -18,7 +18,7 @@ export function StepRow({ step, tool, number, onNote }: Props) {
     <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
       <div>
-        <h2 className="flex flex-wrap items-center gap-2 text-[15px] leading-6 font-semibold">
+        <h2 className="flex flex-wrap items-center gap-2 text-section leading-6 font-semibold">
           {step.ink && <InkDot ink={step.ink} className="size-4" />}
           {step.title}
           {step.brush && (
@@ -27,7 +27,7 @@ export function StepRow({ step, tool, number, onNote }: Props) {
             </span>
           )}
         </h2>
-        <p className="text-[14px]">{step.work}</p>
+        <p className="text-lead">{step.work}</p>
         {step.care.map((line) => (
           <p key={line} className="text-mute">
             {line}
@@ -35,7 +35,7 @@ export function StepRow({ step, tool, number, onNote }: Props) {
         ))}
         <Note title={step.title} note={step.note ?? ''} onNote={onNote} />
       </div>
-      <span className="whitespace-nowrap text-mute">{step.minutes ? tellMinutes(step.minutes) : ''}</span>
+      <span className="whitespace-nowrap text-mute">{step.minutes ? describeMinutes(step.minutes) : ''}</span>
     </li>
   );
 }

@@ -1,10 +1,16 @@
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { COLOUR_HELP, COLOUR_RULE, ColourInput } from '../../app/sampling/ColourInput';
+import { COLOUR_HELP, ColourInput } from '../../app/sampling/ColourInput';
+import { schemaResolver } from '../../app/schemaResolver';
+import { inkSchema } from '../../core/files/inkSchema';
 import { type Hex, parseColour } from '../../core/materials/colour/hex';
-import { contrastRatio, type Ink, type InkDepth, POTENCY_LIMITS } from '../../core/materials/ink/ink';
-import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../core/materials/ink/kinds';
+import { INK_DEPTHS, INK_LIMITS, type Ink } from '../../core/materials/ink/ink';
+import { describeHiding, type InkFields, inkFields, inkOfFields } from '../../core/materials/ink/inkFields';
+import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
+import { Checkbox } from '../../ui/Checkbox';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, FormInput, NAME_RULE } from '../../ui/FormField';
+import { FIELD, FormField, FormInput } from '../../ui/FormField';
+import { FormSelect } from '../../ui/Select';
 
 interface Props {
   /** The ink to change; left out for a new one. */
@@ -14,62 +20,26 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** What is typed, before it is an ink. */
-interface Fields {
-  name: string;
-  line: string;
-  family: string;
-  depth: InkDepth;
-  kind: InkKindId;
-  overWhite: string;
-  overBlack: string;
-  dryBack: string;
-  potency: string;
-  brush: string;
-  note: string;
-  wished: boolean;
-}
-
-const fieldsOf = (ink: Ink | undefined): Fields => ({
-  name: ink?.name ?? '',
-  line: ink?.line ?? '',
-  family: ink?.family ?? '',
-  depth: ink?.depth ?? 'mid',
-  kind: ink?.kind ?? 'hybrid',
-  overWhite: ink?.overWhite ?? '',
-  overBlack: ink?.overBlack ?? '',
-  dryBack: ink?.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 100)),
-  potency: ink?.potency === undefined ? '' : String(ink.potency),
-  brush: ink?.brush ?? '',
-  note: ink?.note ?? '',
-  wished: ink?.wished ?? false,
-});
-
-/** The fields as an ink; called when every field has passed its check. */
-function inkFrom(fields: Fields, id: string): Ink {
-  const overBlack = parseColour(fields.overBlack);
-  const [line, note, brush] = [fields.line.trim(), fields.note.trim(), fields.brush.trim()];
-  return {
-    id,
-    name: fields.name.trim(),
-    family: fields.family.trim(),
-    depth: fields.depth,
-    kind: fields.kind,
-    overWhite: parseColour(fields.overWhite) as Hex,
-    ...(overBlack ? { overBlack } : {}),
-    ...(fields.dryBack.trim() ? { dryBack: Number(fields.dryBack.replace(',', '.')) / 100 } : {}),
-    ...(fields.potency.trim() ? { potency: Number(fields.potency.replace(',', '.')) } : {}),
-    ...(brush ? { brush } : {}),
-    ...(line ? { line } : {}),
-    ...(note ? { note } : {}),
-    ...(fields.wished ? { wished: true } : {}),
-  };
-}
+const { potency, dryBack } = INK_LIMITS;
+/** What to type, where the schema of files has something against what is typed. */
+const HELP = {
+  name: `A name has 1 to ${INK_LIMITS.name} letters.`,
+  family: 'Name the family: inks of one hue share a brush.',
+  overWhite: COLOUR_HELP,
+  overBlack: COLOUR_HELP,
+  dryBack: `Type ${100 * dryBack.min} to ${100 * dryBack.max}, or leave it empty.`,
+  potency: `Type ${potency.min} to ${potency.max}, or leave it empty.`,
+  line: `At most ${INK_LIMITS.line} letters.`,
+  brush: `At most ${INK_LIMITS.brush} letters.`,
+  note: `At most ${INK_LIMITS.note.toLocaleString('en')} letters.`,
+};
 
 /** A form for one ink, new or known. */
 export function InkForm({ ink, families, onSave, onClose }: Props) {
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
-    defaultValues: fieldsOf(ink),
+  const [id] = useState(() => ink?.id ?? crypto.randomUUID());
+  const { register, handleSubmit, watch, setValue, formState } = useForm<InkFields>({
+    defaultValues: inkFields(ink),
+    resolver: schemaResolver<InkFields>(inkSchema, (fields) => inkOfFields(fields, id), HELP),
   });
   const { errors } = formState;
   const [white, black, kind] = [
@@ -80,27 +50,13 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
   return (
     <FormDialog
       title={ink ? `Change ${ink.name}` : 'Add an ink'}
-      onSubmit={handleSubmit((fields) => onSave(inkFrom(fields, ink?.id ?? crypto.randomUUID())))}
+      onSubmit={handleSubmit((fields) => onSave(inkOfFields(fields, id)))}
       onClose={onClose}
     >
-      <FormInput label="Name" problem={errors.name?.message} {...register('name', NAME_RULE)} />
-      <FormInput
-        label="Maker’s line"
-        problem={errors.line?.message}
-        {...register('line', { maxLength: { value: 120, message: 'At most 120 letters.' } })}
-      />
+      <FormInput label="Name" problem={errors.name?.message} {...register('name')} />
+      <FormInput label="Maker’s line" problem={errors.line?.message} {...register('line')} />
       <FormField label="Family" name="family" problem={errors.family?.message}>
-        <input
-          id="family"
-          list="families"
-          autoComplete="off"
-          className={FIELD}
-          {...register('family', {
-            validate: (family) =>
-              (family.trim() !== '' && family.trim().length <= 120) ||
-              'Name the family: inks of one hue share a brush.',
-          })}
-        />
+        <input id="family" list="families" autoComplete="off" className={FIELD} {...register('family')} />
         <datalist id="families">
           {families.map((family) => (
             <option key={family} value={family} />
@@ -109,20 +65,16 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
       </FormField>
       <div className="grid grid-cols-2 gap-3">
         <FormField label="Depth" name="depth" problem={errors.depth?.message}>
-          <select id="depth" className={FIELD} {...register('depth')}>
-            <option value="deep">deep</option>
-            <option value="mid">mid</option>
-            <option value="pale">pale</option>
-          </select>
+          <FormSelect
+            options={INK_DEPTHS.map((depth) => ({ value: depth, label: depth }))}
+            {...register('depth')}
+          />
         </FormField>
         <FormField label="Kind" name="kind" problem={errors.kind?.message}>
-          <select id="kind" className={FIELD} {...register('kind')}>
-            {INK_KIND_IDS.map((id) => (
-              <option key={id} value={id}>
-                {INK_KINDS[id].label}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            options={INK_KIND_IDS.map((id) => ({ value: id, label: INK_KINDS[id].label }))}
+            {...register('kind')}
+          />
         </FormField>
       </div>
       <FormField label="Colour over white, dried" name="overWhite" problem={errors.overWhite?.message}>
@@ -130,12 +82,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
           colour={white}
           onRead={(hex) => setValue('overWhite', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input
-            id="overWhite"
-            autoComplete="off"
-            className={FIELD}
-            {...register('overWhite', COLOUR_RULE)}
-          />
+          <input id="overWhite" autoComplete="off" className={FIELD} {...register('overWhite')} />
         </ColourInput>
       </FormField>
       <FormField label="Colour over black, if read" name="overBlack" problem={errors.overBlack?.message}>
@@ -143,14 +90,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
           colour={black}
           onRead={(hex) => setValue('overBlack', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input
-            id="overBlack"
-            autoComplete="off"
-            className={FIELD}
-            {...register('overBlack', {
-              validate: (text) => text.trim() === '' || parseColour(text) !== undefined || COLOUR_HELP,
-            })}
-          />
+          <input id="overBlack" autoComplete="off" className={FIELD} {...register('overBlack')} />
         </ColourInput>
       </FormField>
       <FormInput
@@ -158,12 +98,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
         problem={errors.dryBack?.message}
         inputMode="decimal"
         placeholder={`${Math.round(INK_KINDS[kind].dryBack * 100)}, as its kind`}
-        {...register('dryBack', {
-          validate: (text) => {
-            const per = Number(text.replace(',', '.'));
-            return (Number.isFinite(per) && per >= 0 && per <= 90) || 'Type 0 to 90, or leave it empty.';
-          },
-        })}
+        {...register('dryBack')}
       />
       <p className="self-end text-mute">{hidingOf(white, black)}</p>
       <FormInput
@@ -171,46 +106,21 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
         problem={errors.potency?.message}
         inputMode="decimal"
         placeholder="1; more where it overpowers"
-        {...register('potency', {
-          validate: (text) => {
-            const times = Number(text.replace(',', '.'));
-            const { least, most } = POTENCY_LIMITS;
-            return (
-              text.trim() === '' ||
-              (times >= least && times <= most) ||
-              `Type ${least} to ${most}, or leave it empty.`
-            );
-          },
-        })}
+        {...register('potency')}
       />
-      <FormInput
-        label="Written on its brush"
-        problem={errors.brush?.message}
-        {...register('brush', { maxLength: { value: 60, message: 'At most 60 letters.' } })}
-      />
+      <FormInput label="Written on its brush" problem={errors.brush?.message} {...register('brush')} />
       <div className="sm:col-span-2">
         <FormField label="Note" name="note" problem={errors.note?.message}>
-          <textarea
-            id="note"
-            rows={2}
-            className={FIELD}
-            {...register('note', { maxLength: { value: 2000, message: 'At most 2,000 letters.' } })}
-          />
+          <textarea id="note" rows={2} className={FIELD} {...register('note')} />
         </FormField>
       </div>
-      <label className="flex items-center gap-2">
-        <input type="checkbox" className="size-4 accent-(--strong)" {...register('wished')} />
-        Wished for, not owned yet
-      </label>
+      <Checkbox label="Wished for, not owned yet" {...register('wished')} />
     </FormDialog>
   );
 }
 
-/** The contrast ratio in words, once both swatches are there. */
-function hidingOf(white: Hex | undefined, black: Hex | undefined): string {
-  if (!white || !black)
-    return 'With a swatch over black, how well it hides is solved instead of taken from its kind.';
-  const ratio = contrastRatio(white, black);
-  const hides = ratio > 0.9 ? 'hides' : ratio > 0.4 ? 'half hides' : 'is clear';
-  return `Contrast ratio ${(100 * Math.min(ratio, 1)).toFixed(0)} %: it ${hides}.`;
-}
+/** How it hides, once both swatches are there. */
+const hidingOf = (white: Hex | undefined, black: Hex | undefined): string =>
+  white && black
+    ? describeHiding(white, black)
+    : 'With a swatch over black, how well it hides is solved instead of taken from its kind.';

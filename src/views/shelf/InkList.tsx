@@ -67,7 +67,7 @@ const InkRow = memo(function InkRow({ ink, dried, place, count, start, onEdit, o
       <span aria-hidden="true" className="h-full" style={{ backgroundColor: dried?.hex ?? ink.overWhite }} />
       <span className="min-w-0">
         <span className="block truncate font-semibold">{ink.name}</span>
-        <span className="block truncate text-[12px] text-mute">
+        <span className="block truncate text-small text-mute">
           {[ink.line, ink.wished ? 'wished for' : undefined, ink.note].filter(Boolean).join(' · ')}
         </span>
       </span>

@@ -6,22 +6,24 @@ import { useDriedShelf } from '../../app/useDriedShelf';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
+import { inksOfReadings, type NamedReading } from '../../core/materials/ink/newInks';
 import type { DriedInk } from '../../core/readings/driedShelf';
+import { usualCard } from '../../core/recipe/newRecipe';
 import { InUse } from '../../data/inUse';
-import { freeName } from '../../data/recipes';
 import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
+import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
-import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, type SortBy } from './filterShelf';
+import { Select } from '../../ui/Select';
+import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, SORTS, type SortBy } from './filterShelf';
 import { GapsPlane } from './GapsPlane';
 import { InkForm } from './InkForm';
 import { InkList } from './InkList';
-import type { NamedReading } from './SwatchReader';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
-const SwatchReader = lazy(() => import('./SwatchReader'));
+const SwatchReader = lazy(() => import('../../app/sampling/SwatchReader'));
 
 /** What the maker owns and wishes for. */
 export function ShelfView() {
@@ -36,7 +38,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const notify = useNotify();
   const [side, setSide] = useState<Side>('inks');
-  const [cardId, setCardId] = useState('smooth-white');
+  const [cardId, setCardId] = useState(usualCard(shelf.cards)?.id);
   const [edited, setEdited] = useState<Ink | 'new'>();
   const [importing, setImporting] = useState(false);
   const [sampling, setSampling] = useState(false);
@@ -67,23 +69,10 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
     const { writeGpl } = await import('../../core/files/gpl');
     download('inks.gpl', 'text/plain', writeGpl('Tint Ladder shelf', shelf.inks));
   };
-  /** New inks of a swatch sheet; kind and family are the maker's to set afterwards. */
   const addRead = async (readings: readonly NamedReading[]) => {
-    const taken = new Set(shelf.inks.map(({ name }) => name));
-    const inks = readings.map(({ name, hex }): Ink => {
-      const free = freeName(name.trim(), taken);
-      taken.add(free);
-      return {
-        id: crypto.randomUUID(),
-        name: free,
-        family: free,
-        depth: 'mid',
-        kind: 'hybrid',
-        overWhite: hex,
-      };
-    });
+    const names = shelf.inks.map(({ name }) => name);
     setSampling(false);
-    await keepAll(inks);
+    await keepAll(inksOfReadings(readings, names, () => crypto.randomUUID()));
   };
   const remove = async (ink: Ink) => {
     try {
@@ -99,8 +88,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   if (!card) return <p className="p-6">The shelf has no card to dry inks on.</p>;
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
-        <h1 className="heading text-[17px]">Shelf of inks</h1>
+      <PageHeader title="Shelf of inks">
         <Segmented<Side>
           label="What to see"
           value={side}
@@ -122,7 +110,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
         </Button>
-      </header>
+      </PageHeader>
       <ShelfSide side={side} shelf={shelf} card={card} onEdit={setEdited} onRemove={remove} />
       {edited && (
         <InkForm
@@ -180,30 +168,24 @@ function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
           onChange={({ target }) => change({ text: target.value })}
           className={`${field} w-56 placeholder:text-mute`}
         />
-        <select
-          aria-label="Family"
+        <Select
+          label="Family"
           value={filter.family}
-          onChange={({ target }) => change({ family: target.value })}
-          className={field}
-        >
-          <option value="">all families</option>
-          {families.map((family) => (
-            <option key={family}>{family}</option>
-          ))}
-        </select>
-        <select
-          aria-label="Kind"
+          options={[
+            { value: '', label: 'all families' },
+            ...families.map((family) => ({ value: family, label: family })),
+          ]}
+          onChange={(family) => change({ family })}
+        />
+        <Select<ShelfFilter['kind']>
+          label="Kind"
           value={filter.kind}
-          onChange={({ target }) => change({ kind: target.value as ShelfFilter['kind'] })}
-          className={field}
-        >
-          <option value="">all kinds</option>
-          {INK_KIND_IDS.map((id) => (
-            <option key={id} value={id}>
-              {INK_KINDS[id].label}
-            </option>
-          ))}
-        </select>
+          options={[
+            { value: '', label: 'all kinds' },
+            ...INK_KIND_IDS.map((id) => ({ value: id, label: INK_KINDS[id].label })),
+          ]}
+          onChange={(kind) => change({ kind })}
+        />
         <Segmented<ShelfFilter['owned']>
           label="Owned or wished for"
           value={filter.owned}
@@ -216,18 +198,12 @@ function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
         />
         <label className="flex items-center gap-2">
           <span className="text-mute">sorted by</span>
-          <select
-            aria-label="Sorted by"
+          <Select<SortBy>
+            label="Sorted by"
             value={filter.sort}
-            onChange={({ target }) => change({ sort: target.value as SortBy })}
-            className={field}
-          >
-            {Object.entries(SORT_LABELS).map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
+            options={SORTS.map((sort) => ({ value: sort, label: SORT_LABELS[sort] }))}
+            onChange={(sort) => change({ sort })}
+          />
         </label>
         <p role="status" className="ml-auto text-mute">
           {shown.length} of {inks.length}

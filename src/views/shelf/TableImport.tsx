@@ -53,7 +53,7 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
         aria-label="Pasted rows"
         rows={4}
         placeholder="name, over_white, kind …"
-        className="frame w-full px-2 py-1 font-mono text-[12px] placeholder:text-mute"
+        className="frame w-full px-2 py-1 font-mono text-small placeholder:text-mute"
         onChange={({ target }) => read(target.value)}
       />
       <Preview reading={reading} />
@@ -122,18 +122,18 @@ function Preview({ reading }: { readonly reading: Reading }) {
   );
 }
 
-const MOST_ROWS = 40;
+const MAX_ROWS = 40;
 
 function Rows({ rows }: { readonly rows: readonly FaultyRow[] }) {
   if (rows.length === 0) return null;
   return (
     <ul className="max-h-48 overflow-y-auto border border-line bg-field p-2">
-      {rows.slice(0, MOST_ROWS).map(({ line, reason }) => (
+      {rows.slice(0, MAX_ROWS).map(({ line, reason }) => (
         <li key={line}>
           line {line}: {reason}
         </li>
       ))}
-      {rows.length > MOST_ROWS && <li>and {rows.length - MOST_ROWS} more</li>}
+      {rows.length > MAX_ROWS && <li>and {rows.length - MAX_ROWS} more</li>}
     </ul>
   );
 }

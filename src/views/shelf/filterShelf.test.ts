@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
-import { WHITE_CARD } from '../../testing/kits';
+import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ALL_INKS, filterShelf } from './filterShelf';
 
 const dried = new Map(dryShelf(DEMO_INKS, WHITE_CARD).map((one) => [one.ink.id, one]));

@@ -1,5 +1,5 @@
 import { hueDegrees } from '../../core/materials/colour/lab';
-import type { Ink } from '../../core/materials/ink/ink';
+import { INK_DEPTHS, type Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS, type InkKindId } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
@@ -13,6 +13,8 @@ export const SORT_LABELS: Readonly<Record<SortBy, string>> = {
   kind: 'kind',
 };
 
+export const SORTS = Object.keys(SORT_LABELS) as readonly SortBy[];
+
 export interface ShelfFilter {
   readonly text: string;
   /** Empty for all. */
@@ -24,8 +26,6 @@ export interface ShelfFilter {
 }
 
 export const ALL_INKS: ShelfFilter = { text: '', family: '', kind: '', owned: 'all', sort: 'family' };
-
-const DEPTHS = ['deep', 'mid', 'pale'];
 
 /** The inks that match, in order. Every word of the text must be found somewhere in what is written of an ink. */
 export function filterShelf(
@@ -48,7 +48,8 @@ export function filterShelf(
   const byName = (p: Ink, q: Ink) => p.name.localeCompare(q.name);
   const orders: Readonly<Record<SortBy, (p: Ink, q: Ink) => number>> = {
     name: byName,
-    family: (p, q) => p.family.localeCompare(q.family) || DEPTHS.indexOf(p.depth) - DEPTHS.indexOf(q.depth),
+    family: (p, q) =>
+      p.family.localeCompare(q.family) || INK_DEPTHS.indexOf(p.depth) - INK_DEPTHS.indexOf(q.depth),
     lightness: (p, q) => lightness(q) - lightness(p),
     hue: (p, q) => hue(p) - hue(q),
     kind: (p, q) => p.kind.localeCompare(q.kind) || byName(p, q),

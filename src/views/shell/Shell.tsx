@@ -92,7 +92,7 @@ function Frame() {
           <Button className="not-focus:sr-only" onClick={skipToMain}>
             Skip to the work
           </Button>
-          <span className="heading flex items-center gap-2 text-[17px]">
+          <span className="heading flex items-center gap-2 text-title">
             <LadderSign />
             Tint Ladder
           </span>

@@ -34,11 +34,11 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
             aria-label={`Tour, ${at + 1} of ${STOPS.length}: ${stop.title}`}
             className="z-50 w-80 rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
           >
-            <p className="text-[12px] opacity-80">
+            <p className="text-small opacity-80">
               {at + 1} of {STOPS.length}
             </p>
-            <h2 className="heading text-[16px]">{stop.title}</h2>
-            <p className="mt-1 text-[14px]">{stop.text}</p>
+            <h2 className="heading text-section">{stop.title}</h2>
+            <p className="mt-1 text-lead">{stop.text}</p>
             <div className="mt-3 flex gap-2 text-text">
               <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
                 Back

@@ -6,7 +6,7 @@ import type { Card } from '../../core/materials/card/card';
 import { hexOfLab } from '../../core/materials/colour/hex';
 import type { Ink } from '../../core/materials/ink/ink';
 import type { Brew } from '../../core/readings/joints/brew';
-import { tellVerdict } from '../../core/readings/joints/joint';
+import { describeVerdict } from '../../core/readings/joints/joint';
 import { Button } from '../../ui/Button';
 import { searcher } from '../../workers/client';
 
@@ -22,8 +22,8 @@ interface Answer {
 }
 
 /** Middles and quieting inks told at the most. */
-const MOST_MIDDLES = 24;
-const MOST_QUIETING = 8;
+const MAX_MIDDLES = 24;
+const MAX_QUIETING = 8;
 
 /** From two chosen inks: what lies between them, middles that bridge them, and inks that quiet them. */
 export function BridgeFinder({ inks, card, onOpen }: Props) {
@@ -56,9 +56,9 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
       <section aria-label="Between them" className="min-h-0 overflow-y-auto p-4">
         {answer && first && last ? (
           <>
-            <h2 className="heading mb-2 text-[15px]">Middle inks, best first</h2>
+            <h2 className="heading mb-2 text-section">Middle inks, best first</h2>
             <ol className="space-y-1">
-              {answer.bridging.middles.slice(0, MOST_MIDDLES).map((middle) => (
+              {answer.bridging.middles.slice(0, MAX_MIDDLES).map((middle) => (
                 <MiddleRow
                   key={middle.ink.id}
                   middle={middle}
@@ -66,10 +66,10 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
                 />
               ))}
             </ol>
-            <h2 className="heading mt-6 mb-2 text-[15px]">Inks that quiet the two</h2>
+            <h2 className="heading mt-6 mb-2 text-section">Inks that quiet the two</h2>
             {answer.quieting.length === 0 && <p>None on the shelf is quieter than these two.</p>}
             <ol className="space-y-1">
-              {answer.quieting.slice(0, MOST_QUIETING).map((quieting) => (
+              {answer.quieting.slice(0, MAX_QUIETING).map((quieting) => (
                 <QuietRow
                   key={quieting.ink.id}
                   quieting={quieting}
@@ -112,7 +112,7 @@ function Strip({ walk }: { readonly walk: JointWalk }) {
 }
 
 function Direct({ walk, needsNone }: { readonly walk: JointWalk; readonly needsNone: boolean }) {
-  const { headline, reason } = tellVerdict(walk.verdict);
+  const { headline, reason } = describeVerdict(walk.verdict);
   return (
     <div>
       <h3 className="font-semibold">With nothing between</h3>
@@ -170,7 +170,7 @@ function JointCell({ walk }: { readonly walk: JointWalk }) {
   return (
     <span className="col-span-2 md:col-span-1">
       <Strip walk={walk} />
-      <span className="text-[12px]">{tellVerdict(walk.verdict).headline}</span>
+      <span className="text-small">{describeVerdict(walk.verdict).headline}</span>
     </span>
   );
 }

@@ -8,7 +8,7 @@ import { Segmented } from '../../ui/Segmented';
 import { TrioPicture } from './TrioCard';
 
 /** How many trios lie side by side at the most. */
-export const MOST_COMPARED = 6;
+export const MAX_COMPARED = 6;
 
 const WIDTH = 112;
 const HEIGHT = 145;
@@ -27,7 +27,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
   return (
     <section aria-label="Compared" className="border-b border-line bg-sheet p-4">
       <header className="mb-3 flex items-center gap-3">
-        <h2 className="heading mr-auto text-[15px]">Side by side on {card.name}</h2>
+        <h2 className="heading mr-auto text-section">Side by side on {card.name}</h2>
         <Segmented
           label="How the panels are shown"
           value={wetness}
@@ -54,7 +54,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
                       type="button"
                       title="Open this two-ink cut on the bench"
                       onClick={() => onOpen(cut)}
-                      className="block text-left text-[12px] leading-snug underline underline-offset-2"
+                      className="block text-left text-small leading-snug underline underline-offset-2"
                     >
                       only {cut.map(({ name }) => name).join(' and ')}
                     </button>

@@ -1,12 +1,12 @@
 import { useCallback, useMemo } from 'react';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession } from '../../app/session';
-import { trioKey } from '../../core/choose/search/trios';
+import { trioKey } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { readingsOf } from '../../core/readings/readings';
+import { newRecipe } from '../../core/recipe/newRecipe';
 import { dropTrio, keepTrio, restoreTrio } from '../../data/kept';
-import { recipeOf } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -77,12 +77,12 @@ function KeptCard({ inks, card }: { readonly inks: readonly Ink[]; readonly card
     <li className="flex flex-col bg-pane p-3">
       <TrioPicture inks={inks} card={card} wetness={wetness} width={132} height={171} />
       <p className="mt-2 font-semibold">{names}</p>
-      <p className="text-[12px]">{joints.map(({ headline }) => headline).join('; ')}</p>
-      <p className="text-[12px] text-mute">on {card.name}</p>
+      <p className="text-small">{joints.map(({ headline }) => headline).join('; ')}</p>
+      <p className="text-small text-mute">on {card.name}</p>
       <div className="mt-auto flex flex-wrap gap-1 pt-2">
         <Button
           aria-label={`Open ${names} on the bench`}
-          onClick={() => void openNew(recipeOf(names, inks, card))}
+          onClick={() => void openNew(newRecipe(names, inks, card))}
         >
           Open
         </Button>

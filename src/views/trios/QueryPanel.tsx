@@ -1,13 +1,24 @@
 import { Fragment, type ReactNode } from 'react';
 import { InkChoice } from '../../app/InkChoice';
-import { RELATION_IDS, RELATIONS } from '../../core/choose/search/relations';
-import { type Constraints, SORTS, type SortId, type TrioQuery } from '../../core/choose/search/trios';
+import {
+  allowKind,
+  allowsKind,
+  BLENDED_KINDS,
+  type Constraints,
+  SORT_IDS,
+  SORTS,
+  type SortId,
+  type TrioQuery,
+} from '../../core/choose/search/query';
+import { RELATION_IDS, RELATIONS } from '../../core/choose/search/relations/relations';
 import { HUE_SECTORS } from '../../core/choose/shelf/gaps';
 import type { Ink } from '../../core/materials/ink/ink';
-import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
+import { INK_KINDS } from '../../core/materials/ink/kinds';
 import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { NumberField } from '../../ui/NumberField';
 import { Segmented } from '../../ui/Segmented';
-import { TypedField } from '../../ui/TypedField';
+import { Select } from '../../ui/Select';
 
 interface Props {
   readonly query: TrioQuery;
@@ -19,9 +30,9 @@ interface Props {
 }
 
 const LIMITS = [
-  { key: 'palestAtLeast', label: 'Palest at least, L*', most: 100 },
-  { key: 'darkestAtMost', label: 'Darkest at most, L*', most: 100 },
-  { key: 'spacingAtLeast', label: 'Steps at least, L*', most: 50 },
+  { key: 'palestAtLeast', label: 'Palest at least, L*', max: 100 },
+  { key: 'darkestAtMost', label: 'Darkest at most, L*', max: 100 },
+  { key: 'spacingAtLeast', label: 'Steps at least, L*', max: 50 },
 ] as const;
 
 /** What kind of trio is wanted and what it must meet. */
@@ -30,34 +41,24 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
   return (
     <div className="space-y-4 p-4">
       <Field label="Relation">
-        <select
-          aria-label="Relation"
+        <Select<TrioQuery['relation']>
+          label="Relation"
           value={relation}
-          onChange={({ target }) => onQuery({ relation: target.value as TrioQuery['relation'] })}
-          className="frame min-h-7 w-full px-1 py-0.5"
-        >
-          {RELATION_IDS.map((id) => (
-            <option key={id} value={id}>
-              {RELATIONS[id].label}
-            </option>
-          ))}
-        </select>
-        <p className="mt-1 text-mute">{RELATIONS[relation].explains}</p>
+          options={RELATION_IDS.map((id) => ({ value: id, label: RELATIONS[id].label }))}
+          onChange={(next) => onQuery({ relation: next })}
+          width="w-full"
+        />
+        <p className="mt-1 text-mute">{RELATIONS[relation].description}</p>
       </Field>
       <Field label="Rank by">
-        <select
-          aria-label="Rank by"
+        <Select<SortId>
+          label="Rank by"
           value={sort}
-          onChange={({ target }) => onQuery({ sort: target.value as SortId })}
-          className="frame min-h-7 w-full px-1 py-0.5"
-        >
-          {Object.entries(SORTS).map(([id, { label }]) => (
-            <option key={id} value={id}>
-              {label}
-            </option>
-          ))}
-        </select>
-        <p className="mt-1 text-mute">{SORTS[sort].explains}</p>
+          options={SORT_IDS.map((id) => ({ value: id, label: SORTS[id].label }))}
+          onChange={(next) => onQuery({ sort: next })}
+          width="w-full"
+        />
+        <p className="mt-1 text-mute">{SORTS[sort].description}</p>
         <div className="mt-2 flex items-center gap-2">
           <Button onClick={() => onQuery({ sort: 'chance', seed: 1 + Math.floor(Math.random() * 9999) })}>
             Draw for me
@@ -68,8 +69,8 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
               <NumberField
                 label="Seed"
                 value={seed}
-                least={1}
-                most={999_999}
+                min={1}
+                max={999_999}
                 onValue={(value) => onQuery({ seed: value })}
               />
             </>
@@ -80,26 +81,26 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
         label="Must contain"
         ids={constraints.mustContain}
         inks={inks}
-        most={3}
+        max={3}
         onIds={(mustContain) => onConstraints({ mustContain })}
       />
       <InkList
         label="Must not contain"
         ids={constraints.mustNotContain}
         inks={inks}
-        most={inks.length}
+        max={inks.length}
         onIds={(mustNotContain) => onConstraints({ mustNotContain })}
       />
       <Field label="Lightness">
         <div className="grid grid-cols-[1fr_auto] items-center gap-y-1">
-          {LIMITS.map(({ key, label, most }) => (
+          {LIMITS.map(({ key, label, max }) => (
             <Fragment key={key}>
               <span>{label}</span>
               <NumberField
                 label={label}
                 value={constraints[key]}
-                least={0}
-                most={most}
+                min={0}
+                max={max}
                 onValue={(value) => onConstraints({ [key]: value })}
               />
             </Fragment>
@@ -118,61 +119,31 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           ]}
         />
       </Field>
-      <fieldset>
-        <legend className="mb-1 font-semibold">Kinds</legend>
-        <div className="flex flex-wrap gap-x-4 gap-y-1">
-          {INK_KIND_IDS.filter((kind) => INK_KINDS[kind].blends).map((kind) => (
-            <Tick
-              key={kind}
-              label={INK_KINDS[kind].label}
-              on={constraints.kinds.length === 0 || constraints.kinds.includes(kind)}
-              onChange={(on) => {
-                const all = INK_KIND_IDS.filter((id) => INK_KINDS[id].blends);
-                const now = constraints.kinds.length === 0 ? all : constraints.kinds;
-                const next = on ? [...now, kind] : now.filter((id) => id !== kind);
-                if (next.length > 0) onConstraints({ kinds: next.length === all.length ? [] : next });
-              }}
-            />
-          ))}
-        </div>
-      </fieldset>
-      <fieldset>
-        <legend className="mb-1 font-semibold">Hues</legend>
-        <p className="mb-1 text-mute">Every ink of one of these; none ticked is any.</p>
-        <div className="grid grid-cols-2 gap-x-3 gap-y-0.5">
-          {[...HUE_SECTORS, 'greys'].map((hue, i) => (
-            <Tick
-              key={hue}
-              label={hue}
-              on={constraints.hues.includes(i)}
-              onChange={(on) =>
-                onConstraints({
-                  hues: on ? [...constraints.hues, i] : constraints.hues.filter((other) => other !== i),
-                })
-              }
-            />
-          ))}
-        </div>
-      </fieldset>
+      <KindChoice constraints={constraints} onConstraints={onConstraints} />
+      <HueChoice constraints={constraints} onConstraints={onConstraints} />
       <div className="space-y-1">
-        <Tick
+        <Checkbox
           label="No mud in a joint"
-          on={constraints.noMud}
-          onChange={(noMud) => onConstraints({ noMud })}
+          checked={constraints.noMud}
+          onChange={({ target }) => onConstraints({ noMud: target.checked })}
         />
-        <Tick
+        <Checkbox
           label="Owned inks only"
-          on={constraints.ownedOnly}
-          onChange={(ownedOnly) => onConstraints({ ownedOnly })}
+          checked={constraints.ownedOnly}
+          onChange={({ target }) => onConstraints({ ownedOnly: target.checked })}
         />
-        <Tick label="Not made before" on={notMade} onChange={onNotMade} />
+        <Checkbox
+          label="Not made before"
+          checked={notMade}
+          onChange={({ target }) => onNotMade(target.checked)}
+        />
         <div className="flex items-center justify-between gap-2">
           <span>From kept trios at least, ΔE00</span>
           <NumberField
             label="From kept trios at least, ΔE00"
             value={constraints.farFromKept}
-            least={0}
-            most={60}
+            min={0}
+            max={60}
             onValue={(farFromKept) => onConstraints({ farFromKept })}
           />
         </div>
@@ -190,54 +161,58 @@ function Field({ label, children }: { readonly label: string; readonly children:
   );
 }
 
-interface TickProps {
-  readonly label: string;
-  readonly on: boolean;
-  readonly onChange: (on: boolean) => void;
-}
+type ConstraintProps = Pick<Props, 'onConstraints'> & Pick<TrioQuery, 'constraints'>;
 
-function Tick({ label, on, onChange }: TickProps) {
+/** Of which kinds of ink a trio may be made. */
+function KindChoice({ constraints, onConstraints }: ConstraintProps) {
   return (
-    <label className="flex min-h-6 items-center gap-2">
-      <input
-        type="checkbox"
-        checked={on}
-        onChange={({ target }) => onChange(target.checked)}
-        className="size-4 accent-(--strong)"
-      />
-      {label}
-    </label>
+    <fieldset>
+      <legend className="mb-1 font-semibold">Kinds</legend>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        {BLENDED_KINDS.map((kind) => (
+          <Checkbox
+            key={kind}
+            label={INK_KINDS[kind].label}
+            checked={allowsKind(constraints, kind)}
+            onChange={({ target }) => onConstraints(allowKind(constraints, kind, target.checked))}
+          />
+        ))}
+      </div>
+    </fieldset>
   );
 }
 
-interface NumberProps {
-  readonly label: string;
-  readonly value: number;
-  readonly least: number;
-  readonly most: number;
-  readonly onValue: (value: number) => void;
-}
-
-function NumberField({ label, value, least, most, onValue }: NumberProps) {
-  const commit = (text: string): string | undefined => {
-    const number = Number(text.replace(',', '.'));
-    if (text === '' || !Number.isFinite(number) || number < least || number > most)
-      return `Type a number from ${least} to ${most}.`;
-    onValue(number);
-    return undefined;
-  };
-  return <TypedField label={label} shown={String(value)} onCommit={commit} className="w-16 text-right" />;
+/** Which hues its inks may have. */
+function HueChoice({ constraints: { hues }, onConstraints }: ConstraintProps) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">Hues</legend>
+      <p className="mb-1 text-mute">Every ink of one of these; none ticked is any.</p>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-0.5">
+        {[...HUE_SECTORS, 'greys'].map((hue, i) => (
+          <Checkbox
+            key={hue}
+            label={hue}
+            checked={hues.includes(i)}
+            onChange={({ target }) =>
+              onConstraints({ hues: target.checked ? [...hues, i] : hues.filter((other) => other !== i) })
+            }
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
 }
 
 interface InkListProps {
   readonly label: string;
   readonly ids: readonly string[];
   readonly inks: readonly Ink[];
-  readonly most: number;
+  readonly max: number;
   readonly onIds: (ids: readonly string[]) => void;
 }
 
-function InkList({ label, ids, inks, most, onIds }: InkListProps) {
+function InkList({ label, ids, inks, max, onIds }: InkListProps) {
   const nameOf = (id: string) => inks.find((ink) => ink.id === id)?.name ?? id;
   return (
     <Field label={label}>
@@ -255,7 +230,7 @@ function InkList({ label, ids, inks, most, onIds }: InkListProps) {
           ))}
         </ul>
       )}
-      {ids.length < most && (
+      {ids.length < max && (
         <InkChoice
           label={label}
           inks={inks.filter(({ id }) => !ids.includes(id))}

@@ -1,10 +1,10 @@
 import { memo, useMemo } from 'react';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
+import type { Wetness } from '../../core/engine/mixing';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
-import type { Wetness } from '../../core/materials/ink/laid';
-import { recipeOf } from '../../data/recipes';
+import { newRecipe } from '../../core/recipe/newRecipe';
 import { Button } from '../../ui/Button';
 
 const WIDTH = 132;
@@ -34,18 +34,17 @@ export const TrioCard = memo(function TrioCard(props: Props) {
           <li key={id}>{name}</li>
         ))}
       </ul>
-      <ul className="mt-1 text-[12px]">
+      <ul className="mt-1 text-small">
         {readings.joints.map((joint, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: joints have no other identity than their place
-          <li key={i}>{joint.headline}</li>
+          <li key={`${inks[i]?.id} to the next`}>{joint.headline}</li>
         ))}
       </ul>
       {trio.topCoat && (
-        <p className="mt-1 text-[12px]">
+        <p className="mt-1 text-small">
           under {trio.topCoat.ink.name}, reads {trio.topCoat.reads.toFixed(1)} : 1 at worst
         </p>
       )}
-      <p className="mt-1 text-[12px] text-mute">
+      <p className="mt-1 text-small text-mute">
         steps {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L* · fit{' '}
         {Math.round(trio.fit * 100)}
       </p>
@@ -61,7 +60,7 @@ export const TrioCard = memo(function TrioCard(props: Props) {
         </Button>
       </div>
       {alike.length > 0 && (
-        <details className="mt-2 text-[12px]">
+        <details className="mt-2 text-small">
           <summary className="cursor-pointer">
             {alike.length} {alike.length === 1 ? 'other like it' : 'others like it'}
           </summary>
@@ -95,13 +94,19 @@ interface PictureProps {
 /** A panel of these inks from the top down, equally shared. */
 export function TrioPicture({ inks, card, wetness, width, height }: PictureProps) {
   const names = inks.map(({ name }) => name).join(', ');
-  const kit = useMemo(
-    () => ({ recipe: recipeOf(names, inks, card), card, inks, passInks: [], designs: [] }),
+  const resolved = useMemo(
+    () => ({ recipe: newRecipe(names, inks, card), card, inks, passInks: [], designs: [] }),
     [names, inks, card],
   );
   return (
     <div className="shadow-[0_1px_3px_#0006]" style={{ width, height }}>
-      <PanelPicture kit={kit} wetness={wetness} width={width} height={height} label={`Panel of ${names}`} />
+      <PanelPicture
+        resolved={resolved}
+        wetness={wetness}
+        width={width}
+        height={height}
+        label={`Panel of ${names}`}
+      />
     </div>
   );
 }

@@ -5,18 +5,20 @@ import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
-import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/choose/search/trios';
+import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
+import { newRecipe } from '../../core/recipe/newRecipe';
 import { listKept } from '../../data/kept';
-import { listRecipes, recipeOf } from '../../data/recipes';
+import { listRecipes } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
 import { BridgeFinder } from './BridgeFinder';
-import { CompareTray, MOST_COMPARED } from './CompareTray';
+import { CompareTray, MAX_COMPARED } from './CompareTray';
 import { KeptTrios, useKeep } from './KeptTrios';
 import { QueryPanel } from './QueryPanel';
 import { TrioCard } from './TrioCard';
@@ -43,7 +45,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
   const { openNew } = useRecipeActions();
   const open = useCallback(
     (chosen: readonly Ink[]) => {
-      if (card) void openNew(recipeOf(chosen.map(({ name }) => name).join(', '), chosen, card));
+      if (card) void openNew(newRecipe(chosen.map(({ name }) => name).join(', '), chosen, card));
     },
     [openNew, card],
   );
@@ -57,8 +59,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
     );
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
-        <h1 className="heading text-[17px]">Choose inks</h1>
+      <PageHeader title="Choose inks">
         <Segmented<Way>
           label="Way of choosing"
           value={way}
@@ -74,7 +75,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
           <span className="text-mute">on</span>
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>
-      </header>
+      </PageHeader>
       {way === 'trios' && inks.length < 3 && <TooFew>Three inks make a trio, and there are two.</TooFew>}
       {way === 'trios' && inks.length >= 3 && (
         <TrioSearch inks={inks} card={card} kept={kept} onOpen={open} />
@@ -144,7 +145,7 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
     setCompared((now) =>
       now.some((other) => keyOf(other) === key)
         ? now.filter((other) => keyOf(other) !== key)
-        : [...now, trio].slice(-MOST_COMPARED),
+        : [...now, trio].slice(-MAX_COMPARED),
     );
   }, []);
   const comparedKeys = new Set(compared.map(keyOf));

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
-import type { TrioQuery } from '../../core/choose/search/trios';
+import type { TrioQuery } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { searcher } from '../../workers/client';

@@ -3,11 +3,13 @@ import { InkChoice } from '../../../app/InkChoice';
 import { ParamFields } from '../../../app/ParamFields';
 import type { Shelf } from '../../../app/session';
 import type { Edit } from '../../../app/useBench';
-import type { DesignUse } from '../../../core/materials/design/design';
+import { capitalised } from '../../../core/base/words';
+import { DESIGN_USES, type DesignUse } from '../../../core/materials/design/design';
 import { addPlacement, removePlacement, setPassDesign, setPlacement } from '../../../core/recipe/editPasses';
-import { inkDoes, PASS_KINDS, type Pass } from '../../../core/recipe/passes/passes';
+import { inkSuits } from '../../../core/recipe/passes/definition';
+import { PASS_KINDS, type Pass, placementsOf } from '../../../core/recipe/passes/passes';
 import { Button } from '../../../ui/Button';
-import { GroupedSelect } from '../../../ui/GroupedSelect';
+import { Select } from '../../../ui/Select';
 
 interface Props {
   readonly pass: Pass;
@@ -19,15 +21,16 @@ interface Props {
 /** What a pass is laid with: its design, and of each placement the ink and the numbers. */
 export function PassFields({ pass, shelf, edit, onCompare }: Props) {
   const kind = PASS_KINDS[pass.kind];
-  const { noun, most } = kind.placements;
-  const several = pass.placements.length > 1;
+  const { noun, max } = kind.placements;
+  const placements = placementsOf(pass);
+  const several = placements.length > 1;
   const inks = useMemo(
-    () => (kind.ink ? shelf.inks.filter((ink) => kind.ink && inkDoes(kind.ink, ink)) : []),
+    () => (kind.ink ? shelf.inks.filter((ink) => kind.ink && inkSuits(kind.ink, ink)) : []),
     [shelf.inks, kind.ink],
   );
   return (
     <div className="space-y-2.5 border-t border-line px-2.5 py-2">
-      <p className="text-[12px] leading-snug text-mute">{kind.explains}</p>
+      <p className="text-small leading-snug text-mute">{kind.description}</p>
       {kind.design && (
         <DesignSelect
           pass={pass}
@@ -38,14 +41,13 @@ export function PassFields({ pass, shelf, edit, onCompare }: Props) {
           edit={edit}
         />
       )}
-      {pass.placements.map(({ inkId, params }, i) => (
+      {placements.map(({ id, inkId, params }, i) => (
         <fieldset
-          // biome-ignore lint/suspicious/noArrayIndexKey: placements have no other identity than their place
-          key={i}
+          key={id}
           className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 ${several ? 'border-l-2 border-text pl-2' : ''}`}
         >
           <legend className={several ? 'float-left w-full font-semibold' : 'sr-only'}>
-            {several ? `${upper(noun)} ${i + 1}` : kind.label}
+            {several ? `${capitalised(noun)} ${i + 1}` : kind.label}
           </legend>
           {kind.ink && (
             <span className="w-44">
@@ -53,7 +55,7 @@ export function PassFields({ pass, shelf, edit, onCompare }: Props) {
                 label={`Ink of ${kind.label.toLowerCase()}${several ? `, ${noun} ${i + 1}` : ''}`}
                 inks={inks}
                 value={inkId ?? ''}
-                onChange={(next) => edit((recipe) => setPlacement(recipe, pass.id, i, { inkId: next }))}
+                onChange={(next) => edit((recipe) => setPlacement(recipe, pass.id, id, { inkId: next }))}
               />
             </span>
           )}
@@ -63,28 +65,28 @@ export function PassFields({ pass, shelf, edit, onCompare }: Props) {
             params={params}
             onChange={(next, gesture) =>
               edit(
-                (recipe) => setPlacement(recipe, pass.id, i, { params: next }),
+                (recipe) => setPlacement(recipe, pass.id, id, { params: next }),
                 gesture && `${pass.id} ${gesture}`,
               )
             }
           />
           {several && (
-            <Button onClick={() => edit((recipe) => removePlacement(recipe, pass.id, i))}>
+            <Button onClick={() => edit((recipe) => removePlacement(recipe, pass.id, id))}>
               Take {noun} {i + 1} off
             </Button>
           )}
         </fieldset>
       ))}
       <p className="flex flex-wrap gap-2">
-        {most > 1 && (
+        {max > 1 && (
           <Button
-            disabled={pass.placements.length >= most}
+            disabled={placements.length >= max}
             onClick={() => edit((recipe) => addPlacement(recipe, pass.id))}
           >
             One more {noun}
           </Button>
         )}
-        <Button disabled={!pass.on} onClick={onCompare}>
+        <Button disabled={!pass.enabled} onClick={onCompare}>
           With and without, side by side
         </Button>
       </p>
@@ -109,18 +111,23 @@ const USES: Readonly<Record<DesignUse, string>> = {
 
 /** One design, those meant for this sort of pass first. */
 function DesignSelect({ pass, label, use, optional, shelf, edit }: DesignSelectProps) {
-  const uses = [use, ...(Object.keys(USES) as DesignUse[]).filter((other) => other !== use)];
+  const uses = [use, ...DESIGN_USES.filter((other) => other !== use)];
   return (
     <div className="flex items-center gap-1.5">
       <span className="text-mute">Design</span>
-      <GroupedSelect
+      <Select
         label={`Design of ${label.toLowerCase()}`}
         value={pass.designId ?? ''}
-        groups={uses.map((one) => ({
-          label: USES[one],
-          options: shelf.designs.filter((design) => design.use === one),
-        }))}
-        none={optional ? 'none: all over' : undefined}
+        options={[
+          ...(optional ? [{ value: '', label: 'none: all over' }] : []),
+          ...uses.map((one) => ({
+            label: USES[one],
+            options: shelf.designs
+              .filter((design) => design.use === one)
+              .map(({ id, name }) => ({ value: id, label: name })),
+          })),
+        ]}
+        width="w-full"
         onChange={(chosen) => {
           const design = shelf.designs.find(({ id }) => id === chosen);
           edit((recipe) => setPassDesign(recipe, pass.id, design));
@@ -129,5 +136,3 @@ function DesignSelect({ pass, label, use, optional, shelf, edit }: DesignSelectP
     </div>
   );
 }
-
-const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -4,18 +4,18 @@ import { ChevronDown, ChevronRight, GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Shelf } from '../../../app/session';
 import type { Edit } from '../../../app/useBench';
-import { designOf, scenesOf } from '../../../core/engine/layers';
-import { type PassReading, tellPassReading } from '../../../core/readings/passReadings';
-import { movePass, removePass, switchPass } from '../../../core/recipe/editPasses';
+import { describePassReading, type PassReading } from '../../../core/readings/passReadings';
+import { enablePass, movePass, removePass } from '../../../core/recipe/editPasses';
 import { type Pass, passName } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import { contextsOf, designOf, type ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
 import { InkDot } from '../../../ui/InkDot';
 import { PassFields } from './PassFields';
 
 interface Props {
   readonly pass: Pass;
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: Shelf;
   readonly reading: PassReading | undefined;
   readonly index: number;
@@ -26,12 +26,12 @@ interface Props {
 }
 
 /** One pass in the list: what it is, whether it is on, what it does; opened, its design, inks and numbers. */
-export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, onCompare }: Props) {
-  const label = passName(kit.recipe.passes, pass);
+export function PassRow({ pass, resolved, shelf, reading, index, open, edit, onOpen, onCompare }: Props) {
+  const label = passName(resolved.recipe.passes, pass);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id: pass.id });
-  const inks = [...new Set(scenesOf(kit, pass).flatMap(({ ink }) => ink ?? []))];
-  const design = designOf(kit, pass);
+  const inks = [...new Set(contextsOf(resolved, pass).flatMap(({ ink }) => ink ?? []))];
+  const design = designOf(resolved, pass);
   const Sign = open ? ChevronDown : ChevronRight;
   const onKeyDown = (event: KeyboardEvent) => {
     const way = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
@@ -57,13 +57,11 @@ export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, 
         >
           <GripVertical size={15} aria-hidden="true" />
         </button>
-        <input
-          type="checkbox"
-          checked={pass.on}
+        <Checkbox
+          checked={pass.enabled}
           aria-label={`${label} on`}
-          title={pass.on ? 'On: press to leave it out' : 'Left out: press to lay it'}
-          onChange={({ target }) => edit((recipe) => switchPass(recipe, pass.id, target.checked))}
-          className="size-4 shrink-0 accent-(--strong)"
+          title={pass.enabled ? 'On: press to leave it out' : 'Left out: press to lay it'}
+          onChange={({ target }) => edit((recipe) => enablePass(recipe, pass.id, target.checked))}
         />
         <button
           type="button"
@@ -74,12 +72,12 @@ export function PassRow({ pass, kit, shelf, reading, index, open, edit, onOpen, 
           className="flex min-w-0 flex-1 items-center gap-1.5 px-1 text-left"
         >
           <span className="min-w-0 flex-1">
-            <span className={`block truncate font-semibold ${pass.on ? '' : 'text-mute line-through'}`}>
+            <span className={`block truncate font-semibold ${pass.enabled ? '' : 'text-mute line-through'}`}>
               {label}
               {design && <span className="font-normal text-mute"> · {design.name}</span>}
             </span>
-            <span className="block text-[12px] leading-snug text-mute">
-              {!pass.on ? 'left out' : reading ? tellPassReading(pass, reading) : 'reading …'}
+            <span className="block text-small leading-snug text-mute">
+              {!pass.enabled ? 'left out' : reading ? describePassReading(pass, reading) : 'reading …'}
             </span>
           </span>
           {inks.map((ink) => (

@@ -20,13 +20,13 @@ import {
   type PassKindId,
   passName,
 } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Menu } from '../../../ui/Menu';
 import { PassRow } from './PassRow';
 import { SideBySide } from './SideBySide';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: Shelf;
   readonly readings: readonly PassReading[];
   readonly edit: Edit;
@@ -36,8 +36,8 @@ interface Props {
 }
 
 /** The passes in the order of work, the blend among them: switched on and off, moved, opened for their numbers. */
-export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, onAdd }: Props) {
-  const { passes } = kit.recipe;
+export function PassesColumn({ resolved, shelf, readings, edit, selected, onSelect, onAdd }: Props) {
+  const { passes } = resolved.recipe;
   const [compared, setCompared] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -60,7 +60,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
         <PassRow
           key={pass.id}
           pass={pass}
-          kit={kit}
+          resolved={resolved}
           shelf={shelf}
           reading={readings.find(({ id }) => id === pass.id)}
           index={from + i}
@@ -73,7 +73,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
   return (
     <section aria-label="Passes" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header className="space-y-2">
-        <h2 className="heading text-[15px]">Passes, in the order of work</h2>
+        <h2 className="heading text-section">Passes, in the order of work</h2>
         <div className="flex flex-wrap gap-2">
           <AddMenu stage="under" label="Add before the blend" full={full} onAdd={onAdd} />
           <AddMenu stage="over" label="Add over it" full={full} onAdd={onAdd} />
@@ -100,7 +100,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
             <li className="flex items-center gap-2 border-y-2 border-text px-2 py-1.5">
               <span className="heading">The blend</span>
               <span className="min-w-0 flex-1 truncate text-mute">
-                {kit.inks.map(({ name }) => name).join(', ')}
+                {resolved.inks.map(({ name }) => name).join(', ')}
               </span>
             </li>
             {rows(blendAt, passes.length)}
@@ -114,7 +114,7 @@ export function PassesColumn({ kit, shelf, readings, edit, selected, onSelect, o
         </p>
       )}
       {compared !== undefined && passes.some(({ id }) => id === compared) && (
-        <SideBySide kit={kit} passId={compared} onClose={() => setCompared(undefined)} />
+        <SideBySide resolved={resolved} passId={compared} onClose={() => setCompared(undefined)} />
       )}
     </section>
   );
@@ -131,7 +131,7 @@ const AddMenu = ({ stage, label, full, onAdd }: AddMenuProps) => (
   <Menu
     items={PASS_KIND_IDS.filter((id) => PASS_KINDS[id].stage === stage).map((id) => ({
       label: PASS_KINDS[id].label,
-      hint: PASS_KINDS[id].explains,
+      hint: PASS_KINDS[id].description,
       disabled: full,
       onSelect: () => onAdd(id),
     }))}

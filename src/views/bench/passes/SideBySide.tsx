@@ -2,14 +2,14 @@ import { Dialog } from 'radix-ui';
 import { useMemo, useRef } from 'react';
 import { PanelPicture } from '../../../app/panel/PanelPicture';
 import { useSize } from '../../../app/useSize';
-import { switchPass } from '../../../core/recipe/editPasses';
+import { enablePass } from '../../../core/recipe/editPasses';
 import { PASS_KINDS } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Button } from '../../../ui/Button';
 import { Modal } from '../../../ui/Modal';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly passId: string;
   readonly onClose: () => void;
 }
@@ -18,8 +18,8 @@ const HEIGHT = 460;
 const GAP = 24;
 
 /** The same panel with a pass and without it, dried, at one size. */
-export function SideBySide({ kit, passId, onClose }: Props) {
-  const pass = kit.recipe.passes.find(({ id }) => id === passId);
+export function SideBySide({ resolved, passId, onClose }: Props) {
+  const pass = resolved.recipe.passes.find(({ id }) => id === passId);
   const label = pass ? PASS_KINDS[pass.kind].label.toLowerCase() : '';
   return (
     <Modal lies="middle" className="w-[min(52rem,94vw)]" onClose={onClose}>
@@ -29,18 +29,21 @@ export function SideBySide({ kit, passId, onClose }: Props) {
           <Button>Close</Button>
         </Dialog.Close>
       </header>
-      <Pair kit={kit} passId={passId} label={label} />
+      <Pair resolved={resolved} passId={passId} label={label} />
     </Modal>
   );
 }
 
-type PairProps = Pick<Props, 'kit' | 'passId'> & { readonly label: string };
+type PairProps = Pick<Props, 'resolved' | 'passId'> & { readonly label: string };
 
-function Pair({ kit, passId, label }: PairProps) {
-  const { panel } = kit.recipe;
+function Pair({ resolved, passId, label }: PairProps) {
+  const { panel } = resolved.recipe;
   const box = useRef<HTMLDivElement>(null);
   const room = useSize(box);
-  const without = useMemo(() => ({ ...kit, recipe: switchPass(kit.recipe, passId, false) }), [kit, passId]);
+  const without = useMemo(
+    () => ({ ...resolved, recipe: enablePass(resolved.recipe, passId, false) }),
+    [resolved, passId],
+  );
   const width = Math.round(
     Math.min((HEIGHT * panel.width) / panel.height, Math.max((room.width - GAP) / 2, 0)),
   );
@@ -48,14 +51,20 @@ function Pair({ kit, passId, label }: PairProps) {
   return (
     <div ref={box} className="flex justify-center" style={{ gap: GAP }}>
       {[
-        { told: `With the ${label}`, shown: kit },
-        { told: 'Without', shown: without },
-      ].map(({ told, shown }) => (
-        <figure key={told} style={{ width }}>
+        { description: `With the ${label}`, shown: resolved },
+        { description: 'Without', shown: without },
+      ].map(({ description, shown }) => (
+        <figure key={description} style={{ width }}>
           {width > 0 && (
-            <PanelPicture kit={shown} wetness="dry" width={width} height={height} label={`${told}, dried`} />
+            <PanelPicture
+              resolved={shown}
+              wetness="dry"
+              width={width}
+              height={height}
+              label={`${description}, dried`}
+            />
           )}
-          <figcaption className="mt-1 font-semibold">{told}</figcaption>
+          <figcaption className="mt-1 font-semibold">{description}</figcaption>
         </figure>
       ))}
     </div>

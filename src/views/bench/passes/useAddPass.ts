@@ -2,12 +2,12 @@ import { useCallback } from 'react';
 import type { Shelf } from '../../../app/session';
 import type { Edit } from '../../../app/useBench';
 import type { PassKindId } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { useNotify } from '../../../ui/Notices';
 
 /** Adds a pass with what it starts in, and hands its id on. */
 export function useAddPass(
-  kit: Kit,
+  resolved: ResolvedRecipe,
   shelf: Shelf,
   edit: Edit,
   onAdded: (id: string) => void,
@@ -20,7 +20,7 @@ export function useAddPass(
         import('../../../core/recipe/editPasses'),
         import('../../../core/recipe/passes/passes'),
       ]);
-      const start = startFor(kind, kit, shelf.inks, shelf.designs);
+      const start = startFor(kind, resolved, shelf.inks, shelf.designs);
       const { ink, label } = PASS_KINDS[kind];
       if (ink && start.inkId === undefined) {
         notify({
@@ -35,6 +35,6 @@ export function useAddPass(
         return next;
       });
     },
-    [kit, shelf, edit, onAdded, notify],
+    [resolved, shelf, edit, onAdded, notify],
   );
 }

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { useRaise } from '../../../app/useRaise';
 import type { Ink } from '../../../core/materials/ink/ink';
 import type { PassReading } from '../../../core/readings/passReadings';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { shelfWorker } from '../../../workers/client';
 
 /** Passes are read once the hand has rested so long, ms: while it moves, the painters need the cores. */
@@ -15,10 +15,10 @@ const NONE: readonly PassReading[] = [];
  *
  * @param inks  the shelf's
  */
-export function usePassReadings(kit: Kit, inks: readonly Ink[]): readonly PassReading[] {
+export function usePassReadings(resolved: ResolvedRecipe, inks: readonly Ink[]): readonly PassReading[] {
   const [readings, setReadings] = useState<readonly PassReading[]>(NONE);
   const raise = useRaise();
-  const any = kit.recipe.passes.some(({ on }) => on);
+  const any = resolved.recipe.passes.some(({ enabled }) => enabled);
   useEffect(() => {
     if (!any) {
       setReadings(NONE);
@@ -27,7 +27,7 @@ export function usePassReadings(kit: Kit, inks: readonly Ink[]): readonly PassRe
     let wanted = true;
     const timer = setTimeout(() => {
       shelfWorker()
-        .passReadings(kit, inks)
+        .passReadings(resolved, inks)
         .then((read) => {
           if (wanted) setReadings(read);
         })
@@ -39,6 +39,6 @@ export function usePassReadings(kit: Kit, inks: readonly Ink[]): readonly PassRe
       wanted = false;
       clearTimeout(timer);
     };
-  }, [kit, inks, any, raise]);
+  }, [resolved, inks, any, raise]);
   return readings;
 }

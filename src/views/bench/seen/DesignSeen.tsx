@@ -2,17 +2,16 @@ import { useCallback } from 'react';
 import { useAnswer } from '../../../app/useAnswer';
 import type { Edit } from '../../../app/useBench';
 import { formatLength, type Unit } from '../../../core/base/length';
-import { designOf } from '../../../core/engine/layers';
 import type { Ink } from '../../../core/materials/ink/ink';
 import type { DesignContrast } from '../../../core/readings/passReadings';
 import { PASS_KINDS, type Pass } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import { designOf, type ResolvedRecipe } from '../../../core/recipe/resolved';
 import { shelfWorker } from '../../../workers/client';
 import { HatchedPanel } from './HatchedPanel';
 import { TopCoats } from './TopCoats';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly pass: Pass;
   readonly shelf: readonly Ink[];
   readonly needed: number;
@@ -21,34 +20,42 @@ interface Props {
 }
 
 /** How clearly a pass's design stands out: hatched where it falls short, with a ring round its worst place. */
-export function DesignSeen({ kit, pass, shelf, needed, unit, edit }: Props) {
+export function DesignSeen({ resolved, pass, shelf, needed, unit, edit }: Props) {
   // Undefined while it is being read, null where nothing of the design lies on the panel.
   const contrast = useAnswer(
-    useCallback(async () => (await shelfWorker().designContrast(kit, pass.id)) ?? null, [kit, pass.id]),
+    useCallback(
+      async () => (await shelfWorker().designContrast(resolved, pass.id)) ?? null,
+      [resolved, pass.id],
+    ),
     'nothing',
   );
-  const label = `${PASS_KINDS[pass.kind].label}, ${designOf(kit, pass)?.name ?? ''}`;
+  const label = `${PASS_KINDS[pass.kind].label}, ${designOf(resolved, pass)?.name ?? ''}`;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
-      <DesignPanel kit={kit} contrast={contrast} needed={needed} label={label} />
+      <DesignPanel resolved={resolved} contrast={contrast} needed={needed} label={label} />
       <div className="space-y-5">
         <section aria-label="The design">
-          <h3 className="heading mb-1 text-[15px]">{label}</h3>
+          <h3 className="heading mb-1 text-section">{label}</h3>
           {contrast === undefined ? (
             <p role="status" className="text-mute">
               Reading the design …
             </p>
           ) : (
-            <p role="status">{tellContrast(contrast, needed, kit, unit)}</p>
+            <p role="status">{describeContrast(contrast, needed, resolved, unit)}</p>
           )}
         </section>
-        {pass.kind === 'clearResist' && <TopCoats {...{ kit, shelf, edit }} resist={pass} />}
+        {PASS_KINDS[pass.kind].keepsGround && <TopCoats {...{ resolved, shelf, edit }} resist={pass} />}
       </div>
     </div>
   );
 }
 
-function tellContrast(contrast: DesignContrast | null, needed: number, { recipe }: Kit, unit: Unit): string {
+function describeContrast(
+  contrast: DesignContrast | null,
+  needed: number,
+  { recipe }: ResolvedRecipe,
+  unit: Unit,
+): string {
   if (!contrast) return 'The design lies off the panel: nothing of it is seen.';
   const { least, worst, places } = contrast;
   const reads = places.filter(({ ratio }) => ratio >= needed).length / places.length;
@@ -58,18 +65,18 @@ function tellContrast(contrast: DesignContrast | null, needed: number, { recipe 
     : `Reads on ${Math.floor(reads * 100)} % of its design; worst ${where}, at ${least.toFixed(1)} : 1.`;
 }
 
-interface PanelProps extends Pick<Props, 'kit' | 'needed'> {
+interface PanelProps extends Pick<Props, 'resolved' | 'needed'> {
   readonly contrast: DesignContrast | null | undefined;
   readonly label: string;
 }
 
-function DesignPanel({ kit, contrast, needed, label }: PanelProps) {
+function DesignPanel({ resolved, contrast, needed, label }: PanelProps) {
   const { places, cell } = contrast ?? { places: [], cell: { width: 0, height: 0 } };
   const weak = places.filter(({ ratio }) => ratio < needed);
   const { width, height } = cell;
   return (
     <HatchedPanel
-      kit={kit}
+      resolved={resolved}
       weak={weak
         .map(({ x, y }) => `M${x - width / 2} ${y - height / 2}h${width}v${height}h${-width}z`)
         .join('')}

@@ -1,11 +1,11 @@
 import { type ReactNode, useRef } from 'react';
 import { PanelPicture } from '../../../app/panel/PanelPicture';
 import { useSize } from '../../../app/useSize';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Hatching } from './Hatching';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   /** What is hatched, as a path in mm, and the same in words. */
   readonly weak: string;
   readonly label: string;
@@ -19,8 +19,8 @@ const [HEIGHT, WIDTH] = [470, 423] as const;
 const LEAST_WIDTH = 240;
 
 /** The dried panel with the part hatched on which something does not read. */
-export function HatchedPanel({ kit, weak, label, children }: Props) {
-  const { panel } = kit.recipe;
+export function HatchedPanel({ resolved, weak, label, children }: Props) {
+  const { panel } = resolved.recipe;
   const box = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const fits = Math.min((HEIGHT * panel.width) / panel.height, WIDTH);
@@ -30,7 +30,13 @@ export function HatchedPanel({ kit, weak, label, children }: Props) {
   return (
     <div ref={box} className="w-full lg:w-[26.5rem]">
       <div className="relative mx-auto" style={{ width, height }}>
-        <PanelPicture kit={kit} wetness="dry" width={width} height={height} label="The dried panel" />
+        <PanelPicture
+          resolved={resolved}
+          wetness="dry"
+          width={width}
+          height={height}
+          label="The dried panel"
+        />
         <svg
           role="img"
           aria-label={label}

@@ -3,18 +3,18 @@ import { useCallback, useState } from 'react';
 import { useAnswer } from '../../../app/useAnswer';
 import type { Edit } from '../../../app/useBench';
 import type { Unit } from '../../../core/base/length';
-import { designOf } from '../../../core/engine/layers';
 import type { Ink } from '../../../core/materials/ink/ink';
 import { NEEDS, type Need } from '../../../core/readings/legibility/contrast';
 import { bestImage, calmestPlace, type ImageInk } from '../../../core/readings/legibility/legibility';
-import { hasImage } from '../../../core/readings/passReadings';
-import { passName } from '../../../core/recipe/passes/passes';
-import { passesInOrder } from '../../../core/recipe/passesInOrder';
-import type { Kit } from '../../../core/recipe/recipe';
+import { standsOut } from '../../../core/readings/passReadings';
+import { PASS_KINDS, passName } from '../../../core/recipe/passes/passes';
+import { passesInOrder } from '../../../core/recipe/recipe';
+import { designOf, type ResolvedRecipe } from '../../../core/recipe/resolved';
 import { useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { Modal } from '../../../ui/Modal';
 import { Segmented } from '../../../ui/Segmented';
+import { Select } from '../../../ui/Select';
 import { shelfWorker } from '../../../workers/client';
 import { DesignSeen } from './DesignSeen';
 import { GreetingSize } from './GreetingSize';
@@ -23,16 +23,18 @@ import { SeenPanel } from './SeenPanel';
 import { TopCoats } from './TopCoats';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: readonly Ink[];
   readonly edit: Edit;
   readonly onClose: () => void;
 }
 
 /** Whether a silhouette, a greeting or a resist will be seen on the panel: where, in what, and how clearly. */
-export default function SeenDialog({ kit, shelf, edit, onClose }: Props) {
+export default function SeenDialog({ resolved, shelf, edit, onClose }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
-  const designed = passesInOrder(kit.recipe).filter((pass) => designOf(kit, pass) && hasImage(pass));
+  const designed = passesInOrder(resolved.recipe).filter(
+    (pass) => designOf(resolved, pass) && standsOut(pass),
+  );
   const [passId, setPassId] = useState<string>();
   const pass = designed.find(({ id }) => id === passId);
   const [need, setNeed] = useState<Need>('lettering');
@@ -42,22 +44,21 @@ export default function SeenDialog({ kit, shelf, edit, onClose }: Props) {
       <header className="flex flex-wrap items-center gap-3">
         <Dialog.Title className="heading mr-auto text-lg">Will it be seen?</Dialog.Title>
         {designed.length > 0 && (
-          <select
-            aria-label="What is looked at"
+          <Select
+            label="What is looked at"
             value={pass?.id ?? ''}
-            onChange={({ target }) => {
-              setPassId(target.value);
-              setNeed(target.value === '' ? 'lettering' : 'bold shape');
+            options={[
+              { value: '', label: 'an image over the panel' },
+              ...designed.map((one) => ({
+                value: one.id,
+                label: `${passName(resolved.recipe.passes, one)}: ${designOf(resolved, one)?.name}`,
+              })),
+            ]}
+            onChange={(next) => {
+              setPassId(next);
+              setNeed(next === '' ? 'lettering' : 'bold shape');
             }}
-            className="frame min-h-7 max-w-full px-1 py-0.5"
-          >
-            <option value="">an image over the panel</option>
-            {designed.map((one) => (
-              <option key={one.id} value={one.id}>
-                {passName(kit.recipe.passes, one)}: {designOf(kit, one)?.name}
-              </option>
-            ))}
-          </select>
+          />
         )}
         <Segmented<Need>
           label="What is to be read"
@@ -78,29 +79,29 @@ export default function SeenDialog({ kit, shelf, edit, onClose }: Props) {
           : 'Contrast over the dried panel. Hatched is where it falls short; the frame is the calmest place for the greeting.'}
       </Dialog.Description>
       {pass ? (
-        <DesignSeen {...{ kit, pass, shelf, needed, unit, edit }} />
+        <DesignSeen {...{ resolved, pass, shelf, needed, unit, edit }} />
       ) : (
-        <ImageSeen {...{ kit, shelf, needed, unit, edit }} />
+        <ImageSeen {...{ resolved, shelf, needed, unit, edit }} />
       )}
     </Modal>
   );
 }
 
-interface ImageProps extends Pick<Props, 'kit' | 'shelf' | 'edit'> {
+interface ImageProps extends Pick<Props, 'resolved' | 'shelf' | 'edit'> {
   readonly needed: number;
   readonly unit: Unit;
 }
 
 /** What an image or a greeting over the panel would read in, and where. */
-function ImageSeen({ kit, shelf, needed, unit, edit }: ImageProps) {
+function ImageSeen({ resolved, shelf, needed, unit, edit }: ImageProps) {
   const [impressions, setImpressions] = useState(1);
   const [chosen, setChosen] = useState<ImageInk['id']>();
   const [size, setSize] = useState({
-    width: Math.round(kit.recipe.panel.width * 0.5),
-    height: Math.round(kit.recipe.panel.height * 0.11),
+    width: Math.round(resolved.recipe.panel.width * 0.5),
+    height: Math.round(resolved.recipe.panel.height * 0.11),
   });
   const seen = useAnswer(
-    useCallback(() => shelfWorker().imagesSeen(kit, shelf, impressions), [kit, shelf, impressions]),
+    useCallback(() => shelfWorker().imagesSeen(resolved, shelf, impressions), [resolved, shelf, impressions]),
   );
   if (!seen)
     return (
@@ -115,7 +116,7 @@ function ImageSeen({ kit, shelf, needed, unit, edit }: ImageProps) {
   const place = calmestPlace(field, shown.legibility, size, needed);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[auto_minmax(0,1fr)]">
-      <SeenPanel {...{ kit, field, place, needed }} shown={shown} />
+      <SeenPanel {...{ resolved, field, place, needed }} shown={shown} />
       <div className="space-y-5">
         <ImageList
           images={images}
@@ -126,10 +127,10 @@ function ImageSeen({ kit, shelf, needed, unit, edit }: ImageProps) {
           onChoose={setChosen}
           onImpressions={setImpressions}
         />
-        <GreetingSize {...{ size, unit, place, needed }} panel={kit.recipe.panel} onSize={setSize} />
+        <GreetingSize {...{ size, unit, place, needed }} panel={resolved.recipe.panel} onSize={setSize} />
         <TopCoats
-          {...{ kit, shelf, edit }}
-          resist={passesInOrder(kit.recipe).findLast(({ kind }) => kind === 'clearResist')}
+          {...{ resolved, shelf, edit }}
+          resist={passesInOrder(resolved.recipe).findLast(({ kind }) => PASS_KINDS[kind].keepsGround)}
         />
       </div>
     </div>

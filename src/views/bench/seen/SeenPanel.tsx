@@ -3,11 +3,11 @@ import { labOfSpectrum } from '../../../core/materials/colour/lab';
 import { laidReflectance } from '../../../core/materials/ink/laid';
 import type { CalmPlace, ImageSeen } from '../../../core/readings/legibility/legibility';
 import type { PanelField } from '../../../core/readings/legibility/panelField';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { HatchedPanel } from './HatchedPanel';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly field: PanelField;
   readonly shown: ImageSeen;
   readonly place: CalmPlace;
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** The panel with the part hatched on which the image does not read, and the greeting in its calmest place. */
-export function SeenPanel({ kit, field, shown, place, needed }: Props) {
+export function SeenPanel({ resolved, field, shown, place, needed }: Props) {
   const { columns, rows, width, height } = field.cells;
   const weak = [...shown.legibility.ratio].flatMap((ratio, i) =>
     ratio < needed
@@ -28,11 +28,11 @@ export function SeenPanel({ kit, field, shown, place, needed }: Props) {
   const under = field.spectra[middle];
   const { ink, impressions } = shown.image;
   const colour = under
-    ? hexOfLab(labOfSpectrum(laidReflectance([{ ink, coats: impressions }], under, 'dry')))
+    ? hexOfLab(labOfSpectrum(laidReflectance([{ ink, coats: impressions }], under)))
     : ink.overWhite;
   return (
     <HatchedPanel
-      kit={kit}
+      resolved={resolved}
       weak={weak.join('')}
       label={`${Math.round((weak.length / (columns * rows)) * 100)} % of the panel is hatched: ${shown.image.label} does not read there`}
     >

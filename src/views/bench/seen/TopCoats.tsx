@@ -5,11 +5,11 @@ import { NEEDS } from '../../../core/readings/legibility/contrast';
 import { BLACK_DYE, rankTopCoats, withBlack } from '../../../core/readings/legibility/topCoat';
 import { coatOver, coatResist } from '../../../core/recipe/editPasses';
 import type { Pass } from '../../../core/recipe/passes/passes';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Button } from '../../../ui/Button';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: readonly Ink[];
   /** The resist a coat is looked for; absent where the recipe has none yet. */
   readonly resist: Pass | undefined;
@@ -19,12 +19,12 @@ interface Props {
 const TOLD = 6;
 
 /** The shelf's darks as the coat over a clear resist: how clearly the worst place reads, and what would be lost. */
-export function TopCoats({ kit, shelf, resist, edit }: Props) {
-  const coats = useMemo(() => rankTopCoats(kit, withBlack(shelf)), [kit, shelf]);
-  const laid = resist && coatOver(kit.recipe, resist.id)?.placements[0]?.inkId;
+export function TopCoats({ resolved, shelf, resist, edit }: Props) {
+  const coats = useMemo(() => rankTopCoats(resolved, withBlack(shelf)), [resolved, shelf]);
+  const laid = resist && coatOver(resolved.recipe, resist.id)?.placements[0]?.inkId;
   return (
     <section aria-label="Top coat over a clear resist">
-      <h3 className="heading mb-1 text-[15px]">Top coat over a clear resist</h3>
+      <h3 className="heading mb-1 text-section">Top coat over a clear resist</h3>
       {coats.every(({ ink }) => ink === BLACK_DYE) && (
         <p className="mb-1">No owned dye or hybrid dries dark enough on this card to make a coat.</p>
       )}
@@ -39,7 +39,7 @@ export function TopCoats({ kit, shelf, resist, edit }: Props) {
               {ink.name}
               {ink === BLACK_DYE && <span className="text-mute">, to compare: none is on the shelf</span>}
               {lost.length > 0 && (
-                <span className="block text-[12px] text-mute">
+                <span className="block text-small text-mute">
                   the design is lost over {lost.map(({ name }) => name).join(' and ')}
                 </span>
               )}
@@ -71,7 +71,7 @@ export function TopCoats({ kit, shelf, resist, edit }: Props) {
           </li>
         ))}
       </ol>
-      <p className="mt-1 text-[12px] text-mute">
+      <p className="mt-1 text-small text-mute">
         Dye or hybrid only: pigment clings to the resist. Let the powder cool before the coat, and buff it
         after.
       </p>

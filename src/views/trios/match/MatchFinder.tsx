@@ -150,22 +150,17 @@ function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
     setChosen((now) => new Map([...now].filter(([, id]) => id !== inkId)).set(place, inkId));
   return (
     <>
-      <h2 className="heading mb-2 text-[15px]">An ink for each colour</h2>
+      <h2 className="heading mb-2 text-section">An ink for each colour</h2>
       <ol className="space-y-2">
-        {matches.map((match, i) => (
-          <MatchRow
-            // biome-ignore lint/suspicious/noArrayIndexKey: a colour's number is its identity
-            key={i}
-            number={i + 1}
-            match={match}
-            onChoose={(inkId) => choose(i, inkId)}
-          />
-        ))}
+        {matches.map((match, i) => {
+          const number = i + 1;
+          return <MatchRow key={number} {...{ number, match }} onChoose={(inkId) => choose(i, inkId)} />;
+        })}
       </ol>
       <div className="mt-5 flex flex-wrap gap-5">
         <TrioPicture inks={ladder} card={card} wetness={wetness} width={152} height={197} />
         <div className="min-w-40 flex-1 space-y-2">
-          <h2 className="heading text-[15px]">As a ladder</h2>
+          <h2 className="heading text-section">As a ladder</h2>
           <Segmented<LadderOrder>
             label="Order of the ladder"
             value={order}

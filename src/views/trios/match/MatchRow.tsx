@@ -1,6 +1,7 @@
-import { type Match, tellDifference, tellOutOfReach } from '../../../core/choose/match/assign';
+import { describeDifference, describeOutOfReach, type Match } from '../../../core/choose/match/assign';
 import { hexOfLab } from '../../../core/materials/colour/hex';
 import { nameColour } from '../../../core/materials/colour/names';
+import { Select } from '../../../ui/Select';
 
 interface Props {
   readonly number: number;
@@ -11,7 +12,7 @@ interface Props {
 /** A wanted colour beside its ink, how far apart they are, and the other inks near it. */
 export function MatchRow({ number, match, onChoose }: Props) {
   const { wanted, dried, difference, nearest } = match;
-  const outOfReach = tellOutOfReach(match);
+  const outOfReach = describeOutOfReach(match);
   const offered = nearest.some((one) => one.dried.ink.id === dried.ink.id)
     ? nearest
     : [{ dried, difference }, ...nearest];
@@ -29,20 +30,18 @@ export function MatchRow({ number, match, onChoose }: Props) {
             <span className="text-mute">wanted</span>
           </p>
           <label className="mt-1 flex flex-wrap items-center gap-2">
-            <span className="sr-only">Ink for colour {number}</span>
-            <select
+            <Select
+              label={`Ink for colour ${number}`}
               value={dried.ink.id}
-              onChange={({ target }) => onChoose(target.value)}
-              className="frame min-h-7 max-w-full px-1 py-0.5 font-semibold"
-            >
-              {offered.map(({ dried: one, difference: apart }) => (
-                <option key={one.ink.id} value={one.ink.id}>
-                  {one.ink.name}, ΔE {apart.toFixed(1)}
-                </option>
-              ))}
-            </select>
+              options={offered.map(({ dried: one, difference: apart }) => ({
+                value: one.ink.id,
+                label: `${one.ink.name}, ΔE ${apart.toFixed(1)}`,
+              }))}
+              onChange={onChoose}
+              width="font-semibold"
+            />
             <span>
-              {tellDifference(difference)}, ΔE00 {difference.toFixed(1)}
+              {describeDifference(difference)}, ΔE00 {difference.toFixed(1)}
             </span>
           </label>
           {outOfReach && <p className="mt-1 border-l-2 border-text pl-2">{outOfReach}</p>}

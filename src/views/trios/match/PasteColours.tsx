@@ -28,7 +28,7 @@ export function PasteColours({ onColours }: Props) {
           value={text}
           placeholder={'#f2c230\n54.2 -28 -8'}
           onChange={({ target }) => setText(target.value)}
-          className="frame min-w-44 flex-1 px-2 py-1 font-mono text-[12px] placeholder:text-mute"
+          className="frame min-w-44 flex-1 px-2 py-1 font-mono text-small placeholder:text-mute"
         />
         <Button onClick={use}>Match these</Button>
       </div>

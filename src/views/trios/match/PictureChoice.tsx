@@ -2,6 +2,7 @@ import { useDropzone } from 'react-dropzone';
 import type { PictureState } from '../../../app/sampling/usePicture';
 import { REFERENCES } from '../../../core/choose/match/references';
 import { Button } from '../../../ui/Button';
+import { Select } from '../../../ui/Select';
 
 interface Props {
   readonly picture: PictureState;
@@ -28,24 +29,20 @@ export function PictureChoice({ picture, onChosen }: Props) {
           Open a picture
         </Button>
         <span className="text-mute">{isDragActive ? 'Drop it here' : 'or drop one here, or use'}</span>
-        <select
-          aria-label="A picture that comes with the application"
+        <Select
+          label="A picture that comes with the application"
           value={REFERENCES.find(({ label }) => label === picture.label)?.id ?? ''}
-          onChange={({ target }) => {
-            const chosen = REFERENCES.find(({ id }) => id === target.value);
+          options={[
+            { value: '', label: 'one of ours' },
+            ...REFERENCES.map(({ id, label }) => ({ value: id, label })),
+          ]}
+          onChange={(next) => {
+            const chosen = REFERENCES.find(({ id }) => id === next);
             if (!chosen) return;
             onChosen();
             picture.open(chosen.label, (reader) => reader.reference(chosen.id));
           }}
-          className="frame min-h-7 px-1 py-0.5"
-        >
-          <option value="">one of ours</option>
-          {REFERENCES.map(({ id, label }) => (
-            <option key={id} value={id}>
-              {label}
-            </option>
-          ))}
-        </select>
+        />
       </div>
       {picture.reading && (
         <p role="status" className="flex items-center gap-3">

@@ -1,22 +1,16 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { BoxedPicture } from '../../app/sampling/BoxedPicture';
-import { ReadingRow } from '../../app/sampling/ReadingRow';
-import { usePicture } from '../../app/sampling/usePicture';
 import type { Box } from '../../core/choose/photo/pixels';
 import { readSwatch, readWhite, type SwatchReading } from '../../core/choose/photo/reading';
-import type { Hex } from '../../core/materials/colour/hex';
 import type { LinearRgb } from '../../core/materials/colour/lab';
 import type { Ink } from '../../core/materials/ink/ink';
+import type { NamedReading } from '../../core/materials/ink/newInks';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
-
-/** A reading with the name it will have on the shelf. */
-export interface NamedReading {
-  readonly name: string;
-  readonly hex: Hex;
-}
+import { BoxedPicture } from './BoxedPicture';
+import { ReadingRow } from './ReadingRow';
+import { usePicture } from './usePicture';
 
 interface Props {
   /** One colour for an ink that is being written down, or many new inks at once. */

@@ -1,25 +1,25 @@
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { type Shelf, useShelf } from '../session';
-import { useKit } from '../useBench';
+import { useResolvedRecipe } from '../useBench';
 import { NotHere } from './NotHere';
 import { useOpenRecipe } from './useOpenRecipe';
 
 interface Props {
   /** What is being done until the recipe is there. */
   readonly waiting: string;
-  readonly children: (kit: Kit, shelf: Shelf) => ReactNode;
+  readonly children: (resolved: ResolvedRecipe, shelf: Shelf) => ReactNode;
 }
 
 /** Shows something of the recipe in the address, or says why it cannot be shown. */
-export function WithKit({ waiting, children }: Props) {
+export function WithRecipe({ waiting, children }: Props) {
   const { recipeId } = useParams();
   const shelf = useShelf();
   const missing = useOpenRecipe(recipeId);
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  const kit = useKit(shelf);
+  const resolved = useResolvedRecipe(shelf);
   if (missing)
     return (
       <NotHere title="This recipe is not here">
@@ -27,11 +27,11 @@ export function WithKit({ waiting, children }: Props) {
       </NotHere>
     );
   if (!recipe || recipe.id !== recipeId || !shelf) return <p className="p-6 text-mute">{waiting}</p>;
-  if (!kit)
+  if (!resolved)
     return (
       <NotHere title={recipe.name}>
         An ink, a design or the card of this recipe is no longer on the shelf.
       </NotHere>
     );
-  return children(kit, shelf);
+  return children(resolved, shelf);
 }

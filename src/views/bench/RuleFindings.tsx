@@ -4,12 +4,12 @@ import type { Edit } from '../../app/useBench';
 import { findingsOf } from '../../core/advise/rules/rules';
 import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
-import type { Kit } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 
 interface Props {
-  readonly kit: Kit;
+  readonly resolved: ResolvedRecipe;
   readonly readings: Readings;
   readonly passes: readonly PassReading[];
   readonly shelf: Shelf;
@@ -17,11 +17,11 @@ interface Props {
 }
 
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
-export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: Props) {
+export const RuleFindings = memo(function RuleFindings({ resolved, readings, passes, shelf, edit }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const findings = useMemo(
-    () => findingsOf({ kit, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit }),
-    [kit, readings, passes, shelf, unit],
+    () => findingsOf({ resolved, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit }),
+    [resolved, readings, passes, shelf, unit],
   );
   if (findings.length === 0) return null;
   return (
@@ -35,11 +35,11 @@ export const Mind = memo(function Mind({ kit, readings, passes, shelf, edit }: P
     >
       <h3 className="sr-only">To mind</h3>
       <ul className="space-y-2">
-        {findings.map(({ key, told, fix }) => (
+        {findings.map(({ key, message, fix }) => (
           <li key={key} className="leading-snug">
-            <p className="font-semibold">{told}</p>
+            <p className="font-semibold">{message}</p>
             {fix && (
-              <Button className="mt-1" onClick={() => edit(fix.mend)}>
+              <Button className="mt-1" onClick={() => edit(fix.apply)}>
                 {fix.label}
               </Button>
             )}

@@ -1,0 +1,48 @@
+import { expect, test } from 'vitest';
+import { cardSchema } from '../core/files/cardSchema';
+import { inkSchema } from '../core/files/inkSchema';
+import { type CardFields, cardFields, cardOfFields } from '../core/materials/card/cardFields';
+import { type InkFields, inkFields, inkOfFields } from '../core/materials/ink/inkFields';
+import { ink, WHITE_CARD } from '../testing/resolvedRecipes';
+import { schemaResolver } from './schemaResolver';
+
+const leat = { ...ink('Leat Mid', '#0098a8'), brush: 'round 2', dryBack: 0.12 };
+const options = { fields: {}, shouldUseNativeValidation: false };
+
+const inkFaults = async (change: Partial<InkFields>) => {
+  const resolve = schemaResolver<InkFields>(inkSchema, (fields) => inkOfFields(fields, 'leat'), {
+    dryBack: 'Type 0 to 90.',
+  });
+  const { errors } = await resolve({ ...inkFields(leat), ...change }, undefined, options);
+  return Object.fromEntries(Object.entries(errors).map(([field, error]) => [field, error?.message]));
+};
+const cardFaults = async (change: Partial<CardFields>) => {
+  const resolve = schemaResolver<CardFields>(cardSchema, (fields) => cardOfFields(fields, 'white', 'mm'), {});
+  const { errors } = await resolve({ ...cardFields(WHITE_CARD, 'mm'), ...change }, undefined, options);
+  return Object.keys(errors);
+};
+
+test('what a form shows of an ink or a card it takes', async () => {
+  expect(inkOfFields(inkFields(leat), leat.id)).toEqual(leat);
+  expect(await inkFaults({})).toEqual({});
+  const sheeted = { ...WHITE_CARD, sheet: { width: 210, height: 297 }, stock: 4 };
+  expect(cardOfFields(cardFields(sheeted, 'mm'), sheeted.id, 'mm')).toEqual(sheeted);
+  expect(await cardFaults({})).toEqual([]);
+});
+
+test('what files would refuse is refused at its field, with what to type', async () => {
+  expect(await inkFaults({ dryBack: '95' })).toEqual({ dryBack: 'Type 0 to 90.' });
+  expect(Object.keys(await inkFaults({ name: ' ', overWhite: 'teal', potency: 'strong' })).sort()).toEqual([
+    'name',
+    'overWhite',
+    'potency',
+  ]);
+  expect(await cardFaults({ grammage: 'thick' })).toEqual(['grammage']);
+  expect(await cardFaults({ stock: '2.5' })).toEqual(['stock']);
+});
+
+test('a sheet has both of its sides or neither', async () => {
+  expect(await cardFaults({ width: '210' })).toEqual(['height']);
+  expect(await cardFaults({ width: '210', height: '20' })).toEqual(['height']);
+  expect(await cardFaults({ width: '', height: ' ' })).toEqual([]);
+});

@@ -1,0 +1,18 @@
+import { expect, test } from 'vitest';
+import { gripKey } from './useGrip';
+
+const press = (key: string, shiftKey = false) => gripKey({ key, shiftKey });
+
+test('arrows move a grip a step, with Shift ten, pages ten up and down; Home and End go to its ends', () => {
+  expect(press('ArrowLeft')).toEqual({ right: -1, down: 0 });
+  expect(press('ArrowDown', true)).toEqual({ right: 0, down: 10 });
+  expect([press('PageUp'), press('PageDown')]).toEqual([
+    { right: 0, down: -10 },
+    { right: 0, down: 10 },
+  ]);
+  expect([press('Home'), press('End')]).toEqual(['home', 'end']);
+});
+
+test('any other key is left to the page', () => {
+  for (const key of ['Tab', 'Enter', ' ', 'z', 'Escape']) expect(press(key)).toBeUndefined();
+});

@@ -1,0 +1,71 @@
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+
+/** What a key asks of a grip: so many steps right and down, or one of its ends. */
+export type GripKey = { readonly right: number; readonly down: number } | 'home' | 'end';
+
+/** Steps of Shift with an arrow, and of the Page keys. */
+const LEAP = 10;
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const PAGES: Readonly<Record<string, number>> = { PageUp: -LEAP, PageDown: LEAP };
+
+/** What a key pressed on a grip asks for; undefined where the key is none of a grip's. */
+export function gripKey({ key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>): GripKey | undefined {
+  if (key === 'Home') return 'home';
+  if (key === 'End') return 'end';
+  const page = PAGES[key];
+  if (page !== undefined) return { right: 0, down: page };
+  const arrow = ARROWS[key];
+  if (!arrow) return undefined;
+  const [right, down] = arrow;
+  const steps = shiftKey ? LEAP : 1;
+  return { right: right * steps, down: down * steps };
+}
+
+interface Grip {
+  /** Told where the pointer is, first when it takes hold; what it returns then is handed back while it drags. */
+  readonly onHold?: (event: PointerEvent) => void;
+  readonly onDrag: (event: PointerEvent) => void;
+  readonly onKey: (key: GripKey) => void;
+  /** The movement is over: what follows is undone apart. */
+  readonly onDone: () => void;
+}
+
+/**
+ * What makes an element a grip on the panel: it is dragged with the primary button, and moved by arrow keys (farther with
+ * Shift or by page) and to its ends by Home and End.
+ */
+export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
+  const held = useRef(false);
+  const letGo = () => {
+    if (!held.current) return;
+    held.current = false;
+    onDone();
+  };
+  return {
+    onKeyDown: (event: KeyboardEvent) => {
+      const key = gripKey(event);
+      if (!key) return;
+      event.preventDefault();
+      onKey(key);
+    },
+    onBlur: onDone,
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      if (event.button !== 0) return;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      event.currentTarget.focus();
+      held.current = true;
+      onHold?.(event);
+    },
+    onPointerMove: (event: PointerEvent) => {
+      if (held.current) onDrag(event);
+    },
+    onPointerUp: letGo,
+    onPointerCancel: letGo,
+  };
+}
