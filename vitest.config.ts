@@ -4,5 +4,7 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
     environment: 'node',
+    // A property over whole panels takes seconds, and more where others use the machine.
+    testTimeout: 30_000,
   },
 });

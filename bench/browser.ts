@@ -9,7 +9,7 @@ import { replaceShelf } from '../e2e/shelves';
 import { drawReference, REFERENCES } from '../src/core/choose/match/references';
 import { writeRecipeFile } from '../src/core/files/recipeFile';
 import type { Ink } from '../src/core/materials/ink/ink';
-import { demoKit } from './core';
+import { demoRecipe } from './core';
 import { eightPasses } from './eightPasses';
 import { standardInks } from './inks';
 import { quantile, type Row, row } from './row';
@@ -137,7 +137,7 @@ async function previewOfPasses(page: Page): Promise<Row[]> {
   await page.getByLabel('Recipe file to import').setInputFiles({
     name: 'passes.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(writeRecipeFile(eightPasses(demoKit()))),
+    buffer: Buffer.from(writeRecipeFile(eightPasses(demoRecipe()))),
   });
   const mark = '[role=slider]';
   await page.waitForURL(/bench/);

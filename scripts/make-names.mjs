@@ -1,4 +1,4 @@
-// Writes src/core/colour/isccNbsCentroids.ts from the open list in the registry package `color-name-lists`,
+// Writes src/core/materials/colour/isccNbsCentroids.ts from the open list in the registry package `color-name-lists`,
 // so that 267 rows ship with the application instead of two megabytes. Run by hand: node scripts/make-names.mjs
 import { writeFileSync } from 'node:fs';
 import lists from 'color-name-lists';

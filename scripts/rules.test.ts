@@ -6,10 +6,26 @@ import { beforeAll, expect, test } from 'vitest';
 
 const importing = (from: string) => `import { a } from '${from}';\n\nexport const b = a;\n`;
 
+/** The rooms of the core in reading order: each may import those before it. */
+const ROOMS = [
+  'base',
+  'materials',
+  'recipe',
+  'engine',
+  'picture',
+  'readings',
+  'sheet',
+  'choose',
+  'advise',
+  'make',
+  'files',
+];
+const importingType = (from: string) => `import type { A } from '${from}';\n\nexport type B = A;\n`;
+
 const FORBIDDEN: [path: string, text: string][] = [
-  ['src/core/ladder/store.ts', importing('../../store/draft')],
-  ['src/core/ladder/data.ts', importing('../../data/database')],
-  ['src/core/ladder/views.ts', importing('../../views/session')],
+  ['src/core/recipe/store.ts', importing('../../store/draft')],
+  ['src/core/recipe/data.ts', importing('../../data/database')],
+  ['src/core/recipe/views.ts', importing('../../views/session')],
   ['src/core/react.ts', importing('react')],
   ['src/core/dexie.ts', importing('dexie')],
   ['src/core/redux.ts', importing('@reduxjs/toolkit')],
@@ -21,11 +37,20 @@ const FORBIDDEN: [path: string, text: string][] = [
   ['src/data/demo/views.ts', importing('../../views/session')],
   ['src/store/views.ts', importing('../views/session')],
   ['src/ui/store.ts', importing('../store/draft')],
+  ['src/app/views.ts', importing('../views/bench/BenchView')],
+  ...ROOMS.slice(0, -1).map((room, i): [string, string] => [
+    `src/core/${room}/below.ts`,
+    importingType(`../${ROOMS[i + 1]}/a`),
+  ]),
 ];
 const ALLOWED: [path: string, text: string][] = [
-  ['src/core/ladder/core.ts', importing('../colour/difference')],
+  ...ROOMS.slice(1).map((room, i): [string, string] => [
+    `src/core/${room}/above.ts`,
+    importingType(`../${ROOMS[i]}/a`),
+  ]),
+  ['src/core/recipe/core.ts', importing('../base/memo')],
   ['src/core/pure.ts', importing('culori/fn')],
-  ['src/data/core.ts', importing('../core/ladder/edit')],
+  ['src/data/core.ts', importing('../core/recipe/recipe')],
   ['src/store/data.ts', importing('../data/recipes')],
   ['src/views/store.ts', importing('../store/draft')],
 ];

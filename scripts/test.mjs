@@ -36,7 +36,8 @@ function suite(name, command, args, env, read) {
 }
 
 check('lint', bin('biome'), ['ci', '--log-level=warn', '.']);
-check('types', bin('tsc'), ['-p', '.']);
+check('types', process.execPath, [join(root, 'scripts', 'types.mjs')]);
+check('nothing unused', bin('knip'), []);
 suite(
   'unit',
   bin('vitest'),

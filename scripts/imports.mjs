@@ -1,0 +1,24 @@
+// What imports what in src, types included: for the tests that keep the tree readable from top to foot.
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+
+/** Every TypeScript file under a folder. */
+export function sourcesUnder(folder) {
+  return readdirSync(folder).flatMap((name) => {
+    const path = join(folder, name);
+    if (statSync(path).isDirectory()) return sourcesUnder(path);
+    return /\.tsx?$/.test(name) && !name.endsWith('.d.ts') ? [path] : [];
+  });
+}
+
+const IMPORT = /(?:\bfrom|\bimport)\s*\(?\s*'(\.[^'?]+)'|new URL\(\s*'(\.[^']+)'/g;
+
+/** The files of the project that a file imports, as paths from `root`. */
+export function importsOf(file, root) {
+  const found = [...readFileSync(file, 'utf8').matchAll(IMPORT)].map(([, one, other]) => one ?? other);
+  return found.flatMap((specifier) => {
+    const path = resolve(dirname(file), specifier);
+    const target = ['', '.ts', '.tsx'].map((ending) => path + ending).find((one) => existsSync(one));
+    return target && statSync(target).isFile() ? [relative(root, target)] : [];
+  });
+}
