@@ -114,7 +114,7 @@ export interface Potency {
 
 /**
  * How strongly each rung stands in its joints, on an evenly laid one: what part of it reads as this ink. It depends on
- * the inks and the card alone.
+ * the inks and on what they are laid on and with.
  */
 export function potencies(resolved: ResolvedRecipe): Potency[] {
   const { inks } = resolved;

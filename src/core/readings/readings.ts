@@ -45,8 +45,8 @@ export interface JointReading {
 }
 
 /**
- * The judgement of a ladder: of the dried panel, on its own card. It depends on inks and card alone, so it stays
- * while marks are moved; shares and widths stand in the recipe.
+ * The judgement of a ladder: of the dried panel. It depends on the inks and on what they are laid on and with, so it
+ * stays while marks are moved; shares and widths stand in the recipe.
  */
 export interface Readings {
   readonly ground: Lab;
