@@ -93,7 +93,8 @@ export function emptyPairTable(
 
 /** Designations met once are remembered from shelf to shelf and card to card. */
 const nounOf = nounLattice();
-const muddy = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
+/** By a noun's number: 1 where it names a muddy colour. */
+export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
 const inMiddleHalf = Uint8Array.from({ length: STATIONS }, (_, i) => {
   const mix = i / (STATIONS - 1);
   return mix >= 0.25 && mix <= 0.75 ? 1 : 0;
@@ -133,7 +134,7 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   function judge(row: number, other: number, table: PairTable): void {
     const [firstNoun, lastNoun] = [noun[row], noun[other]];
     const weaker = Math.min(dried.chroma[row], dried.chroma[other]);
-    const rungIsMuddy = muddy[firstNoun] === 1 || muddy[lastNoun] === 1;
+    const rungIsMuddy = muddyNoun[firstNoun] === 1 || muddyNoun[lastNoun] === 1;
     let dullest = Number.POSITIVE_INFINITY;
     let fresh = NO_NOUN;
     let freshChroma = 0;
@@ -144,7 +145,7 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
       const c = chromas[station];
       const hue = nouns[station];
       dullest = Math.min(dullest, c);
-      const isDull = !rungIsMuddy && muddy[hue] === 1 && c < weaker;
+      const isDull = !rungIsMuddy && muddyNoun[hue] === 1 && c < weaker;
       dull ||= isDull;
       if (hue !== firstNoun && hue !== lastNoun && !isDull && c > freshChroma) {
         freshChroma = c;

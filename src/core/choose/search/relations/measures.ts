@@ -1,8 +1,4 @@
-import { MUDDY } from '../../../readings/joints/joint';
 import { NOUNS } from '../pairs/nounLattice';
-
-/** By a noun's number: 1 where it names a muddy colour. */
-export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
 
 /** The number of a noun in pair tables. */
 export const nounAt = (noun: string): number => NOUNS.indexOf(noun);

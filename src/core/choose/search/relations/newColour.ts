@@ -1,6 +1,6 @@
-import { MUD, NO_NOUN } from '../pairs/pairTable';
+import { MUD, muddyNoun, NO_NOUN } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { muddyNoun, rise } from './measures';
+import { rise } from './measures';
 
 /** Chroma of a new colour, and both joints' CIEDE2000 together: where they begin to count, and count in full. By eye. */
 const FRESH = { from: 8, to: 85 };

@@ -1,6 +1,6 @@
-import { ALIKE } from '../pairs/pairTable';
+import { ALIKE, muddyNoun } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { muddyNoun, rise } from './measures';
+import { rise } from './measures';
 
 /** Chroma both ends have at least to be loud, and the part of it a third may have to quiet them. By eye. */
 const LOUD_AT_LEAST = 40;
