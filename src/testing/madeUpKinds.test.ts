@@ -123,14 +123,11 @@ const striped = {
 const run = { ...plain, recipe: setRun(plain.recipe, upright) };
 
 /** The parameters of a kind as a form shows them. */
-const formOf = (of: string, specs: ParamSpecs, params: Record<string, number | string>): string =>
-  renderToStaticMarkup(
-    createElement(Provider, {
-      store: makeStore(),
-      // biome-ignore lint/correctness/noChildrenProp: there is no JSX in a test of the core
-      children: createElement(ParamFields, { of, specs, params, onChange: () => {} }),
-    }),
-  );
+function formOf(of: string, specs: ParamSpecs, params: Record<string, number | string>): string {
+  const children = createElement(ParamFields, { of, specs, params, onChange: () => {} });
+  const provided = { store: makeStore(), children };
+  return renderToStaticMarkup(createElement(Provider, provided));
+}
 
 test('a made-up kind of pass is painted, read, told, filed, and has its form', () => {
   expect(PASS_KIND_IDS).toContain(stripe);

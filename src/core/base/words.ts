@@ -1,5 +1,8 @@
 /** A text with its first letter as a capital. */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** Per cent, whole, as it is told: `60 %`. */
+export const percent = (value: number): string => `${Math.round(value)} %`;
+
 /** A part, 0…1, as whole per cent: `63 %`. */
-export const percentOf = (part: number): string => `${Math.round(part * 100)} %`;
+export const percentOf = (part: number): string => percent(part * 100);

@@ -1,7 +1,7 @@
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { strengthParam } from './placed';
-import { percent } from './words';
 
 /** From this strength on, per cent, a coat is laid as a full one. */
 const FULL_FROM = 95;

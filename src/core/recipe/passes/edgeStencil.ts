@@ -1,11 +1,12 @@
 import { formatLength } from '../../base/length';
 import { choice } from '../../base/params';
 import { fade } from '../../base/smoothStep';
+import { percent } from '../../base/words';
 import { borderOf, boxPath, intoDesign, placingOf } from '../../materials/design/placement';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, strengthParam } from './placed';
-import { describePlaced, percent } from './words';
+import { describePlaced } from './words';
 
 /** How a stencil is held. */
 const HOLDS = { hand: 'by hand', tape: 'with tape', spray: 'with spray' } as const;

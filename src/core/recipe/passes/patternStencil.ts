@@ -1,7 +1,8 @@
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, strengthParam, withinDesign } from './placed';
-import { describePlaced, percent } from './words';
+import { describePlaced } from './words';
 
 /** Ink through the openings of a pattern stencil. */
 export const patternStencil = definePass({

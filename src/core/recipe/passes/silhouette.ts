@@ -1,8 +1,9 @@
+import { percent } from '../../base/words';
 import { asPigment } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { describePlaced, percent } from './words';
+import { describePlaced } from './words';
 
 /** Around this strength, per cent, one impression does: below it is stamped off first, above it is stamped again. */
 const ONE_IMPRESSION = { from: 95, to: 105 } as const;

@@ -1,7 +1,8 @@
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, strengthParam, withinDesign } from './placed';
-import { describeAllPlaced, percent } from './words';
+import { describeAllPlaced } from './words';
 
 /** A stamp inked with the same ink as the ground under it, each band with its own. */
 export const toneStamp = definePass({

@@ -35,6 +35,3 @@ export const describeAllPlaced = (contexts: readonly PlacedOnPanel[], unit: Unit
   contexts.length === 1
     ? contexts.map((context) => describePlaced(context, unit)).join('')
     : contexts.map((context, i) => `(${i + 1}) ${describePlaced(context, unit)}`).join('; ');
-
-/** Per cent as it is told: `60 %`. */
-export const percent = (value: number): string => `${Math.round(value)} %`;
