@@ -9,7 +9,7 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 15_000 },
   fullyParallel: true,
-  workers: 2,
+  workers: 3,
   reporter: [['line'], ['json']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

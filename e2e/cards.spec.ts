@@ -33,7 +33,8 @@ test('a card is added by pounds and a reading in Lab, changed, used, kept while 
   await expect(page.getByText(/smooth white 350 g\/m² stays: it is under/).first()).toBeVisible();
   await tile.getByRole('button', { name: /^Take/ }).click();
   await expect(drawer.getByRole('listitem')).toHaveCount(8);
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  const told = page.getByRole('listitem').filter({ hasText: 'is out of the drawer' });
+  await told.getByRole('button', { name: 'Undo' }).click();
   await expect(drawer.getByRole('listitem')).toHaveCount(9);
 });
 

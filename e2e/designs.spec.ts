@@ -107,7 +107,8 @@ test('a picture is outlined, its pale parts where they are meant, taken away and
   expect((await download).suggestedFilename()).toBe('leaf.svg');
   await page.getByRole('button', { name: 'Take leaf away' }).click();
   await expect(designs(page)).toHaveCount(15);
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  const told = page.getByRole('listitem').filter({ hasText: 'leaf is gone' });
+  await told.getByRole('button', { name: 'Undo' }).click();
   await expect(designs(page)).toHaveCount(16);
   await page.setViewportSize({ width: 390, height: 844 });
   await expectAccessible(page, 'designs, narrow');

@@ -49,6 +49,24 @@ test('an ink taken off comes back with undo', async ({ page }) => {
   await expect(status(page)).toHaveText('72 of 72');
 });
 
+test('brushes that are owned are counted, and a sheet for fewer says so', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'Brushes I own' }).click();
+  const count = page.getByLabel('Brushes for dye and hybrid');
+  await count.fill('none');
+  await count.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 40');
+  await count.fill('2');
+  await count.press('Enter');
+  await expectAccessible(page, 'brushes owned');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.goto('/sheet/kiln-opening-2');
+  await expect(page.getByRole('article')).toContainText('would take 3 brushes; you own fewer, and 2 will do');
+  await expect(page.getByRole('checkbox', { name: /^brush / })).toHaveCount(2);
+  await page.goto('/desk/kiln-opening-2');
+  await expect(page.getByRole('checkbox', { name: /^brush / })).toHaveCount(2);
+});
+
 test('the shelf is searched by colour, filtered and sorted; twins and gaps are told', async ({ page }) => {
   await openShelf(page);
   await page.getByRole('searchbox').fill('green dye');
@@ -71,7 +89,8 @@ test('a table goes out, and a table comes in after a look at what it would do, w
 }) => {
   await openShelf(page);
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export as a table' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('menuitem', { name: 'As a table' }).click();
   expect((await file).suggestedFilename()).toBe('inks.csv');
   await page.getByRole('button', { name: 'Import' }).click();
   const pasted = page.getByLabel('Pasted rows');
@@ -89,7 +108,8 @@ test('a table goes out, and a table comes in after a look at what it would do, w
 test('the palette goes out as GPL and comes in again as the same inks', async ({ page }) => {
   await openShelf(page);
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export as a palette' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('menuitem', { name: 'As a palette' }).click();
   const path = await (await file).path();
   const text = await readFile(path, 'utf8');
   expect(text).toMatch(/^GIMP Palette\r?\n/);

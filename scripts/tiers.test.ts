@@ -12,7 +12,7 @@ const TIERS: readonly (readonly string[])[] = [
   ['engine'],
   ['picture'],
   ['readings/joints', 'readings/legibility', 'readings', 'readings/card'],
-  ['sheet'],
+  ['sheet', 'sheet/hand'],
   [
     'choose/photo',
     'choose/shelf',

@@ -1,3 +1,4 @@
+import type { Size } from '../core/base/geometry';
 import {
   type ChoiceSpec,
   clampMeasure,
@@ -7,6 +8,8 @@ import {
   type ParamSpecs,
   type Params,
   readMeasure,
+  toldOn,
+  toldSpec,
 } from '../core/base/params';
 import { useAppSelector } from '../store/hooks';
 import { Button } from '../ui/Button';
@@ -18,11 +21,13 @@ interface Props {
   readonly of: string;
   readonly specs: ParamSpecs;
   readonly params: Params;
+  /** What they are measured on. */
+  readonly panel: Size;
   readonly onChange: (params: Params, gesture?: string) => void;
 }
 
 /** The parameters of a run or of a pass, typed or chosen; a seed can be drawn anew. */
-export const ParamFields = ({ of, specs, params, onChange }: Props) =>
+export const ParamFields = ({ of, specs, params, panel, onChange }: Props) =>
   Object.entries(specs).map(([key, spec]) =>
     isChoice(spec) ? (
       <ChoiceField
@@ -36,9 +41,11 @@ export const ParamFields = ({ of, specs, params, onChange }: Props) =>
       <MeasureField
         key={key}
         of={of}
-        spec={spec}
-        value={Number(params[key] ?? spec.min)}
-        onChange={(value, steady) => onChange({ [key]: value }, steady ? `${of} ${key}` : undefined)}
+        spec={toldSpec(spec, panel)}
+        value={toldOn(spec, Number(params[key] ?? spec.min), panel)}
+        onChange={(told, steady) =>
+          onChange({ [key]: toldOn(spec, told, panel) }, steady ? `${of} ${key}` : undefined)
+        }
       />
     ),
   );

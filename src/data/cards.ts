@@ -20,7 +20,7 @@ export class LastCard extends Error {
  */
 export const removeCard = (db: Database, cardId: string): Promise<void> =>
   db.transaction('rw', db.cards, db.recipes, db.versions, async () => {
-    await refuseWhileUsed(db, (recipe) => recipe.cardId === cardId);
+    await refuseWhileUsed(db, ({ cardId: on, alsoOn }) => on === cardId || alsoOn === cardId);
     if ((await db.cards.count()) === 1) throw new LastCard();
     await db.cards.delete(cardId);
   });

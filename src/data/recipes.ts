@@ -82,7 +82,8 @@ export async function importRecipe(db: Database, resolved: ResolvedRecipe): Prom
     for (const design of resolved.designs)
       if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
     const cardId = await bringIn(db.cards, resolved.card);
-    return addRecipe(db, withIds({ ...resolved.recipe, cardId }, inkIds, designIds));
+    const also = resolved.alsoOn ? { alsoOn: await bringIn(db.cards, resolved.alsoOn) } : {};
+    return addRecipe(db, withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds));
   });
 }
 

@@ -65,6 +65,21 @@ export const SCHEMA: readonly SchemaVersion[] = [
           });
     },
   },
+  {
+    version: 6,
+    title: 'resists cool, silhouettes are set, stencils are of something',
+    stores: {},
+    upgrade: async (transaction) => {
+      for (const table of ['recipes', 'versions'])
+        await transaction
+          .table(table)
+          .toCollection()
+          .modify((record: { recipe: Record<string, unknown> }) => {
+            // What has these already stays as it is.
+            record.recipe = recipeAt(record.recipe, 4, 5);
+          });
+    },
+  },
 ];
 
 /** Whether a recipe has them already, as the demo's have that this program sows in a database of any version. */

@@ -1,11 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { draftReducer } from './draft';
+import { laidOutSlice } from './laidOut';
 import { viewSlice } from './view';
 
 /** The store of one tab: the draft in hand and the view settings. */
 export const makeStore = () =>
   configureStore({
-    reducer: { draft: draftReducer, view: viewSlice.reducer },
+    reducer: { draft: draftReducer, view: viewSlice.reducer, laidOut: laidOutSlice.reducer },
     // Recipes are immutable values by type; walking them at every step of a drag would cost the frame.
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

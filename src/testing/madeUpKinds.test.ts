@@ -76,8 +76,8 @@ vi.mock('../core/recipe/runs/table', async (original) => {
       toward: { x: 1, y: 0 },
       handleAt: (along) => ({ x: along, y: height / 2 }),
       trace: (along) => `M${along} 0V${height}`,
-      markOf: (along) => along,
-      measuredFrom: 'from the left',
+      markedAt: (along) => [{ from: 'left', at: along, pointAt: (at) => ({ x: at, y: height / 2 }) }],
+      turning: 'Turn the panel.',
       start: { place: 'the left edge', toward: 'to the left' },
       end: { place: 'the right edge', toward: 'to the right' },
     }),
@@ -124,7 +124,13 @@ const run = { ...plain, recipe: setRun(plain.recipe, upright) };
 
 /** The parameters of a kind as a form shows them. */
 function formOf(of: string, specs: ParamSpecs, params: Record<string, number | string>): string {
-  const children = createElement(ParamFields, { of, specs, params, onChange: () => {} });
+  const children = createElement(ParamFields, {
+    of,
+    specs,
+    params,
+    panel: { width: 80, height: 100 },
+    onChange: () => {},
+  });
   const provided = { store: makeStore(), children };
   return renderToStaticMarkup(createElement(Provider, provided));
 }

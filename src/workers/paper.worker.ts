@@ -8,7 +8,7 @@ import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
 import { createPainter, pixelsAt } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
-import type { Pace } from '../core/sheet/times';
+import type { Maker } from '../core/sheet/compile';
 
 /** Resolution of pictures for paper, dots an inch. */
 const DPI = 300;
@@ -44,13 +44,13 @@ const door = {
   async pdf(
     resolved: ResolvedRecipe,
     unit: Unit,
-    pace: Pace,
+    maker: Maker,
     paper: Paper,
     onProgress: (part: number) => void,
   ): Promise<Uint8Array> {
     const fonts = { plain: await fontAt(plain), bold: await fontAt(bold) };
     return handOver(
-      await writeSheetPdf({ resolved, unit, pace, paper, png: panelPng(resolved, onProgress), fonts }),
+      await writeSheetPdf({ resolved, unit, maker, paper, png: panelPng(resolved, onProgress), fonts }),
     );
   },
 };

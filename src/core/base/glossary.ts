@@ -21,6 +21,11 @@ export const GLOSSARY: readonly Term[] = [
     term: 'Go-back',
     meaning: 'going once more over a joint with the ink before, with no new ink, while both are wet',
   },
+  {
+    term: 'Wake',
+    meaning:
+      'drawing an ink’s own fade out again with its brush, because it dries before the next ink comes to it',
+  },
   { term: 'Pass', meaning: 'something done beside the blend: before it, on the card, or over it' },
   {
     term: 'Placement',
@@ -33,7 +38,10 @@ export const GLOSSARY: readonly Term[] = [
     meaning: 'the order in which the rungs are laid: pale first, dark first, middle out, both ends',
   },
   { term: 'Brew', meaning: 'a middle mixed on the mat from the two inks beside it' },
-  { term: 'Mud', meaning: 'a stretch of a joint that is brown, olive or grey and duller than either ink' },
+  {
+    term: 'Mud',
+    meaning: 'a dark stretch of a joint that greys toward rose, brown or olive; a pale one only dulls',
+  },
   { term: 'L*', meaning: 'lightness, from 0 for black to 100 for white' },
   {
     term: 'ΔE00',

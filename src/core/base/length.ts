@@ -10,18 +10,39 @@ const SIXTEENTHS = 16;
 export const formatLength = (mm: Millimetres, unit: Unit): string => `${formatBare(mm, unit)} ${unit}`;
 
 /** `formatLength` without its unit: to the half millimetre, or to the sixteenth of an inch. */
-export function formatBare(mm: Millimetres, unit: Unit): string {
-  if (unit === 'mm') return String(Math.round(mm * 2) / 2);
-  const total = Math.round((mm / MM_AN_INCH) * SIXTEENTHS);
-  const whole = Math.trunc(total / SIXTEENTHS);
-  let over = Math.abs(total % SIXTEENTHS);
-  let under = SIXTEENTHS;
+export const formatBare = (mm: Millimetres, unit: Unit): string =>
+  unit === 'mm' ? String(Math.round(mm * 2) / 2) : formatFraction(mm, SIXTEENTHS);
+
+/** Inches to the nearest part, in the fewest parts: `2 1/2`. */
+function formatFraction(mm: Millimetres, parts: number): string {
+  const total = Math.round((mm / MM_AN_INCH) * parts);
+  const whole = Math.trunc(total / parts);
+  let over = Math.abs(total % parts);
+  let under = parts;
   while (over > 0 && over % 2 === 0) {
     over /= 2;
     under /= 2;
   }
   if (over === 0) return String(whole);
   return whole === 0 ? `${total < 0 ? '-' : ''}${over}/${under}` : `${whole} ${over}/${under}`;
+}
+
+/** Parts of an inch in which places are told that sixteenths would make one; in millimetres it is tenths. */
+const FINER = 64;
+/** Places nearer than this are one, mm. */
+const ONE_PLACE = 0.05;
+
+/**
+ * A place among others on the same rule, without its unit: as a rule reads it, and finer only where another place would
+ * read the same.
+ */
+export function formatPlace(mm: Millimetres, others: readonly Millimetres[], unit: Unit): string {
+  const usual = formatBare(mm, unit);
+  const clashes = others.some(
+    (other) => Math.abs(other - mm) > ONE_PLACE && formatBare(other, unit) === usual,
+  );
+  if (!clashes) return usual;
+  return unit === 'mm' ? String(Number(mm.toFixed(1))) : formatFraction(mm, FINER);
 }
 
 /** A fine length, such as the width of a line: `0.4 mm`, or hundredths of an inch, `0.02 in`. */

@@ -11,6 +11,8 @@ export interface MeasureSpec {
   /** What an arrow key changes it by. */
   readonly step: number;
   readonly initial: (panel: Size) => number;
+  /** Told and typed up from the foot of the panel, as makers measure; it is kept from the top. */
+  readonly toldFrom?: 'foot';
 }
 
 /** One of a few words; each with what the interface says for it. */
@@ -56,10 +58,26 @@ export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): str
   return String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
 }
 
+/** A kept value as it is told on a panel, or a told one as it is kept. Its own inverse. */
+export const toldOn = ({ toldFrom }: MeasureSpec, value: number, { height }: Size): number =>
+  toldFrom === 'foot' ? height - value : value;
+
+/** What a number may be as it is told on a panel. */
+export const toldSpec = (spec: MeasureSpec, panel: Size): MeasureSpec => {
+  const [one, other] = [toldOn(spec, spec.min, panel), toldOn(spec, spec.max, panel)];
+  return { ...spec, min: Math.min(one, other), max: Math.max(one, other) };
+};
+
 /** A value in words, with its unit; "none" where there is none. */
-export function describeParam(spec: ParamSpec, value: ParamValue | undefined, unit: Unit): string {
-  if (isChoice(spec)) return spec.choices[value ?? ''] ?? 'none';
-  if (typeof value !== 'number') return 'none';
+export function describeParam(
+  spec: ParamSpec,
+  kept: ParamValue | undefined,
+  unit: Unit,
+  panel: Size,
+): string {
+  if (isChoice(spec)) return spec.choices[kept ?? ''] ?? 'none';
+  if (typeof kept !== 'number') return 'none';
+  const value = toldOn(spec, kept, panel);
   const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
   return `${formatMeasure(spec, value, unit)}${suffix}`;
 }

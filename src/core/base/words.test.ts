@@ -20,11 +20,14 @@ test('parts are told as whole per cents, and a sentence begins with a capital', 
 });
 
 test('a parameter is told with its unit, a choice by its words, and what is none as none', () => {
-  expect(describeParam(depth, 12.5, 'mm')).toBe('12.5 mm');
-  expect(describeParam(depth, 12.7, 'in')).toBe('1/2 in');
-  expect(describeParam(count, 4, 'mm')).toBe('4');
-  expect(describeParam(pen, 'gold', 'mm')).toBe('gold');
-  expect([describeParam(pen, 'lead', 'mm'), describeParam(depth, undefined, 'mm')]).toEqual(['none', 'none']);
+  expect(describeParam(depth, 12.5, 'mm', PANEL)).toBe('12.5 mm');
+  expect(describeParam(depth, 12.7, 'in', PANEL)).toBe('1/2 in');
+  expect(describeParam(count, 4, 'mm', PANEL)).toBe('4');
+  expect(describeParam(pen, 'gold', 'mm', PANEL)).toBe('gold');
+  expect([describeParam(pen, 'lead', 'mm', PANEL), describeParam(depth, undefined, 'mm', PANEL)]).toEqual([
+    'none',
+    'none',
+  ]);
 });
 
 test('values are held to what their specs allow; what is missing or unknown starts where it does', () => {

@@ -74,7 +74,7 @@ function share(into: Float64Array, width: Millimetres): void {
   for (let rung = 0; rung < into.length; rung++) into[rung] = into[rung] / whole;
 }
 
-const NO_PATCHES: PatchLayout = { places: [], soft: 1 };
+const NO_PATCHES: PatchLayout = { places: [], soft: 1, turning: '' };
 /** Points along the longer side at which areas are counted. */
 export const GRID = 44;
 /** How often the reaches are stepped at the most, and how near areas have to come to their shares. */

@@ -12,7 +12,6 @@ import { setRun } from '../recipe/editLadder';
 import { USUAL_PANEL } from '../recipe/panel';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
-import { USUAL_PACE } from '../sheet/times';
 import { FileError } from './fileError';
 import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
@@ -135,7 +134,7 @@ test.each(['A4', 'Letter'] as const)(
     const pdf = await writeSheetPdf({
       resolved: glowing,
       unit: 'mm',
-      pace: USUAL_PACE,
+      maker: {},
       paper,
       png,
       fonts: FONTS,
@@ -156,7 +155,7 @@ test('a panel larger than the paper is drawn smaller, and the page says so', asy
   const pdf = await writeSheetPdf({
     resolved: large,
     unit: 'mm',
-    pace: USUAL_PACE,
+    maker: {},
     paper: 'A4',
     png: pictureOf(large, 20),
     fonts: FONTS,
@@ -183,7 +182,7 @@ test('a recipe whose own designs are too large for a code still becomes a sheet,
   const pdf = await writeSheetPdf({
     resolved: drawn,
     unit: 'mm',
-    pace: USUAL_PACE,
+    maker: {},
     paper: 'A4',
     png: pictureOf(drawn, 40),
     fonts: FONTS,

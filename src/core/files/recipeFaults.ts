@@ -17,6 +17,7 @@ const SLACK = 1e-3;
 interface Brought {
   readonly recipe: Recipe;
   readonly card: Card;
+  readonly alsoOn?: Card;
   readonly inks: readonly Ink[];
   /** Those of the file; those that ship with the program are not among them. */
   readonly designs: readonly Design[];
@@ -37,15 +38,24 @@ export function recipeFaults(file: Brought, designs: readonly Design[]): Fault[]
   return faults.length > 0 ? faults : jointFaults(recipe);
 }
 
-const cardFaults = ({ recipe, card }: Brought): Fault[] =>
-  recipe.cardId === card.id
+const cardFaults = ({ recipe, card, alsoOn }: Brought): Fault[] => [
+  ...(recipe.cardId === card.id
     ? []
     : [
         {
           place: 'recipe.cardId',
           problem: `is "${recipe.cardId}", but the card in the file is "${card.id}"`,
         },
-      ];
+      ]),
+  ...(recipe.alsoOn === alsoOn?.id
+    ? []
+    : [
+        {
+          place: 'recipe.alsoOn',
+          problem: `is ${JSON.stringify(recipe.alsoOn)}, but the second card in the file is ${JSON.stringify(alsoOn?.id)}`,
+        },
+      ]),
+];
 
 function inkFaults({ recipe, inks }: Brought, byId: ReadonlyMap<string, Ink>): Fault[] {
   const faults: Fault[] = [];

@@ -33,6 +33,8 @@ export interface RecipeFile {
   readonly version: typeof RECIPE_VERSION;
   readonly recipe: Recipe;
   readonly card: Card;
+  /** The second card, where two are laid at once. */
+  readonly alsoOn?: Card;
   /** Each ink once. */
   readonly inks: readonly Ink[];
   /** Each design once, those that ship with the application left out. */
@@ -40,7 +42,7 @@ export interface RecipeFile {
 }
 
 /** The text of a recipe file. */
-export function writeRecipeFile({ recipe, card, inks, passInks, designs }: ResolvedRecipe): string {
+export function writeRecipeFile({ recipe, card, alsoOn, inks, passInks, designs }: ResolvedRecipe): string {
   const laid = [...inks, ...passInks].filter((ink) => !isBare(ink));
   const once = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
   const file: RecipeFile = {
@@ -48,6 +50,7 @@ export function writeRecipeFile({ recipe, card, inks, passInks, designs }: Resol
     version: RECIPE_VERSION,
     recipe,
     card,
+    ...(alsoOn ? { alsoOn } : {}),
     inks: once,
     designs: designs.filter(({ id }) => !isOwnDesign(id)),
   };
@@ -62,13 +65,17 @@ export function writeRecipeFile({ recipe, card, inks, passInks, designs }: Resol
 export function readRecipeFile(text: string): ResolvedRecipe {
   refuseLarger(text.length, RECIPE_FILE_LIMIT);
   const file = shaped(parsedJson(text, 'a recipe exported as JSON'));
-  const { recipe, card, inks } = file;
+  const { recipe, card, alsoOn, inks } = file;
   const designs = [...OWN_DESIGNS, ...file.designs];
   const faults = recipeFaults(file, designs);
   if (faults.length > 0) throw new FileError(faults);
   const sum = recipe.rungs.reduce((total, { share }) => total + share, 0);
   const exact = { ...recipe, rungs: recipe.rungs.map((rung) => ({ ...rung, share: rung.share / sum })) };
-  const resolved = resolve(settle(exact), { inks: [BARE, ...inks], cards: [card], designs });
+  const resolved = resolve(settle(exact), {
+    inks: [BARE, ...inks],
+    cards: alsoOn ? [card, alsoOn] : [card],
+    designs,
+  });
   if (!resolved)
     throw new FileError([{ place: '', problem: 'The recipe lacks an ink, a design or its card.' }]);
   return resolved;
@@ -79,6 +86,7 @@ const fileSchema = object({
   version: real(),
   recipe: recipeSchema.required(),
   card: cardSchema.required(),
+  alsoOn: cardSchema.default(undefined).optional(),
   inks: array().strict().required().min(1).max(MAX_INKS).of(inkSchema.required()),
   designs: array()
     .strict()

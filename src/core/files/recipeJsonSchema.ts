@@ -73,6 +73,7 @@ const recipe = (): Json =>
       id: ref('id'),
       name: ref('label'),
       cardId: ref('id'),
+      alsoOn: { description: 'A second card laid at the same time', ...ref('id') },
       panel: record({ width: ref('side'), height: ref('side') }),
       run: { oneOf: RUN_IDS.map((id) => record({ id: { const: id }, params: params(RUNS[id].params) })) },
       school: { enum: [...SCHOOL_IDS, 'suggested'] },
@@ -123,7 +124,7 @@ const recipe = (): Json =>
         additionalProperties: text(RECIPE_LIMITS.notes.letters),
       },
     },
-    ['wanted', 'notes'],
+    ['alsoOn', 'wanted', 'notes'],
   );
 
 const ink = (): Json =>
@@ -207,17 +208,21 @@ export const recipeJsonSchema = (): Json => ({
   title: `Tint Ladder recipe, version ${RECIPE_VERSION}`,
   description:
     'One recipe with the inks and the card it needs. Beyond this schema: shares add up to 1, there is one joint fewer than rungs, joints do not cross, every ink of a rung or a placement is among the inks (a rung of bare card has inkId bare-card and no ink), recipe.cardId is card.id, and no two rungs, passes or placements of a pass have one id.',
-  ...record({
-    format: { const: RECIPE_FORMAT },
-    version: { const: RECIPE_VERSION },
-    recipe: ref('recipe'),
-    card: ref('card'),
-    inks: list(ref('ink'), { minItems: 1, maxItems: MAX_INKS }),
-    designs: {
-      description: 'Each design once; those that ship with the program are left out',
-      ...list(ref('design'), { maxItems: PASS_LIMITS.passes }),
+  ...record(
+    {
+      format: { const: RECIPE_FORMAT },
+      version: { const: RECIPE_VERSION },
+      recipe: ref('recipe'),
+      card: ref('card'),
+      alsoOn: ref('card'),
+      inks: list(ref('ink'), { minItems: 1, maxItems: MAX_INKS }),
+      designs: {
+        description: 'Each design once; those that ship with the program are left out',
+        ...list(ref('design'), { maxItems: PASS_LIMITS.passes }),
+      },
     },
-  }),
+    ['alsoOn'],
+  ),
   $defs: {
     id: { type: 'string', pattern: '^[\\w-]{1,64}$' },
     label: { type: 'string', minLength: 1, maxLength: RECIPE_LIMITS.name, pattern: '^\\S(.*\\S)?$' },

@@ -9,7 +9,7 @@ export interface RecipeMigration {
 }
 
 /** Today's version of a recipe, in files and in the database. */
-export const RECIPE_VERSION = 4;
+export const RECIPE_VERSION = 5;
 
 /** All of them, oldest first. One that has been released is never edited. */
 export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
@@ -42,7 +42,40 @@ export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
       ...(notes === undefined ? {} : { notes: notesById(notes, passes) }),
     }),
   },
+  {
+    from: 4,
+    title: 'a resist always cools, a silhouette says how it is set, a stencil what it is of',
+    up: ({ passes, ...recipe }) => ({
+      ...recipe,
+      passes: Array.isArray(passes) ? passes.map(passThatCanBeDone) : passes,
+    }),
+  },
 ];
+
+/** What kinds of version 4 were given in version 5, where they do not have it yet. */
+const ADDED: Readonly<Record<string, Readonly<Record<string, string | number>>>> = {
+  silhouette: { set: 'left', inked: 'whole' },
+  paste: { material: 'plastic' },
+  lift: { material: 'plastic' },
+  patternStencil: { material: 'plastic' },
+  edgeStencil: { material: 'plastic', edge: 'upper', body: 0 },
+};
+
+function passThatCanBeDone(pass: unknown): unknown {
+  if (!isPlain(pass) || !Array.isArray(pass.placements)) return pass;
+  const changed = (params: unknown): unknown => {
+    if (!isPlain(params)) return params;
+    const { cool, ...others } = params;
+    const kept = pass.kind === 'clearResist' ? others : params;
+    return { ...ADDED[String(pass.kind)], ...kept };
+  };
+  return {
+    ...pass,
+    placements: pass.placements.map((one: unknown) =>
+      isPlain(one) ? { ...one, params: changed(one.params) } : one,
+    ),
+  };
+}
 
 /** Each record of a list with an id made of a letter and its place, counted from 1. */
 const withIds = (list: unknown, letter: string): unknown =>

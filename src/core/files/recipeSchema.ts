@@ -31,6 +31,7 @@ export const recipeSchema = object({
   id: id(),
   name: label(),
   cardId: id(),
+  alsoOn: id().optional(),
   panel: object({ width: between(PANEL_LIMITS), height: between(PANEL_LIMITS) })
     .noUnknown(unknownField)
     .required(),

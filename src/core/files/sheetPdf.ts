@@ -16,12 +16,13 @@ import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import type { Ink } from '../materials/ink/ink';
 import { isBare } from '../materials/ink/ink';
-import { bandsOf, jointSpans, passesInOrder } from '../recipe/recipe';
+import { bandsOf, passesInOrder } from '../recipe/recipe';
 import { placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
-import { compileSheet, type Sheet } from '../sheet/compile';
+import { compileSheet, type Maker, type Sheet } from '../sheet/compile';
+import { givenMarks } from '../sheet/measures';
 import { schoolOf } from '../sheet/schoolChoice';
-import { describeMinutes, type Pace } from '../sheet/times';
+import { describeMinutes } from '../sheet/times';
 import { writeRecipeCode } from './recipeCode';
 
 export type Paper = 'A4' | 'Letter';
@@ -44,7 +45,7 @@ const SIZES = [9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5];
 export interface PdfParts {
   readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
-  readonly pace: Pace;
+  readonly maker: Maker;
   readonly paper: Paper;
   /** The finished panel as a PNG. */
   readonly png: Uint8Array;
@@ -59,7 +60,7 @@ export interface PdfParts {
 export async function writeSheetPdf({
   resolved,
   unit,
-  pace,
+  maker,
   paper,
   png,
   fonts,
@@ -72,7 +73,7 @@ export async function writeSheetPdf({
   const plain = await document.embedFont(fonts.plain, { subset: true });
   const bold = await document.embedFont(fonts.bold, { subset: true });
   const picture = await document.embedPng(png);
-  const sheet = compileSheet(resolved, unit, pace);
+  const sheet = compileSheet(resolved, unit, maker);
   const [width, height] = PAPERS[paper];
   const page = document.addPage([width, height]);
   const pen = penOn(page, plain, bold);
@@ -203,7 +204,7 @@ function drawMarks(
   const traces = passesInOrder(recipe).flatMap((pass) =>
     placedPasses(resolved, pass).flatMap(({ traces }) => traces),
   );
-  const marks = lie ? jointSpans(recipe).flatMap(({ start, end }) => [start, end]) : [];
+  const given = lie ? givenMarks(recipe, lie, unit) : [];
   const level = lie?.isHorizontal && lie.toward.x === 0;
   page.pushOperators(
     pushGraphicsState(),
@@ -211,7 +212,7 @@ function drawMarks(
     clip(),
     endPath(),
   );
-  for (const path of [...traces, ...(lie && !level ? marks.map(lie.trace) : [])])
+  for (const path of [...traces, ...(lie && !level ? given.map(({ along }) => lie.trace(along)) : [])])
     page.drawSvgPath(path, {
       x: panel.x,
       y: panel.y + panel.height,
@@ -222,7 +223,7 @@ function drawMarks(
     });
   page.pushOperators(popGraphicsState());
   if (!lie) return;
-  for (const along of marks) {
+  for (const { along, name: figure } of given) {
     const at = lie.handleAt(along);
     const y = panel.y + panel.height - at.y * POINT * scale;
     const x = panel.x + at.x * POINT * scale;
@@ -230,7 +231,6 @@ function drawMarks(
     if (level)
       page.drawLine({ start: { x: right, y }, end: { x: right + 7, y }, thickness: 0.6, color: INK });
     else page.drawCircle({ x, y, size: 1.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
-    const figure = formatBare(lie.markOf(along), unit);
     // On the ink a figure needs paper under it.
     if (!level)
       page.drawRectangle({
@@ -260,7 +260,7 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
   return [
     { text: 'Inks', look: 'head', above: 0 },
     ...inks.map((ink): Line => ({ text: ink.name, look: 'plain', swatch: ink, above: 0.2 })),
-    ...sheet.warnings.map(({ message }): Line => ({ text: `Mind: ${message}`, look: 'head', above: 0.6 })),
+    ...sheet.remarks.map((remark): Line => ({ text: `Mind: ${remark}`, look: 'head', above: 0.6 })),
     ...sheet.steps.flatMap((step, i): Line[] => [
       {
         text: `${i + 1}. ${step.title}${step.brush ? `, ${noun} ${step.brush.letter}` : ''}${step.minutes ? ` (${describeMinutes(step.minutes)})` : ''}`,
@@ -268,6 +268,15 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
         above: 0.6,
       },
       { text: step.work, look: 'plain', above: 0 },
+      ...(step.layOut
+        ? [
+            {
+              text: `Lay out: ${step.layOut.map(({ thing }) => thing).join('; ')}.`,
+              look: 'mute',
+              above: 0,
+            } as const,
+          ]
+        : []),
       ...step.care.map((text): Line => ({ text, look: 'mute', above: 0 })),
       ...(step.note ? [{ text: `Note: ${step.note}`, look: 'plain', above: 0 } as const] : []),
     ]),

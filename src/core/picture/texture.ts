@@ -1,6 +1,7 @@
 import type { Point } from '../base/geometry';
 import { memo } from '../base/memo';
 import { FINISHES, type FinishId } from '../materials/card/finishes';
+import { layingOf } from '../recipe/laying';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS, type ToolId } from '../recipe/tools/tools';
 import { fibreTile, grainTile, TILE } from './grain';
@@ -28,17 +29,15 @@ export interface Texture {
 }
 
 /** @param toward  which way the ladder goes, where it goes one way */
-export function textureOf(
-  { recipe, card }: ResolvedRecipe,
-  toward: Point = { x: 0, y: 1 },
-  width: number,
-): Texture {
+export function textureOf(resolved: ResolvedRecipe, toward: Point = { x: 0, y: 1 }, width: number): Texture {
+  const { recipe, card } = resolved;
   const perMm = width / recipe.panel.width;
   const { streaks } = TOOLS[recipe.tool];
-  const tile = tileFor(card.finish, recipe.tool, Math.round(perMm * 100) / 100);
+  const laying = layingOf(resolved);
+  const tile = tileFor(card.finish, recipe.tool, laying.mottle, Math.round(perMm * 100) / 100);
   if (streaks.depth === 0) return { tile };
   const noise = grainTile(streaks.size * perMm, STREAK_SEED);
-  const depth = ONE * streaks.depth * SIGNAL_SLOPE;
+  const depth = ONE * streaks.depth * laying.streaks * SIGNAL_SLOPE;
   const mask = TILE - 1;
   return {
     tile,
@@ -52,14 +51,14 @@ export function textureOf(
 }
 
 /** One tile of all that repeats; a few sizes of a few cards and tools are remembered. */
-const tileFor = memo(24, (finishId: FinishId, toolId: ToolId, perMm: number): Int32Array => {
+const tileFor = memo(24, (finishId: FinishId, toolId: ToolId, even: number, perMm: number): Int32Array => {
   const finish = FINISHES[finishId];
   const { mottle } = TOOLS[toolId];
   const tooth = grainTile(finish.grain * perMm, GRAIN_SEED);
   const cloud = grainTile(mottle.size * perMm, MOTTLE_SEED);
   const fibre = fibreTile(FIBRE_SEED);
   return Int32Array.from(tooth, (grain, i) => {
-    const uneven = finish.tooth * grain + mottle.depth * cloud[i] + finish.fibres * fibre[i];
+    const uneven = finish.tooth * grain + even * mottle.depth * cloud[i] + finish.fibres * fibre[i];
     return Math.round(ONE * (1 + SIGNAL_SLOPE * uneven));
   });
 });

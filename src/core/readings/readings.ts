@@ -12,6 +12,7 @@ import {
   type Station,
   type Verdict,
   walkJoint,
+  walkOnWhite,
 } from './joints/joint';
 import { type Presence, presenceOf } from './presence';
 import { type Spacing, spacingOf } from './spacing';
@@ -98,7 +99,7 @@ function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
 
 function readJoint(first: RungReading, second: RungReading, on: BlendGround): JointReading {
   const stations = walkJoint(first.ink, second.ink, on);
-  const verdict = judgeJoint(stations);
+  const verdict = judgeJoint(stations, walkOnWhite(first.ink, second.ink, on, stations));
   const lost = first.presence === 'vanishes' && second.presence === 'vanishes';
   return {
     stations,

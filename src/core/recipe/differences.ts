@@ -1,3 +1,4 @@
+import type { Size } from '../base/geometry';
 import { formatLength, type Unit } from '../base/length';
 import { describeParam, type ParamSpecs, type Params } from '../base/params';
 import { percentOf } from '../base/words';
@@ -31,19 +32,31 @@ export function differencesBetween(before: ResolvedRecipe, after: ResolvedRecipe
   const [one, other] = [before.recipe, after.recipe];
   say('Run', RUNS[one.run.id].label, RUNS[other.run.id].label);
   if (one.run.id === other.run.id)
-    sayParams(say, '', RUNS[one.run.id].params, one.run.params, other.run.params, unit);
+    sayParams(say, '', RUNS[one.run.id].params, one.run.params, other.run.params, unit, [
+      one.panel,
+      other.panel,
+    ]);
   say('Laid with', TOOLS[one.tool].label, TOOLS[other.tool].label);
   say('Order of laying', schoolOf(one), schoolOf(other));
   say('Card', before.card.name, after.card.name);
+  say('Also on', before.alsoOn?.name ?? 'none', after.alsoOn?.name ?? 'none');
   say('Panel', sizeOf(one), sizeOf(other));
   sayLadder(say, one, other, nameOf, unit);
-  sayPasses(say, one.passes, other.passes, nameOf, unit);
+  sayPasses(say, one, other, nameOf, unit);
   return lines;
 }
 
-function sayParams(say: Say, of: string, specs: ParamSpecs, p: Params, q: Params, unit: Unit): void {
+function sayParams(
+  say: Say,
+  of: string,
+  specs: ParamSpecs,
+  p: Params,
+  q: Params,
+  unit: Unit,
+  [before, after]: readonly [Size, Size],
+): void {
   for (const [key, spec] of Object.entries(specs))
-    say(of + spec.label, describeParam(spec, p[key], unit), describeParam(spec, q[key], unit));
+    say(of + spec.label, describeParam(spec, p[key], unit, before), describeParam(spec, q[key], unit, after));
 }
 
 /** Rungs, joints and wishes, by their places in the ladder. */
@@ -66,8 +79,8 @@ function sayLadder(say: Say, one: Recipe, other: Recipe, nameOf: NameOf, unit: U
 /** Passes by their ids, and the order they stand in. */
 function sayPasses(
   say: Say,
-  before: readonly Pass[],
-  after: readonly Pass[],
+  { passes: before, panel }: Recipe,
+  { passes: after, panel: otherPanel }: Recipe,
   nameOf: NameOf,
   unit: Unit,
 ): void {
@@ -88,7 +101,8 @@ function sayPasses(
     placementsOf(p).forEach(({ id, params }, i) => {
       const there = placementsOf(q).find((placement) => placement.id === id);
       const of = p.placements.length > 1 ? `${label}, ${i + 1}: ` : `${label}: `;
-      if (there) sayParams(say, of, PASS_KINDS[p.kind].params, params, there.params, unit);
+      if (there)
+        sayParams(say, of, PASS_KINDS[p.kind].params, params, there.params, unit, [panel, otherPanel]);
     });
   }
   for (const q of after)

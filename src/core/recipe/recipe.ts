@@ -30,6 +30,8 @@ export interface Recipe {
   readonly id: string;
   readonly name: string;
   readonly cardId: string;
+  /** A second card of the same size that is laid at the same time, swapped under the tool; one panel where left out. */
+  readonly alsoOn?: string;
   readonly panel: Panel;
   readonly run: RunChoice;
   /** What is done beside the blend: those before it, then those over it, each in the order of work. */

@@ -10,6 +10,8 @@ import type { Recipe } from './recipe';
 export interface ResolvedRecipe {
   readonly recipe: Recipe;
   readonly card: Card;
+  /** The second card, where two are laid at once. */
+  readonly alsoOn?: Card;
   readonly inks: readonly Ink[];
   /** The inks of `recipe.passes`, each once. */
   readonly passInks: readonly Ink[];
@@ -39,6 +41,7 @@ const keepDesigns = listKeeper<Design>(64);
 /** A recipe with what it needs of the materials; undefined when an ink, a design or the card is no longer there. */
 export function resolve(recipe: Recipe, { inks, cards, designs }: Materials): ResolvedRecipe | undefined {
   const card = cards.find(({ id }) => id === recipe.cardId);
+  const alsoOn = cards.find(({ id }) => id === recipe.alsoOn);
   const found = recipe.rungs.flatMap(({ inkId }) =>
     inkId === BARE.id ? BARE : (inks.find(({ id }) => id === inkId) ?? []),
   );
@@ -47,11 +50,19 @@ export function resolve(recipe: Recipe, { inks, cards, designs }: Materials): Re
   const designIds = designIdsOf(recipe.passes);
   const drawn = designs.filter(({ id }) => designIds.has(id));
   const whole =
+    (recipe.alsoOn === undefined || alsoOn !== undefined) &&
     found.length === recipe.rungs.length &&
     passInks.length === inkIds.size &&
     drawn.length === designIds.size;
   return card && whole
-    ? { recipe, card, inks: keepInks(found), passInks: keepInks(passInks), designs: keepDesigns(drawn) }
+    ? {
+        recipe,
+        card,
+        ...(alsoOn ? { alsoOn } : {}),
+        inks: keepInks(found),
+        passInks: keepInks(passInks),
+        designs: keepDesigns(drawn),
+      }
     : undefined;
 }
 

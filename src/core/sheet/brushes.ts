@@ -1,4 +1,4 @@
-import type { Ink } from '../materials/ink/ink';
+import { INK_DEPTHS, type Ink } from '../materials/ink/ink';
 import { type BrushSet, INK_KINDS } from '../materials/ink/kinds';
 
 /** A blending brush, or what stands for it, set out for the sitting. */
@@ -9,37 +9,106 @@ export interface Brush {
   readonly label: string;
 }
 
-/** The brush an ink is laid with. */
+/** A time when a brush is taken in hand. */
+export interface BrushNeed {
+  /** The ink it is to hold; several where a middle is brewed of them. */
+  readonly inks: readonly Ink[];
+  /** Loaded from the pad, or gone back with what it still holds. */
+  readonly takes: 'new ink' | 'what it holds';
+}
+
+/** The brush that is taken, and what is done to it first. */
 export interface BrushUse {
   readonly brush: Brush;
   /** What may be on it; it is washed accordingly. */
   readonly set: BrushSet;
-  /** The ink of its family that the brush worked with before, if any: it is wiped between the two. */
-  readonly usedBefore?: Ink;
+  /** The first use of it in the sitting. */
+  readonly isFresh: boolean;
+  /** The ink that has to come off it first, and how: wiped between depths of one colour, washed between colours. */
+  readonly cleaned?: { readonly of: readonly Ink[]; readonly how: 'wiped' | 'washed' };
+  /** It was to hold its ink still, and does not: it is given a touch of it, which hardly marks the paper. */
+  readonly touched: boolean;
 }
+
+/** How many of each set the maker has; as many as it takes where left out. */
+export type OwnedBrushes = Partial<Record<BrushSet, number>>;
 
 /** The letter of the brush that so many others are set out before. */
 export const letterOf = (before: number): string => String.fromCharCode(65 + before);
 
+interface Held {
+  readonly brush: Brush;
+  readonly set: BrushSet;
+  /** What it is kept for: the family of the first ink it held, or the mixture. */
+  family: string;
+  inks: readonly Ink[];
+}
+
+const setOf = ([first]: readonly Ink[]): BrushSet => (first ? INK_KINDS[first.kind].brushSet : 'none');
+const familyOf = (inks: readonly Ink[], set: BrushSet): string =>
+  set === 'white only' ? set : inks.length > 1 ? 'mixture' : (inks[0]?.family ?? '');
+const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
+  p.length === q.length && p.every(({ id }, i) => id === q[i]?.id);
+
 /**
- * The fewest brushes for inks laid in this order: one a colour family, and never one for two brush sets (pigment
- * stays apart, white has its own). Common practice.
- *
- * @returns for each ink its brush
+ * A brush for each need, in the order of work. A brush keeps its ink as long as it is still to be gone back with; only
+ * then does another depth of its colour take it over, wiped, if that is no paler one. White and pigment have brushes of their own. Where fewer are
+ * owned than that takes, the brush is taken whose ink is needed last, washed, and given a touch of its ink again later.
+ * Common practice.
  */
-export function brushesFor(laid: readonly Ink[]): BrushUse[] {
-  const brushes = new Map<string, { brush: Brush; last: Ink }>();
-  return laid.map((ink) => {
-    const set = INK_KINDS[ink.kind].brushSet;
-    const key = set === 'white only' ? set : `${set}: ${ink.family}`;
-    const known = brushes.get(key);
-    const brush = known?.brush ?? { letter: letterOf(brushes.size), label: ink.brush ?? labelFor(ink, set) };
-    brushes.set(key, { brush, last: ink });
-    return known && known.last.id !== ink.id ? { brush, set, usedBefore: known.last } : { brush, set };
+export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}): BrushUse[] {
+  const rack: Held[] = [];
+  return needs.map((need, at) => {
+    const set = setOf(need.inks);
+    const holding = rack.find((one) => one.set === set && sameInks(one.inks, need.inks));
+    if (holding) return { brush: holding.brush, set, isFresh: false, touched: false };
+    const taken = freeBrush(rack, needs, at, owned);
+    const touched = need.takes === 'what it holds';
+    if (!taken) {
+      const brush = { letter: letterOf(rack.length), label: labelFor(need.inks, set) };
+      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks });
+      return { brush, set, isFresh: true, touched };
+    }
+    const isKin = familyOf(need.inks, set) === taken.family && !isPaler(need.inks, taken.inks);
+    const how = isKin ? ('wiped' as const) : ('washed' as const);
+    const cleaned = { of: taken.inks, how };
+    taken.inks = need.inks;
+    taken.family = familyOf(need.inks, set);
+    return { brush: taken.brush, set, isFresh: false, cleaned, touched };
   });
 }
 
-function labelFor({ family }: Ink, set: BrushSet): string {
+/** Of depths of one colour the paler: what is left of a deep ink would spoil it. */
+const isPaler = ([ink]: readonly Ink[], [held]: readonly Ink[]): boolean =>
+  ink !== undefined && held !== undefined && INK_DEPTHS.indexOf(ink.depth) > INK_DEPTHS.indexOf(held.depth);
+
+/** A brush of the set that may take another ink; undefined where a fresh one is taken instead. */
+function freeBrush(
+  rack: readonly Held[],
+  needs: readonly BrushNeed[],
+  at: number,
+  owned: OwnedBrushes,
+): Held | undefined {
+  const inks = needs[at]?.inks ?? [];
+  const set = setOf(inks);
+  const ofSet = rack.filter((one) => one.set === set);
+  /** When its ink is gone back with next; never where it is loaded anew before that. */
+  const neededAt = ({ inks: held }: Held): number => {
+    const next = needs.findIndex((other, i) => i > at && sameInks(other.inks, held));
+    return next >= 0 && needs[next]?.takes === 'what it holds' ? next : Number.POSITIVE_INFINITY;
+  };
+  const free = ofSet.filter((one) => neededAt(one) === Number.POSITIVE_INFINITY);
+  const kin = free.find(({ family, inks: held }) => family === familyOf(inks, set) && !isPaler(inks, held));
+  if (kin) return kin;
+  if (ofSet.length < Math.max(owned[set] ?? Number.POSITIVE_INFINITY, 1)) return undefined;
+  return free[0] ?? ofSet.toSorted((p, q) => neededAt(q) - neededAt(p))[0];
+}
+
+function labelFor(inks: readonly Ink[], set: BrushSet): string {
+  const [first, ...others] = inks;
+  if (!first) return '';
+  if (others.length > 0) return 'the middle';
+  if (first.brush) return first.brush;
   if (set === 'white only') return set;
-  return set === 'pigment' ? `${family}, pigment` : family;
+  return set === 'pigment' ? `${first.family}, pigment` : first.family;
 }

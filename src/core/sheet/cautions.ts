@@ -1,11 +1,21 @@
 import type { Danger } from '../recipe/passes/definition';
 
-const RULES = 'Read the maker’s own sheet for it, and follow your local rules.';
-
 /** What can hurt, each said once a sheet, in the order told. Common practice. */
-export const CAUTIONS: Readonly<Record<Danger, string>> = {
-  heat: `Heat tool: hot air and hot card burn. Keep clear of sprays, alcohol and paper, hold the panel with tweezers, keep wet hands off a mains tool, and unplug it after use. Read the maker’s own sheet for each ink and tool, and follow your local rules.`,
-  powder: `Powder: do not breathe it; a mask if you are sensitive. Keep it from food, and air the room while it melts. ${RULES}`,
-  blade: `Knife and dies: cut away from the hand that holds, against a steel rule on a mat, and put the blade away at once. ${RULES}`,
-  steel: `Steel stencils: their edges cut. Clean them with a brush, not with fingers. ${RULES}`,
+const CAUTIONS: Readonly<Record<Danger, string>> = {
+  heat: 'Heat tool: hot air and hot card burn. Keep clear of sprays, alcohol and paper, hold the panel with tweezers, keep wet hands off a mains tool, and unplug it after use.',
+  powder:
+    'Powder: do not breathe it; a mask if you are sensitive. Keep it from food, and air the room while it melts.',
+  blade:
+    'Knife and dies: cut away from the hand that holds, against a steel rule on a mat, and put the blade away at once.',
+  steel: 'Steel stencils: their edges cut. Clean them with a brush, not with fingers.',
 };
+
+const RULES = 'Of each ink, tool and powder read the maker’s own sheet, and follow your local rules.';
+
+/** What is said of the dangers there are, and whose word goes before this one's. */
+export function cautionsOf(dangers: ReadonlySet<Danger>): string[] {
+  const told = (Object.keys(CAUTIONS) as Danger[])
+    .filter((danger) => dangers.has(danger))
+    .map((danger) => CAUTIONS[danger]);
+  return told.length > 0 ? [...told.slice(0, -1), `${told.at(-1)} ${RULES}`] : [];
+}

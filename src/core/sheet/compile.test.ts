@@ -4,6 +4,7 @@ import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRec
 import { finished } from '../engine/progress';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
+import type { Ink } from '../materials/ink/ink';
 import { paintPanel } from '../picture/paint';
 import { addPlacement } from '../recipe/editPasses';
 import { USUAL_PANEL } from '../recipe/panel';
@@ -54,7 +55,7 @@ test('marks are measured from the foot and come from the geometry', () => {
   const resolved = resolvedOf([yellow, teal, blue], WHITE_CARD, { panel: { width: 80, height: 120 } });
   const { steps } = compileSheet(resolved, 'mm');
   expect(steps[0]?.work).toContain('35, 45, 75, 85 mm');
-  expect(steps[1]?.work).toBe('Solid from 85 mm to the top edge; fade down to nothing by 75.');
+  expect(steps[1]?.work).toBe('Solid from the top edge to 85 mm; fade down to nothing by 75.');
   expect(steps[2]?.work).toBe('Solid 45 to 75 mm; fade up to nothing by 85, down to nothing by 35.');
   expect(steps[4]?.work).toBe('Solid from the foot to 35 mm; fade up to nothing by 45.');
   expect(compileSheet(resolved, 'in').steps[3]?.work).toContain('2 15/16 to 3 3/8 in');
@@ -69,13 +70,46 @@ test('the mat is wiped before every ink but the first, and times add up', () => 
   expect(dryMinutes).toBe(15);
 });
 
-test('a family shares its brush and pigment never shares with dye or hybrid (common practice)', () => {
-  const deep = { ...ink('Weir Deep', '#004c52'), family: 'Weir' };
-  const mid = { ...ink('Weir Mid', '#007a7c', 'dye'), family: 'Weir' };
-  const opaque = { ...ink('Weir Pale', '#5bbfc5', 'pigment'), family: 'Weir' };
-  const brushes = brushesFor([mid, deep, opaque]);
-  expect(brushes.map(({ brush }) => brush.letter)).toEqual(['A', 'A', 'B']);
-  expect(brushes[1]?.usedBefore?.name).toBe('Weir Mid');
+const loads = (...inks: readonly Ink[]) => inks.map((one) => ({ inks: [one], takes: 'new ink' }) as const);
+const goesBack = (one: Ink) => ({ inks: [one], takes: 'what it holds' }) as const;
+const family = (depth: Ink['depth'], kind: Ink['kind'] = 'dye'): Ink => ({
+  ...ink(`Weir ${depth} ${kind}`, '#007a7c', kind),
+  family: 'Weir',
+  depth,
+});
+const [deep, mid, pale] = [family('deep'), family('mid'), family('pale', 'hybrid')] as const;
+
+test('depths of one colour share a brush only once none is to go back; pigment and white never share (common practice)', () => {
+  const letters = (...needs: Parameters<typeof brushesFor>[0]) =>
+    brushesFor(needs)
+      .map(({ brush }) => brush.letter)
+      .join('');
+  expect(letters(...loads(pale, mid), goesBack(pale), ...loads(deep), goesBack(mid))).toBe('ABAAB');
+  expect(letters(...loads(pale, mid, deep))).toBe('AAA');
+  // A pale one after a deep one would be spoiled by what is left of it.
+  expect(letters(...loads(deep, mid, pale))).toBe('ABC');
+  expect(letters(...loads(mid, family('mid', 'pigment'), ink('Slip', '#fff', 'white')))).toBe('ABC');
+  expect(letters(...loads(deep, ink('Gorse', '#e3b20f')))).toBe('AB');
+});
+
+test('with too few brushes the one needed last is washed, and its ink comes back as a touch', () => {
+  const gorse = ink('Gorse', '#e3b20f');
+  const uses = brushesFor([...loads(gorse, deep), goesBack(gorse)], { 'dye and hybrid': 1 });
+  expect(uses.map(({ brush }) => brush.letter).join('')).toBe('AAA');
+  expect(uses[1]?.cleaned).toMatchObject({ how: 'washed', of: [gorse] });
+  expect(uses[2]).toMatchObject({ touched: true, cleaned: { how: 'washed' } });
+});
+
+test('a sheet for fewer brushes says so, and how the brush goes back', () => {
+  const resolved = resolvedOf([yellow, teal, blue]);
+  const wide = compileSheet(resolved, 'mm');
+  const few = compileSheet(resolved, 'mm', { owned: { brushes: { 'dye and hybrid': 2 } } });
+  expect([wide.remarks.length, few.remarks.length]).toEqual([0, 1]);
+  expect(few.remarks[0]).toMatch(/take 3 brushes; you own fewer, and 2 will do/);
+  expect(new Set(few.steps.flatMap(({ brush }) => brush?.letter ?? []))).toEqual(new Set(['A', 'B']));
+  expect(sheetText(resolved, 'mm', { owned: { brushes: { 'dye and hybrid': 1 } } })).toMatch(
+    /hardly marks white paper/,
+  );
 });
 
 test('thin card is warned of, heat carries its caution once', () => {
@@ -107,6 +141,7 @@ describe('passes in the order of work', () => {
       'Emboss the resist',
       'Cool',
       'Top coat: Tarn',
+      'Buff the resist',
       'Dry',
       'Check, dry',
     ]);
@@ -117,8 +152,14 @@ describe('passes in the order of work', () => {
 
   test('what is dry already is not dried again, and a heat set is the drying', () => {
     const set = withPass(withPass(resolvedOf([yellow, blue]), 'heatSet'), 'splash');
-    expect(titles(set).slice(-3)).toEqual(['Heat set', 'Splashes', 'Check, dry']);
+    expect(titles(set).slice(-4)).toEqual(['Heat set', 'Splashes', 'Dry the panel', 'Check, dry']);
     expect(titles(set).filter((title) => title === 'Dry')).toEqual([]);
+  });
+
+  test('a greeting strip is seen on the panel once it is laid on, not while it is made', () => {
+    const { steps } = compileSheet(withPass(resolvedOf([yellow, blue]), 'greetingStrip'), 'mm');
+    const shown = steps.filter(({ after }) => after.passes === 1).map(({ title }) => title);
+    expect(shown).toEqual(['Lay the strip on', 'Check, dry']);
   });
 
   test('each placement is a step in its own ink, and the picture after it grows', () => {
@@ -166,6 +207,7 @@ describe('passes in the order of work', () => {
       'Emboss the resist dry',
       'Cool dry',
       'Top coat: Tarn wet',
+      'Buff the resist wet',
       'Dry dry',
       'Check, dry dry',
     ]);
@@ -180,10 +222,16 @@ describe('passes in the order of work', () => {
     const plain = resolvedOf([yellow, blue]);
     expect(counts(plain)).toEqual([1, 0, 0, 0]);
     const all = (['clearResist', 'mask', 'patternStencil', 'toneResist', 'paste'] as const).reduce(
-      (resolved, kind) => withPass(resolved, kind, { ink: dark, design: design('kiln-bricks') }),
+      (resolved, kind) =>
+        withPass(resolved, kind, {
+          ink: dark,
+          design: design('kiln-bricks'),
+          params: kind === 'paste' ? { material: 'steel' } : {},
+        }),
       plain,
     );
     expect(counts(all)).toEqual([1, 1, 1, 1]);
+    expect(sheetText(all, 'mm').match(/follow your local rules/g)).toHaveLength(1);
   });
 
   test('in inches nothing is told in millimetres, whatever is laid', () => {

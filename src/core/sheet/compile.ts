@@ -1,126 +1,132 @@
 import type { Unit } from '../base/length';
-import type { Ink } from '../materials/ink/ink';
-import type { Danger } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
-import { contextsOf, type ResolvedRecipe } from '../recipe/resolved';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
-import { type BrushUse, brushesFor } from './brushes';
-import { CAUTIONS } from './cautions';
-import { clearDesk, type Desk, type DryJoint, type Job, type Setting, type Step, settingOf } from './desk';
-import { brew, check, dry, goBack, lay, layPass, prepare } from './jobs';
-import { layingOrder } from './schoolChoice';
-import { describeMinutes, type Pace, USUAL_PACE } from './times';
+import { type BrushUse, brushesFor, type OwnedBrushes } from './brushes';
+import { cautionsOf } from './cautions';
+import { clearDesk, type Desk, type Piece, type Step } from './desk';
+import { check, prepared } from './finishing';
+import { ladderPieces, onPanel } from './ladderPieces';
+import { doLater, dry, passPieces } from './passPieces';
+import { type Setting, settingOf } from './setting';
+import { describeMinutes, type Minutes, type Pace, USUAL_PACE } from './times';
 
 /** The order of work for one panel. */
 export interface Sheet {
   readonly steps: readonly Step[];
-  /** Sum of the steps with the brush in hand. */
-  readonly workMinutes: number;
-  /** Waiting for ink to dry in air. */
-  readonly dryMinutes: number;
-  readonly warnings: readonly DryJoint[];
+  /** Sum of the steps with something in hand. */
+  readonly workMinutes: Minutes;
+  /** Sum of what is waited for. */
+  readonly dryMinutes: Minutes;
+  /** What the maker should know of the sheet as a whole. */
+  readonly remarks: readonly string[];
   /** Cautions, each said once. */
   readonly cautions: readonly string[];
 }
 
+/** Brushes and daubers that the maker owns, by the set of inks they are kept for. */
+export interface Owned {
+  readonly brushes?: OwnedBrushes;
+  readonly daubers?: OwnedBrushes;
+}
+
+/** What a sheet is compiled for: this maker's times and tools. */
+export interface Maker {
+  readonly pace?: Pace;
+  readonly owned?: Owned;
+}
+
 /**
- * Compiles the order of work. Every figure comes from the recipe's geometry, written in `unit`: each ink is laid
- * solid well away from the join, faded by lifting pressure, and after each new ink its neighbours go back over the
- * joins.
- *
- * @param pace  minutes each piece of work takes this maker
+ * Compiles the order of work. Every figure comes from the recipe's geometry, written in `unit`: each ink is laid solid
+ * well away from the join, faded by lifting pressure, and after each new ink its neighbours go back over the joins while
+ * the clock allows.
  */
-export function compileSheet(resolved: ResolvedRecipe, unit: Unit, pace: Pace = USUAL_PACE): Sheet {
+export function compileSheet(
+  resolved: ResolvedRecipe,
+  unit: Unit,
+  { pace = USUAL_PACE, owned = {} }: Maker = {},
+): Sheet {
   const setting = settingOf(resolved, unit, pace);
-  const passes = passesInOrder(resolved.recipe).map((pass) => ({ pass, inks: brushedInks(resolved, pass) }));
-  const isUnder = ({ pass }: { readonly pass: Pass }) => PASS_KINDS[pass.kind].stage === 'under';
-  const [under, over] = [passes.filter(isUnder), passes.filter((one) => !isUnder(one))];
-  const order = layingOrder(resolved);
-  const ladder = order.flatMap((rung) => resolved.inks[rung] ?? []);
-  const uses = brushesFor([
-    ...under.flatMap(({ inks }) => inks),
-    ...ladder,
-    ...over.flatMap(({ inks }) => inks),
-  ]);
-  /** Gives out the uses of brushes in the order they were reckoned in. */
-  const take = takeFrom(uses);
-  const jobs: readonly Job[] = [
-    prepare,
-    ...under.map(({ pass, inks }, i) => layPass(pass, i, take(inks.length))),
-    ...ladderJobs(setting, order, take(order.length), new Set(uses.map(({ brush }) => brush.letter)).size),
-    ...over.map(({ pass, inks }, i) => layPass(pass, under.length + i, take(inks.length))),
-    dry('end'),
-    check(uses),
-  ];
-  return sheetOf(jobs.reduce<Desk>((desk, job) => job(desk, setting), clearDesk(setting)));
-}
-
-const takeFrom = (uses: readonly BrushUse[]): ((count: number) => readonly BrushUse[]) => {
+  const pieces = piecesOf(setting);
+  const { countedAs } = setting.tool;
+  const counted = countedAs ? (owned[countedAs] ?? {}) : {};
+  const needs = pieces.flatMap(({ need }) => need ?? []);
+  const uses = brushesFor(needs, counted);
   const left = [...uses];
-  return (count) => left.splice(0, count);
-};
-
-/** The blend: each ink laid and its neighbours gone back over it, or two ends and a middle brewed from them. */
-function ladderJobs(
-  { resolved, school, neighbours }: Setting,
-  order: readonly number[],
-  uses: readonly BrushUse[],
-  brushes: number,
-): Job[] {
-  const laid = order.flatMap((rung, turn) => {
-    const use = uses[turn];
-    return use ? [{ rung, use }] : [];
-  });
-  const [first, last] = laid;
-  if (school.brews && first && last && laid.length === 2 && resolved.inks.length === 2)
-    return [
-      lay(first.rung, first.use, true, false),
-      lay(last.rung, last.use, false, false),
-      brew(first.rung, last.rung, brushes),
-      goBack(first.rung, last.rung, first.use.brush),
-      goBack(last.rung, first.rung, last.use.brush),
-    ];
-  const meet = (p: number, q: number) =>
-    neighbours.some(([lower, upper]) => lower === Math.min(p, q) && upper === Math.max(p, q));
-  return laid.flatMap(({ rung, use }, turn) => [
-    lay(rung, use, turn === 0, true),
-    ...laid
-      .slice(0, turn)
-      .filter((other) => meet(other.rung, rung))
-      .toSorted((p, q) => p.rung - q.rung)
-      .map((other) => goBack(other.rung, rung, other.use.brush)),
-  ]);
+  const done = [...pieces, check(setting, uses)].reduce<Desk>(
+    (desk, { need, job }) => job(desk, need ? left.shift() : undefined),
+    clearDesk(resolved.recipe),
+  );
+  return {
+    steps: [prepared(done, setting, uses), ...done.steps],
+    workMinutes: done.worked,
+    dryMinutes: done.clock - done.worked,
+    remarks: remarksOf(setting, brushesFor(needs), uses),
+    cautions: cautionsOf(done.dangers),
+  };
 }
 
-/** The inks of a pass that are brushed on, one a placement; what is stamped needs no brush. */
-const brushedInks = (resolved: ResolvedRecipe, pass: Pass): Ink[] =>
-  PASS_KINDS[pass.kind].ink === 'stamped' ? [] : contextsOf(resolved, pass).flatMap(({ ink }) => ink ?? []);
+/** All the work but the preparing and the last look, in order. */
+function piecesOf(setting: Setting): Piece[] {
+  const passes = passesInOrder(setting.resolved.recipe);
+  const isUnder = ({ kind }: Pass) => PASS_KINDS[kind].stage === 'under';
+  const [under, over] = [passes.filter(isUnder), passes.filter((pass) => !isUnder(pass))];
+  const isInkedBefore = under.some(({ kind }) => PASS_KINDS[kind].ink);
+  const blended: Piece = {
+    job: (desk) => doLater({ ...desk, blended: true }, setting, ({ when }) => when === 'inked'),
+  };
+  const end: Piece = {
+    job: (desk, use) => {
+      const dried = dry('end', setting)(desk, use);
+      return doLater(dried, setting, ({ when }) => when !== 'inked');
+    },
+  };
+  return [
+    ...under.flatMap((pass, i) => passPieces(pass, i, setting)),
+    ...ladderPieces(setting, onPanel(setting), !isInkedBefore),
+    blended,
+    ...over.flatMap((pass, i) => passPieces(pass, under.length + i, setting)),
+    end,
+  ];
+}
 
-const sheetOf = ({ steps, warnings, clock, dangers }: Desk): Sheet => ({
-  steps,
-  warnings,
-  workMinutes: clock,
-  dryMinutes: steps.reduce((sum, { kind, minutes }) => sum + (kind === 'dry' ? (minutes ?? 0) : 0), 0),
-  cautions: (Object.keys(CAUTIONS) as Danger[])
-    .filter((danger) => dangers.has(danger))
-    .map((danger) => CAUTIONS[danger]),
-});
+/** What is worth saying of a sheet on which brushes have to be shared, or no middle is brewed. */
+function remarksOf(setting: Setting, wished: readonly BrushUse[], uses: readonly BrushUse[]): string[] {
+  const { tool, school, resolved, brews } = setting;
+  const count = (of: readonly BrushUse[]) => new Set(of.map(({ brush }) => brush.letter)).size;
+  const [wants, has] = [count(wished), count(uses)];
+  return [
+    ...(has < wants
+      ? [
+          `This panel would take ${wants} ${tool.countedAs}; you own fewer, and ${has} will do: what works for two inks is cleaned between, and goes back with a touch of new ink.`,
+        ]
+      : []),
+    ...(school.brews && resolved.inks.length === 2 && !brews
+      ? [
+          'No middle is brewed of these two: it would be mud, or they may not share a brush. The ends are worked into each other; a middle ink, a bare strip between or a narrow join does better.',
+        ]
+      : []),
+  ];
+}
 
 /** The sheet as plain text, a numbered step a paragraph. */
-export function sheetText(resolved: ResolvedRecipe, unit: Unit, pace: Pace = USUAL_PACE): string {
-  const sheet = compileSheet(resolved, unit, pace);
+export function sheetText(resolved: ResolvedRecipe, unit: Unit, maker: Maker = {}): string {
+  const sheet = compileSheet(resolved, unit, maker);
   const { noun } = TOOLS[resolved.recipe.tool];
   const steps = sheet.steps.map((step, i) => {
     const brush = step.brush ? ` [${noun} ${step.brush.letter}: ${step.brush.label}]` : '';
     const time = step.minutes ? ` (${describeMinutes(step.minutes)})` : '';
     const note = step.note ? [`Note: ${step.note}`] : [];
-    return [`${i + 1}. ${step.title}${brush}${time}`, step.work, ...step.care, ...note].join('\n   ');
+    const layOut = (step.layOut ?? []).map(({ thing }) => `[ ] ${thing}`);
+    return [`${i + 1}. ${step.title}${brush}${time}`, step.work, ...layOut, ...step.care, ...note].join(
+      '\n   ',
+    );
   });
   return [
     resolved.recipe.name,
-    `${settingOf(resolved, unit, pace).school.label}. Work ${describeMinutes(sheet.workMinutes)}, then dry ${describeMinutes(sheet.dryMinutes)}.`,
-    ...sheet.warnings.map(({ message }) => `Mind: ${message}`),
+    `${settingOf(resolved, unit, maker.pace ?? USUAL_PACE).school.label}. Work ${describeMinutes(sheet.workMinutes)}, then dry ${describeMinutes(sheet.dryMinutes)}.`,
+    ...sheet.remarks.map((remark) => `Mind: ${remark}`),
     ...steps,
     ...sheet.cautions,
   ].join('\n\n');

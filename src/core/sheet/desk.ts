@@ -1,24 +1,22 @@
-import type { Unit } from '../base/length';
 import { capitalised } from '../base/words';
 import type { Wetness } from '../engine/mixing';
-import { type Neighbours, neighboursOf } from '../engine/neighbours';
 import { type Progress, untouched } from '../engine/progress';
-import { FINISHES } from '../materials/card/finishes';
 import { type Ink, isBare } from '../materials/ink/ink';
-import { potencies } from '../readings/perceived';
-import { USUAL_PANEL } from '../recipe/panel';
-import type { Danger } from '../recipe/passes/definition';
-import type { ResolvedRecipe } from '../recipe/resolved';
-import type { School } from '../recipe/schools/definition';
-import type { Tool } from '../recipe/tools/definition';
-import { TOOLS } from '../recipe/tools/tools';
-import type { Brush, BrushUse } from './brushes';
-import type { MeasuredWords } from './measuredWords';
-import { measuredWords } from './measures';
-import { schoolOf } from './schoolChoice';
-import type { Pace } from './times';
+import type { Danger, LaterStep } from '../recipe/passes/definition';
+import type { Recipe } from '../recipe/recipe';
+import type { Brush, BrushNeed, BrushUse } from './brushes';
+import type { Deed } from './deeds';
+import type { GivenMark } from './measuredWords';
+import type { Setting } from './setting';
+import type { Minutes } from './times';
 
 export type StepKind = 'prepare' | 'lay' | 'brew' | 'go back' | 'pass' | 'dry' | 'check';
+
+/** Something to lay out before the work begins. */
+export interface LaidOut {
+  readonly group: 'Card' | 'Inks' | 'Brushes' | 'Tools';
+  readonly thing: string;
+}
 
 /** One numbered step of the order of work. */
 export interface Step {
@@ -30,10 +28,22 @@ export interface Step {
   readonly work: string;
   /** Brush, cleaning, hand: what else to mind. */
   readonly care: readonly string[];
+  /** What is laid out, in the step that prepares; each is ticked off. */
+  readonly layOut?: readonly LaidOut[];
   readonly ink?: Ink;
   readonly brush?: Brush;
   /** Hands-on or waiting time; absent where the maker takes what it takes. */
-  readonly minutes?: number;
+  readonly minutes?: Minutes;
+  /** Waited, in air or with the heat tool, not worked. */
+  readonly waits?: 'air' | 'heat';
+  /** When it begins, in minutes from the first step, with all waiting before it. */
+  readonly begins: Minutes;
+  /** What has to lie ready for it, beside inks and brushes. */
+  readonly needs: readonly string[];
+  /** The marks it is measured by. */
+  readonly marks: readonly GivenMark[];
+  /** The same work for whoever carries it out. */
+  readonly deeds: readonly Deed[];
   /** How the panel stands once it is done, and whether anything on it is still wet. */
   readonly after: Progress;
   readonly stands: Wetness;
@@ -43,100 +53,127 @@ export interface Step {
   readonly note?: string;
 }
 
-/** A joint that will have dried before it is gone back over, with what would mend it. */
-export interface DryJoint {
-  readonly rungs: readonly [number, number];
-  readonly message: string;
-}
-
-/** What is set out before the work begins, and stays as it is: the recipe, its measures, the maker's pace. */
-export interface Setting {
-  readonly resolved: ResolvedRecipe;
-  readonly unit: Unit;
-  readonly pace: Pace;
-  readonly school: School;
-  readonly tool: Tool;
-  /** How the brush or its like is moved on this card. */
-  readonly stroke: string;
-  readonly words: MeasuredWords;
-  readonly neighbours: readonly Neighbours[];
-  /** What part of its joints each rung holds, 0…1. */
-  readonly holds: readonly number[];
-  /** A panel's size against the usual one: how much farther the brush has to go over all of it, and over its width. */
-  readonly larger: { readonly over: (area: number) => number; readonly across: number };
-}
-
-/** Work on a small panel takes at least this part of what it takes on a usual one. */
-const LEAST = { over: 0.75, across: 0.67 } as const;
-
-export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Setting {
-  const { recipe, card } = resolved;
-  const tool = TOOLS[recipe.tool];
-  const { width, height } = recipe.panel;
-  const usual = USUAL_PANEL.width * USUAL_PANEL.height;
-  return {
-    resolved,
-    unit,
-    pace,
-    school: schoolOf(resolved),
-    tool,
-    stroke: tool.stroke ?? FINISHES[card.finish].stroke,
-    words: measuredWords(recipe, unit),
-    neighbours: neighboursOf(recipe),
-    holds: potencies(resolved).map(({ holds }) => holds),
-    larger: {
-      over: (area) => Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
-      across: Math.max(width / USUAL_PANEL.width, LEAST.across),
-    },
-  };
+/** Work that a pass has left to be done later. */
+export interface Pending extends LaterStep {
+  readonly pass: string;
+  /** The place among the passes in order of work of the one that left it. */
+  readonly from: number;
 }
 
 /** How far the work has come, step after step. */
 export interface Desk {
   readonly steps: readonly Step[];
-  readonly warnings: readonly DryJoint[];
   readonly progress: Progress;
-  /** Minutes with the brush in hand so far. */
-  readonly clock: number;
+  /** Minutes with something in hand so far, and minutes in all. */
+  readonly worked: Minutes;
+  readonly clock: Minutes;
   readonly dangers: ReadonlySet<Danger>;
   /** What has been laid since all was last dry. */
   readonly wet: readonly Ink[];
-  /** When each rung's ink came into the joints it has, minutes. */
-  readonly entered: ReadonlyMap<number, number>;
+  /** Whether the blend is down. */
+  readonly blended: boolean;
+  readonly pending: readonly Pending[];
+  /** What has been taken to hand that must lie ready. */
+  readonly things: ReadonlySet<string>;
 }
 
-export const clearDesk = ({ resolved: { recipe } }: Setting): Desk => ({
+export const clearDesk = (recipe: Recipe): Desk => ({
   steps: [],
-  warnings: [],
   progress: untouched(recipe),
+  worked: 0,
   clock: 0,
   dangers: new Set(),
   wet: [],
-  entered: new Map(),
+  blended: false,
+  pending: [],
+  things: new Set(),
 });
 
-/** One piece of the work: what the desk looks like once it is done. */
-export type Job = (desk: Desk, setting: Setting) => Desk;
+/** One piece of the work: the brush it takes, and what the desk looks like once it is done. */
+export interface Piece {
+  readonly need?: BrushNeed;
+  readonly job: (desk: Desk, use: BrushUse | undefined) => Desk;
+}
+
+type Told = Omit<Step, 'after' | 'stands' | 'note' | 'begins' | 'marks' | 'deeds' | 'needs'> &
+  Partial<Pick<Step, 'marks' | 'deeds' | 'needs'>> & {
+    readonly dangers?: readonly Danger[];
+  };
 
 /** The desk with one more step done, as the panel stands by then. */
-export function addStep(
-  desk: Desk,
-  { resolved: { recipe } }: Setting,
-  step: Omit<Step, 'after' | 'stands' | 'note'>,
-): Desk {
+export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, told: Told): Desk {
+  const { needs = [], dangers = [], ...step } = told;
   const note = recipe.notes?.[step.key];
-  const stands = desk.wet.some((ink) => !isBare(ink)) ? 'wet' : 'dry';
+  const { minutes = 0 } = step;
+  const done: Step = {
+    marks: [],
+    deeds: [],
+    needs,
+    ...step,
+    begins: desk.clock,
+    after: desk.progress,
+    stands: desk.wet.some((ink) => !isBare(ink)) ? 'wet' : 'dry',
+    ...(note ? { note } : {}),
+  };
   return {
     ...desk,
-    steps: [...desk.steps, { ...step, after: desk.progress, stands, ...(note ? { note } : {}) }],
-    clock: desk.clock + (step.kind === 'dry' ? 0 : (step.minutes ?? 0)),
+    steps: [...desk.steps, done],
+    worked: desk.worked + (step.waits ? 0 : minutes),
+    clock: desk.clock + minutes,
+    dangers: new Set([...desk.dangers, ...dangers]),
+    things: new Set([...desk.things, ...needs]),
   };
 }
 
-/** What is to be cleaned before a brush is taken up. */
-export function cleaning({ brush, usedBefore }: BrushUse, { tool }: Setting): string {
-  const wiped = 'Wipe and dry the mat.';
-  return usedBefore
-    ? `${wiped} ${capitalised(tool.noun)} ${brush.letter} worked with ${usedBefore.name}: wipe it clean on kitchen paper first.`
-    : `${wiped} Fresh ${tool.noun}.`;
+/** What is said, and what is done, before a brush goes to work: cleaned, loaded, or as it is. */
+export interface TakenUp {
+  readonly care: readonly string[];
+  readonly deeds: readonly Deed[];
+}
+
+/** A brush taken up with new ink; the mat is wiped first, unless nothing was laid on it yet. */
+export function takeUp(
+  { brush, cleaned, isFresh }: BrushUse,
+  inks: readonly Ink[],
+  { tool, pace }: Setting,
+  isFirst: boolean,
+): TakenUp {
+  const noun = `${capitalised(tool.noun)} ${brush.letter}`;
+  const before = cleaned
+    ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]}`
+    : isFresh
+      ? isFirst
+        ? ''
+        : `Fresh ${tool.noun}.`
+      : `${noun} holds it already.`;
+  const line = `${isFirst ? '' : 'Wipe and dry the mat. '}${before}`.trim();
+  return {
+    care: line ? [line] : [],
+    deeds: [
+      ...(isFirst ? [] : [{ does: 'wipe mat', minutes: pace.wipeMat } as const]),
+      ...(cleaned ? [{ does: 'clean', brush: brush.letter, how: cleaned.how } as const] : []),
+      { does: 'load', brush: brush.letter, inks, load: 'full' },
+    ],
+  };
+}
+
+const describeCleaning = {
+  wiped: 'wipe it on kitchen paper until no colour comes off.',
+  washed: 'wash it and dry it well first.',
+} as const;
+
+/** A brush gone back with: with what it holds, or where that had to come off, with a touch of new ink. */
+export function takeBack({ brush, cleaned, touched }: BrushUse, ink: Ink, { tool }: Setting): TakenUp {
+  if (!touched) return { care: ['No new ink.'], deeds: [] };
+  const noun = `${capitalised(tool.noun)} ${brush.letter}`;
+  const first = cleaned
+    ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]} `
+    : '';
+  return {
+    care: [`${first}${tool.touching}: ${ink.name} again, hardly any.`],
+    deeds: [
+      ...(cleaned ? [{ does: 'clean', brush: brush.letter, how: cleaned.how } as const] : []),
+      { does: 'load', brush: brush.letter, inks: [ink], load: 'touch' },
+    ],
+  };
 }

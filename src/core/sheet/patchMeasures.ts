@@ -1,5 +1,6 @@
 import type { Point } from '../base/geometry';
 import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
+import { percentOf } from '../base/words';
 import { type Coverage, coverageOf } from '../engine/coverage';
 import type { Recipe } from '../recipe/recipe';
 import type { PatchLayout, PatchPlace } from '../recipe/runs/definition';
@@ -14,27 +15,51 @@ const FEW = 5;
 const STEP = 0.5;
 
 /** The work on patches: where each ink starts from, and how far it is solid and fades on average. */
-export function patchWords(recipe: Recipe, { places, soft }: PatchLayout, unit: Unit): MeasuredWords {
+export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): MeasuredWords {
+  const { places, soft, turning } = layout;
   const reachOf = reachReader(recipe, places);
   const few = places.length <= FEW;
   const nameOf = ({ name, x, y }: PatchPlace): string =>
     few ? name : `${formatBare(x, unit)}/${formatBare(recipe.panel.height - y, unit)}`;
+  const ownOf = (rung: number) => places.filter((place) => place.rung === rung);
+  const wide = () => `${formatLength(soft, unit)} wide`;
   return {
     marks: few
       ? `Nothing to mark: inks are measured from ${places.map(({ name }) => name.replace(/^the /, '')).join(', ')}.`
-      : `Dot the middles of the patches lightly in pencil, or lay them by eye from the picture; they are told from the left / from the foot, ${unit}.`,
-    lay: (rung) => {
-      const own = places.filter((place) => place.rung === rung);
+      : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told from the left / from the foot, in ${unit}.`,
+    given: [],
+    lay: (rung, extent) => {
+      const own = ownOf(rung);
       const reaches = own.map(reachOf);
       const mean = (key: keyof Reach) => reaches.reduce((sum, reach) => sum + reach[key], 0) / reaches.length;
       const from = few
         ? `From ${own.map(nameOf).join(' and from ')}`
         : `${own.length} patches at ${own.map(nameOf).join(', ')}`;
-      return `${from}: solid to about ${formatBare(mean('solid'), unit)}, fade to nothing by ${formatLength(mean('faded'), unit)}.`;
+      const solid = `${from}: solid to about ${formatBare(mean('solid'), unit)}`;
+      return extent === 'faded'
+        ? `${solid}, fade to nothing by ${formatLength(mean('faded'), unit)}.`
+        : `${solid} ${unit}; stop short of where it meets another.`;
     },
-    join: () => `${formatLength(soft, unit)} wide`,
+    join: wide,
+    ownHalf: (one) => `the side of ${ownOf(one).map(nameOf).join(' and ')}, half of ${wide()}`,
+    within: (_one, _other, part) => `${percentOf(part)} of the way through it`,
+    extent: () => undefined,
+    landing: (rung) => densest(recipe, ownOf(rung), rung),
+    turning,
     areas: recipe.rungs.map(({ share }) => share),
   };
+}
+
+/** Of an ink's places the one where there is most of it. */
+function densest(recipe: Recipe, places: readonly Point[], rung: number): Point {
+  const coverage = coverageOf(recipe);
+  const parts = new Float64Array(recipe.rungs.length);
+  const partAt = ({ x, y }: Point): number => {
+    coverage(x, y, parts);
+    return parts[rung] ?? 0;
+  };
+  const inside = places.map(({ x, y }) => ({ x, y }));
+  return inside.toSorted((p, q) => partAt(q) - partAt(p))[0] ?? { x: 0, y: 0 };
 }
 
 /** How far from its place an ink is solid, and where it has faded out. */

@@ -1,3 +1,5 @@
+export type Minutes = number;
+
 /** Minutes each piece of work takes a maker. */
 export interface Pace {
   /** One band of a third of a usual panel. */

@@ -12,9 +12,9 @@ test('a step that took half as long again says a band of usual size does so too'
   });
 });
 
-test('nobody believes a quarter of the time, or four times as much; up to there it counts', () => {
-  expect([0.74, 12.1].map((minutes) => timingOf(lay, minutes, USUAL_PACE))).toEqual([undefined, undefined]);
-  expect([0.75, 12].every((minutes) => timingOf(lay, minutes, USUAL_PACE))).toBe(true);
+test('nobody believes less than half the time, or more than three times as much; up to there it counts', () => {
+  expect([1.49, 9.1].map((minutes) => timingOf(lay, minutes, USUAL_PACE))).toEqual([undefined, undefined]);
+  expect([1.5, 9].every((minutes) => timingOf(lay, minutes, USUAL_PACE))).toBe(true);
 });
 
 test('drying and steps without a time are not timed', () => {

@@ -4,8 +4,8 @@ import type { Pace, TimedWork } from './times';
 /** Work whose time is worth remembering, by the kind of step. */
 const TIMED: Partial<Record<StepKind, TimedWork>> = { lay: 'layBand', 'go back': 'goBack', brew: 'brew' };
 
-/** A time this far from what was expected, either way, was no work: somebody leafed through, or had tea. */
-const BELIEVABLE = 4;
+/** Less than this part of what was expected was no work, somebody leafed through; more than so many times it was tea. */
+const BELIEVABLE = { from: 0.5, to: 3 } as const;
 
 /**
  * What the time a step took says of the maker's pace, as a piece of work of usual size.
@@ -20,6 +20,6 @@ export function timingOf(
 ): { readonly work: TimedWork; readonly minutes: number } | undefined {
   const work = TIMED[kind];
   if (!work || !expected) return undefined;
-  if (minutes < expected / BELIEVABLE || minutes > expected * BELIEVABLE) return undefined;
+  if (minutes < expected * BELIEVABLE.from || minutes > expected * BELIEVABLE.to) return undefined;
   return { work, minutes: (minutes / expected) * pace[work] };
 }

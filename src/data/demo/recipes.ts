@@ -68,7 +68,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
         kind: 'clearResist',
         enabled: true,
         designId: 'glaze-drips',
-        placements: [{ id: 'p1', params: { x: 54, y: 49, turn: 0, flip: 'no', width: 100, cool: 'minute' } }],
+        placements: [{ id: 'p1', params: { x: 54, y: 49, turn: 0, flip: 'no', width: 100 } }],
       },
       {
         id: 'coat-1',

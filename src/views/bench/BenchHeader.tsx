@@ -110,7 +110,11 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
         </Suspense>
       )}
       <Suspense fallback={<div className="min-h-7" />}>
-        <RunBar {...{ run, tool, readings, edit }} />
+        <RunBar
+          {...{ run, panel, tool, readings, edit }}
+          cards={shelf.cards}
+          alsoOn={resolved.recipe.alsoOn}
+        />
       </Suspense>
     </header>
   );

@@ -16,7 +16,6 @@ import { Conflict } from './Conflict';
 import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
 import { usePassReadings } from './passes/usePassReadings';
-import { ReadingsColumn } from './ReadingsColumn';
 import { useCalm } from './useCalm';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
@@ -29,6 +28,9 @@ const StepsStrip = lazy(
 );
 const BenchCommands = lazy(
   afterFirstPicture(() => import('./BenchCommands').then((m) => ({ default: m.BenchCommands }))),
+);
+const ReadingsColumn = lazy(
+  afterFirstPicture(() => import('./ReadingsColumn').then((m) => ({ default: m.ReadingsColumn }))),
 );
 const RuleFindings = lazy(
   afterFirstPicture(() => import('./RuleFindings').then((m) => ({ default: m.RuleFindings }))),
@@ -144,14 +146,16 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           />
         </div>
         {side === 'readings' ? (
-          <ReadingsColumn
-            resolved={calm.resolved}
-            readings={calm.readings}
-            unit={unit}
-            edit={edit}
-            aimed={typeof aim === 'object' ? aim.rung : undefined}
-            onAim={aimAt}
-          />
+          <Suspense fallback={<p className="p-4 text-mute">Reading the ladder …</p>}>
+            <ReadingsColumn
+              resolved={calm.resolved}
+              readings={calm.readings}
+              unit={unit}
+              edit={edit}
+              aimed={typeof aim === 'object' ? aim.rung : undefined}
+              onAim={aimAt}
+            />
+          </Suspense>
         ) : (
           <Suspense fallback={<p className="p-4 text-mute">Setting out the passes …</p>}>
             <PassesColumn
@@ -166,7 +170,13 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           </Suspense>
         )}
         <Suspense fallback={null}>
-          <RuleFindings {...calm} passes={passes} shelf={shelf} edit={edit} />
+          <RuleFindings
+            {...calm}
+            passes={passes}
+            shelf={shelf}
+            edit={edit}
+            isBehind={calm.resolved !== resolved}
+          />
         </Suspense>
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">

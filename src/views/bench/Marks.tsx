@@ -14,9 +14,9 @@ import {
 import { markRange, moveMark } from '../../core/recipe/editLadder';
 import { type Mark, marksOf } from '../../core/recipe/marks';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import type { BandGeometry } from '../../core/recipe/runs/definition';
+import type { BandGeometry, MarkPlace } from '../../core/recipe/runs/definition';
 import { TypedField } from '../../ui/TypedField';
-import { apartAlongBands } from './apart';
+import { apartAlongBands, placeOf, pointOf } from './apart';
 import { spread } from './spread';
 
 interface Props {
@@ -48,7 +48,7 @@ export function Marks(props: Props) {
   const level = bands.isHorizontal && bands.toward.x === 0;
   const all = marksOf(resolved);
   const points = level
-    ? all.map(({ along }) => bands.handleAt(along))
+    ? all.map(({ along }) => pointOf(placeOf(bands, along)))
     : apartAlongBands(
         bands,
         all.map(({ along }) => along),
@@ -94,6 +94,14 @@ export function Marks(props: Props) {
   );
 }
 
+/** How far along the run the point of a mark's own line lies that is measured so. */
+const alongOfPlace = (bands: BandGeometry, { pointAt }: MarkPlace, at: Millimetres): Millimetres => {
+  const { x, y } = pointAt(at);
+  return bands.alongAt(x, y);
+};
+
+const fromWhere = ({ from, on }: MarkPlace): string => `from the ${from}${on ? `, ${on}` : ''}`;
+
 const gestureOf = ({ id }: Mark) => `mark ${id}`;
 
 interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
@@ -108,11 +116,13 @@ interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
 /** The grip of a mark. */
 function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, level }: HandleProps) {
   const { recipe } = resolved;
-  const { markOf, measuredFrom } = bands;
+  const place = placeOf(bands, mark.along);
   /** How far from the mark it was taken hold of, mm along the run. */
   const grabbed = useRef(0);
-  const measured = markOf(mark.along);
-  const range = markRange(recipe, mark.joint, mark.end).map(markOf);
+  const ends = markRange(recipe, mark.joint, mark.end);
+  const range = [place, ...ends.map((along) => placeOf(bands, along))]
+    .filter(({ on }) => on === place.on)
+    .map(({ at }) => at);
   const moveTo = (along: Millimetres) =>
     edit((current) => moveMark(current, mark.joint, mark.end, along), gestureOf(mark));
 
@@ -127,9 +137,9 @@ function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, l
     },
     onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
     onKey: (key) => {
-      if (key === 'home') moveTo(markOf(Math.min(...range)));
-      else if (key === 'end') moveTo(markOf(Math.max(...range)));
-      else moveTo(markOf(measured + (key.right - key.down) * step));
+      if (key === 'home') moveTo(ends[place.from === 'foot' ? 1 : 0]);
+      else if (key === 'end') moveTo(ends[place.from === 'foot' ? 0 : 1]);
+      else moveTo(alongOfPlace(bands, place, place.at + (key.right - key.down) * step));
     },
     onDone,
   });
@@ -141,8 +151,8 @@ function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, l
       aria-label={`${mark.solid}, ${mark.faded} faded out`}
       aria-valuemin={Math.round(Math.min(...range) * 10) / 10}
       aria-valuemax={Math.round(Math.max(...range) * 10) / 10}
-      aria-valuenow={Math.round(measured * 10) / 10}
-      aria-valuetext={`${formatLength(measured, unit)} ${measuredFrom}`}
+      aria-valuenow={Math.round(place.at * 10) / 10}
+      aria-valuetext={`${formatLength(place.at, unit)} ${fromWhere(place)}`}
       {...grip}
       className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
       style={level ? { top } : { top, left }}
@@ -162,12 +172,12 @@ type LabelProps = Pick<Props, 'resolved' | 'bands' | 'unit' | 'narrow' | 'edit' 
 
 /** What a mark means, with its measure to be typed. */
 function MarkLabel({ mark, bands, unit, narrow, edit, onDone, top }: LabelProps) {
-  const { markOf, measuredFrom } = bands;
+  const place = placeOf(bands, mark.along);
   const commit = (text: string): string | undefined => {
     const typed = parseLength(text, unit);
     if (typed === undefined)
-      return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${measuredFrom}.`;
-    edit((current) => moveMark(current, mark.joint, mark.end, markOf(typed)));
+      return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${fromWhere(place)}.`;
+    edit((current) => moveMark(current, mark.joint, mark.end, alongOfPlace(bands, place, typed)));
     onDone();
     return undefined;
   };
@@ -177,14 +187,18 @@ function MarkLabel({ mark, bands, unit, narrow, edit, onDone, top }: LabelProps)
       style={{ top, left: LEADER + 6 }}
     >
       <TypedField
-        label={`${mark.solid}, ${unit} ${measuredFrom}`}
-        shown={formatBare(markOf(mark.along), unit)}
+        label={`${mark.solid}, ${unit} ${fromWhere(place)}`}
+        shown={formatBare(place.at, unit)}
         onCommit={commit}
         className={unit === 'mm' ? 'w-14 text-right' : 'w-16 text-right'}
       />
       <span className="w-full min-w-0 text-small leading-tight">
         <span className={narrow ? 'block' : 'block truncate'}>{mark.solid}</span>
-        {!narrow && <span className="block truncate text-mute">{mark.faded} faded out</span>}
+        {!narrow && (
+          <span className="block truncate text-mute">
+            {place.on ? fromWhere(place) : `${mark.faded} faded out`}
+          </span>
+        )}
       </span>
     </div>
   );

@@ -8,6 +8,7 @@ import { useSize } from '../../app/useSize';
 import { formatBare, type Unit } from '../../core/base/length';
 import { endsDry } from '../../core/engine/drying';
 import type { Wetness } from '../../core/engine/mixing';
+import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { bandsOf } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -96,7 +97,8 @@ export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selec
       <div
         ref={box}
         data-tour="panel"
-        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'}`}
+        // Beside it stands the same panel on another card, where two are laid at once.
+        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${resolved.alsoOn ? 'sm:mr-30' : ''}`}
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>
@@ -144,6 +146,7 @@ export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selec
           </div>
         )}
       </div>
+      {resolved.alsoOn && <OtherBase resolved={resolved} card={resolved.alsoOn} wetness={wetness} />}
       {seen && (
         <Suspense fallback={null}>
           <SeenDialog {...{ resolved, shelf, edit }} onClose={() => setSeen(false)} />
@@ -185,5 +188,30 @@ export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selec
         </Button>
       </footer>
     </div>
+  );
+}
+
+/** The width of the second picture, px. */
+const SECOND = 96;
+
+/** The same panel on the card that is laid with it. */
+function OtherBase({
+  resolved,
+  card,
+  wetness,
+}: Pick<Props, 'resolved' | 'wetness'> & { readonly card: Card }) {
+  const other = useMemo(() => ({ ...resolved, card }), [resolved, card]);
+  const { panel } = resolved.recipe;
+  return (
+    <figure className="absolute right-3 bottom-10 text-small text-mute max-sm:static max-sm:px-3 max-sm:pt-2">
+      <PanelPicture
+        resolved={other}
+        wetness={wetness}
+        width={SECOND}
+        height={Math.round((SECOND * panel.height) / panel.width)}
+        label={`The panel on ${card.name}`}
+      />
+      <figcaption className="mt-1 w-24 leading-tight max-sm:w-auto">and on {card.name}</figcaption>
+    </figure>
   );
 }

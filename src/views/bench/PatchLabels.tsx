@@ -22,7 +22,7 @@ export function PatchLabels({ resolved, unit, height }: Props) {
       {recipe.rungs.map(({ id }, rung) => (
         <li key={id}>
           <span className="block font-semibold">{inks[rung]?.name}</span>
-          <span className="line-clamp-5 text-mute">{words.lay(rung)}</span>
+          <span className="line-clamp-5 text-mute">{words.lay(rung, 'faded')}</span>
         </li>
       ))}
     </ul>

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { ParamFields } from '../../app/ParamFields';
 import { type Edit, orderedBy } from '../../app/useBench';
+import type { Card } from '../../core/materials/card/card';
 import type { Readings } from '../../core/readings/readings';
 import {
   copyRun,
@@ -19,23 +20,27 @@ import { Select } from '../../ui/Select';
 import { useOtherRecipe } from './useOtherRecipe';
 
 interface Props {
+  readonly cards: readonly Card[];
+  readonly alsoOn: Recipe['alsoOn'];
   readonly run: Recipe['run'];
+  readonly panel: Recipe['panel'];
   readonly tool: ToolId;
   readonly readings: Readings;
   readonly edit: Edit;
 }
 
 /** How the ladder lies and what it is laid with, with all their numbers. */
-export const RunBar = memo(function RunBar({ run, tool, readings, edit }: Props) {
+export const RunBar = memo(function RunBar({ run, panel, tool, cards, alsoOn, readings, edit }: Props) {
   return (
     <>
-      <RunRow runId={run.id} tool={tool} readings={readings} edit={edit} />
+      <RunRow runId={run.id} {...{ tool, cards, alsoOn, readings, edit }} />
       {Object.keys(RUNS[run.id].params).length > 0 && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5">
           <ParamFields
             of={RUNS[run.id].label}
             specs={RUNS[run.id].params}
             params={run.params}
+            panel={panel}
             onChange={(params, gesture) => edit((recipe) => setRunParams(recipe, params), gesture)}
           />
         </div>
@@ -44,12 +49,12 @@ export const RunBar = memo(function RunBar({ run, tool, readings, edit }: Props)
   );
 });
 
-interface RowProps extends Pick<Props, 'tool' | 'readings' | 'edit'> {
+interface RowProps extends Pick<Props, 'tool' | 'cards' | 'alsoOn' | 'readings' | 'edit'> {
   readonly runId: RunId;
 }
 
 /** What can be chosen about the run; it stays as it is while one of the numbers moves. */
-const RunRow = memo(function RunRow({ runId, tool, readings, edit }: RowProps) {
+const RunRow = memo(function RunRow({ runId, tool, cards, alsoOn, readings, edit }: RowProps) {
   const { ask, dialog } = useOtherRecipe();
   return (
     <>
@@ -91,6 +96,18 @@ const RunRow = memo(function RunRow({ runId, tool, readings, edit }: RowProps) {
         >
           Arrange
         </Menu>
+        <Select
+          label="Laid at the same time on"
+          value={alsoOn ?? ''}
+          options={[
+            { value: '', label: 'one panel' },
+            ...cards.map(({ id, name }) => ({ value: id, label: `and on ${name}` })),
+          ]}
+          onChange={(id) =>
+            edit(({ alsoOn: _, ...recipe }) => (id === '' ? recipe : { ...recipe, alsoOn: id }))
+          }
+          width="w-30"
+        />
       </div>
       {dialog}
     </>

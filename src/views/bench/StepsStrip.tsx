@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Edit } from '../../app/useBench';
-import { usePace } from '../../app/usePace';
+import { useMaker } from '../../app/useMaker';
 import type { Unit } from '../../core/base/length';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
@@ -17,8 +17,8 @@ interface Props {
 
 /** The order of work along the foot of the bench. */
 export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Props) {
-  const pace = usePace();
-  const sheet = useMemo(() => compileSheet(resolved, unit, pace), [resolved, unit, pace]);
+  const maker = useMaker();
+  const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
   return (
     <section
       aria-label="Order of work"
@@ -48,23 +48,13 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
         aria-label="Steps"
         className="flex max-h-42 min-w-0 flex-1 overflow-auto focus-visible:outline-offset-[-3px]"
       >
-        {sheet.warnings.length > 0 && (
-          <li className="w-52 shrink-0 border-r-4 border-double border-text p-3">
-            <p className="font-semibold">Mind</p>
-            {sheet.warnings.map(({ message }) => (
-              <p key={message} className="text-small leading-snug">
-                {message}
-              </p>
-            ))}
-          </li>
-        )}
         {sheet.steps.map((step, i) => (
           <li key={step.key} className="w-35 shrink-0 grow border-r border-line p-3 last:border-r-0">
             <p className="flex items-baseline gap-1.5 font-semibold">
               <span className="text-mute">{i + 1}</span>
               <span className="leading-snug">{step.title}</span>
             </p>
-            <p className="text-small leading-snug">{step.work}</p>
+            <p className="line-clamp-6 text-small leading-snug">{step.work}</p>
             {step.note && <p className="text-small leading-snug italic">{step.note}</p>}
             <p className="text-small text-mute">
               {step.brush && `${TOOLS[resolved.recipe.tool].noun} ${step.brush.letter}`}

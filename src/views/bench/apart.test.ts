@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import type { BandRun } from '../../core/recipe/runs/definition';
 import { RUNS } from '../../core/recipe/runs/runs';
-import { apartAlongBands } from './apart';
+import { apartAlongBands, placeOf, pointOf } from './apart';
 
 test('handles keep apart, stay in the panel, and those with room stay on the run’s line', () => {
   const panel = { width: 100, height: 140 };
@@ -20,7 +20,7 @@ test('handles keep apart, stay in the panel, and those with room stay on the run
           for (const other of points.slice(0, i))
             expect(Math.hypot(other.x - x, other.y - y)).toBeGreaterThan(6.5);
         });
-        expect(points[0]).toEqual(bands.handleAt(marks[0] ?? 0));
+        expect(points[0]).toEqual(pointOf(placeOf(bands, marks[0] ?? 0)));
       },
     ),
     // In the corner a slant's bands are short.

@@ -1,10 +1,16 @@
 import type { Point } from '../../core/base/geometry';
 import type { Millimetres } from '../../core/base/length';
 import type { Panel } from '../../core/recipe/panel';
-import type { BandGeometry } from '../../core/recipe/runs/definition';
+import type { BandGeometry, MarkPlace } from '../../core/recipe/runs/definition';
+
+/** Where a mark is told on the panel: of several places the one nearest to its label, at the right. */
+export const placeOf = (bands: BandGeometry, along: Millimetres): MarkPlace =>
+  bands.markedAt(along).reduce((right, place) => (pointOf(place).x > pointOf(right).x ? place : right));
+
+export const pointOf = ({ at, pointAt }: MarkPlace): Point => pointAt(at);
 
 /**
- * Where the handles of marks stand on the panel: on the run's own line, and where two would bands on each other the later
+ * Where the handles of marks stand on the panel: where they are told, and where two would lie on each other the later
  * one moved along its band, or where that is too short along the run, so that each can be taken hold of.
  *
  * @param apart  least distance between two, mm
@@ -17,7 +23,7 @@ export function apartAlongBands(
 ): Point[] {
   const placed: Point[] = [];
   for (const along of marks) {
-    const home = bands.handleAt(along);
+    const home = pointOf(placeOf(bands, along));
     const tangent = tangentAt(bands, home);
     // Near a corner a band is too short for all of them: then on along the run.
     const tried = [0, 1, -1, 2, -2, 3, -3].flatMap((on) =>

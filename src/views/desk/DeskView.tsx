@@ -1,15 +1,17 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { LayOutList } from '../../app/LayOutList';
 import { DashedPaths } from '../../app/panel/DashedPaths';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useSession } from '../../app/session';
-import { usePace } from '../../app/usePace';
+import { useKnownMaker } from '../../app/useMaker';
 import type { Unit } from '../../core/base/length';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
-import { compileSheet } from '../../core/sheet/compile';
+import { compileSheet, type Maker } from '../../core/sheet/compile';
 import type { Step } from '../../core/sheet/desk';
+import { USUAL_PACE } from '../../core/sheet/times';
 import { timingOf } from '../../core/sheet/timing';
 import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
@@ -22,24 +24,35 @@ import { useStepClock } from './useStepClock';
 /** One step of the sheet at a time, large, for inky fingers. */
 export function DeskView() {
   const unit = useAppSelector(({ view }) => view.unit);
+  const maker = useKnownMaker();
   return (
-    <WithRecipe waiting="Compiling the sheet …">
-      {(resolved) => <Desk resolved={resolved} unit={unit} />}
+    <WithRecipe waiting={WAITING}>
+      {(resolved) =>
+        maker ? <Desk {...{ resolved, unit, maker }} /> : <p className="p-6 text-mute">{WAITING}</p>
+      }
     </WithRecipe>
   );
 }
+
+const WAITING = 'Compiling the sheet …';
 
 /** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
 const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
 const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
 
-function Desk({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
-  const pace = usePace();
+interface Props {
+  readonly resolved: ResolvedRecipe;
+  readonly unit: Unit;
+  readonly maker: Maker;
+}
+
+function Desk({ resolved, unit, maker }: Props) {
   // The pace is the one the work began with: timing a step does not move the others while one is at it.
-  const [begun] = useState(pace);
+  const [begun] = useState(maker);
   const { steps } = useMemo(() => compileSheet(resolved, unit, begun), [resolved, unit, begun]);
   const [at, setAt] = useState(0);
   const [sounds, setSounds] = useState(true);
+  const [timed, setTimed] = useState(0);
   const { db } = useSession();
   const clock = useStepClock();
   const awake = useAwake();
@@ -48,8 +61,10 @@ function Desk({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly 
   useChime(step, done ? 0 : clock.seconds, sounds);
 
   const remember = () => {
-    const timing = timingOf(step, clock.seconds / 60, begun);
-    if (timing) void addTiming(db, timing.work, timing.minutes);
+    const timing = timingOf(step, clock.seconds / 60, begun.pace ?? USUAL_PACE);
+    if (!timing) return;
+    void addTiming(db, timing.work, timing.minutes);
+    setTimed((before) => before + 1);
   };
   const go = (by: 1 | -1) => {
     if (by === 1 && !done) remember();
@@ -89,7 +104,7 @@ function Desk({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly 
         </Link>
       </header>
       {done ? (
-        <Done whole={clock.whole} onForget={() => void clearTimings(db)} />
+        <Done whole={clock.whole} timed={timed} onForget={() => void clearTimings(db)} />
       ) : (
         <OneStep {...{ resolved, step, clock }} />
       )}
@@ -152,7 +167,10 @@ function OneStep({ resolved, step, clock }: StepProps) {
             {TOOLS[tool].noun} <strong>{step.brush.letter}</strong>, {step.brush.label}
           </p>
         )}
-        <p className="mt-4 text-2xl leading-snug md:text-4xl">{step.work}</p>
+        <p className={`mt-4 text-2xl leading-snug ${step.layOut ? 'md:text-3xl' : 'md:text-4xl'}`}>
+          {step.work}
+        </p>
+        {step.layOut && <LayOutList large recipeId={resolved.recipe.id} things={step.layOut} />}
         {step.care.map((line) => (
           <p key={line} className="mt-3 text-lg leading-snug md:text-xl">
             {line}
@@ -203,12 +221,21 @@ function OneStep({ resolved, step, clock }: StepProps) {
   );
 }
 
-function Done({ whole, onForget }: { readonly whole: number; readonly onForget: () => void }) {
+interface DoneProps {
+  readonly whole: number;
+  /** Steps whose time could have been work. */
+  readonly timed: number;
+  readonly onForget: () => void;
+}
+
+function Done({ whole, timed, onForget }: DoneProps) {
   return (
     <section aria-label="Step" className="min-h-0 flex-1 overflow-y-auto p-8 text-2xl">
       <h2 className="heading text-4xl">Done in {describeClock(whole)}</h2>
       <p className="mt-4 max-w-2xl">
-        What you laid and went back over was timed; the sheet reckons with your own times from now on.
+        {timed > 0
+          ? `${timed} ${timed === 1 ? 'step was' : 'steps were'} timed; the sheet reckons with your own times from now on.`
+          : 'No step took as long as its work would: nothing was learnt of your times.'}
       </p>
       <Button className="mt-4 min-h-11 px-4 text-base" onClick={onForget}>
         Forget my times

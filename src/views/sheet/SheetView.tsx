@@ -4,13 +4,14 @@ import { download } from '../../app/download';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useEdit } from '../../app/useBench';
-import { usePace } from '../../app/usePace';
+import { useMaker } from '../../app/useMaker';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength, type Unit } from '../../core/base/length';
 import { fileNameOf } from '../../core/base/names';
-import { bandsOf, jointSpans } from '../../core/recipe/recipe';
+import { bandsOf } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { compileSheet } from '../../core/sheet/compile';
+import { givenMarks } from '../../core/sheet/measures';
 import { schoolOf } from '../../core/sheet/schoolChoice';
 import { describeMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
@@ -29,8 +30,8 @@ export function SheetView() {
 }
 
 function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
-  const pace = usePace();
-  const sheet = useMemo(() => compileSheet(resolved, unit, pace), [resolved, unit, pace]);
+  const maker = useMaker();
+  const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
   const { edit } = useEdit();
   const { recipe, card } = resolved;
   const school = schoolOf(resolved);
@@ -42,7 +43,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
   return (
     <main className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">
       <article className="mx-auto max-w-4xl bg-sheet px-8 py-7 print:max-w-none print:p-0">
-        <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4 print:mb-4 print:flex-nowrap print:pb-2">
+        <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4 print:mb-2 print:flex-nowrap print:pb-1">
           <div className="mr-auto min-w-0">
             <h1 className="heading text-2xl leading-tight">{recipe.name}</h1>
             <p className="mt-1">
@@ -72,26 +73,30 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             </Button>
           </div>
         </header>
-        {sheet.warnings.map(({ message }) => (
-          <p key={message} className="mb-4 border-l-4 border-text pl-3">
-            <strong>Mind.</strong> {message}
+        {sheet.remarks.map((remark) => (
+          <p key={remark} className="mb-4 border-l-4 border-text pl-3">
+            <strong>Mind.</strong> {remark}
           </p>
         ))}
-        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:gap-4 print:text-small print:grid-cols-[1fr_auto]">
-          <ol className="space-y-4 print:space-y-2">
+        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:block print:text-small">
+          <div className="order-last space-y-5 print:float-right print:ml-4">
+            <MarkedPanel resolved={resolved} unit={unit} />
+            {resolved.alsoOn && <MarkedPanel resolved={{ ...resolved, card: resolved.alsoOn }} unit={unit} />}
+          </div>
+          <ol className="space-y-4 print:space-y-1">
             {sheet.steps.map((step, i) => (
               <StepRow
                 key={step.key}
                 step={step}
+                recipeId={recipe.id}
                 tool={recipe.tool}
                 number={i + 1}
                 onNote={(note) => setNote(step.key, note)}
               />
             ))}
           </ol>
-          <MarkedPanel resolved={resolved} unit={unit} />
         </div>
-        <footer className="mt-6 break-inside-avoid space-y-2 print:mt-3 border-t border-line pt-4">
+        <footer className="mt-6 break-inside-avoid space-y-2 print:mt-2 print:space-y-0.5 print:pt-2 print:text-small border-t border-line pt-4">
           {sheet.cautions.map((caution) => (
             <p key={caution}>
               <strong>Take care.</strong> {caution}
@@ -105,7 +110,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
 
 /** The sheet as a PDF with the panel at true size. */
 function PdfMenu({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
-  const pace = usePace();
+  const maker = useMaker();
   const { make: begin, progress } = usePaperWork(
     'Making the PDF',
     'The PDF could not be made. Reload the page and try again; the recipe is saved.',
@@ -115,7 +120,7 @@ function PdfMenu({ resolved, unit }: { readonly resolved: ResolvedRecipe; readon
       download(
         `${fileNameOf(resolved.recipe.name)}.pdf`,
         'application/pdf',
-        await worker.pdf(resolved, unit, pace, paper, onProgress),
+        await worker.pdf(resolved, unit, maker, paper, onProgress),
       ),
     );
   return (
@@ -141,7 +146,7 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
   const height = Math.round((PICTURE_WIDTH * recipe.panel.height) / recipe.panel.width);
   const scale = PICTURE_WIDTH / recipe.panel.width;
   const level = lie?.isHorizontal && lie.toward.x === 0;
-  const marks = lie ? jointSpans(recipe).flatMap(({ start, end }) => [start, end]) : [];
+  const marks = lie ? givenMarks(recipe, lie, unit) : [];
   return (
     <figure className="pr-14 [print-color-adjust:exact]">
       <div className="relative" style={{ width: PICTURE_WIDTH, height }}>
@@ -158,7 +163,7 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
             viewBox={`0 0 ${recipe.panel.width} ${recipe.panel.height}`}
             className="absolute inset-0 size-full overflow-hidden"
           >
-            {marks.map((along) => (
+            {marks.map(({ along }) => (
               <path
                 key={along}
                 d={lie.trace(along)}
@@ -171,7 +176,7 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
           </svg>
         )}
         {lie &&
-          marks.map((along) => (
+          marks.map(({ along, name }) => (
             <span
               key={along}
               className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-tiny text-black'}`}
@@ -182,12 +187,13 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
               }
             >
               {level && <span className="h-px w-3 bg-text" />}
-              {formatBare(lie.markOf(along), unit)}
+              {name}
             </span>
           ))}
       </div>
       <figcaption className="mt-2 max-w-48 text-mute">
-        Dried{lie ? `; marks in ${unit} ${lie.measuredFrom}` : ''}
+        On {resolved.card.name}, dried
+        {level ? `; marks in ${unit} from the foot` : lie ? '; its marks by their names' : ''}
       </figcaption>
     </figure>
   );

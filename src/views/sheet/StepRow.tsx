@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { LayOutList } from '../../app/LayOutList';
 import { TOOLS, type ToolId } from '../../core/recipe/tools/tools';
 import type { Step } from '../../core/sheet/desk';
 import { describeMinutes } from '../../core/sheet/times';
@@ -7,18 +8,19 @@ import { InkDot } from '../../ui/InkDot';
 
 interface Props {
   readonly step: Step;
+  readonly recipeId: string;
   readonly tool: ToolId;
   readonly number: number;
   readonly onNote: (note: string) => void;
 }
 
 /** One step of the sheet, with a note of the maker's own. */
-export function StepRow({ step, tool, number, onNote }: Props) {
+export function StepRow({ step, recipeId, tool, number, onNote }: Props) {
   return (
     <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
       <div>
-        <h2 className="flex flex-wrap items-center gap-2 text-section leading-6 font-semibold">
+        <h2 className="flex flex-wrap items-center gap-2 text-section leading-6 font-semibold print:text-base print:leading-5">
           {step.ink && <InkDot ink={step.ink} className="size-4" />}
           {step.title}
           {step.brush && (
@@ -27,9 +29,10 @@ export function StepRow({ step, tool, number, onNote }: Props) {
             </span>
           )}
         </h2>
-        <p className="text-lead">{step.work}</p>
+        <p className="text-lead print:text-small">{step.work}</p>
+        {step.layOut && <LayOutList recipeId={recipeId} things={step.layOut} />}
         {step.care.map((line) => (
-          <p key={line} className="text-mute">
+          <p key={line} className="text-mute print:mr-1 print:inline">
             {line}
           </p>
         ))}
@@ -74,7 +77,7 @@ function Note({
       />
     );
   return (
-    <p className="mt-0.5 flex items-baseline gap-2">
+    <p className={`mt-0.5 flex items-baseline gap-2 ${note ? '' : 'print:hidden'}`}>
       {note && <em>{note}</em>}
       <Button
         look="bare"

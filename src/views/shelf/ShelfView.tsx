@@ -12,6 +12,7 @@ import { usualCard } from '../../core/recipe/newRecipe';
 import { InUse } from '../../data/inUse';
 import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
+import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
 import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
@@ -20,6 +21,7 @@ import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, SORTS, type SortB
 import { GapsPlane } from './GapsPlane';
 import { InkForm } from './InkForm';
 import { InkList } from './InkList';
+import { OwnedBrushes } from './OwnedBrushes';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
@@ -42,6 +44,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const [edited, setEdited] = useState<Ink | 'new'>();
   const [importing, setImporting] = useState(false);
   const [sampling, setSampling] = useState(false);
+  const [counting, setCounting] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
   const save = async (ink: Ink) => {
@@ -103,10 +106,17 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           <span className="text-mute">dried on</span>
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>
-        <Button onClick={exportAll}>Export as a table</Button>
-        <Button onClick={exportPalette}>Export as a palette</Button>
+        <Menu
+          items={[
+            { label: 'As a table', onSelect: () => void exportAll() },
+            { label: 'As a palette', onSelect: () => void exportPalette() },
+          ]}
+        >
+          Export
+        </Menu>
         <Button onClick={() => setImporting(true)}>Import</Button>
         <Button onClick={() => setSampling(true)}>From a swatch sheet</Button>
+        <Button onClick={() => setCounting(true)}>Brushes I own</Button>
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
         </Button>
@@ -125,6 +135,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           <SwatchReader purpose="many" onUse={addRead} onClose={() => setSampling(false)} />
         </Suspense>
       )}
+      {counting && <OwnedBrushes onClose={() => setCounting(false)} />}
       {importing && <TableImport inks={shelf.inks} onKeep={keepAll} onClose={() => setImporting(false)} />}
     </main>
   );

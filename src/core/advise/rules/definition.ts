@@ -5,6 +5,7 @@ import type { PassReading } from '../../readings/passReadings';
 import type { Readings } from '../../readings/readings';
 import type { Recipe } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import type { Maker } from '../../sheet/compile';
 
 /** What a rule looks at: the recipe as it is judged, and what else the maker has. */
 export interface RuleInput {
@@ -16,6 +17,8 @@ export interface RuleInput {
   readonly cards: readonly Card[];
   /** What lengths are told in. */
   readonly unit: Unit;
+  /** The maker's own times and brushes; the usual ones where left out. */
+  readonly maker?: Maker;
 }
 
 /** Something to mind, and how it can be mended by one press, where it can. */
@@ -23,7 +26,15 @@ export interface Finding {
   /** The same as long as it is the same finding. */
   readonly key: string;
   readonly message: string;
-  readonly fix?: { readonly label: string; readonly apply: (recipe: Recipe) => Recipe };
+  readonly fix?: Fix;
+  /** Other ways to mend it, the next best first. */
+  readonly others?: readonly Fix[];
+}
+
+/** A press that mends. */
+export interface Fix {
+  readonly label: string;
+  readonly apply: (recipe: Recipe) => Recipe;
 }
 
 /** A rule of the trade. Adding one is adding one of these in a file of its own, and a line in the list. */

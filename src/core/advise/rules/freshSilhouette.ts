@@ -1,6 +1,6 @@
-import { addPass, movePass } from '../../recipe/editPasses';
-import { heatSet } from '../../recipe/passes/heatSet';
-import { PASS_KINDS } from '../../recipe/passes/passes';
+import { setPlacements } from '../../recipe/editPasses';
+import { isOfKind, PASS_KINDS } from '../../recipe/passes/passes';
+import { silhouette } from '../../recipe/passes/silhouette';
 import { passesInOrder } from '../../recipe/recipe';
 import type { Rule } from './definition';
 
@@ -10,7 +10,8 @@ export const freshSilhouette: Rule = {
   check: ({ resolved: { recipe } }) => {
     const passes = passesInOrder(recipe);
     return passes.flatMap((pass, at) => {
-      if (!PASS_KINDS[pass.kind].smudges) return [];
+      if (!isOfKind(pass, silhouette) || pass.placements.every(({ params }) => params.set !== 'left'))
+        return [];
       const after = passes.slice(at + 1);
       const rub = after.findIndex(({ kind }) => PASS_KINDS[kind].rubs);
       const set = after.findIndex(({ kind }) => PASS_KINDS[kind].sets);
@@ -22,12 +23,8 @@ export const freshSilhouette: Rule = {
           message: `${PASS_KINDS[next.kind].label} rubs over the fresh silhouette and smudges it. Heat-set it first.`,
           fix: {
             label: 'Heat-set it first',
-            apply: (current) => {
-              const added = addPass(current, heatSet.id);
-              const set = added.passes.find(({ id }) => !current.passes.some((other) => other.id === id));
-              const place = added.passes.findIndex(({ id }) => id === pass.id) + 1;
-              return set ? movePass(added, set.id, place) : current;
-            },
+            apply: (current) =>
+              setPlacements<typeof silhouette>(current, pass.id, { params: { set: 'heat' } }),
           },
         },
       ];

@@ -5,8 +5,10 @@ import type { PassReading } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { addRung } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { darkGround } from './darkGround';
 import type { Finding, Rule, RuleInput } from './definition';
 import { lostImage } from './lostImage';
+import { lostInk } from './lostInk';
 import { muddyJoint } from './muddyJoint';
 import { nearestCard, nearestShowing } from './nearest';
 
@@ -89,6 +91,40 @@ describe('a silhouette that does not read', () => {
   });
 });
 
+describe('an ink lost on the card', () => {
+  const kraft = { ...WHITE_CARD, id: 'kraft', name: 'kraft', colour: '#b08d64', finish: 'kraft' } as const;
+  const pale = ink('Gorse Pale', '#f6e4b0', 'dye');
+  const lost = resolvedOf([pale, tarn], kraft);
+  const green = ink('Alder', '#3f8a4a', 'pigment');
+  const golden = ink('Lantern', '#ffd800', 'pigment');
+
+  test('gives way to one of its own hue, and to none where there is none: a green is no yellow', () => {
+    const [finding] = check(lostInk, lost, { shelf: [green, golden] });
+    expect(finding?.message).toMatch(/^Gorse Pale, a dye, is lost on kraft/);
+    expect(finding?.fix?.label).toBe('Put Lantern there');
+    const [none] = check(lostInk, lost, { shelf: [green] });
+    expect(none?.message).toMatch(/is lost on kraft/);
+    expect(none?.fix).toBeUndefined();
+  });
+});
+
+describe('a resist on too dark a ground', () => {
+  const [deep] = [ink('Sloe', '#1d1f3a', 'dye')];
+  const resisted = withPass(resolvedOf([ink('Wine', '#5a2030'), tarn]), 'clearResist', {
+    ...(design ? { design } : {}),
+  });
+  const coated = (strength: number) => withPass(resisted, 'coat', { ink: deep, params: { strength } });
+  const told = (strength: number) =>
+    check(darkGround, coated(strength), {
+      shelf: [deep],
+      passes: [reading('clearResist-1', [1.2])],
+    })[0];
+  test('is not told to lay the coat that lies there already', () => {
+    expect(told(100)?.fix).toBeUndefined();
+    expect(told(100)?.message).toMatch(/Three light inks under one dark/);
+  });
+});
+
 describe('a muddy joint', () => {
   const [red, green] = [ink('Hawberry', '#b3262f'), ink('Alder', '#5b8f3a')] as const;
   const muddy = resolvedOf([red, green]);
@@ -111,7 +147,22 @@ describe('a muddy joint', () => {
     expect(addRung(full.recipe, 1, 'x').rungs).toHaveLength(5);
     const [told] = check(muddyJoint, full, { shelf: [brown] });
     expect(told?.message).toContain('where they meet');
-    expect(told?.fix).toBeUndefined();
+    // There is no room for an ink or a strip between: only a narrower joint is left.
+    expect([told?.fix?.label, told?.others]).toEqual(['Make the joint narrow', undefined]);
+    const narrowed = told?.fix?.apply(full.recipe) ?? full.recipe;
+    expect(narrowed.joints[0]?.width).toBeLessThan(5);
+    const [left] = check(muddyJoint, { ...full, recipe: narrowed });
+    expect(left?.fix).toBeUndefined();
+  });
+
+  test('may be left bare between, or made narrow', () => {
+    const [finding] = check(muddyJoint, muddy);
+    expect(finding?.others?.map(({ label }) => label)).toEqual([
+      'Leave a bare strip between',
+      'Make the joint narrow',
+    ]);
+    const [bare] = finding?.others ?? [];
+    expect(bare?.apply(muddy.recipe).rungs.map(({ inkId }) => inkId)).toContain('bare-card');
   });
 });
 

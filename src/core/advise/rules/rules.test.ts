@@ -125,18 +125,6 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       'clings',
       /Saggar Deep, a pigment, clings to the resist/,
     ],
-    [
-      'powder still warm',
-      withPass(
-        withPass(pale, 'clearResist', { design: drawn('glaze-drips'), params: { cool: 'no' } }),
-        'coat',
-        {
-          ink: inkOf('tarn-deep'),
-        },
-      ),
-      'warm',
-      /still warm/,
-    ],
     ['a coat too light for its ground', coated('thrift-mid'), 'dark ground', /reads at only/],
     ['a resist with nothing over it', resist, 'dark ground', /Nothing dark lies over/],
     [
@@ -191,7 +179,11 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
     [
       'a fresh silhouette rubbed',
       withPass(
-        withPass(pale, 'silhouette', { ink: inkOf('soot-line'), design: drawn('bottle-kiln') }),
+        withPass(pale, 'silhouette', {
+          ink: inkOf('soot-line'),
+          design: drawn('bottle-kiln'),
+          params: { set: 'left' },
+        }),
         'coat',
         {
           ink: inkOf('tarn-deep'),

@@ -10,24 +10,29 @@ import { hidden } from './hidden';
 import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
 import { muddyJoint } from './muddyJoint';
+import { oneDrop } from './oneDrop';
+import { otherBase } from './otherBase';
 import { outerEdge } from './outerEdge';
 import { overlapping } from './overlapping';
 import { paleEdge } from './paleEdge';
 import { sharedWhite } from './sharedWhite';
 import { smallStencil } from './smallStencil';
+import { soaked } from './soaked';
 import { sprayed } from './sprayed';
 import { thinCard } from './thinCard';
-import { warmPowder } from './warmPowder';
+import { undoable } from './undoable';
 import { wetWhite } from './wetWhite';
 
 /** Every rule, a line each, the weightiest first. */
 export const RULES: readonly Rule[] = [
+  undoable,
   lostInk,
+  otherBase,
   darkCard,
   badCard,
   thinCard,
+  soaked,
   clingingCoat,
-  warmPowder,
   darkGround,
   lostImage,
   freshSilhouette,
@@ -35,6 +40,7 @@ export const RULES: readonly Rule[] = [
   alikeRungs,
   wetWhite,
   sharedWhite,
+  oneDrop,
   overlapping,
   outerEdge,
   smallStencil,

@@ -20,6 +20,8 @@ export interface Finish {
   readonly fibres: number;
   /** How the brush should move, as the sheet says it. */
   readonly stroke: string;
+  /** Its grain is only filled by moving every way, also where ink is gone back over. */
+  readonly everyWay?: true;
   /** How it takes ink: well, with care, or badly; and why. */
   readonly takes: 'well' | 'with care' | 'badly';
   readonly description: string;
@@ -61,6 +63,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     grain: 0.7,
     fibres: 0,
     stroke: EVERY_WAY,
+    everyWay: true,
     takes: 'well',
     description:
       'A slight tooth, filled by circles in every direction; hybrid inks blend better on it, and it takes water.',
@@ -84,6 +87,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     grain: 1.1,
     fibres: 0,
     stroke: EVERY_WAY,
+    everyWay: true,
     takes: 'with care',
     description: 'Bumps show and specks stay bare: only where that is wanted.',
     wets: true,

@@ -18,7 +18,8 @@ export const PLACE_PARAMS = {
     initial: ({ width }: Size) => width / 2,
   },
   y: {
-    label: 'From the top',
+    label: 'From the foot',
+    toldFrom: 'foot',
     unit: 'mm',
     min: -200,
     max: 620,

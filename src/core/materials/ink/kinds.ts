@@ -4,6 +4,14 @@ export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' |
 /** Brushes are shared inside a set and never across sets. */
 export type BrushSet = 'dye and hybrid' | 'pigment' | 'fluorescent' | 'white only' | 'stamp' | 'none';
 
+/** The sets of which a maker counts brushes. */
+export const BRUSH_SETS = [
+  'dye and hybrid',
+  'pigment',
+  'fluorescent',
+  'white only',
+] as const satisfies readonly BrushSet[];
+
 export interface InkKind {
   readonly id: InkKindId;
   /** As the interface says it. */

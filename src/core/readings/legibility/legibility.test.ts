@@ -87,7 +87,7 @@ test('only what is owned is ranked as a coat; a black dye stands beside a shelf 
   expect(withBlack([...DEMO_INKS, { ...black, wished: true }])).toContain(BLACK_DYE);
 });
 
-test('the calmest place lies in the panel, reads throughout where any place does, and is as even as any', () => {
+test('the calmest place lies in the panel, reads throughout where any place does, and is as even as the evenest', () => {
   const resolved = resolvedOf([pale[0] as (typeof pale)[number], ...dark.slice(0, 2)], WHITE_CARD, {
     joints: [{ width: 40 }, { width: 20 }],
   });

@@ -1,11 +1,8 @@
-import { choice } from '../../base/params';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { definePass } from './definition';
+import { BUFFING, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
-import { describeAllPlaced } from './words';
-
-/** Long enough for melted powder to cool, minutes; common practice. */
-const COOL_MINUTES = 1;
+import { describeAllPlaced, stampsOf } from './words';
 
 /** A design clear-embossed on the dried blend: what is laid over it later is wiped off the design. */
 export const clearResist = definePass({
@@ -16,36 +13,23 @@ export const clearResist = definePass({
   stage: 'over',
   design: { use: 'image', starts: 'reeds' },
   placements: { max: 6, noun: 'impression' },
-  params: {
-    ...IMAGE_PARAMS,
-    cool: choice('Cools', { no: 'not at all', minute: 'for a minute' }, 'minute'),
-  },
+  params: IMAGE_PARAMS,
   needsDry: true,
   keepsGround: true,
   finestLine: 0.3,
   layOn: (context) =>
     guardedBy(context, { keepsOff: (kind) => 1 - INK_KINDS[kind].clings, lasts: 'for good' }),
-  steps: (contexts, unit) => {
-    const cools = contexts.every(({ params }) => params.cool === 'minute');
-    return [
-      {
-        title: 'Emboss the resist',
-        work: `Anti-static pouch. ${describeAllPlaced(contexts, unit)}, in clear embossing ink. Clear powder, tap off, heat until it melts.`,
-        care: ['Brush off stray grains before the heat: each one keeps its own speck.'],
-        minutes: 3.5,
-        dangers: ['heat', 'powder'],
-      },
-      ...(cools
-        ? [
-            {
-              title: 'Cool',
-              work: 'Flat, until the design is no longer warm to the touch.',
-              care: ['Ink sticks to powder that is still warm.'],
-              minutes: COOL_MINUTES,
-              waits: 'air',
-            } as const,
-          ]
-        : []),
-    ];
-  },
+  steps: (contexts, unit) => [
+    {
+      title: 'Emboss the resist',
+      work: `Anti-static pouch. ${describeAllPlaced(contexts, unit)}, in clear embossing ink. Clear powder, tap off, heat until it melts.`,
+      care: ['Brush off stray grains before the heat: each one keeps its own speck.'],
+      minutes: 3.5,
+      does: ['cover', 'melt'],
+      needs: [...stampsOf(contexts), ...EMBOSSING],
+      dangers: ['heat', 'powder'],
+    },
+    COOLING,
+  ],
+  later: () => [{ when: 'inked', step: BUFFING }],
 });

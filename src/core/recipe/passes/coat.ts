@@ -30,9 +30,7 @@ export const coat = definePass({
         strength >= FULL_FROM
           ? 'All over, one full coat, from edge to edge.'
           : `All over with a light hand, about ${percent(strength)} of a full coat, from edge to edge.`,
-      care: [
-        'A juicy pad and even pressure: the coat has to cover without stopping. Buff what lies on a resist with a soft dry cloth.',
-      ],
+      care: ['A juicy pad and even pressure: the coat has to cover without stopping.'],
       minutes: 2.5,
     })),
 });

@@ -49,6 +49,12 @@ export interface PlacedPass {
 /** What a step can hurt with; each is cautioned against once a sheet. */
 export type Danger = 'heat' | 'blade' | 'steel' | 'powder';
 
+/**
+ * What a step does to the panel: lays or stamps what comes next among the effects of its pass, wets it, covers it (with a
+ * mask, or a design melted on) and takes the cover off again, buffs what lies on it, lets it cool or dry.
+ */
+export type PassDeed = 'lay' | 'stamp' | 'wet' | 'cover' | 'melt' | 'uncover' | 'buff' | 'cool' | 'dry';
+
 /** A piece of a pass's work, in words. */
 export interface PassStep {
   readonly title: string;
@@ -60,7 +66,30 @@ export interface PassStep {
   readonly placement?: string;
   /** Waiting, not working; `heat` where it is done with the heat tool, at the maker's own pace. */
   readonly waits?: 'air' | 'heat';
+  /** What is done to the panel, one thing after another; where left out it is laid, or where it waits dries. */
+  readonly does?: readonly PassDeed[];
+  /** What has to lie ready, beside inks and brushes. */
+  readonly needs?: readonly string[];
+  /** The whole ladder is laid once more, right after it: on the panel, or on a piece of its own. */
+  readonly ladder?: { readonly on: 'the panel' | 'a strip'; readonly size?: Size };
   readonly dangers?: readonly Danger[];
+}
+
+/** A step of a pass that comes only after other work has been done. */
+export interface LaterStep {
+  /**
+   * As soon as the blend is down; once it has dried; after each ink that is laid over it; or after so many passes that
+   * follow.
+   */
+  readonly when: 'blended' | 'dry' | 'inked' | number;
+  readonly step: PassStep;
+}
+
+/** How a pass changes the way the tool lays the ladder: what streaks, patches and open time come to, 1 being as always. */
+export interface LayingChange {
+  readonly streaks: number;
+  readonly mottle: number;
+  readonly opens: number;
 }
 
 /** What is so of every pass of a kind, for whoever must know it without knowing which kind it is. */
@@ -84,8 +113,6 @@ export interface PassFacts {
   readonly frames?: true;
   /** It rubs or wets the face of the panel, and smudges what is not set. */
   readonly rubs?: true;
-  /** Fresh, it smudges under whatever rubs it. */
-  readonly smudges?: true;
   /** It only dries what is wet. */
   readonly sets?: true;
   /** It wets the card through. */
@@ -113,6 +140,10 @@ export interface PassKind<
   layOn(context: PlacementContext<Specs>): PlacedPass;
   /** The work of all its placements, in order. */
   steps(contexts: readonly PlacementContext<Specs>[], unit: Unit): readonly PassStep[];
+  /** How it changes the laying of the ladder itself. */
+  changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
+  /** What it leaves to be done later. */
+  later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
 }
 
 interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
@@ -122,6 +153,10 @@ interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
   readonly design?: Drawn;
   layOn(context: PlacementContext<Specs>): PlacedPass;
   steps(contexts: readonly PlacementContext<Specs>[], unit: Unit): readonly PassStep[];
+  /** How it changes the laying of the ladder itself. */
+  changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
+  /** What it leaves to be done later. */
+  later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
 }
 
 /** Writes down a kind of pass; its parameters, and whether it takes an ink and a design, are inferred. */

@@ -2,7 +2,7 @@ import { formatBare, formatLength } from '../../base/length';
 import { choice } from '../../base/params';
 import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
-import { definePass } from './definition';
+import { definePass, type PassStep } from './definition';
 import { DRY, type FilmEffect } from './effects';
 import { describePlace } from './words';
 
@@ -35,7 +35,8 @@ export const greetingStrip = definePass({
   params: {
     x: { label: 'From the left', unit: 'mm', min: 0, max: 420, step: 0.5, initial: ({ width }) => width / 2 },
     y: {
-      label: 'From the top',
+      label: 'From the foot',
+      toldFrom: 'foot',
       unit: 'mm',
       min: 0,
       max: 420,
@@ -96,11 +97,55 @@ export const greetingStrip = definePass({
     };
   },
   steps: (contexts, unit) =>
-    contexts.map(({ params: { x, y, width, height, shadow }, panel }) => ({
-      title: 'Greeting strip',
-      work: `Blend a strip of the same card along its length by the same recipe, and cut it ${formatBare(width, unit)} × ${formatLength(height, unit)}; lay its middle ${describePlace(x, y, panel, unit)}${shadow === 'black' ? ', over a black one of the same size set a hair to the right and down' : ''}.`,
-      care: ['Letter and cut it before it is stuck down.'],
-      minutes: 3,
-      dangers: ['blade'],
-    })),
+    contexts.flatMap(({ id, params: { x, y, width, height, shadow, way }, panel }): PassStep[] => {
+      const size = `${formatBare(width, unit)} × ${formatLength(height, unit)}`;
+      const shadowed = shadow === 'black';
+      return [
+        {
+          title: 'Greeting strip',
+          work: `A piece of the same card a little larger than ${size}, the first ink at its ${way}.`,
+          care: ['Cut it larger than its die all round: its edges will be fingered.'],
+          minutes: 1,
+          does: [],
+          needs: ['strip of the same card'],
+          ladder: { on: 'a strip', size: { width: height, height: width } },
+        },
+        {
+          title: 'Dry the strip',
+          work: 'Heat tool, face then back, until it is no longer cool to the touch.',
+          care: [],
+          minutes: 1,
+          waits: 'heat',
+          does: [],
+          needs: ['heat tool'],
+          dangers: ['heat'],
+        },
+        {
+          title: 'Letter the strip',
+          work: 'Stamp or emboss the greeting in the middle, and let it set.',
+          care: ['Letter before you cut: the die is laid to the words.'],
+          minutes: 2,
+          does: [],
+          needs: ['greeting stamp and its ink'],
+        },
+        {
+          title: 'Cut the strip',
+          work: `To its die, ${size}${shadowed ? ', and once more from black card' : ''}.`,
+          care: [],
+          minutes: 1.5,
+          does: [],
+          needs: ['die and die cutter, or knife and steel rule', ...(shadowed ? ['black card'] : [])],
+          dangers: ['blade'],
+        },
+        {
+          title: 'Lay the strip on',
+          work: `Its middle ${describePlace(x, y, panel, unit)}${shadowed ? ', over the black one set a hair to the right and down' : ''}.`,
+          care: [],
+          minutes: 1,
+          placement: id,
+          does: shadowed ? ['lay', 'dry', 'lay', 'dry'] : ['lay', 'dry'],
+          needs: ['glue or foam pads'],
+        },
+      ];
+    }),
 });

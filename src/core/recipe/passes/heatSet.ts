@@ -19,6 +19,7 @@ export const heatSet = definePass({
       care: ['Let it cool before the next ink. Air keeps more colour.'],
       minutes: 1.5,
       waits: 'heat',
+      needs: ['heat tool'],
       dangers: ['heat'],
     },
   ],

@@ -38,5 +38,6 @@ export const horizon = definePass({
       work: `Mask above ${formatLength(Math.min(params.height, panel.height), unit)} from the foot with straight scrap or low-tack tape; solid below it, right up to the mask.`,
       care: ['Brush away from the mask, never toward it. Lift the mask before the ink has dried.'],
       minutes: 2,
+      needs: ['low-tack tape or straight scrap'],
     })),
 });

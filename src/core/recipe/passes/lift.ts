@@ -1,8 +1,9 @@
-import { definePass } from './definition';
+import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { takenAfter } from './water';
-import { describePlaced } from './words';
+import { steelOf } from './stencil';
+import { DRY_AFTER_WATER, takenAfter } from './water';
+import { describePlaced, stencilsOf } from './words';
 
 /** A damp cloth takes ink off again, through a stencil or all over. */
 export const lift = definePass({
@@ -24,13 +25,19 @@ export const lift = definePass({
     ...placed(context),
     effects: [DRY, { kind: 'thin', coverAt: withinDesign(context, takenAfter(context.params.seconds)) }, DRY],
   }),
-  steps: (contexts, unit) =>
-    contexts.map((context) => ({
-      title: 'Lift',
-      placement: context.id,
-      work: `${context.design ? `Through ${describePlaced(context, unit)}` : 'All over'}: a barely damp cloth, ${context.params.seconds} s, turned to a clean part each time.`,
-      care: ['Wring it out: a wet cloth runs under the stencil. Dry at once.'],
-      minutes: 1.5,
-      dangers: context.design ? ['steel'] : [],
-    })),
+  steps: (contexts, unit) => [
+    ...contexts.map(
+      (context, i): PassStep => ({
+        title: contexts.length > 1 ? `Lift, placing ${i + 1}` : 'Lift',
+        placement: context.id,
+        work: `${context.design ? `Through ${describePlaced(context, unit)}` : 'All over'}: a barely damp cloth, ${context.params.seconds} s, turned to a clean part each time.`,
+        care: ['Wring it out: a wet cloth runs under the stencil.'],
+        minutes: 1.5,
+        does: ['wet'],
+        needs: [...stencilsOf(contexts), 'cloth, barely damp'],
+        dangers: steelOf([context]),
+      }),
+    ),
+    DRY_AFTER_WATER,
+  ],
 });

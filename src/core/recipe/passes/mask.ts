@@ -1,6 +1,18 @@
-import { definePass } from './definition';
+import { definePass, type PassStep } from './definition';
 import { guardedBy, IMAGE_PARAMS } from './placed';
 import { describeAllPlaced } from './words';
+
+/** What a mask is cut from and with. */
+export const MASKS = ['masking paper or low-tack tape', 'knife and cutting mat'] as const;
+
+/** A mask comes off again. */
+export const LIFTING: PassStep = {
+  title: 'Lift the mask',
+  work: 'Slowly, folded back flat over itself, away from the inked side.',
+  care: [],
+  minutes: 0.5,
+  does: ['uncover'],
+};
 
 /** A cut shape on the bare card while the blend is laid: the card stays as it is under it. */
 export const mask = definePass({
@@ -18,9 +30,12 @@ export const mask = definePass({
     {
       title: 'Mask the card',
       work: `Lay down ${describeAllPlaced(contexts, unit)}.`,
-      care: ['Press its edges down with a nail, and brush away from them. Lift it once the blend is dry.'],
+      care: ['Press its edges down with a nail, and brush away from them.'],
       minutes: 2,
+      does: ['cover'],
+      needs: MASKS,
       dangers: ['blade'],
     },
   ],
+  later: () => [{ when: 'dry', step: LIFTING }],
 });

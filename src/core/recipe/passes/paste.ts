@@ -2,7 +2,8 @@ import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { describeAllPlaced } from './words';
+import { steelOf } from './stencil';
+import { describeAllPlaced, stencilsOf } from './words';
 
 /** White texture paste as a film: a thin, hiding layer. */
 const PASTE: Ink = {
@@ -48,11 +49,16 @@ export const paste = definePass({
     {
       title: 'Texture paste',
       work: `A thin coat through ${describeAllPlaced(contexts, unit)}. Stencil straight into water.`,
-      care: [
-        'Tape the stencil down. After the blend, rub the paste with a barely damp cloth so that it comes up white again.',
-      ],
+      care: ['Tape the stencil down and draw the paste over it once, flat.'],
       minutes: 3,
-      dangers: ['steel'],
+      needs: [
+        ...stencilsOf(contexts),
+        'white texture paste',
+        'palette knife',
+        'bowl of water',
+        'low-tack tape',
+      ],
+      dangers: steelOf(contexts),
     },
     {
       title: 'Dry the paste',
@@ -60,7 +66,25 @@ export const paste = definePass({
       care: ['Heat the back too, or the panel warps.'],
       minutes: 20,
       waits: 'air',
+      does: ['dry', 'cover'],
+      needs: ['heat tool'],
       dangers: ['heat'],
     },
   ],
+  later: (contexts) =>
+    contexts.some(({ params }) => params.rub > 0)
+      ? [
+          {
+            when: 'blended',
+            step: {
+              title: 'Rub the paste back',
+              work: 'A barely damp cloth over the paste alone, until it comes up white again.',
+              care: ['Wring it out first; a clean part of the cloth for each wipe.'],
+              minutes: 1.5,
+              does: ['uncover'],
+              needs: ['cloth, barely damp'],
+            },
+          },
+        ]
+      : [],
 });

@@ -2,7 +2,8 @@ import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, strengthParam, withinDesign } from './placed';
-import { describePlaced } from './words';
+import { steelOf } from './stencil';
+import { describePlaced, layAgain, stencilsOf, waitFor } from './words';
 
 /** Ink through the openings of a pattern stencil. */
 export const patternStencil = definePass({
@@ -22,14 +23,17 @@ export const patternStencil = definePass({
     effects: [DRY, { kind: 'film', coverAt: withinDesign(context, context.params.strength / 100) }],
   }),
   steps: (contexts, unit) =>
-    contexts.map((context) => ({
-      title: 'Pattern stencil',
+    contexts.map((context, i) => ({
+      title: contexts.length > 1 ? `Pattern stencil, placing ${i + 1}` : 'Pattern stencil',
       placement: context.id,
+      does: layAgain(i),
       work: `Through ${describePlaced(context, unit)}; about ${percent(context.params.strength)} of a full coat.`,
       care: [
-        'Taped down or held on a magnetic board. Nearly dry brush, straight down or in small circles; lift the stencil straight up.',
+        'Taped down or held on a magnetic board. With hardly any ink, straight down or in small circles; lift the stencil straight up.',
+        ...waitFor(i),
       ],
       minutes: 2.5,
-      dangers: ['steel'],
+      needs: [...stencilsOf(contexts), 'low-tack tape'],
+      dangers: steelOf(contexts),
     })),
 });

@@ -68,5 +68,7 @@ export const penDots = definePass({
       work: `About ${params.dots} dots of the ${PENS[params.pen].name} pen, ${formatFine(params.size, unit)} across.`,
       care: ['Last of all. Leave a plain area for the eye to rest and for the greeting.'],
       minutes: 2,
+      does: ['lay', 'dry'],
+      needs: [`${PENS[params.pen].name} pen`],
     })),
 });

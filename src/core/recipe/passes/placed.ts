@@ -11,11 +11,12 @@ import {
 } from '../../materials/design/placement';
 import type { PlacedPass } from './definition';
 import { type CoverAt, DRY, type GuardEffect } from './effects';
+import { MATERIAL_PARAM } from './stencil';
 
 /** The parameters of a stamped, embossed or masked image. */
 export const IMAGE_PARAMS = { ...PLACE_PARAMS, ...SIZE_PARAM };
 /** The parameters of a stencil: also whether it is moved on. */
-export const STENCIL_PARAMS = { ...IMAGE_PARAMS, ...REPEAT_PARAMS };
+export const STENCIL_PARAMS = { ...IMAGE_PARAMS, ...REPEAT_PARAMS, ...MATERIAL_PARAM };
 /** A coat's strength, per cent of a full one. */
 export const strengthParam = (initial: number, min = 5) =>
   ({

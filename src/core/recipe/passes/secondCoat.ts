@@ -1,3 +1,4 @@
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { strengthParam } from './placed';
@@ -16,12 +17,12 @@ export const secondCoat = definePass({
     const coats = params.strength / 100;
     return { borders: [], effects: [DRY, { kind: 'ladder', coverAt: () => coats }], traces: [] };
   },
-  steps: () => [
-    {
+  steps: (contexts) =>
+    contexts.map(({ params: { strength } }) => ({
       title: 'Second coat',
-      work: 'The same inks in the same order over the dried blend, to the same marks.',
-      care: ['Same brushes. Fresh ink on dry looks darker for a while, then settles.'],
-      minutes: 6,
-    },
-  ],
+      work: `The same inks in the same order to the same marks, with a light hand: about ${percent(strength)} of the first coat.`,
+      care: ['Fresh ink on dry looks darker for a while, then settles.'],
+      minutes: 0.5,
+      ladder: { on: 'the panel' },
+    })),
 });

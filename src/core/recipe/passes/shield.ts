@@ -1,4 +1,5 @@
 import { definePass } from './definition';
+import { LIFTING, MASKS } from './mask';
 import { guardedBy, IMAGE_PARAMS } from './placed';
 import { describeAllPlaced } from './words';
 
@@ -17,16 +18,17 @@ export const shield = definePass({
   needsDry: true,
   finestLine: 1,
   layOn: (context) => guardedBy(context, { keepsOff: () => 1, lasts: context.params.passes }),
-  steps: (contexts, unit) => {
-    const passes = Math.max(...contexts.map(({ params }) => params.passes));
-    return [
-      {
-        title: 'Mask the blend',
-        work: `Lay down ${describeAllPlaced(contexts, unit)}; lift after ${passes === 1 ? 'the next pass' : `the next ${passes} passes`}.`,
-        care: ['Try the tape on scrap of the same card first: it must not take ink along.'],
-        minutes: 2,
-        dangers: ['blade'],
-      },
-    ];
-  },
+  steps: (contexts, unit) => [
+    {
+      title: 'Mask the blend',
+      work: `Lay down ${describeAllPlaced(contexts, unit)}.`,
+      care: ['Try the tape on scrap of the same card first: it must not take ink along.'],
+      minutes: 2,
+      does: ['cover'],
+      needs: MASKS,
+      dangers: ['blade'],
+    },
+  ],
+  later: (contexts) =>
+    contexts.map(({ id, params }) => ({ when: params.passes, step: { ...LIFTING, placement: id } })),
 });

@@ -2,9 +2,10 @@ import type { Size } from '../../base/geometry';
 import { formatRough } from '../../base/length';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
-import { definePass } from './definition';
+import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { borderOfDrops, type Drop } from './scattered';
+import { DRY_AFTER_WATER, DRY_BY_ITSELF } from './water';
 
 /** What becomes of the drops: how much a drop's middle loses, and how much its rim gains. Common practice, sizes by eye. */
 const AFTER = {
@@ -71,12 +72,17 @@ export const splash = definePass({
     };
   },
   steps: (contexts, unit) =>
-    contexts.map(({ params }) => ({
-      title: 'Splashes',
-      work: `About ${params.drops} drops of water flicked or sprayed from ${formatRough(params.distance, unit)}; ${AFTER[params.after].label}.`,
-      care: [
-        'Near by the drops fall coarse, from afar fine. Keep spray away from a mains tool, and dry your hands.',
-      ],
-      minutes: 1,
-    })),
+    contexts.flatMap(({ params }): PassStep[] => [
+      {
+        title: 'Splashes',
+        work: `About ${params.drops} drops of water flicked or sprayed from ${formatRough(params.distance, unit)}; ${AFTER[params.after].label}.`,
+        care: [
+          'Near by the drops fall coarse, from afar fine. Keep spray away from a mains tool, and dry your hands.',
+        ],
+        minutes: 1 + (params.after === 'minute' ? 1 : 0),
+        does: ['wet'],
+        needs: ['water spray', 'white kitchen paper'],
+      },
+      params.after === 'dried' ? DRY_BY_ITSELF : DRY_AFTER_WATER,
+    ]),
 });

@@ -1,6 +1,7 @@
 import { definePass } from './definition';
+import { BUFFING, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
-import { describeAllPlaced } from './words';
+import { describeAllPlaced, stampsOf } from './words';
 
 /** What of a blend does not stay on a raised, clear design once it has been buffed at once; common practice. */
 const BUFFED = 0.985;
@@ -22,11 +23,13 @@ export const toneResist = definePass({
     {
       title: 'Emboss the tone resist',
       work: `${describeAllPlaced(contexts, unit)}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
-      care: [
-        'Let it cool for a minute before any ink. Buff the design with a soft dry cloth after each ink.',
-      ],
+      care: [],
       minutes: 3.5,
+      does: ['cover', 'melt'],
+      needs: [...stampsOf(contexts), ...EMBOSSING],
       dangers: ['heat', 'powder'],
     },
+    COOLING,
   ],
+  later: () => [{ when: 'inked', step: BUFFING }],
 });

@@ -2,7 +2,7 @@ import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, strengthParam, withinDesign } from './placed';
-import { describeAllPlaced } from './words';
+import { describePlaced, layAgain, stampsOf, waitFor } from './words';
 
 /** A stamp inked with the same ink as the ground under it, each band with its own. */
 export const toneStamp = definePass({
@@ -19,12 +19,17 @@ export const toneStamp = definePass({
     ...placed(context),
     effects: [DRY, { kind: 'ladder', coverAt: withinDesign(context, context.params.strength / 100) }],
   }),
-  steps: (contexts, unit) => [
-    {
-      title: 'Tone on tone',
-      work: `${describeAllPlaced(contexts, unit)}: ink each part of the stamp with the ink of the band it falls on, about ${percent(contexts[0]?.params.strength ?? 0)} of a full coat.`,
-      care: ['Use the edge of the pad to meet the bands. Subtle on deep inks; a pale ink hardly shows.'],
+  steps: (contexts, unit) =>
+    contexts.map((context, i) => ({
+      title: contexts.length > 1 ? `Tone on tone, impression ${i + 1}` : 'Tone on tone',
+      placement: context.id,
+      work: `${describePlaced(context, unit)}: ink each part of the stamp with the ink of the band it falls on, about ${percent(context.params.strength)} of a full coat.`,
+      care: [
+        'Use the edge of the pad to meet the bands. Subtle on deep inks; a pale ink hardly shows.',
+        ...waitFor(i),
+      ],
       minutes: 3,
-    },
-  ],
+      does: layAgain(i, 'stamp'),
+      needs: stampsOf(contexts),
+    })),
 });

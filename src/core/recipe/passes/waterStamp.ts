@@ -1,8 +1,8 @@
-import { definePass } from './definition';
+import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
-import { takenAfter } from './water';
-import { describePlaced } from './words';
+import { DRY_AFTER_WATER, takenAfter } from './water';
+import { describePlaced, stampsOf } from './words';
 
 /** Water under a still stamp takes less than a rubbing cloth does: this part of it. */
 const STILL = 0.7;
@@ -32,12 +32,18 @@ export const waterStamp = definePass({
       DRY,
     ],
   }),
-  steps: (contexts, unit) =>
-    contexts.map((context, i) => ({
-      title: contexts.length > 1 ? `Water stamp, impression ${i + 1}` : 'Water stamp',
-      placement: context.id,
-      work: `${describePlaced(context, unit)}: wet the stamp, press, hold ${context.params.seconds} s, lift, blot.`,
-      care: ['Impressions beside each other, never over each other.'],
-      minutes: 1,
-    })),
+  steps: (contexts, unit) => [
+    ...contexts.map(
+      (context, i): PassStep => ({
+        title: contexts.length > 1 ? `Water stamp, impression ${i + 1}` : 'Water stamp',
+        placement: context.id,
+        work: `${describePlaced(context, unit)}: wet the stamp, press, hold ${context.params.seconds} s, lift, blot.`,
+        care: ['Impressions beside each other, never over each other.'],
+        minutes: 1,
+        does: ['wet'],
+        needs: [...stampsOf(contexts), 'water spray', 'white kitchen paper'],
+      }),
+    ),
+    DRY_AFTER_WATER,
+  ],
 });

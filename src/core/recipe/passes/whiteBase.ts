@@ -18,6 +18,7 @@ const dryFor = (minutes: number): PassStep => ({
   care: ['Laid on it wet, colour pushes the white about and sinks.'],
   minutes,
   waits: 'air',
+  needs: ['heat tool'],
   dangers: ['heat'],
 });
 

@@ -1,5 +1,7 @@
 import type { Size } from '../../base/geometry';
 import { formatLength, type Millimetres, type Unit } from '../../base/length';
+import type { Design } from '../../materials/design/design';
+import type { PassDeed } from './definition';
 import type { Placed } from './placed';
 
 /** "42 mm from the left, 60 mm from the foot". */
@@ -29,6 +31,21 @@ export function describePlaced({ design, params, panel }: PlacedOnPanel, unit: U
       : []),
   ].join(', ');
 }
+
+/** The stamp or the stencil that placements are made with, as it is laid out. */
+const toolOf =
+  (noun: string) =>
+  (contexts: readonly { readonly design?: Design }[]): string[] => [
+    ...new Set(contexts.flatMap(({ design }) => (design ? [`${noun}: ${design.name}`] : []))),
+  ];
+export const stampsOf = toolOf('stamp');
+export const stencilsOf = toolOf('stencil');
+
+/** A placing that may lie over the one before it: that has to have gone matt first. */
+export const layAgain = (place: number, deed: 'lay' | 'stamp' = 'lay'): readonly PassDeed[] =>
+  place === 0 ? [deed] : ['dry', deed];
+export const waitFor = (place: number): readonly string[] =>
+  place === 0 ? [] : ['Only once the one before has gone matt.'];
 
 /** All placements of a pass, numbered where there are several. */
 export const describeAllPlaced = (contexts: readonly PlacedOnPanel[], unit: Unit): string =>

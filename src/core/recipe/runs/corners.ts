@@ -37,6 +37,7 @@ export const corners = definePatchRun({
         return place ? [{ ...place, rung }] : [];
       }),
       soft,
+      turning: 'Turn the panel so that the corner in hand comes to your working hand.',
     };
   },
 });

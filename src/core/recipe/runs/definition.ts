@@ -55,12 +55,17 @@ export interface BandGeometry {
   readonly handleAt: (along: Millimetres) => Point;
   /** All points of the panel that lie so far along, as an SVG path in mm. */
   readonly trace: (along: Millimetres) => string;
-  /** A place along the run as the maker measures it, in mm. Its own inverse. */
-  readonly markOf: (along: Millimetres) => Millimetres;
-  /** Where the measure starts: "from the foot". */
-  readonly measuredFrom: string;
-  /** Where a band's border meets the panel's edges, where a rule along one edge is not enough. */
-  readonly crossings?: (along: Millimetres) => readonly Crossing[];
+  /**
+   * Where on the card the points so far along are marked: at least one place, on the card, told as all places are, up
+   * from the foot or in from the left. The first is the one that is typed.
+   */
+  readonly markedAt: (along: Millimetres) => readonly [MarkPlace, ...MarkPlace[]];
+  /** What a border between bands is called where one figure does not say where it lies: "line", "ring". */
+  readonly bordersAre?: string;
+  /** What else is to be found before marks can be, such as a centre. */
+  readonly middle?: Point;
+  /** How the panel is turned in the hand while it is blended. */
+  readonly turning: string;
   /** Where the first rung begins and where the last one ends, and how the brush moves toward it, in words. */
   readonly start: RunEnd;
   readonly end: RunEnd;
@@ -71,10 +76,14 @@ export interface RunEnd {
   readonly toward: string;
 }
 
-/** A point of the panel's edge, measured as a maker does: up from the foot, or from the left. */
-export interface Crossing {
-  readonly edge: 'left edge' | 'right edge' | 'top' | 'foot';
+/** A place for a mark, measured as a maker does: up from the foot, or in from the left. */
+export interface MarkPlace {
+  /** The edge or the line that it is on; absent where any upright or level line will do. */
+  readonly on?: string;
+  readonly from: 'foot' | 'left';
   readonly at: Millimetres;
+  /** The point of the same line that lies so far from there. */
+  readonly pointAt: (at: Millimetres) => Point;
 }
 
 /** Places of the inks on one panel. */
@@ -82,6 +91,8 @@ export interface PatchLayout {
   readonly places: readonly PatchPlace[];
   /** Over how many mm two neighbouring inks fade into each other. */
   readonly soft: Millimetres;
+  /** How the panel is turned in the hand while it is blended. */
+  readonly turning: string;
   /** How an unsteady hand moves the borders: the point whose ink lies here instead. Left out where it is steady. */
   readonly wander?: (x: Millimetres, y: Millimetres) => Point;
 }

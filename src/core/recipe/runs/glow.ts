@@ -1,10 +1,68 @@
 import type { Point, Size } from '../../base/geometry';
-import { defineBandRun } from './definition';
+import { defineBandRun, type MarkPlace } from './definition';
 
 const centreOf = ({ width, height }: Size, { x, y }: { readonly x: number; readonly y: number }): Point => ({
   x: (x / 100) * width,
   y: height - (y / 100) * height,
 });
+
+/**
+ * Where a ring is marked: level with the centre or upright through it, on the side with most room; a ring that has left
+ * the card there, where it meets an edge.
+ */
+function ringPlaces({ width, height }: Size, { x, y }: Point, oval: number, along: number): MarkPlace[] {
+  const level = (at: number): MarkPlace => ({
+    on: 'level with the centre',
+    from: 'left',
+    at,
+    pointAt: (to) => ({ x: to, y }),
+  });
+  const upright = (at: number): MarkPlace => ({
+    on: 'upright through the centre',
+    from: 'foot',
+    at,
+    pointAt: (to) => ({ x, y: height - to }),
+  });
+  const sides = [
+    { room: width - x, place: level(x + along) },
+    { room: x, place: level(x - along) },
+    { room: (height - y) / oval, place: upright(height - y - along * oval) },
+    { room: y / oval, place: upright(height - y + along * oval) },
+  ].toSorted((p, q) => q.room - p.room);
+  /** How far from the centre a ring meets a line that lies so far off it. */
+  const half = (off: number) => Math.sqrt(Math.max(along * along - off * off, 0));
+  const onEdges = [-1, 1].flatMap((way): MarkPlace[] => [
+    {
+      on: 'foot',
+      from: 'left',
+      at: x + way * half((height - y) / oval),
+      pointAt: (at) => ({ x: at, y: height }),
+    },
+    { on: 'top', from: 'left', at: x + way * half(y / oval), pointAt: (at) => ({ x: at, y: 0 }) },
+    {
+      on: 'left edge',
+      from: 'foot',
+      at: height - y + way * oval * half(x),
+      pointAt: (at) => ({ x: 0, y: height - at }),
+    },
+    {
+      on: 'right edge',
+      from: 'foot',
+      at: height - y + way * oval * half(width - x),
+      pointAt: (at) => ({ x: width, y: height - at }),
+    },
+  ]);
+  const reaches = (place: MarkPlace): boolean => {
+    const at = place.pointAt(place.at);
+    return Math.abs(Math.hypot(at.x - x, (at.y - y) / oval) - along) < NEAR;
+  };
+  const isOnCard = ({ from, at }: MarkPlace) =>
+    at >= -NEAR && at <= (from === 'left' ? width : height) + NEAR;
+  return [...sides.map(({ place }) => place), ...onEdges.filter(reaches)].filter(isOnCard);
+}
+
+/** A place so near a line or an edge, mm, is on it. */
+const NEAR = 1e-3;
 
 /** Rings round a centre, round or oval, measured as radii; the first rung lies in the centre. */
 export const glow = defineBandRun({
@@ -65,11 +123,14 @@ export const glow = defineBandRun({
         const [rx, ry] = [along, along * oval];
         return `M${centre.x - rx} ${centre.y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0`;
       },
-      markOf: (along) => along,
-      measuredFrom:
-        Math.abs(oval - 1) < 0.005
-          ? 'from the centre'
-          : `sideways from the centre (up and down ${oval.toFixed(2)} times as far)`,
+      markedAt: (along) => {
+        const [first] = ringPlaces(panel, centre, oval, Math.min(along, length));
+        if (!first) throw new RangeError(`no point of the panel lies ${along} mm from the centre`);
+        return [first];
+      },
+      bordersAre: 'ring',
+      middle: centre,
+      turning: 'Turn the panel as you go round.',
       start: { place: 'the centre', toward: 'inward' },
       end: { place: 'the edges', toward: 'outward' },
     };

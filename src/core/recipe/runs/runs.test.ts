@@ -98,7 +98,15 @@ describe('every run', () => {
           const { x, y } = lie.handleAt(u * lie.length);
           expect(Math.min(x, y, panel.width - x, panel.height - y)).toBeGreaterThanOrEqual(-1e-6);
           expect(lie.alongAt(x, y)).toBeCloseTo(u * lie.length, 6);
-          expect(lie.markOf(lie.markOf(along))).toBeCloseTo(along, 9);
+          // A mark is on the card, where it says, and typing what it reads finds it again.
+          for (const { from, at, pointAt } of lie.markedAt(along)) {
+            const point = pointAt(at);
+            expect(lie.alongAt(point.x, point.y)).toBeCloseTo(along, 2);
+            expect(Math.min(point.x, point.y, panel.width - point.x, panel.height - point.y)).toBeGreaterThan(
+              -0.01,
+            );
+            expect(from === 'foot' ? panel.height - point.y : point.x).toBeCloseTo(at, 6);
+          }
         },
       ),
     );
@@ -129,16 +137,16 @@ test('a slant of 0° is the straight run, and its bands meet the edges where the
   expect(flat.length).toBeCloseTo(100, 9);
   expect(flat.alongAt(13, 40)).toBeCloseTo(40, 9);
   const lie = (RUNS.slant as BandRun).layOn(panel, { angle: 30 });
-  const crossings = lie.crossings?.(50) ?? [];
+  const crossings = lie.markedAt(50);
   expect(crossings).toHaveLength(2);
-  for (const { edge, at } of crossings) {
-    const point =
-      edge === 'left edge'
+  for (const { on, at } of crossings) {
+    const [x, y] =
+      on === 'left edge'
         ? [0, 100 - at]
-        : edge === 'right edge'
+        : on === 'right edge'
           ? [80, 100 - at]
-          : [at, edge === 'top' ? 0 : 100];
-    expect(lie.alongAt(point[0] ?? 0, point[1] ?? 0)).toBeCloseTo(50, 9);
+          : [at, on === 'top' ? 0 : 100];
+    expect(lie.alongAt(x, y)).toBeCloseTo(50, 6);
   }
 });
 

@@ -46,6 +46,7 @@ export const scatter = definePatchRun({
     return {
       places,
       soft,
+      turning: 'Patch by patch, from each patch outward.',
       wander: (x, y) => ({
         x: x + far * (Math.sin(0.9 * turns * y + a) + 0.6 * Math.sin(1.7 * turns * (x + y) + b)),
         y: y + far * (Math.sin(0.8 * turns * x + c) + 0.6 * Math.sin(1.6 * turns * (x - y) + d)),

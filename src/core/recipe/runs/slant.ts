@@ -1,27 +1,44 @@
 import type { Point, Size } from '../../base/geometry';
-import { type Crossing, defineBandRun } from './definition';
+import { defineBandRun, type MarkPlace } from './definition';
 
 const DEGREE = Math.PI / 180;
 
 /** Where the line of points so far along meets the panel's edges, each point once. */
-function crossingsOf({ width, height }: Size, toward: Point, from: Point, along: number): Crossing[] {
+function crossingsOf({ width, height }: Size, toward: Point, from: Point, along: number): MarkPlace[] {
   const across = along + from.x * toward.x + from.y * toward.y;
-  const found: Crossing[] = [];
-  const add = (crossing: Crossing, most: number) => {
-    if (crossing.at >= -1e-6 && crossing.at <= most + 1e-6) found.push(crossing);
+  const found: MarkPlace[] = [];
+  const isNew = (place: MarkPlace): boolean => {
+    const { x, y } = place.pointAt(place.at);
+    return found.every((other) => {
+      const known = other.pointAt(other.at);
+      return Math.hypot(known.x - x, known.y - y) > SAME;
+    });
+  };
+  const add = (place: MarkPlace, most: number) => {
+    const at = Math.min(Math.max(place.at, 0), most);
+    if (Math.abs(at - place.at) < SAME && isNew({ ...place, at })) found.push({ ...place, at });
   };
   if (Math.abs(toward.y) > 1e-6) {
-    add({ edge: 'left edge', at: height - across / toward.y }, height);
-    add({ edge: 'right edge', at: height - (across - width * toward.x) / toward.y }, height);
+    const left = height - across / toward.y;
+    add({ on: 'left edge', from: 'foot', at: left, pointAt: (at) => ({ x: 0, y: height - at }) }, height);
+    const right = height - (across - width * toward.x) / toward.y;
+    add(
+      { on: 'right edge', from: 'foot', at: right, pointAt: (at) => ({ x: width, y: height - at }) },
+      height,
+    );
   }
   if (Math.abs(toward.x) > 1e-6) {
-    add({ edge: 'top', at: across / toward.x }, width);
-    add({ edge: 'foot', at: (across - height * toward.y) / toward.x }, width);
+    add({ on: 'top', from: 'left', at: across / toward.x, pointAt: (at) => ({ x: at, y: 0 }) }, width);
+    const foot = (across - height * toward.y) / toward.x;
+    add({ on: 'foot', from: 'left', at: foot, pointAt: (at) => ({ x: at, y: height }) }, width);
   }
   return found;
 }
 
-/** Bands at an angle, measured square to themselves from the corner where the ladder starts. */
+/** Two places nearer than this are one, mm. */
+const SAME = 1e-3;
+
+/** Bands at an angle, marked where their borders meet the panel's edges. */
 export const slant = defineBandRun({
   id: 'slant',
   label: 'Slant',
@@ -50,9 +67,13 @@ export const slant = defineBandRun({
         const far = width + height;
         return `M${x - toward.y * far} ${y + toward.x * far}L${x + toward.y * far} ${y - toward.x * far}`;
       },
-      markOf: (along) => along,
-      measuredFrom: `from the top ${side} corner, square to the bands`,
-      crossings: (along) => crossingsOf(panel, toward, from, along),
+      markedAt: (along) => {
+        const [first, ...others] = crossingsOf(panel, toward, from, Math.min(Math.max(along, 0), length));
+        if (!first) throw new RangeError(`no point of the panel lies ${along} mm along the slant`);
+        return [first, ...others];
+      },
+      bordersAre: 'line',
+      turning: 'Turn the panel so that the blended edge lies toward your working hand.',
       start: { place: `the top ${side} corner`, toward: 'up the slant' },
       end: { place: `the bottom ${otherSide} corner`, toward: 'down the slant' },
     };

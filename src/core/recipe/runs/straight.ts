@@ -13,8 +13,10 @@ export const straight = defineBandRun({
     toward: { x: 0, y: 1 },
     handleAt: (along) => ({ x: width, y: along }),
     trace: (along) => `M0 ${along}H${width}`,
-    markOf: (along) => height - along,
-    measuredFrom: 'from the foot',
+    markedAt: (along) => [
+      { from: 'foot', at: height - along, pointAt: (at) => ({ x: width, y: height - at }) },
+    ],
+    turning: 'Turn the panel so that the blended edge lies toward your working hand.',
     start: { place: 'the top edge', toward: 'up' },
     end: { place: 'the foot', toward: 'down' },
   }),

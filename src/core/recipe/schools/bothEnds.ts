@@ -5,7 +5,7 @@ export const bothEnds = {
   id: 'bothEnds',
   label: 'Both ends, then the middle',
   reason: 'Two solid ends stay pure; what lies between is laid last and worked into both.',
-  care: 'Leave the strip between bare. Fade by lifting pressure, no new ink.',
+  care: 'Fade by lifting pressure, no new ink.',
   brews: true,
   joinsWait: true,
   order: (rungs: readonly LaidRung[]) => {

@@ -9,6 +9,9 @@ export const brayer = {
   mottle: { depth: 0.012, size: 9 },
   streaks: { depth: 0.09, size: 2.2 },
   noun: 'brayer',
+  loading:
+    'Roll it over the pad until it is covered, once over white kitchen paper, then down in the solid part',
+  touching: 'Roll it once over the pad, then over white paper until it hardly marks it',
+  goBackStroke: 'Rolled along the run, hardly pressed',
   stroke: 'rolled along the run, lifted at the end of each pass',
-  after: 'Mist it lightly and roll once more: the streaks smooth out.',
 } as const satisfies Tool;

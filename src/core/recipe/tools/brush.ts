@@ -1,4 +1,4 @@
-import { NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 
 /** The large blending brush: the even coat all others are measured by. Its looks are chosen by eye; stroke and care are common practice. */
 export const brush = {
@@ -9,4 +9,5 @@ export const brush = {
   mottle: { depth: 0.012, size: 9 },
   streaks: NO_STREAKS,
   noun: 'brush',
+  ...BRUSH_WORDS,
 } as const satisfies Tool;

@@ -9,5 +9,9 @@ export const dauber = {
   mottle: { depth: 0.035, size: 6 },
   streaks: NO_STREAKS,
   noun: 'dauber',
-  stroke: 'small circles from off the edge, the dauber level',
+  countedAs: 'daubers',
+  loading: 'Press it into the pad, tap off on white kitchen paper, come down level in the solid part',
+  touching: 'Touch it to the pad and dab off until it hardly marks white paper',
+  goBackStroke: 'Small circles with the dauber level, light hand',
+  stroke: 'small circles',
 } as const satisfies Tool;

@@ -10,13 +10,28 @@ export interface Tool {
   readonly mottle: { readonly depth: number; readonly size: number };
   /** Streaks along the run, as a part of the light, and how wide they are in mm. */
   readonly streaks: { readonly depth: number; readonly size: number };
-  /** What it is called on the sheet, one for each family. */
+  /** What it is called on the sheet, with a letter; one for each ink that is gone back with. */
   readonly noun: string;
-  /** How it is moved, after "Tap off, land in the solid part"; absent where the card's own stroke serves. */
+  /** Which of the maker's own it is one of; absent where nobody counts them. */
+  readonly countedAs?: 'brushes' | 'daubers';
+  /** It wets the card through. */
+  readonly soaks?: true;
+  /** How it takes up ink and comes down on the card: "Load, tap off on white kitchen paper, land in the solid part". */
+  readonly loading: string;
+  /** How a touch of ink is taken where a brush has been cleaned since. */
+  readonly touching: string;
+  /** How it is moved, after that; absent where the card's own stroke serves. */
   readonly stroke?: string;
-  /** What to do once the ink is down. */
-  readonly after?: string;
+  /** How it is moved over a join with no new ink; absent where the card's own stroke serves. */
+  readonly goBackStroke?: string;
 }
+
+/** How a brush is loaded, and touched. Common practice. */
+export const BRUSH_WORDS = {
+  countedAs: 'brushes',
+  loading: 'Load, tap off on white kitchen paper, land in the solid part',
+  touching: 'Touch it to the pad and tap off until it hardly marks white paper',
+} as const;
 
 /** A tool that leaves no streaks. */
 export const NO_STREAKS = { depth: 0, size: 1 } as const;

@@ -9,5 +9,8 @@ export const foam = {
   mottle: { depth: 0.03, size: 12 },
   streaks: NO_STREAKS,
   noun: 'foam pad',
+  loading: 'Press the foam into the pad, tap off on white kitchen paper, set it down flat in the solid part',
+  touching: 'Touch it to the pad and dab off until it hardly marks white paper',
+  goBackStroke: 'Small circles with the foam flat, light hand',
   stroke: 'circles with the foam flat: its corner prints a hard line',
 } as const satisfies Tool;

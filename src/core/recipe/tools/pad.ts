@@ -1,4 +1,4 @@
-import { NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 
 /** The pad straight to the card, then blended out: the darkest. Its looks are chosen by eye; stroke and care are common practice. */
 export const pad = {
@@ -8,6 +8,8 @@ export const pad = {
   coats: 1.35,
   mottle: { depth: 0.045, size: 7 },
   streaks: NO_STREAKS,
-  noun: 'pad and brush',
-  stroke: 'dabbed straight from the pad where it is solid, then blended out with a brush',
+  noun: 'brush',
+  ...BRUSH_WORDS,
+  loading:
+    'Dab the pad straight on the card where it is to be solid, then blend it out at once with the brush of its colour',
 } as const satisfies Tool;

@@ -1,4 +1,4 @@
-import { NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 
 /** The small brush, for corners and narrow joints. Its looks are chosen by eye; stroke and care are common practice. */
 export const smallBrush = {
@@ -9,4 +9,5 @@ export const smallBrush = {
   mottle: { depth: 0.02, size: 4.5 },
   streaks: NO_STREAKS,
   noun: 'small brush',
+  ...BRUSH_WORDS,
 } as const satisfies Tool;

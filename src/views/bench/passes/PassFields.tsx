@@ -3,6 +3,7 @@ import { InkChoice } from '../../../app/InkChoice';
 import { ParamFields } from '../../../app/ParamFields';
 import type { Shelf } from '../../../app/session';
 import type { Edit } from '../../../app/useBench';
+import type { Size } from '../../../core/base/geometry';
 import { capitalised } from '../../../core/base/words';
 import { DESIGN_USES, type DesignUse } from '../../../core/materials/design/design';
 import { addPlacement, removePlacement, setPassDesign, setPlacement } from '../../../core/recipe/editPasses';
@@ -13,13 +14,14 @@ import { Select } from '../../../ui/Select';
 
 interface Props {
   readonly pass: Pass;
+  readonly panel: Size;
   readonly shelf: Shelf;
   readonly edit: Edit;
   readonly onCompare: () => void;
 }
 
 /** What a pass is laid with: its design, and of each placement the ink and the numbers. */
-export function PassFields({ pass, shelf, edit, onCompare }: Props) {
+export function PassFields({ pass, panel, shelf, edit, onCompare }: Props) {
   const kind = PASS_KINDS[pass.kind];
   const { noun, max } = kind.placements;
   const placements = placementsOf(pass);
@@ -63,6 +65,7 @@ export function PassFields({ pass, shelf, edit, onCompare }: Props) {
             of={several ? `${kind.label}, ${noun} ${i + 1}` : kind.label}
             specs={kind.params}
             params={params}
+            panel={panel}
             onChange={(next, gesture) =>
               edit(
                 (recipe) => setPlacement(recipe, pass.id, id, { params: next }),

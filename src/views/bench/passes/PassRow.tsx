@@ -93,7 +93,7 @@ export function PassRow({ pass, resolved, shelf, reading, index, open, edit, onO
           ×
         </Button>
       </div>
-      {open && <PassFields {...{ pass, shelf, edit, onCompare }} />}
+      {open && <PassFields {...{ pass, panel: resolved.recipe.panel, shelf, edit, onCompare }} />}
     </li>
   );
 }

@@ -1,0 +1,26 @@
+import { setPlacements } from '../../recipe/editPasses';
+import { glycerine } from '../../recipe/passes/glycerine';
+import { isOfKind } from '../../recipe/passes/passes';
+import { passesInOrder } from '../../recipe/recipe';
+import type { Rule } from './definition';
+
+/** More than one drop of glycerine a colour: the ink slides and stays patchy. Common practice. */
+export const oneDrop: Rule = {
+  id: 'oneDrop',
+  check: ({ resolved: { recipe } }) =>
+    passesInOrder(recipe).flatMap((pass) => {
+      if (!isOfKind(pass, glycerine) || pass.placements.every(({ params }) => params.drops === 'one'))
+        return [];
+      return [
+        {
+          key: `drops ${pass.id}`,
+          message: 'More than one drop of glycerine a colour makes the ink slide and stay patchy.',
+          fix: {
+            label: 'One drop, no more',
+            apply: (current) =>
+              setPlacements<typeof glycerine>(current, pass.id, { params: { drops: 'one' } }),
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,77 @@
+import { choice } from '../../base/params';
+import { definePass } from './definition';
+import { IMAGE_PARAMS, placed } from './placed';
+import { describeAllPlaced, stampsOf } from './words';
+
+/** In how many light layers it is printed. */
+const LAYERS = { two: 'two', three: 'three' } as const;
+
+/** The ladder blended on a large stamp instead of on the card, and printed: the card stays bare between its lines. */
+export const backgroundStamp = definePass({
+  id: 'backgroundStamp',
+  label: 'Background stamp',
+  description:
+    'The ladder is blended on a large background stamp and printed in light layers; the card stays bare between its lines.',
+  stage: 'under',
+  design: { use: 'image', starts: 'crackle' },
+  placements: { max: 1, noun: 'stamp' },
+  params: {
+    ...IMAGE_PARAMS,
+    layers: choice('Printed in layers', LAYERS, 'two'),
+    emboss: choice('Clear-embossed after', { no: 'no', yes: 'yes' }, 'yes'),
+  },
+  needsDry: true,
+  finestLine: 0.2,
+  layOn: (context) => ({
+    ...placed(context),
+    effects: [
+      { kind: 'dry' },
+      {
+        kind: 'guard',
+        coverAt: (_x, _y, inside) => (context.design && !inside(0) ? 1 : 0),
+        keepsOff: () => 1,
+        lasts: 'until dry',
+      },
+    ],
+  }),
+  steps: (contexts, unit) =>
+    contexts.map(({ params }) => ({
+      title: 'Background stamp',
+      work: `${describeAllPlaced(contexts, unit)}, rubber up beside the panel; the positioner set so that it prints there each time. All inks of the blend go on the rubber, to the same marks.`,
+      care: [
+        `Blend lightly and print, ${LAYERS[params.layers]} times over, rather than once heavily; or pad straight to the rubber, and blend that out.`,
+      ],
+      minutes: 2,
+      does: ['cover'],
+      needs: [...stampsOf(contexts), 'stamp positioner'],
+    })),
+  later: (contexts) =>
+    contexts.flatMap(({ params }) => [
+      {
+        when: 'blended' as const,
+        step: {
+          title: 'Print it',
+          work: `Close the positioner, press all over, lift; ink the rubber again in the same order and print once more, ${LAYERS[params.layers]} layers in all.`,
+          care: ['Breathe on the rubber first where it has gone matt.'],
+          minutes: params.layers === 'two' ? 4 : 7,
+          does: ['uncover'] as const,
+        },
+      },
+      ...(params.emboss === 'yes'
+        ? [
+            {
+              when: 'dry' as const,
+              step: {
+                title: 'Clear-emboss the print',
+                work: 'Once more with the same stamp in clear embossing ink, in the positioner; clear powder, heat until it melts, and let it cool.',
+                care: ['The white between the lines can then not smear.'],
+                minutes: 4.5,
+                does: ['melt', 'cool'] as const,
+                needs: ['clear embossing ink', 'clear embossing powder', 'anti-static pouch', 'heat tool'],
+                dangers: ['heat', 'powder'] as const,
+              },
+            },
+          ]
+        : []),
+    ]),
+});

@@ -1,0 +1,31 @@
+import { choice } from '../../base/params';
+import { definePass } from './definition';
+
+/** What drops of glycerine do: how long the ink stays open, and how uneven it lies. One evens it, more make it slide. By eye, from common practice. */
+const DROPS = {
+  one: { opens: 1.5, mottle: 0.5 },
+  two: { opens: 2, mottle: 1.6 },
+} as const;
+
+/** A drop of glycerine with each colour on the mat: ordinary card blends more smoothly, and for longer. */
+export const glycerine = definePass({
+  id: 'glycerine',
+  label: 'Glycerine',
+  description:
+    'A drop with each colour on the mat: ordinary card blends more smoothly, and stays open longer.',
+  stage: 'under',
+  placements: { max: 1, noun: 'drop' },
+  params: { drops: choice('A colour', { one: 'one drop', two: 'two drops or more' }, 'one') },
+  needsDry: false,
+  layOn: () => ({ borders: [], effects: [], traces: [] }),
+  changesLaying: ([context]) => DROPS[context?.params.drops ?? 'one'],
+  steps: (contexts) =>
+    contexts.map(({ params: { drops } }) => ({
+      title: 'Glycerine on the mat',
+      work: `${drops === 'one' ? 'One drop' : 'Two drops'} beside each colour on the mat, from a dropper; take ink and glycerine up together.`,
+      care: ['One drop, no more: with more the ink slides and stays patchy.'],
+      minutes: 0.5,
+      does: [],
+      needs: ['glycerine and a dropper'],
+    })),
+});

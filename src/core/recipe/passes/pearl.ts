@@ -1,0 +1,77 @@
+import { choice } from '../../base/params';
+import type { Ink } from '../../materials/ink/ink';
+import { definePass } from './definition';
+import { DRY } from './effects';
+import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import { describeAllPlaced, stampsOf } from './words';
+
+const powder = (name: string, overWhite: Ink['overWhite']): Ink => ({
+  id: `pearl-${name}`,
+  name: `${name} pearl powder`,
+  family: 'pearl',
+  depth: 'pale',
+  kind: 'pigment',
+  overWhite,
+});
+const POWDERS = {
+  white: powder('white', '#eceae6'),
+  gold: powder('gold', '#c9a861'),
+  copper: powder('copper', '#b97f5c'),
+  blue: powder('blue', '#8fb2c9'),
+} as const;
+/** How thick the powder lies on what is sticky, coats: some of the ground shows through. By eye. */
+const LAYER = 1.2;
+
+/** Pearl powder brushed over a design stamped in sticky ink: best on dark card, where it shifts in the light. */
+export const pearl = definePass({
+  id: 'pearl',
+  label: 'Pearl powder',
+  description:
+    'Powder brushed over a design stamped in sticky ink, the excess buffed off: it shifts in the light, most on dark card.',
+  stage: 'over',
+  design: { use: 'image', starts: 'pressed-leaf' },
+  placements: { max: 1, noun: 'impression' },
+  params: {
+    ...IMAGE_PARAMS,
+    powder: choice('Powder', { white: 'white', gold: 'gold', copper: 'copper', blue: 'blue' }, 'white'),
+  },
+  needsDry: true,
+  standsAlone: true,
+  finestLine: 0.2,
+  layOn: (context) => ({
+    ...placed(context),
+    effects: [
+      DRY,
+      { kind: 'film', ink: POWDERS[context.params.powder], coverAt: withinDesign(context, LAYER) },
+      DRY,
+    ],
+  }),
+  steps: (contexts, unit) => [
+    {
+      title: 'Stamp for the powder',
+      work: `Anti-static pouch. ${describeAllPlaced(contexts, unit)}, in clear embossing ink.`,
+      care: ['Press evenly, lift straight up: what is sticky is what will shine.'],
+      minutes: 1.5,
+      does: [],
+      needs: [...stampsOf(contexts), 'clear embossing ink', 'anti-static pouch'],
+    },
+    {
+      title: 'Pearl powder',
+      work: `${[...new Set(contexts.map(({ params }) => POWDERS[params.powder].name))].join(', ')}, brushed on with a soft dry brush until the design is covered.`,
+      care: ['A little at a time, over a clean sheet that takes the rest.'],
+      minutes: 1.5,
+      does: ['stamp'],
+      needs: ['pearl powder', 'soft dry brush'],
+      dangers: ['powder'],
+    },
+    {
+      title: 'Buff off the rest',
+      work: 'A soft dry cloth over the whole, until no loose powder comes off.',
+      care: ['Then let it dry for as long as the sticky ink’s maker says.'],
+      minutes: 1,
+      does: ['dry'],
+      needs: ['soft dry cloth'],
+      dangers: ['powder'],
+    },
+  ],
+});

@@ -1,0 +1,19 @@
+import { NO_STREAKS, type Tool } from './definition';
+
+/** Dipped into pooled ink: pale and marbled. Its looks are chosen by eye; stroke and care are common practice. */
+export const dip = {
+  id: 'dip',
+  label: 'dipped',
+  hardness: 1,
+  coats: 0.6,
+  mottle: { depth: 0.11, size: 4.5 },
+  streaks: NO_STREAKS,
+  noun: 'brayer',
+  soaks: true,
+  loading:
+    'Pool it on the mat with four or five sprays of water; lay the card into it face down as far as its solid part goes, lift, let it run off, and again until it is covered; then pull it out',
+  touching: 'Roll it once over the pad, then over white paper until it hardly marks it',
+  stroke: 'with one roll of the brayer as far as it fades',
+  goBackStroke:
+    'Rolled to and fro to pull the two together, hardly pressed; stop while veins of each are left',
+} as const satisfies Tool;

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anyRecipe } from '../../../testing/anyRecipe';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import type { Design } from '../../materials/design/design';
+import { OWN_DESIGNS } from '../../materials/design/own';
+import { USUAL_PANEL } from '../../recipe/panel';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+import { compileSheet, type Sheet } from '../compile';
+import type { Deed } from '../deeds';
+import type { Step } from '../desk';
+import { USUAL_PACE } from '../times';
+import { tryOut } from './hand';
+
+// Recipes of eight passes take their time on a busy machine.
+test('a hand can carry out any sheet, and what it has laid is what the picture shows', {
+  timeout: 120_000,
+}, () => {
+  fc.assert(
+    fc.property(anyRecipe(), (resolved) => {
+      expect(tryOut(resolved, compileSheet(resolved, 'mm'), true)).toEqual([]);
+    }),
+    { numRuns: 120 },
+  );
+});
+
+const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
+const [gorse, weir, skerry] = [
+  ink('Gorse', '#e3b20f'),
+  ink('Weir', '#007a7c'),
+  ink('Skerry', '#005487'),
+] as const;
+const soot = ink('Soot', '#1d1d1f', 'detail');
+const tonal = ['Deep', 'Mid', 'Pale'].map((depth, i) => ({
+  ...ink(`Weir ${depth}`, (['#004c52', '#007a7c', '#5bbfc5'] as const)[i] ?? '#5bbfc5'),
+  family: 'Weir',
+}));
+const plain = resolvedOf([gorse, weir, skerry], WHITE_CARD, { panel: USUAL_PANEL });
+const pots = { design: design('shelf-of-pots') };
+
+/** A sheet with its steps done otherwise. */
+const otherwise = (
+  resolved: ResolvedRecipe,
+  change: (steps: readonly Step[]) => readonly Step[],
+): string[] => {
+  const sheet: Sheet = compileSheet(resolved, 'mm');
+  return tryOut(resolved, { ...sheet, steps: change(sheet.steps) }, true).map(({ why }) => why);
+};
+const without = (isLeftOut: (step: Step) => boolean) => (steps: readonly Step[]) =>
+  steps.filter((step) => !isLeftOut(step));
+const deeds = (change: (deed: Deed) => readonly Deed[]) => (steps: readonly Step[]) =>
+  steps.map((step) => ({ ...step, deeds: step.deeds.flatMap(change) }));
+const titled = (title: string) => (step: Step) => step.title.startsWith(title);
+
+describe('a hand refuses what cannot be done, and says why', () => {
+  test.each<[string, ResolvedRecipe, (steps: readonly Step[]) => readonly Step[], RegExp]>([
+    [
+      'going back with a brush that holds another ink',
+      resolvedOf(tonal),
+      deeds((deed) => ['brush' in deed && deed.brush ? { ...deed, brush: 'A' } : deed]),
+      /Brush A does not hold Weir|Brush A still holds Weir/,
+    ],
+    [
+      'going back with a loaded brush',
+      plain,
+      deeds((deed) =>
+        deed.does === 'go back'
+          ? [{ does: 'load', brush: deed.brush, inks: [gorse], load: 'full' }, deed]
+          : [deed],
+      ),
+      /A loaded brush would land in a join/,
+    ],
+    [
+      'landing in a join',
+      plain,
+      deeds((deed) => [deed.does === 'lay' ? { ...deed, land: { x: 50, y: USUAL_PANEL.height / 3 } } : deed]),
+      /A loaded brush would land in a join/,
+    ],
+    [
+      'a mat that was not wiped',
+      plain,
+      deeds((deed) => (deed.does === 'wipe mat' ? [] : [deed])),
+      /The mat is still wet with Gorse/,
+    ],
+    [
+      'a mark that was never given',
+      plain,
+      deeds((deed) => [deed.does === 'mark' ? { ...deed, marks: deed.marks.slice(2) } : deed]),
+      /a mark that was never given/,
+    ],
+    [
+      'a tool that was not laid out',
+      withPass(plain, 'splash'),
+      deeds((deed) => [
+        deed.does === 'lay out'
+          ? { ...deed, things: deed.things.filter((thing) => thing !== 'water spray') }
+          : deed,
+      ]),
+      /No water spray was laid out/,
+    ],
+    [
+      'a join left as it is',
+      plain,
+      without(titled('Back with Gorse')),
+      /Gorse and Weir was never gone back over/,
+    ],
+    ['an ink left out', plain, without(titled('Skerry')), /Skerry was never laid/],
+    [
+      'a stamp on water',
+      withPass(withPass(plain, 'splash'), 'silhouette', { ink: soot, ...pots }),
+      without(titled('Dry the panel')),
+      /wet with water/,
+    ],
+    [
+      'a stamp on wet ink',
+      withPass(plain, 'silhouette', { ink: soot, ...pots }),
+      without(titled('Dry')),
+      /It would lie on wet ink/,
+    ],
+    [
+      'powder on a wet face',
+      withPass(plain, 'clearResist', pots),
+      without(titled('Dry')),
+      /Powder on a wet face/,
+    ],
+    [
+      'ink on warm powder',
+      withPass(withPass(plain, 'clearResist', pots), 'coat', { ink: skerry }),
+      without(titled('Cool')),
+      /The powder on it is still warm/,
+    ],
+    [
+      'a resist left smeared',
+      withPass(withPass(plain, 'clearResist', pots), 'coat', { ink: skerry }),
+      without(titled('Buff')),
+      /A resist was never buffed/,
+    ],
+    [
+      'a mask left on',
+      withPass(plain, 'mask', pots),
+      without(titled('Lift the mask')),
+      /A mask was never lifted/,
+    ],
+    ['a panel left wet', plain, without(titled('Dry')), /The panel was never dried/],
+    [
+      'a coat left out that the picture shows',
+      withPass(plain, 'coat', { ink: skerry }),
+      without(titled('Top coat')),
+      /coats from what the picture shows/,
+    ],
+  ])('%s', (_, resolved, change, why) => {
+    expect(otherwise(resolved, (steps) => steps)).toEqual([]);
+    expect(otherwise(resolved, change).join('\n')).toMatch(why);
+  });
+
+  test('going back after the ink has dried, by the clock of whoever works', () => {
+    const quick = { ...plain, inks: plain.inks.map((one) => ({ ...one, kind: 'dye' as const })) };
+    expect(tryOut(quick, compileSheet(quick, 'mm'))).toEqual([]);
+    const slow = compileSheet(quick, 'mm', { pace: { ...USUAL_PACE, layBand: 20, goBack: 12 } });
+    const [refusal] = tryOut(quick, slow);
+    expect(refusal).toMatchObject({
+      isLate: true,
+      why: expect.stringMatching(/has dried in the join.*2 min/),
+    });
+  });
+});

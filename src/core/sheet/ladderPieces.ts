@@ -1,0 +1,356 @@
+import { capitalised } from '../base/words';
+import type { Ink } from '../materials/ink/ink';
+import { HOLDS } from '../readings/perceived';
+import { isStrip, type LadderDeed, type On } from './deeds';
+import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
+import { type Move, openMinutes, planLadder, type Section } from './ladderPlan';
+import { layingOrder } from './schoolChoice';
+import type { Setting } from './setting';
+import { describeMinutes } from './times';
+
+/** Where a ladder is laid, and what its steps are called there. */
+export interface Laying {
+  readonly on: On;
+  /** The setting of the panel itself: progress and notes are told of its recipe. */
+  readonly panel: Setting;
+  /** What goes before the keys of its steps, and after their titles. */
+  readonly key: string;
+  readonly title: string;
+}
+
+/** The blend on the panel itself. */
+export const onPanel = (setting: Setting): Laying => ({ on: 'panel', panel: setting, key: '', title: '' });
+
+/** The blend of a ladder, move by move. */
+export const ladderPieces = (setting: Setting, laying: Laying, isFirstOfAll: boolean): Piece[] =>
+  planLadder(setting, layingOrder(setting.resolved)).map((move, i) =>
+    pieceOf[move.move](move as never, setting, laying, isFirstOfAll && i === 0),
+  );
+
+type MoveOf<Kind extends Move['move']> = Extract<Move, { readonly move: Kind }>;
+
+const pieceOf: {
+  readonly [Kind in Move['move']]: (
+    move: MoveOf<Kind>,
+    setting: Setting,
+    laying: Laying,
+    isFirst: boolean,
+  ) => Piece;
+} = { lay, wake, into, back, 'own half': ownHalf, brew };
+
+/** A rung's ink, and its id in the ladder. */
+function inkAt({ resolved }: Setting, rung: number): Ink {
+  const ink = resolved.inks[rung];
+  if (!ink) throw new RangeError(`the recipe has no rung ${rung + 1}`);
+  return ink;
+}
+const idOf = ({ resolved }: Setting, rung: number): string => resolved.recipe.rungs[rung]?.id ?? '';
+
+/** On the panel a rung that is laid, and a join that is blended, are seen in the picture after the step. */
+const progressed = (desk: Desk, { on }: Laying, change: Partial<Desk['progress']>): Desk =>
+  on === 'panel' ? { ...desk, progress: { ...desk.progress, ...change } } : desk;
+
+/** What of the marks a rung is laid by: those of its own joints. */
+const marksOf = ({ words, resolved }: Setting, rung: number) =>
+  words.given.filter((_, i) => {
+    const joint = i >> 1;
+    return (joint === rung || joint === rung - 1) && joint < resolved.recipe.joints.length;
+  });
+
+const strokeSentence = ({ tool, strokes, school }: Setting, fades: boolean): string =>
+  `${tool.loading}, ${strokes.laying}.${fades ? ` ${school.care}` : ''}`;
+
+/** One ink, solid where it must be and faded as far as this step goes. */
+function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boolean): Piece {
+  const { rung, fades, extent, minutes, solid } = move;
+  const ink = inkAt(setting, rung);
+  return {
+    need: { inks: [ink], takes: 'new ink' },
+    job: (desk, use) => {
+      if (!use) return desk;
+      const { words, holds, pace } = setting;
+      const taken = takeUp(use, [ink], setting, isFirst);
+      const down = progressed(desk, laying, { laid: desk.progress.laid.with(rung, true) });
+      const wet = isStrip(laying.on) ? desk.wet : [...desk.wet, ink];
+      const reach = words.extent(rung);
+      const deeds: LadderDeed[] = [
+        {
+          does: 'lay',
+          on: laying.on,
+          brush: use.brush.letter,
+          rung,
+          land: words.landing(rung),
+          minutes: solid,
+          ...(reach ? { extent: reach } : {}),
+        },
+        ...fades.map(
+          (fade): LadderDeed => ({
+            does: 'fade',
+            on: laying.on,
+            brush: use.brush.letter,
+            rung,
+            part: 1,
+            ...fade,
+          }),
+        ),
+      ];
+      return addStep({ ...down, wet }, laying.panel.resolved, {
+        key: `${laying.key}lay ${idOf(setting, rung)}`,
+        kind: 'lay',
+        title: ink.name + laying.title,
+        work: words.lay(
+          rung,
+          extent,
+          fades.map(({ toward }) => toward),
+        ),
+        care: [
+          ...taken.care,
+          ...(isFirst ? [] : [words.turning]),
+          strokeSentence(setting, extent === 'faded' && ink.kind !== 'white'),
+          // On a run of patches a fade has no figure of its own.
+          ...(extent === 'solid' && fades.length > 0 && !reach
+            ? [`Toward ${fades.map(({ toward }) => inkAt(setting, toward).name).join(' and ')} let it fade.`]
+            : []),
+          ...(extent === 'to the middle' ? ['Leave the strip between bare.'] : []),
+          ...((holds[rung] ?? 0) > HOLDS.strong
+            ? ['A strong ink beside these: lay it with a lighter hand.']
+            : []),
+          ...bothPanels(setting, laying),
+          ...(ink.kind === 'white'
+            ? ['From the bare end inward; it picks up a little of the colour: wipe it on paper as it does.']
+            : []),
+        ],
+        ink,
+        brush: use.brush,
+        minutes: minutes + (isFirst ? 0 : pace.wipeMat),
+        marks: marksOf(setting, rung),
+        deeds: [...taken.deeds, ...deeds],
+      });
+    },
+  };
+}
+
+/** Two panels are swapped under the tool, step by step. */
+const bothPanels = ({ panels }: Setting, { on }: Laying): string[] =>
+  panels > 1 && !isStrip(on) ? ['The same on the other panel before the next step.'] : [];
+
+/** What is said of a section: which part of the join it is. */
+const SECTIONS: Readonly<Record<number, readonly string[]>> = {
+  1: [''],
+  2: ['the left half', 'the right half'],
+  3: ['the left third', 'the middle third', 'the right third'],
+  4: ['the first quarter from the left', 'the second quarter', 'the third quarter', 'the last quarter'],
+};
+const sectionWords = ({ at, of }: Section): string => {
+  const words = SECTIONS[of]?.[at];
+  return words ? `, ${words}` : '';
+};
+const sectionKey = ({ at, of }: Section): string => (of === 1 ? '' : ` ${at + 1}/${of}`);
+
+/** A step on one join with one brush: which ink, over which, and how. */
+interface JoinWork {
+  readonly rung: number;
+  readonly over: number;
+  readonly section: Section;
+  readonly minutes: number;
+  readonly does: 'fade' | 'go back' | 'own half';
+  readonly verb: string;
+  readonly title: (name: string) => string;
+  readonly work: string;
+  readonly care: readonly string[];
+  /** Whether the join is done with it. */
+  readonly blends: boolean;
+}
+
+function onJoin(work: JoinWork, setting: Setting, laying: Laying): Piece {
+  const { rung, over, section, minutes, does, blends } = work;
+  const ink = inkAt(setting, rung);
+  return {
+    need: { inks: [ink], takes: 'what it holds' },
+    job: (desk, use) => {
+      if (!use) return desk;
+      const taken = takeBack(use, ink, setting);
+      const isJoint = Math.abs(rung - over) === 1;
+      const joint = Math.min(rung, over);
+      const joined =
+        blends && isJoint
+          ? progressed(desk, laying, { blended: desk.progress.blended.with(joint, true) })
+          : desk;
+      return addStep(joined, laying.panel.resolved, {
+        key: `${laying.key}${work.verb} ${idOf(setting, rung)} over ${idOf(setting, over)}${sectionKey(section)}`,
+        kind: 'go back',
+        title: work.title(ink.name) + laying.title,
+        work: work.work,
+        care: [...taken.care, ...work.care, ...bothPanels(setting, laying)],
+        ink,
+        brush: use.brush,
+        minutes,
+        marks: isJoint ? setting.words.given.slice(2 * joint, 2 * joint + 2) : [],
+        deeds: [
+          ...taken.deeds,
+          {
+            does,
+            on: laying.on,
+            brush: use.brush.letter,
+            rung,
+            toward: over,
+            part: 1 / section.of,
+            minutes,
+          },
+        ],
+      });
+    },
+  };
+}
+
+const isLast = ({ at, of }: Section): boolean => at === of - 1;
+
+/** Back with one ink over its join with another. */
+function back({ rung, over, section, minutes }: MoveOf<'back'>, setting: Setting, laying: Laying): Piece {
+  const { words, strokes } = setting;
+  return onJoin(
+    {
+      rung,
+      over,
+      section,
+      minutes,
+      does: 'go back',
+      verb: 'back',
+      title: (name) => `Back with ${name}`,
+      work: `Over the join with ${inkAt(setting, over).name}, ${words.join(rung, over)}${sectionWords(section)}, until no line is left.`,
+      care: [
+        `${capitalised(strokes.goingBack)}, while ${inkAt(setting, over).name} is wet (about ${describeMinutes(openMinutes(setting, over))}).`,
+      ],
+      blends: isLast(section),
+    },
+    setting,
+    laying,
+  );
+}
+
+/** Its own fade once more, since it will have dried before the next ink comes to it. */
+function wake(
+  { rung, over, section, minutes, extent }: MoveOf<'wake'>,
+  setting: Setting,
+  laying: Laying,
+): Piece {
+  const { words, strokes } = setting;
+  return onJoin(
+    {
+      rung,
+      over,
+      section,
+      minutes,
+      does: 'fade',
+      verb: 'wake',
+      title: (name) => `Wake ${name}`,
+      work: `${
+        extent === 'edge'
+          ? `Soften its edge again, ${words.ownHalf(rung, over)}`
+          : `Draw its own fade toward ${inkAt(setting, over).name} out again, ${words.join(rung, over)}`
+      }${sectionWords(section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
+      care: [`${capitalised(strokes.goingBack)}, from the solid part outward; then straight on.`],
+      blends: false,
+    },
+    setting,
+    laying,
+  );
+}
+
+/** The newer ink into a join that is worked by itself. */
+function into({ rung, over, section, minutes }: MoveOf<'into'>, setting: Setting, laying: Laying): Piece {
+  const { words } = setting;
+  return onJoin(
+    {
+      rung,
+      over,
+      section,
+      minutes,
+      does: 'fade',
+      verb: 'into',
+      title: (name) => `${name} into ${inkAt(setting, over).name}`,
+      work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${words.join(rung, over)}${sectionWords(section)}.`,
+      care: ['Fade by lifting pressure.'],
+      blends: false,
+    },
+    setting,
+    laying,
+  );
+}
+
+/** An end back into its own half of a strip whose middle was brewed. */
+function ownHalf(
+  { rung, over, section, minutes }: MoveOf<'own half'>,
+  setting: Setting,
+  laying: Laying,
+): Piece {
+  const { words, strokes } = setting;
+  return onJoin(
+    {
+      rung,
+      over,
+      section,
+      minutes,
+      does: 'own half',
+      verb: 'back',
+      title: (name) => `Back with ${name}`,
+      work: `Into its own half only, ${words.ownHalf(rung, over)}${sectionWords(section)}, until no line is left.`,
+      care: [`${capitalised(strokes.goingBack)}, fading to nothing at the middle.`],
+      blends: isLast(section),
+    },
+    setting,
+    laying,
+  );
+}
+
+/** The middle of two ends, mixed on one brush, as one mix or a slope of several. */
+function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Setting, laying: Laying): Piece {
+  const [first, last] = between;
+  const inks = [inkAt(setting, first), inkAt(setting, last)];
+  return {
+    need: { inks, takes: 'new ink' },
+    job: (desk, use) => {
+      if (!use) return desk;
+      const { words, pace, tool } = setting;
+      const taken = takeUp(use, inks, setting, false);
+      const [p, q] = inks as [Ink, Ink];
+      const told = mixes.map(({ parts: [a, b], colour, at }) => {
+        const [more, less] = a >= b ? [p, q] : [q, p];
+        const mix = `${Math.max(a, b)} of ${more.name} to ${Math.min(a, b)} of ${less.name}`;
+        return `${mix}, ${colour.name}, round ${words.within(first, last, at)}`;
+      });
+      const work =
+        mixes.length === 1
+          ? `Load one ${tool.noun} from both: ${told[0]}. Lay it in the bare strip, ${words.join(first, last)}${sectionWords(section)}.`
+          : `In the bare strip, ${words.join(first, last)}${sectionWords(section)}, as a slope in ${mixes.length} mixes on one ${tool.noun}: ${told.join('; ')}.`;
+      return addStep(desk, laying.panel.resolved, {
+        key: `${laying.key}brew${sectionKey(section)}`,
+        kind: 'brew',
+        title: (mixes.length === 1 ? 'Brewed middle' : 'Brewed middle, a slope') + laying.title,
+        work,
+        care: [
+          ...taken.care,
+          mixes.length === 1
+            ? 'Land in the middle of the strip, work outward, no new ink toward the ends.'
+            : 'Each mix from its own place outward until it runs into the next; no new ink toward the ends.',
+          ...bothPanels(setting, laying),
+        ],
+        brush: use.brush,
+        minutes: minutes + pace.wipeMat,
+        marks: words.given,
+        deeds: [
+          ...taken.deeds,
+          {
+            does: 'brew',
+            on: laying.on,
+            brush: use.brush.letter,
+            between,
+            mixes,
+            part: 1 / section.of,
+            minutes,
+          },
+        ],
+      });
+    },
+  };
+}

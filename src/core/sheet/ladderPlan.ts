@@ -1,0 +1,332 @@
+import { INK_KINDS } from '../materials/ink/kinds';
+import { type BrewMix, brewSlope } from '../readings/joints/brew';
+import { inkExtents } from '../recipe/recipe';
+import type { Setting } from './setting';
+import type { Minutes } from './times';
+
+/** One piece of blending a ladder, before it is put into words: its minutes are those of the brush on the card. */
+export type Move =
+  | {
+      readonly move: 'lay';
+      readonly rung: number;
+      /** The neighbours it is faded toward in the same step, in order, with its minutes; the others wait. */
+      readonly fades: readonly { readonly toward: number; readonly minutes: Minutes }[];
+      readonly extent: 'faded' | 'to the middle' | 'solid';
+      readonly minutes: Minutes;
+      /** Of those, until it is solid. */
+      readonly solid: Minutes;
+    }
+  /** Its fade drawn out again, so that the ink in it is wet once more; `section` of how many across the panel. */
+  | {
+      readonly move: 'wake';
+      readonly rung: number;
+      readonly over: number;
+      readonly section: Section;
+      /** Its fade through the join, or the soft edge at which it was to stop. */
+      readonly extent: 'fade' | 'edge';
+      readonly minutes: Minutes;
+    }
+  | {
+      readonly move: 'into' | 'back';
+      readonly rung: number;
+      readonly over: number;
+      readonly section: Section;
+      readonly minutes: Minutes;
+    }
+  | {
+      readonly move: 'own half';
+      readonly rung: number;
+      readonly over: number;
+      readonly section: Section;
+      readonly minutes: Minutes;
+    }
+  | {
+      readonly move: 'brew';
+      readonly between: readonly [number, number];
+      readonly mixes: readonly BrewMix[];
+      readonly section: Section;
+      readonly minutes: Minutes;
+    };
+
+/** A part of the panel's width that is worked to the end before the next: the `at`th of `of`, from 0. */
+export interface Section {
+  readonly at: number;
+  readonly of: number;
+}
+
+const WHOLE: Section = { at: 0, of: 1 };
+/** A join is worked in at most so many sections: more of them would leave seams of their own. */
+const MOST_SECTIONS = 4;
+/** Drawing a fade out again takes this part of going back over the whole join. */
+const WAKING = 0.5;
+/** A tenth of a minute to spare: nobody works to the second. */
+const SPARE = 0.1;
+
+/** Minutes of wet work on one rung. */
+interface Laying {
+  readonly solid: Minutes;
+  /** Of its fade toward each neighbour. */
+  readonly fade: (toward: number) => Minutes;
+}
+
+/**
+ * The blend of a ladder as a row of moves that the inks leave time for. An ink comes into a join while the one before
+ * is still open there, and going back ends while the newer one is; where plain laying is too slow the older fade is
+ * drawn out again first, then the joins are worked apart from the solids, then in sections across the panel.
+ *
+ * Source of the open times: `INK_KINDS`; of the order of means: common practice.
+ */
+export function planLadder(setting: Setting, order: readonly number[]): Move[] {
+  const { school, resolved, brews } = setting;
+  const [first, last] = order;
+  if (school.brews && brews && order.length === 2 && resolved.inks.length === 2)
+    return planBrew(setting, first as number, last as number);
+  const clock = new Clock(setting);
+  for (const [turn, rung] of order.entries()) {
+    const meets = order.filter((other) => other !== rung && meet(setting, rung, other));
+    const down = meets.filter((other) => order.indexOf(other) < turn).sort((p, q) => p - q);
+    const later = meets.filter((other) => order.indexOf(other) > turn);
+    layRung(clock, setting, rung, down, later);
+  }
+  return clock.moves;
+}
+
+const meet = ({ neighbours }: Setting, p: number, q: number): boolean =>
+  neighbours.some(([lower, upper]) => lower === Math.min(p, q) && upper === Math.max(p, q));
+
+/** Lays a rung and works its joins with those that are down, by the mildest means that the clock allows. */
+function layRung(
+  clock: Clock,
+  setting: Setting,
+  rung: number,
+  down: readonly number[],
+  later: readonly number[],
+): void {
+  const { pace } = setting;
+  const plain = clock.tried((one) => one.layWhole(rung, down, later));
+  if (plain) {
+    clock.become(plain);
+    return;
+  }
+  const woken = clock.tried((one) => {
+    for (const other of down)
+      if (!one.staysOpen(other, rung, one.reachesJoinIn(rung) + pace.wipeMat)) one.wake(other, rung, WHOLE);
+    one.layWhole(rung, down, later);
+  });
+  if (woken) {
+    clock.become(woken);
+    return;
+  }
+  clock.laySolid(rung, later);
+  for (const other of down) {
+    const sections = clock.sectionsFor(rung);
+    for (let at = 0; at < sections; at++) {
+      const section = { at, of: sections };
+      clock.wake(other, rung, section);
+      clock.into(rung, other, section);
+      clock.back(other, rung, section);
+    }
+  }
+}
+
+/** How long a strip may be, in mm, that one mix will do for, and two; longer ones take three. By eye. */
+const ONE_MIX = 40;
+const TWO_MIXES = 80;
+
+/** Two solid ends, then the strip between them in one to three mixes, and each end back into its own half. */
+function planBrew(setting: Setting, first: number, last: number): Move[] {
+  const { resolved, ground, joinWidth, tool } = setting;
+  const clock = new Clock(setting);
+  clock.laySolid(first, [last], 'to the middle');
+  clock.laySolid(last, [first], 'to the middle');
+  const wide = joinWidth(first, last);
+  const count = wide <= ONE_MIX ? 1 : wide <= TWO_MIXES ? 2 : 3;
+  const [one, other] = [resolved.inks[first], resolved.inks[last]];
+  if (!one || !other) return clock.moves;
+  const mixes = brewSlope(one, other, ground, count, tool.hardness);
+  const sections = clock.sectionsFor(first, last);
+  for (let at = 0; at < sections; at++) {
+    const section = { at, of: sections };
+    for (const [end, over] of [
+      [first, last],
+      [last, first],
+    ] as const)
+      if (!clock.staysOpen(end, over, clock.brewing(first, last, mixes, sections)))
+        clock.wake(end, over, section, 'edge');
+    clock.brew([first, last], mixes, section);
+    clock.ownHalf(first, last, section);
+    clock.ownHalf(last, first, section);
+  }
+  return clock.moves;
+}
+
+/** The work so far with its minutes, and since when each fade is wet; says when a move comes too late. */
+class Clock {
+  readonly moves: Move[] = [];
+  private now: Minutes = 0;
+  private late = false;
+  /** When a rung's fade toward another was last wet, by "rung toward". */
+  private readonly wetAt = new Map<string, Minutes>();
+  private readonly setting: Setting;
+
+  constructor(setting: Setting) {
+    this.setting = setting;
+  }
+
+  /** A copy on which something was tried; undefined where it came too late. */
+  tried(work: (clock: Clock) => void): Clock | undefined {
+    const copy = new Clock(this.setting);
+    copy.moves.push(...this.moves);
+    copy.now = this.now;
+    for (const [key, at] of this.wetAt) copy.wetAt.set(key, at);
+    work(copy);
+    return copy.late ? undefined : copy;
+  }
+
+  become(other: Clock): void {
+    this.moves.splice(0, this.moves.length, ...other.moves);
+    this.now = other.now;
+    for (const [key, at] of other.wetAt) this.wetAt.set(key, at);
+  }
+
+  /** Solid and all its fades in one go, then back with each neighbour that is down. */
+  layWhole(rung: number, down: readonly number[], later: readonly number[]): void {
+    const { solid, fade } = layingOf(this.setting, rung);
+    const fades = [...down, ...later].map((toward) => ({ toward, minutes: fade(toward) }));
+    this.wipeMat();
+    let at = this.now + solid;
+    for (const { toward, minutes } of fades) {
+      if (down.includes(toward) && !this.isOpen(toward, rung, at)) this.late = true;
+      at += minutes;
+      this.wetAt.set(keyOf(rung, toward), at);
+    }
+    this.add({ move: 'lay', rung, fades, extent: 'faded', minutes: at - this.now, solid });
+    for (const other of down) this.back(other, rung, WHOLE);
+  }
+
+  laySolid(rung: number, later: readonly number[], extent: 'solid' | 'to the middle' = 'solid'): void {
+    const { solid, fade } = layingOf(this.setting, rung);
+    // An end that stops at the middle's strip keeps a soft edge there, and has no fade to lay.
+    const fades = (extent === 'to the middle' ? [] : later).map((toward) => ({
+      toward,
+      minutes: fade(toward),
+    }));
+    const minutes = solid + fades.reduce((sum, one) => sum + one.minutes, 0);
+    this.wipeMat();
+    this.add({ move: 'lay', rung, fades, extent, minutes, solid });
+    for (const toward of later) this.wetAt.set(keyOf(rung, toward), this.now);
+  }
+
+  wake(rung: number, over: number, section: Section, extent: 'fade' | 'edge' = 'fade'): void {
+    this.add({ move: 'wake', rung, over, section, extent, minutes: this.backMinutes(section) * WAKING });
+    this.wetAt.set(keyOf(rung, over), this.now);
+  }
+
+  into(rung: number, over: number, section: Section): void {
+    const minutes = layingOf(this.setting, rung).fade(over) / section.of;
+    if (!this.isOpen(over, rung, this.now)) this.late = true;
+    this.add({ move: 'into', rung, over, section, minutes });
+    this.wetAt.set(keyOf(rung, over), this.now);
+  }
+
+  back(rung: number, over: number, section: Section): void {
+    this.add({ move: 'back', rung, over, section, minutes: this.backMinutes(section) });
+    if (!this.isOpen(over, rung, this.now)) this.late = true;
+  }
+
+  brew(between: readonly [number, number], mixes: readonly BrewMix[], section: Section): void {
+    this.wipeMat();
+    this.add({ move: 'brew', between, mixes, section, minutes: this.brewing(...between, mixes, section.of) });
+    this.wetAt.set(keyOf(...between), this.now);
+    this.wetAt.set(keyOf(between[1], between[0]), this.now);
+  }
+
+  ownHalf(rung: number, over: number, section: Section): void {
+    this.add({ move: 'own half', rung, over, section, minutes: this.backMinutes(section) / 2 });
+    if (!this.isOpen(over, rung, this.now)) this.late = true;
+  }
+
+  /** Minutes that loading and laying the mixes of a strip takes. */
+  brewing(first: number, last: number, mixes: readonly BrewMix[], sections: number): Minutes {
+    const { pace } = this.setting;
+    const strip = layingOf(this.setting, first).fade(last) + layingOf(this.setting, last).fade(first);
+    return pace.brew * mixes.length + strip / sections;
+  }
+
+  /** How many sections leave time to go back over each while these inks are open. */
+  sectionsFor(...rungs: readonly number[]): number {
+    const open = Math.min(...rungs.map((rung) => openMinutes(this.setting, rung)));
+    return Math.min(Math.max(Math.ceil(this.backMinutes(WHOLE) / (open - SPARE)), 1), MOST_SECTIONS);
+  }
+
+  /** Minutes from now until a rung that is laid whole comes into its first join. */
+  reachesJoinIn(rung: number): Minutes {
+    return layingOf(this.setting, rung).solid;
+  }
+
+  /** Whether a rung's fade toward another will still be open in so many minutes. */
+  staysOpen(rung: number, toward: number, minutes: Minutes): boolean {
+    return this.isOpen(rung, toward, this.now + minutes);
+  }
+
+  private isOpen(rung: number, toward: number, at: Minutes): boolean {
+    const since = this.wetAt.get(keyOf(rung, toward));
+    return since !== undefined && at - since <= openMinutes(this.setting, rung) - SPARE;
+  }
+
+  private backMinutes({ of }: Section): Minutes {
+    const { pace, larger } = this.setting;
+    return (pace.goBack * larger.across) / of;
+  }
+
+  private wipeMat(): void {
+    if (this.moves.length > 0) this.now += this.setting.pace.wipeMat;
+  }
+
+  private add(move: Move): void {
+    this.moves.push(move);
+    this.now += move.minutes;
+  }
+}
+
+const keyOf = (rung: number, toward: number): string => `${rung} ${toward}`;
+
+/** How long a rung's ink stays blendable on the card. */
+export const openMinutes = ({ resolved, opens }: Setting, rung: number): Minutes => {
+  const ink = resolved.inks[rung];
+  return ink ? INK_KINDS[ink.kind].openMinutes * opens : 0;
+};
+
+/** How the minutes a rung takes fall to its solid part and to its fades: by what lies where. */
+function layingOf(setting: Setting, rung: number): Laying {
+  const { pace, larger, words, neighbours } = setting;
+  const meets = neighbours.filter((pair) => pair.includes(rung)).length;
+  const parts = fadeParts(setting, rung);
+  // A usual band is a third of a usual panel.
+  const whole = pace.layBand * larger.over(3 * (words.areas[rung] ?? 0));
+  const fading = meets === 0 ? 0 : parts.reduce((sum, { part }) => sum + part, 0);
+  return {
+    solid: whole * (1 - fading),
+    fade: (toward) => whole * (parts.find((one) => one.toward === toward)?.part ?? 0),
+  };
+}
+
+/** Of a run of patches so much of each is fade. By eye. */
+const PATCH_FADE = 0.5;
+
+/** What part of a rung's own ground its fade toward each neighbour takes. */
+function fadeParts({ resolved: { recipe }, neighbours, words }: Setting, rung: number) {
+  const toward = neighbours.filter((pair) => pair.includes(rung)).map(([p, q]) => (p === rung ? q : p));
+  if (!words.extent(rung))
+    return toward.map((other) => ({ toward: other, part: PATCH_FADE / toward.length }));
+  const { from, solidFrom, solidTo, to } = inkExtents(recipe)[rung] ?? {
+    from: 0,
+    solidFrom: 0,
+    solidTo: 1,
+    to: 1,
+  };
+  // Half of a fade's length is what its ink would cover solid.
+  const [before, after] = [(solidFrom - from) / 2, (to - solidTo) / 2];
+  const whole = Math.max(solidTo - solidFrom + before + after, Number.EPSILON);
+  return toward.map((other) => ({ toward: other, part: (other < rung ? before : after) / whole }));
+}

@@ -1,0 +1,295 @@
+import type { Size } from '../base/geometry';
+import { wetAfterPass } from '../engine/drying';
+import { type Ink, isBare } from '../materials/ink/ink';
+import { INK_KINDS } from '../materials/ink/kinds';
+import { settle } from '../recipe/editLadder';
+import type { PassDeed, PassStep, PlacementContext } from '../recipe/passes/definition';
+import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
+import type { Recipe } from '../recipe/recipe';
+import { contextsOf, placedPasses } from '../recipe/resolved';
+import { STRAIGHT } from '../recipe/runs/runs';
+import type { BrushUse } from './brushes';
+import type { Deed } from './deeds';
+import { addStep, type Desk, type Pending, type Piece, takeUp } from './desk';
+import { ladderPieces } from './ladderPieces';
+import { schoolOf } from './schoolChoice';
+import { type Setting, settingOf } from './setting';
+import { describeMinutes, USUAL_PACE } from './times';
+
+/** Waits until whatever is wet has dried, with what is to be done before that and what only after. */
+export const dry =
+  (when: string, setting: Setting): Piece['job'] =>
+  (desk) => {
+    const wet = desk.wet.filter((ink) => !isBare(ink));
+    const ready = desk.blended ? doLater(desk, setting, ({ when: due }) => due === 'blended') : desk;
+    const [first, ...others] = wet;
+    const airDry = ({ kind }: Ink) => INK_KINDS[kind].airDryMinutes;
+    const dried = first
+      ? dryStep(
+          ready,
+          setting,
+          when,
+          others.reduce((slow, ink) => (airDry(ink) > airDry(slow) ? ink : slow), first),
+        )
+      : ready;
+    return desk.blended ? doLater(dried, setting, ({ when: due }) => due === 'dry') : dried;
+  };
+
+function dryStep(desk: Desk, setting: Setting, when: string, slowest: Ink): Desk {
+  const { airDryMinutes: minutes, label } = INK_KINDS[slowest.kind];
+  return addStep({ ...desk, wet: [] }, setting.resolved, {
+    key: `dry ${when}`,
+    kind: 'dry',
+    title: 'Dry',
+    work: `Flat, ${describeMinutes(minutes)} in air: ${slowest.name} is the slowest (${label}).`,
+    care: [
+      `Or heat tool, face then back, about ${describeMinutes(setting.pace.heatDry)}. Air keeps more colour.`,
+    ],
+    minutes,
+    waits: 'air',
+    deeds: [{ does: 'dry', minutes }],
+    needs: ['heat tool', 'tweezers'],
+    dangers: ['heat'],
+  });
+}
+
+/** Does what earlier passes have left and is due now; what comes back again and again stays. */
+export function doLater(desk: Desk, setting: Setting, isDue: (pending: Pending) => boolean): Desk {
+  const due = desk.pending.filter(isDue);
+  const kept = desk.pending.filter((one) => !isDue(one) || one.when === 'inked');
+  return due.reduce<Desk>(
+    (now, { pass, step }) => addPassStep(now, setting, { pass, step, key: laterKey(now, pass, step) }),
+    { ...desk, pending: kept },
+  );
+}
+
+/** Buffing comes again: each time has a key of its own. */
+function laterKey({ steps }: Desk, pass: string, { title, placement }: PassStep): string {
+  const key = `pass ${pass} ${title.toLowerCase()}${placement ? ` ${placement}` : ''}`;
+  const before = steps.filter((step) => step.key === key || step.key.startsWith(`${key} #`)).length;
+  return before === 0 ? key : `${key} #${before + 1}`;
+}
+
+/** A pass, step by step, after what is wet has dried where it needs that. */
+export function passPieces(pass: Pass, place: number, setting: Setting): Piece[] {
+  const { resolved, unit } = setting;
+  const kind = PASS_KINDS[pass.kind];
+  const contexts = contextsOf(resolved, pass);
+  const steps = kind.steps(contexts, unit);
+  const before: Piece = {
+    job: (desk) => {
+      if (kind.needsDry) return dry(`before ${pass.id}`, setting)(desk, undefined);
+      return kind.sets && desk.blended ? doLater(desk, setting, ({ when }) => when === 'blended') : desk;
+    },
+  };
+  const after: Piece = { job: (desk) => afterPass(desk, setting, pass, place, contexts) };
+  return [
+    before,
+    ...steps.flatMap((step, i) => [
+      stepPiece({ pass, place, step, at: i, contexts, steps }, setting),
+      ...(step.ladder ? ladderAgain(pass, step.ladder, setting) : []),
+    ]),
+    after,
+  ];
+}
+
+/** The ladder once more: over the panel, or on a strip of its own, with marks of its own. */
+function ladderAgain(
+  pass: Pass,
+  { on, size }: { readonly on: 'the panel' | 'a strip'; readonly size?: Size },
+  setting: Setting,
+): Piece[] {
+  const key = `pass ${pass.id} `;
+  if (on === 'the panel' || !size)
+    return ladderPieces(
+      setting,
+      { on: `second coat ${pass.id}`, panel: setting, key, title: ', second coat' },
+      false,
+    );
+  const strip = stripSetting(setting, size);
+  const marked: Piece = {
+    job: (desk) =>
+      addStep(desk, setting.resolved, {
+        key: `${key}marks`,
+        kind: 'pass',
+        title: 'Mark the strip',
+        work: `Stood up, the end where the ladder begins at the top. ${strip.words.marks}`,
+        care: [],
+        minutes: 0.5,
+        marks: strip.words.given,
+        deeds: [{ does: 'mark', on: `strip ${pass.id}`, marks: strip.words.given }],
+        needs: ['strip of the same card'],
+      }),
+  };
+  return [
+    marked,
+    ...ladderPieces(strip, { on: `strip ${pass.id}`, panel: setting, key, title: ', on the strip' }, false),
+  ];
+}
+
+/** The same ladder along a strip, its joints in proportion. */
+function stripSetting({ resolved, unit, pace }: Setting, size: Size): Setting {
+  const { recipe } = resolved;
+  const scale = size.height / recipe.panel.height;
+  const strip: Recipe = settle({
+    ...recipe,
+    panel: size,
+    run: STRAIGHT,
+    passes: [],
+    school: schoolOf(resolved).id as Recipe['school'],
+    joints: recipe.joints.map(({ width }) => ({ width: width * scale })),
+  });
+  const { alsoOn: _, ...alone } = resolved;
+  return settingOf({ ...alone, recipe: strip }, unit, pace);
+}
+
+/** What can be seen on the panel once it is done. */
+const SEEN: ReadonlySet<PassDeed> = new Set(['lay', 'stamp', 'wet', 'cover']);
+const deedsOf = ({ does, waits }: PassStep): readonly PassDeed[] => does ?? [waits ? 'dry' : 'lay'];
+
+/** A step of a pass and where it stands in it. */
+interface StepOfPass {
+  readonly pass: Pass;
+  readonly place: number;
+  readonly step: PassStep;
+  readonly at: number;
+  readonly contexts: readonly PlacementContext[];
+  readonly steps: readonly PassStep[];
+}
+
+function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setting: Setting): Piece {
+  const { resolved } = setting;
+  const kind = PASS_KINDS[pass.kind];
+  const placing = contexts.findIndex(({ id }) => id === step.placement);
+  // Waiting and setting need no ink.
+  const laysInk = !step.waits && deedsOf(step).some((deed) => deed === 'lay' || deed === 'stamp');
+  const ink = laysInk ? contexts[Math.max(placing, 0)]?.ink : undefined;
+  const isLast = !steps
+    .slice(at + 1)
+    .some(({ placement }) => placement !== undefined && placement !== step.placement);
+  const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
+  const farther = fartherThanUsual(contexts[Math.max(placing, 0)]);
+  const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
+  return {
+    ...(ink && kind.ink !== 'stamped' ? { need: { inks: [ink], takes: 'new ink' as const } } : {}),
+    job: (desk, use) => {
+      const laid: Desk = {
+        ...desk,
+        wet: at === 0 ? wetAfterPass(resolved, pass, desk.wet) : desk.wet,
+        // Where each placing is a step the picture grows with them; else it is there after the first that is seen.
+        progress: !deedsOf(step).some((deed) => SEEN.has(deed))
+          ? desk.progress
+          : placing < 0 || isLast
+            ? { ...desk.progress, passes: place + 1, placings: 0 }
+            : { ...desk.progress, placings: placing + 1 },
+      };
+      return addPassStep(laid, setting, {
+        pass: pass.id,
+        step,
+        key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
+        ...(ink ? { ink } : {}),
+        ...(use ? { use } : {}),
+        ...(farther === undefined ? {} : { covers: farther }),
+        traces: step.waits ? [] : placing < 0 ? traces.flat() : (traces[placing] ?? []),
+      });
+    },
+  };
+}
+
+/** A design of this size across takes the minutes that a step tells; a smaller one at least, a larger at most, these parts. */
+const USUAL_DESIGN = 80;
+const DESIGN_TIMES = { least: 0.6, most: 2 } as const;
+
+/** How much farther than over a usual design the hand goes over one; undefined where a pass has none. */
+function fartherThanUsual(context: PlacementContext | undefined): number | undefined {
+  const design = context?.design;
+  const width = context?.params.width;
+  if (!design || typeof width !== 'number') return undefined;
+  const height = (design.height * width) / design.width;
+  const { least, most } = DESIGN_TIMES;
+  return Math.min(Math.max(Math.sqrt(width * height) / USUAL_DESIGN, least), most);
+}
+
+/** What a step of a pass is done with, and where. */
+interface PassWork {
+  readonly pass: string;
+  readonly step: PassStep;
+  readonly key: string;
+  readonly ink?: Ink;
+  readonly use?: BrushUse;
+  readonly traces?: readonly string[];
+  /** How much farther than over a usual design the hand has to go, where it does not go over all of the panel. */
+  readonly covers?: number;
+}
+
+function addPassStep(
+  desk: Desk,
+  setting: Setting,
+  { pass, step, key, ink, use, covers, traces = [] }: PassWork,
+): Desk {
+  const { pace, larger, panels } = setting;
+  const isFirst = !desk.steps.some(({ brush }) => brush);
+  const taken = use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], deeds: [] };
+  // Brushed on, it goes at the maker's own pace of laying a band.
+  const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
+  const working = step.minutes * ownPace * (covers === undefined ? larger.over(1) : covers * panels);
+  const waiting = step.waits === 'heat' ? (step.minutes * pace.heatDry) / USUAL_PACE.heatDry : step.minutes;
+  const minutes = step.waits ? waiting : working;
+  const { placement } = step;
+  const does = deedsOf(step);
+  const deeds = does.map(
+    (deed): Deed => ({
+      does: 'pass',
+      pass,
+      deed,
+      minutes: minutes / does.length,
+      ...(placement === undefined ? {} : { placement }),
+      ...(use ? { brush: use.brush.letter } : {}),
+    }),
+  );
+  return addStep(desk, setting.resolved, {
+    key,
+    kind: step.waits ? 'dry' : 'pass',
+    title: ink ? `${step.title}: ${ink.name}` : step.title,
+    work: step.work,
+    care: [
+      ...taken.care,
+      ...step.care,
+      ...(panels > 1 && !step.waits ? ['The same on the other panel.'] : []),
+    ],
+    ...(ink ? { ink } : {}),
+    ...(use ? { brush: use.brush } : {}),
+    ...(step.waits ? { waits: step.waits } : {}),
+    ...(traces.length > 0 ? { traces } : {}),
+    minutes: minutes + (use && !isFirst ? pace.wipeMat : 0),
+    deeds: [...taken.deeds, ...deeds],
+    ...(step.needs ? { needs: step.needs } : {}),
+    ...(step.dangers ? { dangers: step.dangers } : {}),
+  });
+}
+
+/** What follows from a pass that is done: designs are buffed, masks lifted, and what it leaves for later noted. */
+function afterPass(
+  desk: Desk,
+  setting: Setting,
+  pass: Pass,
+  place: number,
+  contexts: readonly PlacementContext[],
+): Desk {
+  const kind = PASS_KINDS[pass.kind];
+  const { resolved } = setting;
+  const inked =
+    kind.ink === 'blended' ||
+    kind.ink === 'white' ||
+    placedPasses(resolved, pass).some(({ effects }) => effects.some((effect) => effect.kind === 'ladder'));
+  const buffed = inked ? doLater(desk, setting, ({ when }) => when === 'inked') : desk;
+  const set = kind.sets && buffed.blended ? doLater(buffed, setting, ({ when }) => when === 'dry') : buffed;
+  const lifted = doLater(set, setting, ({ when, from }) => typeof when === 'number' && place >= from + when);
+  const left = (kind.later?.(contexts) ?? []).map((later) => ({ ...later, pass: pass.id, from: place }));
+  return {
+    ...lifted,
+    // A pass that only waits is done with its last step, too.
+    progress: { ...lifted.progress, passes: place + 1, placings: 0 },
+    pending: [...lifted.pending, ...left],
+  };
+}

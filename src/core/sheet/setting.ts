@@ -1,0 +1,94 @@
+import type { Unit } from '../base/length';
+import { type BlendGround, blendGround } from '../engine/blend';
+import { type Neighbours, neighboursOf } from '../engine/neighbours';
+import { FINISHES } from '../materials/card/finishes';
+import { INK_KINDS } from '../materials/ink/kinds';
+import { judgeJoint, walkJoint, walkOnWhite } from '../readings/joints/joint';
+import { potencies } from '../readings/perceived';
+import { layingOf } from '../recipe/laying';
+import { USUAL_PANEL } from '../recipe/panel';
+import { jointSpans, patchesOf } from '../recipe/recipe';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import type { School } from '../recipe/schools/definition';
+import type { Tool } from '../recipe/tools/definition';
+import { TOOLS } from '../recipe/tools/tools';
+import type { MeasuredWords } from './measuredWords';
+import { measuredWords } from './measures';
+import { schoolOf } from './schoolChoice';
+import type { Pace } from './times';
+
+/** What is set out before the work begins, and stays as it is: the recipe, its measures, the maker's pace. */
+export interface Setting {
+  readonly resolved: ResolvedRecipe;
+  readonly unit: Unit;
+  readonly pace: Pace;
+  readonly school: School;
+  readonly tool: Tool;
+  /** How the tool is moved on this card, solid and over a join. */
+  readonly strokes: { readonly laying: string; readonly goingBack: string };
+  readonly words: MeasuredWords;
+  readonly ground: BlendGround;
+  readonly neighbours: readonly Neighbours[];
+  /** What part of its joints each rung holds, 0…1. */
+  readonly holds: readonly number[];
+  /** How much longer than alone the inks stay open with what is mixed into them. */
+  readonly opens: number;
+  /** Whether a middle may be brewed of two inks: they share a brush, and what they make is no mud. */
+  readonly brews: boolean;
+  /** Over how many mm two rungs fade into each other. */
+  readonly joinWidth: (one: number, other: number) => number;
+  /** How many panels are laid at once. */
+  readonly panels: number;
+  /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over all of it, and over its width. */
+  readonly larger: { readonly over: (area: number) => number; readonly across: number };
+}
+
+/** Work on a small panel takes at least this part of what it takes on a usual one. */
+const LEAST = { over: 0.75, across: 0.67 } as const;
+
+export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Setting {
+  const { recipe, card } = resolved;
+  const tool = TOOLS[recipe.tool];
+  const { stroke, everyWay } = FINISHES[card.finish];
+  const { width, height } = recipe.panel;
+  const usual = USUAL_PANEL.width * USUAL_PANEL.height;
+  const ground = blendGround(resolved);
+  const spans = jointSpans(recipe);
+  const panels = resolved.alsoOn ? 2 : 1;
+  const soft = patchesOf(recipe)?.soft;
+  return {
+    resolved,
+    unit,
+    pace,
+    school: schoolOf(resolved),
+    tool,
+    strokes: {
+      laying: tool.stroke ?? stroke,
+      goingBack: tool.goBackStroke ?? `${everyWay ? stroke : 'small circles'}, light hand`,
+    },
+    words: measuredWords(recipe, unit),
+    ground,
+    neighbours: neighboursOf(recipe),
+    holds: potencies(resolved).map(({ holds }) => holds),
+    opens: layingOf(resolved).opens,
+    brews: canBrew(resolved, ground),
+    joinWidth: (one, other) => {
+      const { start = 0, end = 0 } = spans[Math.min(one, other)] ?? {};
+      return soft ?? end - start;
+    },
+    panels,
+    larger: {
+      over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
+      across: panels * Math.max(width / USUAL_PANEL.width, LEAST.across),
+    },
+  };
+}
+
+function canBrew({ inks }: ResolvedRecipe, ground: BlendGround): boolean {
+  const [first, last, ...others] = inks;
+  if (!first || !last || others.length > 0) return false;
+  const { brushSet } = INK_KINDS[first.kind];
+  if (brushSet !== INK_KINDS[last.kind].brushSet || brushSet === 'none') return false;
+  const stations = walkJoint(first, last, ground);
+  return judgeJoint(stations, walkOnWhite(first, last, ground, stations)).kind !== 'mud';
+}

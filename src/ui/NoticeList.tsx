@@ -1,0 +1,37 @@
+import { Toast } from 'radix-ui';
+import type { Notice } from './notice';
+
+/** How long a notice stays, in ms: long enough to reach for its button. */
+const STAYS = 10_000;
+
+interface Props {
+  readonly notices: readonly (Notice & { readonly id: number })[];
+  readonly onDrop: (id: number) => void;
+}
+
+/** Notices at the foot of the page, each until it has been read. */
+export default function NoticeList({ notices, onDrop }: Props) {
+  return (
+    <Toast.Provider duration={STAYS} swipeDirection="right">
+      {notices.map((notice) => (
+        <Toast.Root
+          key={notice.id}
+          onOpenChange={(open) => !open && onDrop(notice.id)}
+          className="flex items-center gap-4 rounded-[3px] bg-strong px-4 py-2.5 text-on-strong shadow-lg"
+        >
+          <Toast.Description>{notice.text}</Toast.Description>
+          {notice.undo && (
+            <Toast.Action
+              altText="Undo, with Ctrl+Z on the bench"
+              onClick={notice.undo}
+              className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
+            >
+              Undo
+            </Toast.Action>
+          )}
+        </Toast.Root>
+      ))}
+      <Toast.Viewport className="fixed right-4 bottom-4 z-60 flex w-[min(24rem,90vw)] flex-col gap-2 print:hidden" />
+    </Toast.Provider>
+  );
+}
