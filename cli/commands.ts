@@ -7,6 +7,7 @@ import { FileError } from '../src/core/files/fileError';
 import { refuseLarger } from '../src/core/files/limits';
 import { LARGEST_RECIPE, openRecipe } from '../src/core/files/open';
 import { writeRecipePicture } from '../src/core/files/recipePicture';
+import { sheetJson } from '../src/core/files/sheetJson';
 import { PAPERS, type Paper, writeSheetPdf } from '../src/core/files/sheetPdf';
 import { CannotCut, planCuts } from '../src/core/make/cutting/cutPlan';
 import { cutText } from '../src/core/make/cutting/cutText';
@@ -20,19 +21,19 @@ import type { ResolvedRecipe } from '../src/core/recipe/resolved';
 import { RUN_IDS } from '../src/core/recipe/runs/runs';
 import { SCHOOL_IDS } from '../src/core/recipe/schools/schools';
 import { sheetText } from '../src/core/sheet/compile';
-import { USUAL_PACE } from '../src/core/sheet/times';
 import { Mistake } from './mistake';
-import { bridgeText, matchText, triosText } from './shelfCommands';
+import { bridgeText, jointsText, matchText, triosText } from './shelfCommands';
 
 const USAGE = `Usage:
   npm run -s tint -- readings FILE.json
-  npm run -s tint -- sheet FILE.json [--inches] [--school pale-first]
+  npm run -s tint -- sheet FILE.json [--inches] [--school pale-first] [--json]
   npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet] [--run glow]
   npm run -s tint -- pdf FILE.json OUT.pdf [--paper A4] [--inches] [--school …] [--run …]
   npm run -s tint -- cut PLAN.json [--svg OUT] [--inches]
   npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--json]
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
+  npm run -s tint -- joints PAIRS.csv [--card white] [--json]
 
 FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
 
@@ -157,7 +158,7 @@ async function writePdf(
   const font = async (weight: string) =>
     new Uint8Array(await readFile(new URL(`../${FONTS}${weight}.ttf`, import.meta.url)));
   const fonts = { plain: await font(''), bold: await font('-Bold') };
-  await writeFile(out, await writeSheetPdf({ resolved, unit, pace: USUAL_PACE, paper: size, png, fonts }));
+  await writeFile(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, fonts }));
   return `${out}: ${size}, the panel at true size`;
 }
 
@@ -173,13 +174,15 @@ export async function runTint(args: string[]): Promise<string> {
   const recipeAsked = async () => asAsked(await readResolved(file), values);
   const unit = values.inches ? 'in' : 'mm';
   if (command === 'readings') return JSON.stringify(readingsOutput(await recipeAsked()), null, 2);
-  if (command === 'sheet') return sheetText(await recipeAsked(), unit);
+  if (command === 'sheet')
+    return values.json ? sheetJson(await recipeAsked(), unit) : sheetText(await recipeAsked(), unit);
   if (command === 'picture') return writePicture(await recipeAsked(), out, Number(values.dpi), values.wet);
   if (command === 'pdf') return writePdf(await recipeAsked(), out, unit, values.paper);
   if (command === 'cut') return cutPlanText(file, unit, values.svg);
   if (command === 'trios') return triosText(file, values);
   if (command === 'bridge') return bridgeText(file, [out, other], values);
   if (command === 'match') return matchText(file, out, values);
+  if (command === 'joints') return jointsText(file, values);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
 

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
+import { percentOf } from '../src/core/base/words';
 import { assignInks, describeDifference, describeOutOfReach } from '../src/core/choose/match/assign';
 import { COLOUR_COUNT, colourAt, mainColours } from '../src/core/choose/match/mainColours';
 import type { Pixels } from '../src/core/choose/photo/pixels';
@@ -12,15 +13,25 @@ import { NO_CONSTRAINTS } from '../src/core/choose/search/query';
 import type { Judged } from '../src/core/choose/search/relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from '../src/core/choose/search/relations/relations';
 import { searchTrios } from '../src/core/choose/search/trios';
+import { bareGround } from '../src/core/engine/blend';
 import { FileError } from '../src/core/files/fileError';
 import { rowsOfCsv } from '../src/core/files/inksCsv';
+import { readPairsCsv } from '../src/core/files/pairsCsv';
 import type { Card } from '../src/core/materials/card/card';
 import { hexOfLab } from '../src/core/materials/colour/hex';
+import { chroma } from '../src/core/materials/colour/lab';
 import { nameColour } from '../src/core/materials/colour/names';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { INK_KINDS } from '../src/core/materials/ink/kinds';
 import { dryShelf } from '../src/core/readings/driedShelf';
-import { describeVerdict } from '../src/core/readings/joints/joint';
+import { isCloseCall } from '../src/core/readings/joints/closeCall';
+import {
+  describeVerdict,
+  judgeJoint,
+  namesOnTheWay,
+  walkJoint,
+  walkOnWhite,
+} from '../src/core/readings/joints/joint';
 import { DEMO_CARDS } from '../src/data/demo/cards';
 import { Mistake } from './mistake';
 
@@ -210,4 +221,46 @@ export async function matchText(
         .join('; '),
     ),
   );
+}
+
+/** What becomes of each pair of a table where its two inks meet. */
+export async function jointsText(
+  path: string | undefined,
+  { card: word, json }: Pick<ShelfOptions, 'card' | 'json'>,
+): Promise<string> {
+  if (!path) throw new Mistake('Name the table of pairs (CSV).');
+  const ground = bareGround(cardNamed(word));
+  const judged = (await readPairs(path)).map(([first, second]) => {
+    const walked = walkJoint(first, second, ground);
+    const verdict = judgeJoint(walked, walkOnWhite(first, second, ground, walked));
+    const chromas = walked.map(({ lab }) => chroma(lab));
+    const weaker = Math.min(chromas[0] ?? 0, chromas.at(-1) ?? 0);
+    return {
+      first: first.name,
+      second: second.name,
+      verdict: verdict.kind,
+      name: verdict.decidedBy.colour.name,
+      onTheWay: namesOnTheWay(walked),
+      chromaLeft: weaker === 0 ? 1 : Number((Math.min(...chromas.slice(1, -1)) / weaker).toFixed(2)),
+      closeCall: isCloseCall(first, second, ground),
+    };
+  });
+  if (json) return JSON.stringify(judged, null, 2);
+  return judged
+    .map(
+      ({ first, second, verdict, name, onTheWay, chromaLeft, closeCall }) =>
+        `${first} and ${second}: ${verdict}, ${name}${closeCall ? ' (a close call)' : ''}; ${percentOf(chromaLeft)} of the weaker colour left; by ${onTheWay.join(', ') || 'nothing else'}`,
+    )
+    .join('\n');
+}
+
+async function readPairs(path: string): Promise<(readonly [Ink, Ink])[]> {
+  try {
+    return readPairsCsv(await readFile(path, 'utf8'));
+  } catch (error) {
+    if (error instanceof FileError) throw new Mistake(`${path}: ${error.message}`);
+    if (error instanceof Error && 'code' in error)
+      throw new Mistake(`${path}: cannot be read (${error.code})`);
+    throw error;
+  }
 }

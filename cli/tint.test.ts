@@ -29,8 +29,24 @@ test('readings come out as JSON', async () => {
 });
 
 test('the sheet comes out as text, in inches when asked', async () => {
-  expect(await runTint(['sheet', file])).toContain('Solid from 55 mm to the top edge');
-  expect(await runTint(['sheet', file, '--inches'])).toMatch(/Solid from 2 3\/16 in/);
+  expect(await runTint(['sheet', file])).toContain('Solid from the top edge to 55 mm');
+  expect(await runTint(['sheet', file, '--inches'])).toMatch(/Solid from the top edge to 2 3\/16 in/);
+});
+
+test('the sheet comes out as data: steps begin when those before are done, and are measured by marks that were given', async () => {
+  const sheet = JSON.parse(await runTint(['sheet', file, '--json']));
+  expect(sheet).toMatchObject({ format: 'tint-ladder/sheet', version: 1, unit: 'mm' });
+  let clock = 0;
+  for (const step of sheet.steps) {
+    expect(step.begins).toBeCloseTo(clock, 1);
+    clock += step.minutes ?? 0;
+  }
+  expect(clock).toBeCloseTo(sheet.workMinutes + sheet.dryMinutes, 1);
+  const [prepare, lay] = sheet.steps;
+  expect(prepare.layOut.map(({ thing }: { thing: string }) => thing)).toContain('brush A, Gorse');
+  expect(prepare.marks).toContainEqual({ name: '55', on: null, from: 'foot', mm: 55 });
+  expect(lay).toMatchObject({ kind: 'lay', ink: 'Gorse', brush: { letter: 'A' }, waits: null });
+  for (const mark of lay.marks) expect(prepare.marks).toContainEqual(mark);
 });
 
 test('the picture has the size its resolution asks for, and wet differs from dry', async () => {
@@ -68,6 +84,21 @@ test('the shelf’s commands: trios with an ink asked for, a bridge, a picture m
   await expect(runTint(['trios', shelf, '--relation', 'friends'])).rejects.toThrow(/tonal, neighbours/);
   writeFileSync(shelf, 'name,over_white\nGorse,yellowish\n');
   await expect(runTint(['trios', shelf])).rejects.toThrow(/line 2: over_white "yellowish"/);
+});
+
+test('joints of a table are judged, with close calls told, and a faulty row is named by its line', async () => {
+  const pairs = join(folder, 'pairs.csv');
+  const header = 'name_a,hex_a,name_b,hex_b,kind';
+  writeFileSync(pairs, [header, 'red,#b3262f,green,#5b8f3a,dye', 'pink,#e2568f,blue,#1f4f7a,'].join('\n'));
+  const [mud, fresh] = JSON.parse(await runTint(['joints', pairs, '--json']));
+  expect(mud).toMatchObject({ first: 'red', verdict: 'mud', closeCall: false });
+  expect(mud.chromaLeft).toBeLessThan(0.85);
+  expect(fresh).toMatchObject({ verdict: 'new colour', name: expect.stringContaining('purple') });
+  expect(await runTint(['joints', pairs, '--card', 'kraft'])).toMatch(/^red and green: mud, /);
+  writeFileSync(pairs, [header, 'red,#b3262f,green,nothing,dye'].join('\n'));
+  await expect(runTint(['joints', pairs])).rejects.toThrow(/line 2: hex_b is "nothing"/);
+  writeFileSync(pairs, 'one,two\n1,2');
+  await expect(runTint(['joints', pairs])).rejects.toThrow(/name_a, hex_a, name_b, hex_b are missing/);
 });
 
 test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', {

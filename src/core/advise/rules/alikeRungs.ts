@@ -1,3 +1,4 @@
+import { isBare } from '../../materials/ink/ink';
 import { removeRung } from '../../recipe/editLadder';
 import { RUNG_LIMITS } from '../../recipe/recipe';
 import type { Rule } from './definition';
@@ -9,6 +10,8 @@ export const alikeRungs: Rule = {
     readings.joints.flatMap(({ verdict, difference }, joint) => {
       const [first, last] = [inks[joint], inks[joint + 1]];
       if (verdict.kind !== 'too alike' || !first || !last) return [];
+      // White beside bare card is a fade, and no rung too many.
+      if ([first, last].some(({ kind }) => kind === 'white') && [first, last].some(isBare)) return [];
       return [
         {
           key: `alike ${joint} ${first.id} ${last.id}`,

@@ -1,19 +1,21 @@
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { setInk } from '../../recipe/editLadder';
 import type { Rule } from './definition';
-import { nearestShowing } from './nearest';
+import { isSameHue, nearestShowing } from './nearest';
 
 /** An ink that cannot be told from the card; a dye on dark or kraft, mostly. */
 export const lostInk: Rule = {
   id: 'lostInk',
   check: ({ resolved: { card }, readings, shelf }) =>
     readings.rungs.flatMap(({ ink, presence }, rung) => {
-      if (presence !== 'vanishes') return [];
+      // White that softens a fade into the card is meant to vanish there.
+      if (presence !== 'vanishes' || ink.kind === 'white') return [];
       const other = nearestShowing(
         ink,
         shelf,
         card,
-        ({ kind }) => INK_KINDS[kind].blends && kind !== 'white',
+        // The ladder keeps its hues: a green in place of a yellow would be another one.
+        (one) => INK_KINDS[one.kind].blends && one.kind !== 'white' && isSameHue(one, ink),
       );
       return [
         {

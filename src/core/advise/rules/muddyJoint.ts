@@ -1,33 +1,50 @@
 import { bridgeBetween } from '../../choose/search/bridges';
+import { BARE } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { addRung } from '../../recipe/editLadder';
 import { RUNG_LIMITS } from '../../recipe/recipe';
-import type { Rule } from './definition';
+import type { Fix, Rule } from './definition';
+
+/** A joint this narrow, mm, hides most of its mud. Common practice. */
+const NARROW = 4;
 
 /** Opposite hues overlapped; a middle ink between keeps both joints clean. */
 export const muddyJoint: Rule = {
   id: 'muddyJoint',
-  check: ({ resolved: { card, inks }, readings, shelf }) =>
+  check: ({ resolved: { recipe, card, inks }, readings, shelf }) =>
     readings.joints.flatMap(({ verdict }, joint) => {
       const [first, last] = [inks[joint], inks[joint + 1]];
       if (verdict.kind !== 'mud' || !first || !last) return [];
       const owned = shelf.filter(({ kind, wished }) => INK_KINDS[kind].blends && kind !== 'white' && !wished);
+      const hasRoom = inks.length < RUNG_LIMITS.max;
+      const middleInk: Fix = {
+        label: 'Put a middle ink between',
+        // Walking every ink of the shelf takes a while: only when it is asked for.
+        apply: (recipe) => {
+          const [best] = bridgeBetween(first, last, owned, card).middles;
+          return best ? addRung(recipe, joint + 1, best.ink.id) : recipe;
+        },
+      };
+      const bareGap: Fix = {
+        label: 'Leave a bare strip between',
+        apply: (recipe) => addRung(recipe, joint + 1, BARE.id),
+      };
+      const narrow: Fix = {
+        label: 'Make the joint narrow',
+        apply: (recipe) => ({
+          ...recipe,
+          joints: recipe.joints.with(joint, { width: NARROW }),
+        }),
+      };
+      const isNarrow = (recipe.joints[joint]?.width ?? 0) <= NARROW;
+      const ways = [...(hasRoom ? [middleInk, bareGap] : []), ...(isNarrow ? [] : [narrow])];
+      const [fix, ...others] = ways;
       return [
         {
           key: `mud ${joint} ${first.id} ${last.id}`,
           message: `${first.name} and ${last.name} turn to ${verdict.decidedBy.colour.name} where they meet.`,
-          ...(inks.length < RUNG_LIMITS.max
-            ? {
-                fix: {
-                  label: 'Put a middle ink between',
-                  // Walking every ink of the shelf takes a while: only when it is asked for.
-                  apply: (recipe) => {
-                    const [best] = bridgeBetween(first, last, owned, card).middles;
-                    return best ? addRung(recipe, joint + 1, best.ink.id) : recipe;
-                  },
-                },
-              }
-            : {}),
+          ...(fix ? { fix } : {}),
+          ...(others.length > 0 ? { others } : {}),
         },
       ];
     }),

@@ -1,6 +1,7 @@
 import { type Card, groundOfCard } from '../../materials/card/card';
-import { deltaE00 } from '../../materials/colour/difference';
+import { deltaE00, hueApart } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
+import { COLOURLESS, chroma, hueDegrees } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { presenceOf } from '../../readings/presence';
@@ -15,6 +16,9 @@ export function nearestCard(
   const off = (other: Card) => deltaE00(lab, labOfHex(other.colour));
   return cards.filter((other) => other.id !== card.id && does(other)).toSorted((p, q) => off(p) - off(q))[0];
 }
+
+/** Another ink of the same hue may be so far off, degrees. Common practice. */
+const SAME_HUE = 20;
 
 /** The ink nearest to another's own colour of those that will do and that show on the card. */
 export function nearestShowing(
@@ -31,4 +35,12 @@ export function nearestShowing(
     .map((other) => ({ other, lab: driedColour(other, ground) }))
     .filter(({ lab }) => presenceOf(deltaE00(lab, bare)) === 'shows')
     .toSorted((p, q) => deltaE00(p.lab, wanted) - deltaE00(q.lab, wanted))[0]?.other;
+}
+
+/** Two inks of one hue, by their own colours; greys are of one with each other. */
+export function isSameHue(one: Ink, two: Ink): boolean {
+  const [p, q] = [labOfHex(one.overWhite), labOfHex(two.overWhite)];
+  const [grey, other] = [p, q].map((lab) => chroma(lab) <= COLOURLESS);
+  if (grey || other) return grey === other;
+  return hueApart(hueDegrees(p), hueDegrees(q)) <= SAME_HUE;
 }

@@ -70,8 +70,8 @@ export function cardFit(inks: readonly Ink[], card: Card): CardFit {
   };
 }
 
-/** Below this L* a card is dark, up to the other mid-toned; common practice. */
-const [DARK_TO, MID_TO] = [35, 75] as const;
+/** Below this L* a card is dark, up to the other it is toned, as greys and pastels are; common practice. */
+const [DARK_TO, MID_TO] = [35, 88] as const;
 
 /** What is to be known of a card before any ink is chosen: its surface, its tone, its weight. */
 export function cardAdvice(card: Card): string[] {
@@ -81,13 +81,11 @@ export function cardAdvice(card: Card): string[] {
     l < DARK_TO
       ? ['Dark: pigment shows, or hybrid and fluorescent over a dried white pigment coat; dyes are lost.']
       : l < MID_TO && card.finish !== 'kraft'
-        ? ['Mid-toned: hybrid or pigment; every ink drops.']
+        ? ['Toned: hybrid or pigment; every ink drops, and pale ones hardly show.']
         : [];
-  return [
-    ...(tone.length > 0 && finish.takes === 'well' ? [] : [finish.description]),
-    ...tone,
-    ...curlOf(card),
-  ];
+  const but = [...tone, ...curlOf(card)];
+  // What is said of a good surface as the usual choice is not said of a thin or a toned card.
+  return but.length > 0 && finish.takes === 'well' ? but : [finish.description, ...but];
 }
 
 const names = (shifts: readonly RungShift[]): string => shifts.map(({ ink }) => ink.name).join(' and ');

@@ -69,11 +69,6 @@ test('red and green are mud on kraft too, where the strong red pushes the dull s
   expect(judgeJoint(joint).kind).toBe('mud');
 });
 
-test('mint into orange works, but is best kept narrow (common practice)', () => {
-  expect(judgeJoint(walk('mint', 'orange', 'dye')).keepNarrow).toBe(true);
-  expect(judgeJoint(walk('red', 'yellow', 'dye')).keepNarrow).toBe(false);
-});
-
 test('pink and turquoise make a quieter new colour (common practice)', () => {
   expect(judgeJoint(walk('pink', 'turquoise', 'dye')).quieter).toBe(true);
   expect(judgeJoint(walk('pink', 'blue', 'dye')).quieter).toBe(false);

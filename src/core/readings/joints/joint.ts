@@ -1,8 +1,10 @@
-import { type BlendGround, blended } from '../../engine/blend';
-import { deltaE00 } from '../../materials/colour/difference';
-import { chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
+import { type BlendGround, blended, groundReflectance } from '../../engine/blend';
+import { deltaE00, hueApart } from '../../materials/colour/difference';
+import { COLOURLESS, chroma, hueDegrees, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
+import { flatSpectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
+import { type Dullness, findDullness, findFresh } from './judge';
 
 /** A place inside a joint: how much of it is the second ink, and the colour it dries to. */
 export interface Station {
@@ -12,17 +14,15 @@ export interface Station {
   readonly colour: ColourName;
 }
 
-export type VerdictKind = 'too alike' | 'mud' | 'new colour' | 'clean run';
+export type VerdictKind = 'too alike' | 'mud' | 'dulls' | 'new colour' | 'clean run';
 
 /** What becomes of a joint, with the colours that say so. */
 export interface Verdict {
   readonly kind: VerdictKind;
-  /** The station that decided: the muddy one, the new colour at its most colourful, or the middle. */
+  /** The station that decided: the dullest one, the new colour at its farthest from both rungs, or the middle. */
   readonly decidedBy: Station;
   /** Where one step makes more than half of the joint's whole change, the two stations of it. */
   readonly abrupt?: readonly [Station, Station];
-  /** No mud, but the joint passes through a brown, olive or grey: it does best narrow. */
-  readonly keepNarrow: boolean;
   /** The middle is much less colourful than either ink. */
   readonly quieter: boolean;
 }
@@ -33,6 +33,7 @@ export const STATIONS = 13;
 /** Two dried colours nearer than this look like one ink. CIEDE2000. */
 export const TOO_ALIKE = 5;
 
+/** What a brown, an olive or a grey is called. */
 export const MUDDY: ReadonlySet<string> = new Set([
   'brown',
   'olive',
@@ -41,6 +42,8 @@ export const MUDDY: ReadonlySet<string> = new Set([
   'olive gray',
   'gray',
 ]);
+/** Depths of one colour lie nearer than this in hue, degrees: what is named on the way is no colour of its own. */
+export const ONE_HUE = 20;
 /** A middle with less than this part of the weaker rung's chroma is called quieter. */
 export const QUIETER = 0.7;
 
@@ -57,50 +60,71 @@ export function walkJoint(first: Ink, second: Ink, ground: BlendGround, stations
   });
 }
 
+/** Card this pale, L*, and no more coloured than this, C*, is white enough to judge mud on. */
+const WHITE_CARD = { l: 85, chroma: 10 } as const;
+/** The white that mud is judged on: a usual card's. */
+export const WHITE: BlendGround['dried'] = flatSpectrum(0.95);
+
+/** Whether what lies under a blend is white, or nearly. */
+export const isWhiteGround = (ground: Lab): boolean =>
+  ground.l >= WHITE_CARD.l && chroma(ground) <= WHITE_CARD.chroma;
+
+/**
+ * The same joint as it would dry on white. The eye makes allowance for a tinted card, and the trade's verdict on a pair
+ * does not change with it: so mud is judged there, and what the card itself does to an ink is told apart.
+ */
+export function walkOnWhite(
+  first: Ink,
+  second: Ink,
+  ground: BlendGround,
+  walked: readonly Station[],
+): readonly Station[] {
+  if (isWhiteGround(labOfSpectrum(groundReflectance(ground)))) return walked;
+  return walkJoint(first, second, { dried: WHITE, wet: [], coats: ground.coats });
+}
+
 /**
  * Judges a walked joint.
  *
- * *Too alike*: the rungs dry to colours closer than ΔE00 5. *Mud*: in the middle half there is a stretch (two
- * stations or more) of brown, olive or grey, neither rung is one, and it is less colourful than both; or such a
- * colour is all that is new anywhere on the way. *New colour*: a hue on the way that neither rung has. *Clean run*: none of these. Rule and thresholds: common practice.
+ * *Too alike*: the rungs dry to colours closer than ΔE00 5. *Mud*: a stretch of it greys toward rose, brown or olive,
+ * and is dark there; *dulls*: it does and stays pale. *New colour*: the widest hue on the way that neither rung has.
+ * *Clean run*: none of these, or depths of one hue. See `judge.ts` for the thresholds.
+ *
+ * @param onWhite  the same stations as they would dry on white, where the card is another
  */
-export function judgeJoint(stations: readonly Station[]): Verdict {
+export function judgeJoint(stations: readonly Station[], onWhite: readonly Station[] = stations): Verdict {
   const first = stations[0] as Station;
   const last = stations[stations.length - 1] as Station;
   const middle = stations[(stations.length - 1) >> 1] as Station;
-  const onTheWay = stations.slice(1, -1);
-  const chromas = [chroma(first.lab), chroma(last.lab)];
-  const weaker = Math.min(...chromas);
-  const isRungHue = ({ colour }: Station) =>
-    colour.noun === first.colour.noun || colour.noun === last.colour.noun;
-  const rungIsMuddy = MUDDY.has(first.colour.noun) || MUDDY.has(last.colour.noun);
-
-  const muddy = rungIsMuddy ? [] : onTheWay.filter(({ colour }) => MUDDY.has(colour.noun));
-  const dull = muddy.filter(({ lab }) => chroma(lab) < weaker);
-  const isMud = (station: Station) => dull.includes(station) && inMiddleHalf(station.mix);
-  // One station alone is a flick of it that no eye finds; two neighbours are a stretch.
-  const stretch = stations.filter(
-    (s, i) => isMud(s) && stations.some((t, k) => Math.abs(k - i) === 1 && isMud(t)),
-  );
-  const fresh = mostChroma(onTheWay.filter((station) => !isRungHue(station) && !dull.includes(station)));
-  const mud = leastChroma(stretch) ?? (fresh ? undefined : leastChroma(dull));
+  const weaker = Math.min(chroma(first.lab), chroma(last.lab));
   const shared = {
     ...abruptStep(stations),
-    keepNarrow: !mud && muddy.length > 0,
-    quieter: Math.min(...onTheWay.map(({ lab }) => chroma(lab))) < QUIETER * weaker,
+    quieter: Math.min(...stations.slice(1, -1).map(({ lab }) => chroma(lab))) < QUIETER * weaker,
   };
   if (deltaE00(first.lab, last.lab) < TOO_ALIKE) return { kind: 'too alike', decidedBy: middle, ...shared };
-  if (mud) return { kind: 'mud', decidedBy: mud, ...shared };
+  const dullness: Dullness = { at: -1, isMud: false };
+  findDullness(
+    onWhite.map(({ lab }) => lab),
+    dullness,
+  );
+  const dull = stations[dullness.at];
+  if (dull) return { kind: dullness.isMud ? 'mud' : 'dulls', decidedBy: dull, ...shared };
+  const fresh = isOneHue(first.lab, last.lab) ? undefined : stations[freshStation(stations)];
   if (fresh) return { kind: 'new colour', decidedBy: fresh, ...shared };
   return { kind: 'clean run', decidedBy: middle, ...shared };
 }
 
-const inMiddleHalf = (mix: number): boolean => mix >= 0.25 && mix <= 0.75;
+const isOneHue = (p: Lab, q: Lab): boolean =>
+  Math.min(chroma(p), chroma(q)) > COLOURLESS && hueApart(hueDegrees(p), hueDegrees(q)) < ONE_HUE;
 
-const leastChroma = (stations: readonly Station[]): Station | undefined =>
-  stations.toSorted((p, q) => chroma(p.lab) - chroma(q.lab))[0];
-const mostChroma = (stations: readonly Station[]): Station | undefined =>
-  stations.toSorted((p, q) => chroma(q.lab) - chroma(p.lab))[0];
+function freshStation(stations: readonly Station[]): number {
+  const [first, last] = [stations[0] as Station, stations[stations.length - 1] as Station];
+  return findFresh(
+    stations.map(({ colour }) => colour.noun),
+    stations.slice(1).map(({ lab }, i) => deltaE00((stations[i] as Station).lab, lab)),
+    stations.map(({ lab }) => Math.min(deltaE00(lab, first.lab), deltaE00(lab, last.lab))),
+  );
+}
 
 function abruptStep(stations: readonly Station[]): { abrupt?: readonly [Station, Station] } {
   const steps = stations.slice(1).map((to, i) => {
@@ -121,7 +145,7 @@ export function namesOnTheWay(stations: readonly Station[]): string[] {
 
 /** The verdict as it is told to the maker: a headline, and a sentence with its reason and what to do. */
 export function describeVerdict(verdict: Verdict): { headline: string; reason: string } {
-  const { kind, decidedBy, keepNarrow, quieter, abrupt } = verdict;
+  const { kind, decidedBy, quieter, abrupt } = verdict;
   const name = decidedBy.colour.name;
   const words = {
     'too alike': {
@@ -132,6 +156,10 @@ export function describeVerdict(verdict: Verdict): { headline: string; reason: s
       headline: `Mud: ${decidedBy.colour.hue}`,
       reason: `Passes through ${name}, duller than either ink. Put a middle ink between, or keep the joint narrow.`,
     },
+    dulls: {
+      headline: `Dulls: ${decidedBy.colour.hue}`,
+      reason: `Greys on the way to ${name}, softer than either ink. Keep the joint narrow, or put a middle ink between.`,
+    },
     'new colour': {
       headline: `New colour: ${decidedBy.colour.hue}`,
       reason: `The overlap makes a ${name} that neither ink has${quieter ? ', with a quieter stretch on the way' : ''}.`,
@@ -141,9 +169,8 @@ export function describeVerdict(verdict: Verdict): { headline: string; reason: s
       reason: `Goes over by ${name}${quieter ? ', quieter than either ink' : ''}.`,
     },
   }[kind];
-  const narrow = keepNarrow && kind !== 'too alike' ? ' Keep it narrow.' : '';
   const jump = abrupt
     ? ` Abrupt: most of the change falls between ${abrupt[0].colour.name} and ${abrupt[1].colour.name}.`
     : '';
-  return { headline: words.headline, reason: words.reason + narrow + jump };
+  return { headline: words.headline, reason: words.reason + jump };
 }

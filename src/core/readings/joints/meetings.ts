@@ -10,7 +10,15 @@ import { laidReflectance } from '../../materials/ink/laid';
 import { PASS_KINDS, passName } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
 import { contextsOf, type ResolvedRecipe } from '../../recipe/resolved';
-import { describeVerdict, judgeJoint, STATIONS, type Station, type Verdict, walkJoint } from './joint';
+import {
+  describeVerdict,
+  judgeJoint,
+  STATIONS,
+  type Station,
+  type Verdict,
+  walkJoint,
+  walkOnWhite,
+} from './joint';
 
 /** Two inks that meet though they are not next to each other in the ladder. */
 export interface Meeting {
@@ -32,7 +40,8 @@ function meetingsAcross({ recipe, inks }: ResolvedRecipe, ground: BlendGround): 
   return neighboursOf(recipe).flatMap(([lower, upper]) => {
     const [one, other] = [inks[lower], inks[upper]];
     if (!one || !other || upper - lower < 2) return [];
-    return [meeting(`${one.name} and ${other.name}`, walkJoint(one, other, ground))];
+    const stations = walkJoint(one, other, ground);
+    return [meeting(`${one.name} and ${other.name}`, stations, walkOnWhite(one, other, ground, stations))];
   });
 }
 
@@ -57,8 +66,12 @@ function meetingsOver(resolved: ResolvedRecipe, ground: BlendGround): Meeting[] 
   });
 }
 
-const meeting = (title: string, stations: readonly Station[]): Meeting => {
-  const verdict = judgeJoint(stations);
+const meeting = (
+  title: string,
+  stations: readonly Station[],
+  onWhite: readonly Station[] = stations,
+): Meeting => {
+  const verdict = judgeJoint(stations, onWhite);
   return { title, strip: stations.map(({ lab }) => hexOfLab(lab)), verdict, ...describeVerdict(verdict) };
 };
 

@@ -51,21 +51,78 @@ describe('mud', () => {
     expect(verdict.decidedBy.lab).toEqual(duller);
     expect(describeVerdict(verdict).reason).toContain('duller than either ink');
   });
-  test('one alone is a flick no eye finds, and near an end it is no mud: the joint is kept narrow', () => {
+  test('one alone is a flick no eye finds', () => {
     const clean = lab(52, 40, 50);
     const rest = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, clean]));
-    for (const browns of [{ [middle]: BROWN }, { 1: BROWN, 2: BROWN }]) {
-      const verdict = judgeJoint(evenWalk(RED, GREEN, { ...rest, ...browns }));
-      expect(verdict.kind).toBe('new colour');
-      expect(verdict.keepNarrow).toBe(true);
-      expect(describeVerdict(verdict).reason).toMatch(/Keep it narrow\.$|Keep it narrow\. /);
-    }
+    expect(judgeJoint(evenWalk(RED, GREEN, { ...rest, [middle]: BROWN })).kind).toBe('new colour');
+    expect(judgeJoint(evenWalk(RED, GREEN, { ...rest, [middle]: BROWN, [middle + 1]: BROWN })).kind).toBe(
+      'mud',
+    );
   });
-  test('a rung that is brown itself has no mud on the way, nor has a brown more colourful than a rung', () => {
-    expect(judgeJoint(evenWalk(BROWN, GREEN, { [middle]: BROWN, [middle + 1]: BROWN })).kind).not.toBe('mud');
-    const [dullRed, dullGreen] = [lab(42, 12, 6), lab(52, -10, 9)];
-    const strong = { [middle]: BROWN, [middle + 1]: BROWN };
-    expect(judgeJoint(evenWalk(dullRed, dullGreen, strong)).kind).not.toBe('mud');
+  test('a pale stretch of it only dulls, and is told softer', () => {
+    const greyed = (l: number) => ({ [middle]: lab(l, 8, 6), [middle + 1]: lab(l, 8, 6) });
+    const [coral, sky] = [lab(68, 48, 30), lab(72, -12, -28)];
+    const rest = Object.fromEntries(
+      Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, lab(70, 30, -30)]),
+    );
+    const pale = judgeJoint(evenWalk(coral, sky, { ...rest, ...greyed(70) }));
+    expect(pale.kind).toBe('dulls');
+    expect(describeVerdict(pale).headline).toMatch(/^Dulls: /);
+    expect(judgeJoint(evenWalk(coral, sky, { ...rest, ...greyed(60) })).kind).toBe('mud');
+  });
+  test('greyed greens and blues are liked: only rose, brown and olive are mud', () => {
+    const greyed = (a: number, b: number) => {
+      const dull = lab(45, a, b);
+      const all = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, dull]));
+      return judgeJoint(evenWalk(lab(60, 50, 20), lab(50, -40, -10), all)).kind;
+    };
+    expect(greyed(-8, 3)).not.toBe('mud');
+    expect(greyed(0, -9)).not.toBe('mud');
+    expect(greyed(8, 4)).toBe('mud');
+    expect(greyed(3, 9)).toBe('mud');
+  });
+  test('a rung that has hardly a colour has none to lose', () => {
+    const [dullRed, dullGreen] = [lab(42, 9, 4), lab(52, -8, 6)];
+    const grey = { [middle]: lab(45, 1, 1), [middle + 1]: lab(45, 1, 1) };
+    expect(judgeJoint(evenWalk(dullRed, dullGreen, grey)).kind).not.toBe('mud');
+  });
+  test('is judged on white, whatever the card: the eye makes allowance for it', () => {
+    const clear = Object.fromEntries(
+      Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, lab(50, 55 - 8 * i, 55)]),
+    );
+    const [muddy, clean] = [{ ...clear, [middle]: BROWN, [middle + 1]: BROWN }, clear].map((instead) =>
+      evenWalk(RED, GREEN, instead),
+    ) as [Station[], Station[]];
+    expect(judgeJoint(clean, muddy).kind).toBe('mud');
+    expect(judgeJoint(muddy, clean).kind).not.toBe('mud');
+  });
+});
+
+describe('a new colour', () => {
+  test('is the widest that neither ink has, told where it is farthest from both', () => {
+    const [red, blue] = [lab(48, 62, 34), lab(40, -2, -48)];
+    // Two stations of one noun, then eight steps of another.
+    const purple = Object.fromEntries(
+      Array.from({ length: 8 }, (_, i) => [i + 3, lab(44 - i / 2, 56 - 5 * i, -20 - 3 * i)]),
+    );
+    const walk = evenWalk(red, blue, { 1: lab(47, 63, 12), 2: lab(47, 63, 6), ...purple });
+    const nouns = walk.map(({ colour }) => colour.noun);
+    const counts = (noun: string) => nouns.filter((other) => other === noun).length;
+    const verdict = judgeJoint(walk);
+    expect(verdict.kind).toBe('new colour');
+    const fresh = [...new Set(nouns.slice(1, -1))].filter(
+      (noun) => noun !== nouns[0] && noun !== nouns.at(-1),
+    );
+    expect(fresh.length).toBeGreaterThan(1);
+    expect(counts(verdict.decidedBy.colour.noun)).toBe(Math.max(...fresh.map(counts)));
+    const far = ({ lab: at }: Station) => Math.min(deltaE00(at, red), deltaE00(at, blue));
+    const same = walk.filter(({ colour }) => colour.noun === verdict.decidedBy.colour.noun);
+    expect(far(verdict.decidedBy)).toBe(Math.max(...same.map(far)));
+  });
+  test('depths of one hue are a clean run, whatever the names on the way', () => {
+    const depths = evenWalk(lab(88, -18, 60), lab(35, -12, 42));
+    expect(new Set(depths.map(({ colour }) => colour.noun)).size).toBeGreaterThan(2);
+    expect(judgeJoint(depths).kind).toBe('clean run');
   });
 });
 
@@ -95,14 +152,17 @@ test('a middle is quieter below seven tenths of the weaker rung’s chroma', () 
 test('each verdict is told with what, why and what to do', () => {
   const red = { mix: 0.5, lab: RED, colour: nameColour(RED) };
   const told = (change: Partial<Parameters<typeof describeVerdict>[0]>) =>
-    describeVerdict({ kind: 'clean run', decidedBy: red, keepNarrow: false, quieter: false, ...change });
+    describeVerdict({ kind: 'clean run', decidedBy: red, quieter: false, ...change });
   const name = nameColour(RED).name;
   expect(told({})).toEqual({ headline: 'Clean run', reason: `Goes over by ${name}.` });
   expect(told({ quieter: true }).reason).toBe(`Goes over by ${name}, quieter than either ink.`);
-  expect(told({ kind: 'new colour', quieter: true, keepNarrow: true }).reason).toBe(
-    `The overlap makes a ${name} that neither ink has, with a quieter stretch on the way. Keep it narrow.`,
+  expect(told({ kind: 'new colour', quieter: true }).reason).toBe(
+    `The overlap makes a ${name} that neither ink has, with a quieter stretch on the way.`,
   );
-  expect(told({ kind: 'too alike', keepNarrow: true }).reason).toBe(
+  expect(told({ kind: 'dulls' }).reason).toBe(
+    `Greys on the way to ${name}, softer than either ink. Keep the joint narrow, or put a middle ink between.`,
+  );
+  expect(told({ kind: 'too alike' }).reason).toBe(
     `Both dry to about the same ${name}; the joint will hardly be seen.`,
   );
   expect(told({ kind: 'mud' }).headline).toBe(`Mud: ${nameColour(RED).hue}`);

@@ -1,6 +1,13 @@
 import { type Card, groundOfCard } from '../../../materials/card/card';
-import { deltaE00 } from '../../../materials/colour/difference';
-import { chroma, hueDegrees, type Lab, labOfXyz } from '../../../materials/colour/lab';
+import { deltaE00, hueApart } from '../../../materials/colour/difference';
+import {
+  COLOURLESS,
+  chroma,
+  hueDegrees,
+  type Lab,
+  labOfSpectrum,
+  labOfXyz,
+} from '../../../materials/colour/lab';
 import { nameColour } from '../../../materials/colour/names';
 import { WEIGHTS } from '../../../materials/colour/observer';
 import { BANDS, type Spectrum } from '../../../materials/colour/spectrum';
@@ -8,14 +15,24 @@ import type { Film } from '../../../materials/ink/film';
 import { filmCurve } from '../../../materials/ink/filmCurve';
 import { filmOfInk, type Ink, potencyOf } from '../../../materials/ink/ink';
 import { driedColour } from '../../../materials/ink/laid';
-import { MUDDY, STATIONS, TOO_ALIKE, type VerdictKind } from '../../../readings/joints/joint';
+import {
+  isWhiteGround,
+  MUDDY,
+  ONE_HUE,
+  STATIONS,
+  TOO_ALIKE,
+  type VerdictKind,
+  WHITE,
+} from '../../../readings/joints/joint';
+import { type Dullness, findDullness, findFresh } from '../../../readings/joints/judge';
 import { NOUNS, nounLattice } from './nounLattice';
 
 /** Verdicts as they stand in the table. */
-export const VERDICTS: readonly VerdictKind[] = ['clean run', 'new colour', 'mud', 'too alike'];
+export const VERDICTS: readonly VerdictKind[] = ['clean run', 'new colour', 'dulls', 'mud', 'too alike'];
 const codeOf = (verdict: VerdictKind): number => VERDICTS.indexOf(verdict);
 const CLEAN = codeOf('clean run');
 const NEW = codeOf('new colour');
+const DULLS = codeOf('dulls');
 export const MUD = codeOf('mud');
 export const ALIKE = codeOf('too alike');
 
@@ -65,9 +82,9 @@ export interface PairTable {
   readonly difference: Float32Array;
   /** Least chroma on the way. */
   readonly dullest: Float32Array;
-  /** Noun of the most colourful hue that neither ink has, as its place in `NOUNS`; `NO_NOUN` without one. */
+  /** Noun of the widest hue that neither ink has, as its place in `NOUNS`; `NO_NOUN` without one. */
   readonly fresh: Uint8Array;
-  /** Chroma of that colour, 0 without one. */
+  /** Chroma of that colour where it is farthest from both inks, 0 without one. */
   readonly freshChroma: Float32Array;
 }
 
@@ -93,12 +110,8 @@ export function emptyPairTable(
 
 /** Designations met once are remembered from shelf to shelf and card to card. */
 const nounOf = nounLattice();
-/** By a noun's number: 1 where it names a muddy colour. */
+/** By a noun's number: 1 where it names a brown, an olive or a grey. */
 export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
-const inMiddleHalf = Uint8Array.from({ length: STATIONS }, (_, i) => {
-  const mix = i / (STATIONS - 1);
-  return mix >= 0.25 && mix <= 0.75 ? 1 : 0;
-});
 
 /** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
 export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
@@ -112,59 +125,88 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const { inks, labs, noun } = dried;
   const count = inks.length;
   const films = inks.map(evenFilm);
-  const ground = weighedGround(groundOfCard(card));
-  const chromas = new Float64Array(STATIONS);
+  const bare = groundOfCard(card);
+  const ground = weighedGround(bare);
+  // On white the joint itself is judged for mud; on another card, as it would dry on white.
+  const white = isWhiteGround(labOfSpectrum(bare)) ? undefined : weighedGround(WHITE);
+  const labsOnWhite = white ? inks.map((ink) => driedColour(ink, WHITE)) : labs;
+  const walked: Lab[] = new Array(STATIONS);
+  const onWhite: Lab[] = white ? new Array(STATIONS) : walked;
   const nouns = new Uint8Array(STATIONS);
+  const steps = new Float64Array(STATIONS - 1);
+  const fromRungs = new Float64Array(STATIONS);
+  const dullness: Dullness = { at: -1, isMud: false };
 
   return (row, table, from = row + 1, to = count) => {
     for (let other = from; other < Math.min(to, count); other++) {
       const [first, second] = [films[row], films[other]];
       if (!first || !second) return;
+      setEnds(walked, labs[row] as Lab, labs[other] as Lab);
+      setEnds(onWhite, labsOnWhite[row] as Lab, labsOnWhite[other] as Lab);
+      nouns[0] = noun[row];
+      nouns[STATIONS - 1] = noun[other];
       for (let station = 1; station < STATIONS - 1; station++) {
         const part = station / (STATIONS - 1);
         const y = (part * second.potency) / ((1 - part) * first.potency + part * second.potency);
         const lab = mixedLab(first, second, y, ground);
-        chromas[station] = chroma(lab);
+        walked[station] = lab;
         nouns[station] = nounOf(lab.l, lab.a, lab.b);
+        if (white) onWhite[station] = mixedLab(first, second, y, white);
       }
       judge(row, other, table);
     }
   };
 
   function judge(row: number, other: number, table: PairTable): void {
-    const [firstNoun, lastNoun] = [noun[row], noun[other]];
-    const weaker = Math.min(dried.chroma[row], dried.chroma[other]);
-    const rungIsMuddy = muddyNoun[firstNoun] === 1 || muddyNoun[lastNoun] === 1;
     let dullest = Number.POSITIVE_INFINITY;
-    let fresh = NO_NOUN;
-    let freshChroma = 0;
-    let stretch = 0;
-    let mud = false;
-    let dull = false;
-    for (let station = 1; station < STATIONS - 1; station++) {
-      const c = chromas[station];
-      const hue = nouns[station];
-      dullest = Math.min(dullest, c);
-      const isDull = !rungIsMuddy && muddyNoun[hue] === 1 && c < weaker;
-      dull ||= isDull;
-      if (hue !== firstNoun && hue !== lastNoun && !isDull && c > freshChroma) {
-        freshChroma = c;
-        fresh = hue;
-      }
-      stretch = isDull && inMiddleHalf[station] === 1 ? stretch + 1 : 0;
-      if (stretch >= 2) mud = true;
-    }
-    if (dull && fresh === NO_NOUN) mud = true;
+    for (let station = 1; station < STATIONS - 1; station++)
+      dullest = Math.min(dullest, chroma(walked[station] as Lab));
+    findDullness(onWhite, dullness);
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
-    const verdict = difference < TOO_ALIKE ? ALIKE : mud ? MUD : fresh !== NO_NOUN ? NEW : CLEAN;
+    const fresh = isOneHue(row, other) ? -1 : freshStation();
+    const verdict =
+      difference < TOO_ALIKE
+        ? ALIKE
+        : dullness.at >= 0
+          ? dullness.isMud
+            ? MUD
+            : DULLS
+          : fresh >= 0
+            ? NEW
+            : CLEAN;
     for (const at of [row * count + other, other * count + row]) {
       table.verdict[at] = verdict;
       table.difference[at] = difference;
       table.dullest[at] = dullest;
-      table.fresh[at] = fresh;
-      table.freshChroma[at] = freshChroma;
+      table.fresh[at] = fresh < 0 ? NO_NOUN : nouns[fresh];
+      table.freshChroma[at] = fresh < 0 ? 0 : chroma(walked[fresh] as Lab);
     }
   }
+
+  function isOneHue(row: number, other: number): boolean {
+    const colourless = Math.min(dried.chroma[row], dried.chroma[other]) <= COLOURLESS;
+    return !colourless && hueApart(dried.hue[row], dried.hue[other]) < ONE_HUE;
+  }
+
+  function freshStation(): number {
+    // Most joints have no noun of their own: only then are their steps measured.
+    let isNew = false;
+    for (let i = 1; i < STATIONS - 1; i++)
+      if (nouns[i] !== nouns[0] && nouns[i] !== nouns[STATIONS - 1]) isNew = true;
+    if (!isNew) return -1;
+    const [first, last] = [walked[0] as Lab, walked[STATIONS - 1] as Lab];
+    for (let i = 0; i < STATIONS; i++) {
+      const lab = walked[i] as Lab;
+      if (i > 0) steps[i - 1] = deltaE00(walked[i - 1] as Lab, lab);
+      fromRungs[i] = Math.min(deltaE00(lab, first), deltaE00(lab, last));
+    }
+    return findFresh(nouns, steps, fromRungs);
+  }
+}
+
+function setEnds(labs: Lab[], first: Lab, last: Lab): void {
+  labs[0] = first;
+  labs[STATIONS - 1] = last;
 }
 
 /** What each band of a ground adds to X, Y and Z, laid out as the loop over bands reads it: ground, x, y, z. */

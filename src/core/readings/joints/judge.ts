@@ -1,0 +1,108 @@
+import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
+
+/**
+ * The rule by which joints are judged, on plain numbers: what a maker is told of one joint and what a search asks of
+ * all of a shelf's are the same. Rule and thresholds were set against pairs with a known verdict of the trade; common
+ * practice.
+ */
+
+/** A rung less colourful than this has nothing to lose: there is no mud. */
+const COLOURFUL = 12;
+/** What has less than this part of the weaker rung's chroma is dull. */
+const DULL = 0.85;
+/** Greyed rose, brown and olive are disliked, greyed greens and blues are not: this side of the hue circle, degrees. */
+const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
+/** A dull stretch darker than this is mud; a paler one only dulls. */
+const MUD_BELOW = 65;
+/** A new colour takes two stations, or this part of the joint's whole change, CIEDE2000. */
+const WIDE = 0.15;
+/** It differs from both rungs by at least this, CIEDE2000. */
+const APART = 8;
+
+const isDull = (l: number, c: number, h: number, weaker: number): boolean =>
+  c < DULL * weaker && (h >= DISLIKED.from || h <= (l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to));
+
+/** Where a joint is at its dullest: the station, and whether it is mud there; −1 where it nowhere dulls. */
+export interface Dullness {
+  at: number;
+  isMud: boolean;
+}
+
+/**
+ * Two neighbouring stations that are dull make a dull stretch; the least colourful of all in such stretches decides.
+ *
+ * @param labs  all stations, both rungs included, as they dry
+ * @param into  what is found is written here, so that thousands of joints are judged without a value each
+ */
+export function findDullness(labs: readonly Lab[], into: Dullness): void {
+  into.at = -1;
+  into.isMud = false;
+  const last = labs.length - 1;
+  const weaker = Math.min(chroma(labs[0] as Lab), chroma(labs[last] as Lab));
+  if (weaker < COLOURFUL) return;
+  let least = Number.POSITIVE_INFINITY;
+  let before = false;
+  let chromaBefore = 0;
+  for (let i = 1; i < last; i++) {
+    const lab = labs[i] as Lab;
+    const c = chroma(lab);
+    const dull = isDull(lab.l, c, hueDegrees(lab), weaker);
+    if (dull && before) {
+      if (chromaBefore < least) {
+        least = chromaBefore;
+        into.at = i - 1;
+      }
+      if (c < least) {
+        least = c;
+        into.at = i;
+      }
+    }
+    before = dull;
+    chromaBefore = c;
+  }
+  if (into.at >= 0) into.isMud = (labs[into.at] as Lab).l < MUD_BELOW;
+}
+
+/**
+ * The new colour of a joint: of the nouns that neither rung has the widest, by its share of the joint's change, told
+ * where it is farthest from both rungs.
+ *
+ * @param nouns      of all stations, both rungs included: equal where they are the same noun
+ * @param steps      CIEDE2000 from each station to the next
+ * @param fromRungs  CIEDE2000 of each station to the nearer rung
+ * @returns the station, or −1 where there is none
+ */
+export function findFresh(
+  nouns: ArrayLike<unknown>,
+  steps: ArrayLike<number>,
+  fromRungs: ArrayLike<number>,
+): number {
+  const last = nouns.length - 1;
+  let whole = 0;
+  for (let i = 0; i < last; i++) whole += steps[i] as number;
+  let best = -1;
+  let widest = 0;
+  for (let i = 1; i < last; i++) {
+    const noun = nouns[i];
+    if (noun === nouns[0] || noun === nouns[last]) continue;
+    // Each noun is looked at once, where it is first met.
+    let seen = false;
+    for (let k = 1; k < i; k++) if (nouns[k] === noun) seen = true;
+    if (seen) continue;
+    let width = 0;
+    let count = 0;
+    let farthest = i;
+    for (let k = i; k < last; k++) {
+      if (nouns[k] !== noun) continue;
+      count++;
+      width += ((steps[k - 1] as number) + (steps[k] as number)) / 2;
+      if ((fromRungs[k] as number) > (fromRungs[farthest] as number)) farthest = k;
+    }
+    const isWide = count >= 2 || width >= WIDE * whole;
+    if (isWide && (fromRungs[farthest] as number) >= APART && width > widest) {
+      widest = width;
+      best = farthest;
+    }
+  }
+  return best;
+}
