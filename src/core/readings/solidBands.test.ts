@@ -62,6 +62,8 @@ function solidInPicture(resolved: ResolvedRecipe, rung: number): Lab | undefined
       if (!isSolid) continue;
       const [r = 0, g = 0, b = 0] = pixels.subarray(4 * (y * width + x));
       const light = lightAt(x, y);
+      // Lighter than a screen can show: what was cut off there cannot be divided out again.
+      if (light > 1 && Math.max(r, g, b) === 255) continue;
       sum.r += lightOfByte(r / light);
       sum.g += lightOfByte(g / light);
       sum.b += lightOfByte(b / light);

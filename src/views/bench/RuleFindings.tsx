@@ -1,6 +1,7 @@
 import { memo, useMemo } from 'react';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
+import { useMaker } from '../../app/useMaker';
 import { findingsOf } from '../../core/advise/rules/rules';
 import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
@@ -14,14 +15,18 @@ interface Props {
   readonly passes: readonly PassReading[];
   readonly shelf: Shelf;
   readonly edit: Edit;
+  /** The recipe has gone on since: what is told may hold no longer, and its presses wait for the next look. */
+  readonly isBehind: boolean;
 }
 
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
-export const RuleFindings = memo(function RuleFindings({ resolved, readings, passes, shelf, edit }: Props) {
+export const RuleFindings = memo(function RuleFindings(props: Props) {
+  const { resolved, readings, passes, shelf, edit, isBehind } = props;
   const unit = useAppSelector(({ view }) => view.unit);
+  const maker = useMaker();
   const findings = useMemo(
-    () => findingsOf({ resolved, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit }),
-    [resolved, readings, passes, shelf, unit],
+    () => findingsOf({ resolved, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit, maker }),
+    [resolved, readings, passes, shelf, unit, maker],
   );
   if (findings.length === 0) return null;
   return (
@@ -35,14 +40,16 @@ export const RuleFindings = memo(function RuleFindings({ resolved, readings, pas
     >
       <h3 className="sr-only">To mind</h3>
       <ul className="space-y-2">
-        {findings.map(({ key, message, fix }) => (
+        {findings.map(({ key, message, fix, others = [] }) => (
           <li key={key} className="leading-snug">
             <p className="font-semibold">{message}</p>
-            {fix && (
-              <Button className="mt-1" onClick={() => edit(fix.apply)}>
-                {fix.label}
-              </Button>
-            )}
+            <p className="mt-1 flex flex-wrap gap-1.5 empty:hidden">
+              {[...(fix ? [fix] : []), ...others].map(({ label, apply }) => (
+                <Button key={label} disabled={isBehind} onClick={() => edit(apply)}>
+                  {label}
+                </Button>
+              ))}
+            </p>
           </li>
         ))}
       </ul>
