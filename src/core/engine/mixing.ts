@@ -19,17 +19,16 @@ const MAX_TRAPPED = 0.9;
 /** An ink as the loop over bands reads it. */
 interface MixedInk {
   readonly absorption: Float64Array;
-  readonly scattering: Float64Array;
+  readonly scattering: number;
   readonly potency: number;
   /** How much thicker the film is than once dried, and how much of the light its gloss keeps inside. */
   readonly thicker: number;
   readonly trapping: number;
 }
 
-/** What a mixer works on: the layer in hand, what it absorbs and scatters, and the light that comes back, by band. */
+/** What a mixer works on: what the layer in hand absorbs, and the light that comes back, by band. */
 interface Bands {
   readonly k: Float64Array;
-  readonly s: Float64Array;
   readonly r: Float64Array;
 }
 
@@ -88,13 +87,12 @@ function mixer(palette: readonly Ink[], ground: Spectrum, wetness: Wetness) {
   const bare = Float64Array.from(ground);
   const bands: Bands = {
     k: new Float64Array(BANDS),
-    s: new Float64Array(BANDS),
     r: new Float64Array(BANDS),
   };
   const films = palette.map(
     (ink): MixedInk => ({
       absorption: Float64Array.from(filmOfInk(ink).absorption),
-      scattering: Float64Array.from(filmOfInk(ink).scattering),
+      scattering: filmOfInk(ink).scattering,
       potency: potencyOf(ink),
       thicker: 1 / (1 - dryBackOf(ink)),
       trapping: WET_TRAPPING * dryBackOf(ink),
@@ -111,7 +109,7 @@ function mixer(palette: readonly Ink[], ground: Spectrum, wetness: Wetness) {
 
 /** Lays one layer over what `bands.r` shows. */
 function layOver(
-  { k, s, r }: Bands,
+  { k, r }: Bands,
   films: readonly MixedInk[],
   { amounts, inks }: LayerStack,
   layer: number,
@@ -121,20 +119,23 @@ function layOver(
   const from = layer * inks;
   const scale = potent ? evenPotency(films, amounts, from) : 1;
   let trapped = 0;
+  let s = 0;
   let laidInks = 0;
   for (let ink = 0; ink < inks; ink++) {
     const laid = amounts[from + ink];
     if (laid === 0) continue;
     const film = films[ink] as MixedInk;
     const coats = potent ? laid * scale * film.potency : laid;
-    addFilm(k, s, film, wet ? coats * film.thicker : coats, laidInks === 0);
+    const thick = wet ? coats * film.thicker : coats;
+    addFilm(k, film.absorption, thick, laidInks === 0);
+    s += thick * film.scattering;
     if (wet) trapped += coats * film.trapping;
     laidInks++;
   }
   if (laidInks === 0) return;
   trapped = Math.min(trapped, MAX_TRAPPED);
   for (let band = 0; band < BANDS; band++) {
-    const back = filmOver(k[band], s[band], r[band]);
+    const back = filmOver(k[band], s, r[band]);
     r[band] = trapped === 0 ? back : (back * (1 - trapped)) / (1 - trapped * back);
   }
 }
@@ -151,23 +152,9 @@ function evenPotency(films: readonly MixedInk[], amounts: Float64Array, from: nu
 }
 
 /** @param alone  whether nothing was added before */
-function addFilm(
-  k: Float64Array,
-  s: Float64Array,
-  { absorption, scattering }: MixedInk,
-  coats: number,
-  alone: boolean,
-): void {
-  if (alone)
-    for (let band = 0; band < BANDS; band++) {
-      k[band] = coats * absorption[band];
-      s[band] = coats * scattering[band];
-    }
-  else
-    for (let band = 0; band < BANDS; band++) {
-      k[band] = k[band] + coats * absorption[band];
-      s[band] = s[band] + coats * scattering[band];
-    }
+function addFilm(k: Float64Array, absorption: Float64Array, coats: number, alone: boolean): void {
+  if (alone) for (let band = 0; band < BANDS; band++) k[band] = coats * absorption[band];
+  else for (let band = 0; band < BANDS; band++) k[band] = k[band] + coats * absorption[band];
 }
 
 /** One band of a film over a ground; see `filmCurve` for the form of Kubelka's formula. */

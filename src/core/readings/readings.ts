@@ -60,6 +60,10 @@ const LOST = {
   headline: 'Lost on this card',
   reason: 'Neither ink can be told from the bare card, so neither can their joint.',
 };
+const FAINT = {
+  headline: 'Faint on this card',
+  reason: 'Both inks stay tints of the card, and so does their joint: a white base under them brings it out.',
+};
 
 /**
  * Reads inks in rung order on a card. Pure; a few milliseconds for five rungs.
@@ -101,12 +105,13 @@ function readJoint(first: RungReading, second: RungReading, on: BlendGround): Jo
   const stations = walkJoint(first.ink, second.ink, on);
   const verdict = judgeJoint(stations, walkOnWhite(first.ink, second.ink, on, stations));
   const lost = first.presence === 'vanishes' && second.presence === 'vanishes';
+  const faint = first.presence !== 'shows' && second.presence !== 'shows';
   return {
     stations,
     strip: stations.map(({ lab }) => hexOfLab(lab)),
     onTheWay: namesOnTheWay(stations),
     verdict,
-    ...(lost ? LOST : describeVerdict(verdict)),
+    ...(lost ? LOST : faint ? FAINT : describeVerdict(verdict)),
     lightnessStep: second.lab.l - first.lab.l,
     difference: deltaE00(first.lab, second.lab),
   };

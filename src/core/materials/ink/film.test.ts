@@ -1,18 +1,12 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { BANDS, flatSpectrum } from '../colour/spectrum';
-import {
-  bandReflectance,
-  filmFromSwatch,
-  filmFromTwoGrounds,
-  filmReflectance,
-  mixedReflectance,
-} from './film';
+import { bandReflectance, filmFromSwatch, filmReflectance, mixedReflectance } from './film';
 
 const absorption = fc.double({ min: 0, max: 6, noNaN: true });
 const scattering = fc.double({ min: 0, max: 4, noNaN: true });
 const reflectance = fc.double({ min: 0.005, max: 1, noNaN: true });
-const flat = (k: number, s: number) => ({ absorption: flatSpectrum(k), scattering: flatSpectrum(s) });
+const flat = (k: number, s: number) => ({ absorption: flatSpectrum(k), scattering: s });
 
 test('no film is the bare ground', () => {
   fc.assert(fc.property(reflectance, (ground) => Math.abs(bandReflectance(0, 0, ground) - ground) < 1e-12));
@@ -73,40 +67,6 @@ test('a film solved from its swatch shows that swatch again', () => {
       for (const r of filmReflectance(film, flatSpectrum(1))) expect(r).toBeCloseTo(swatch, 6);
     }),
   );
-});
-
-test('two swatches over two grounds return the K and S that made them', () => {
-  // The two-ground method of ISO 6504-3 and ASTM D2805. Beyond S of about 3 the grounds hardly show through.
-  const k = fc.double({ min: 0.05, max: 1.5, noNaN: true });
-  const s = fc.double({ min: 0.01, max: 2, noNaN: true });
-  fc.assert(
-    fc.property(k, s, (k, s) => {
-      const made = flat(k, s);
-      const [white, black] = [flatSpectrum(0.9), flatSpectrum(0.04)];
-      const found = filmFromTwoGrounds(
-        { reflectance: filmReflectance(made, white), ground: white },
-        { reflectance: filmReflectance(made, black), ground: black },
-      );
-      expect(found.absorption[0]).toBeCloseTo(k, 4);
-      expect(found.scattering[0]).toBeCloseTo(s, 4);
-    }),
-  );
-});
-
-test('a clear filter is recognised over two grounds, and contradicting swatches give a hiding film', () => {
-  const [white, black] = [flatSpectrum(0.9), flatSpectrum(0.04)];
-  const filter = filmFromTwoGrounds(
-    { reflectance: flatSpectrum(0.45), ground: white },
-    { reflectance: flatSpectrum(0.02), ground: black },
-  );
-  expect(filter.scattering[0]).toBe(0);
-  expect(filter.absorption[0]).toBeCloseTo(Math.log(2) / 2, 9);
-  const hiding = filmFromTwoGrounds(
-    { reflectance: flatSpectrum(0.4), ground: white },
-    { reflectance: flatSpectrum(0.5), ground: black },
-  );
-  for (const ground of [white, black])
-    for (const r of filmReflectance(hiding, ground)) expect(r).toBeCloseTo(0.45, 2);
 });
 
 test('films laid into each other add up, whatever their order', () => {

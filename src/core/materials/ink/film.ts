@@ -2,12 +2,12 @@ import { BANDS, type Spectrum } from '../colour/spectrum';
 import { expMinus } from './expMinus';
 
 /**
- * What one unit of an ink's film does to light, per band: K absorbs, S scatters. Both are dimensionless, because
- * the thickness of one unit (a full, dried coat) is folded in, and both are at least 0.
+ * What one unit of an ink's film does to light: K absorbs, band by band, S scatters, alike in all bands. Both are
+ * dimensionless, because the thickness of one unit (a full, dried coat) is folded in, and both are at least 0.
  */
 export interface Film {
   readonly absorption: Spectrum;
-  readonly scattering: Spectrum;
+  readonly scattering: number;
 }
 
 /** Below this scattering a film is a clear filter; the general formula loses its digits there. */
@@ -56,13 +56,10 @@ export interface Portion {
  */
 export function mixedReflectance(portions: readonly Portion[], ground: Spectrum): Spectrum {
   const reflectance = new Float64Array(BANDS);
+  const s = portions.reduce((sum, { film, coats }) => sum + coats * film.scattering, 0);
   for (let band = 0; band < BANDS; band++) {
     let k = 0;
-    let s = 0;
-    for (const { film, coats } of portions) {
-      k += coats * film.absorption[band];
-      s += coats * film.scattering[band];
-    }
+    for (const { film, coats } of portions) k += coats * film.absorption[band];
     reflectance[band] = bandReflectance(k, s, ground[band]);
   }
   return reflectance;
@@ -79,7 +76,7 @@ export function mixedReflectance(portions: readonly Portion[], ground: Spectrum)
 export function filmFromSwatch(swatch: Spectrum, ground: Spectrum, scattering: number): Film {
   return {
     absorption: swatch.map((target, band) => absorptionFor(target, ground[band], scattering)),
-    scattering: new Float64Array(BANDS).fill(scattering),
+    scattering,
   };
 }
 
@@ -117,54 +114,4 @@ function absorptionFor(target: number, ground: number, s: number): number {
     }
   }
   return (low + high) / 2;
-}
-
-/** A reflectance and the ground it was read over, 0…1 per band. */
-export interface Reading {
-  readonly reflectance: Spectrum;
-  readonly ground: Spectrum;
-}
-
-/**
- * The film whose two swatches, over two different grounds, are both known: the two-ground method, as the contrast
- * ratio of ISO 6504-3 and ASTM D2805 is measured. Kubelka's equation is linear in a and c for each swatch, so two
- * swatches give both. Bands where the readings contradict each other (a film cannot look brighter over a darker
- * ground) fall back to a hiding film of that reflectance.
- */
-export function filmFromTwoGrounds(first: Reading, second: Reading): Film {
-  const absorption = new Float64Array(BANDS);
-  const scattering = new Float64Array(BANDS);
-  for (let band = 0; band < BANDS; band++) {
-    const [k, s] = bandFromTwoGrounds(
-      first.reflectance[band],
-      first.ground[band],
-      second.reflectance[band],
-      second.ground[band],
-    );
-    absorption[band] = k;
-    scattering[band] = s;
-  }
-  return { absorption, scattering };
-}
-
-/** The most scattering a coat is given: by then it hides any ground. */
-const HIDING = 12;
-
-function bandFromTwoGrounds(r1: number, g1: number, r2: number, g2: number): [k: number, s: number] {
-  // a(r + g) + c(r − g) = 1 + r·g, for each swatch.
-  const determinant = (r1 + g1) * (r2 - g2) - (r2 + g2) * (r1 - g1);
-  // Both swatches darkened their grounds alike: nothing scatters, and the film is a filter.
-  if (Math.abs(determinant) < 1e-9) return [Math.max(-Math.log((r1 + r2) / (g1 + g2)) / 2, 0), 0];
-  const a = ((1 + r1 * g1) * (r2 - g2) - (1 + r2 * g2) * (r1 - g1)) / determinant;
-  const c = ((r1 + g1) * (1 + r2 * g2) - (r2 + g2) * (1 + r1 * g1)) / determinant;
-  const b = Math.sqrt(Math.max(a * a - 1, 0));
-  if (Number.isFinite(a) && a >= 1 && c > 0) {
-    if (b < 1e-6) return [0, 1 / c];
-    if (c > b) {
-      const s = Math.atanh(b / c) / b;
-      if (s <= HIDING) return [s * (a - 1), s];
-    }
-  }
-  const r = Math.min(Math.max((r1 + r2) / 2, 1e-4), 1);
-  return [(HIDING * (1 - r) ** 2) / (2 * r), HIDING];
 }

@@ -1,9 +1,10 @@
 import { memoByKey, memoOf } from '../../base/memo';
-import { type Hex, xyzOfHex } from '../colour/hex';
+import { type Hex, labOfHex, xyzOfHex } from '../colour/hex';
 import { flatSpectrum } from '../colour/spectrum';
-import { type Film, filmFromSwatch, filmFromTwoGrounds } from './film';
-import { INK_KINDS, type InkKindId } from './kinds';
+import { type Film, filmFromSwatch } from './film';
+import { INK_KINDS, type InkKindId, usualScattering } from './kinds';
 import { reflectanceOfHex } from './reflectance';
+import { filmFromTwoSwatches } from './twoSwatches';
 
 /** How deep an ink stands inside its family. */
 export const INK_DEPTHS = ['deep', 'mid', 'pale'] as const;
@@ -19,7 +20,7 @@ export interface Ink {
   readonly kind: InkKindId;
   /** Dried, one full coat, over white. */
   readonly overWhite: Hex;
-  /** Dried, one full coat, over black; with it hiding is solved from both swatches instead of taken from the kind. */
+  /** Dried, one full coat, over black; with it hiding is fitted to both swatches instead of taken from the kind. */
   readonly overBlack?: Hex;
   /** Part of the wet film's strength lost by drying, 0…0.9; the kind's own where left out. */
   readonly dryBack?: number;
@@ -63,12 +64,15 @@ const filmOfSwatch = memoByKey(MAX_FILMS, (_: string, ink: Ink): Film => solveFi
 const signOf = ({ kind, overWhite, overBlack }: Ink): string => `${kind} ${overWhite} ${overBlack ?? ''}`;
 
 function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
-  if (kind === 'bare') return { absorption: flatSpectrum(0), scattering: flatSpectrum(0) };
+  if (kind === 'bare') return { absorption: flatSpectrum(0), scattering: 0 };
   const onWhite = reflectanceOfHex(overWhite);
-  if (!overBlack) return filmFromSwatch(onWhite, SWATCH_GROUND, INK_KINDS[kind].scattering);
-  return filmFromTwoGrounds(
-    { reflectance: onWhite, ground: SWATCH_GROUND },
-    { reflectance: reflectanceOfHex(overBlack), ground: BLACK_GROUND },
+  const likely = usualScattering(kind, labOfHex(overWhite).l);
+  if (!overBlack) return filmFromSwatch(onWhite, SWATCH_GROUND, likely);
+  return filmFromTwoSwatches(
+    onWhite,
+    SWATCH_GROUND,
+    { lab: labOfHex(overBlack), ground: BLACK_GROUND },
+    likely,
   );
 }
 

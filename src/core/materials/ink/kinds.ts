@@ -18,6 +18,8 @@ export interface InkKind {
   readonly label: string;
   /** S of one dried coat, the same in all bands; starting value, from a prototype set against trade facts. */
   readonly scattering: number;
+  /** Whether deep inks of the kind scatter less than pale ones: their colour lies over the next softly, not hiding it. */
+  readonly deepIsClearer: boolean;
   /** Part of the wet film's strength lost by drying, 0…1; starting value, common practice. */
   readonly dryBack: number;
   /** How long the wet ink stays blendable, minutes; common practice. */
@@ -38,6 +40,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'dye',
     label: 'dye',
     scattering: 0.02,
+    deepIsClearer: false,
     dryBack: 0.18,
     openMinutes: 2,
     airDryMinutes: 10,
@@ -50,6 +53,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'hybrid',
     label: 'hybrid',
     scattering: 0.35,
+    deepIsClearer: true,
     dryBack: 0.08,
     openMinutes: 4,
     airDryMinutes: 15,
@@ -62,6 +66,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'pigment',
     label: 'pigment',
     scattering: 1.2,
+    deepIsClearer: true,
     dryBack: 0.02,
     openMinutes: 10,
     airDryMinutes: 60,
@@ -74,6 +79,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'fluorescent',
     label: 'fluorescent',
     scattering: 0.05,
+    deepIsClearer: false,
     dryBack: 0.12,
     openMinutes: 3,
     airDryMinutes: 12,
@@ -86,6 +92,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'white',
     label: 'white blending ink',
     scattering: 0.6,
+    deepIsClearer: false,
     dryBack: 0.02,
     openMinutes: 10,
     airDryMinutes: 30,
@@ -98,6 +105,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'detail',
     label: 'detail black',
     scattering: 0.1,
+    deepIsClearer: false,
     dryBack: 0.02,
     openMinutes: 2,
     airDryMinutes: 20,
@@ -110,6 +118,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     id: 'bare',
     label: 'bare card',
     scattering: 0,
+    deepIsClearer: false,
     dryBack: 0,
     openMinutes: 0,
     airDryMinutes: 0,
@@ -119,6 +128,21 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     blends: true,
   },
 };
+
+/** The lightness L* of the inks that scatter as their kind says; paler ones hardly scatter more. */
+const USUAL_LIGHTNESS = 81;
+const PALEST = 1.1;
+
+/**
+ * S of one dried coat of a kind's ink of a colour, where only one swatch is known: what colours deeply absorbs, and is
+ * mixed with less that scatters. Set against mixtures of two independent mixers (docs/decisions.md).
+ *
+ * @param lightness  L* of one coat on white, 0…100
+ */
+export function usualScattering(kind: InkKindId, lightness: number): number {
+  const { scattering, deepIsClearer } = INK_KINDS[kind];
+  return deepIsClearer ? scattering * Math.min(Math.sqrt(lightness / USUAL_LIGHTNESS), PALEST) : scattering;
+}
 
 /** The kinds an ink on a shelf can be. */
 export const INK_KIND_IDS = (Object.keys(INK_KINDS) as readonly InkKindId[]).filter((id) => id !== 'bare');

@@ -8,7 +8,7 @@ import { solveBordered } from './borderedSystem';
  * integrating back to the colour under D65 for the 2° observer (to well below ΔE00 0.5 for every sRGB colour).
  *
  * Many spectra have one colour, and the choice decides how bright a mixture is. This takes the spectrum that departs
- * most smoothly from the geometric mean of two extremes: the smoothest spectrum of that colour (which mixes too
+ * most smoothly from the weighted geometric mean of two extremes: the smoothest spectrum of that colour (which mixes too
  * dull) and a sum of seven band-like spectra (which mixes too bright). docs/decisions.md tells what was tried.
  * Source of the solver: S. A. Burns, minimum slope squared of a hyperbolic-tangent variable, Color Res. Appl. 45
  * (2020) 93. Source of the seven spectra's use: B. Smits, J. Graphics Tools 4 (1999) 11.
@@ -16,9 +16,12 @@ import { solveBordered } from './borderedSystem';
 export function recoverReflectance(colour: Xyz): Spectrum {
   const smooth = smoothestFrom(FLAT, colour);
   const bands = bandLike(colour);
-  const between = smooth.map((value, band) => Math.sqrt(value * bands[band]));
+  const between = smooth.map((value, band) => value ** (1 - BAND_LIKE) * bands[band] ** BAND_LIKE);
   return smoothestFrom(between.map(toVariable), colour);
 }
+
+/** Weight of the band-like spectrum; set against the trade's pairs and two independent mixers (docs/decisions.md). */
+const BAND_LIKE = 0.6;
 
 /** Reflectances stay this far inside 0…1, so that the tangent variable and the film's absorption stay finite. */
 const MARGIN = 2e-4;

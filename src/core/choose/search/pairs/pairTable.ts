@@ -124,7 +124,7 @@ export type RowJudge = (row: number, table: PairTable, from?: number, to?: numbe
 export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const { inks, labs, noun } = dried;
   const count = inks.length;
-  const films = inks.map(evenFilm);
+  const films = inks.map(potentFilm);
   const bare = groundOfCard(card);
   const ground = weighedGround(bare);
   // On white the joint itself is judged for mud; on another card, as it would dry on white.
@@ -220,31 +220,24 @@ function weighedGround(ground: Spectrum): Float64Array {
   return rows;
 }
 
-/** An ink's film, and whether it scatters alike in every band, as one does whose hiding is taken from its kind. */
-interface EvenFilm extends Film {
-  readonly even: boolean;
+/** An ink's film and how strongly it stands in a mixture. */
+interface PotentFilm extends Film {
   readonly potency: number;
 }
 
-function evenFilm(ink: Ink): EvenFilm {
-  const film = filmOfInk(ink);
-  const even = film.scattering.every((s) => s === film.scattering[0]);
-  return { ...film, even, potency: potencyOf(ink) };
-}
+const potentFilm = (ink: Ink): PotentFilm => ({ ...filmOfInk(ink), potency: potencyOf(ink) });
 
 /** Colour of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
-function mixedLab(first: EvenFilm, second: EvenFilm, y: number, ground: Float64Array): Lab {
-  const { absorption: k1, scattering: s1, even: even1 } = first;
-  const { absorption: k2, scattering: s2, even: even2 } = second;
+function mixedLab(first: PotentFilm, second: PotentFilm, y: number, ground: Float64Array): Lab {
+  const { absorption: k1 } = first;
+  const { absorption: k2 } = second;
   const x = 1 - y;
-  const even = even1 && even2;
-  let s = x * s1[0] + y * s2[0];
+  const s = x * first.scattering + y * second.scattering;
   let sumX = 0;
   let sumY = 0;
   let sumZ = 0;
   for (let band = 0, at = 0; band < BANDS; band++, at += 4) {
     const k = x * k1[band] + y * k2[band];
-    if (!even) s = x * s1[band] + y * s2[band];
     const g = ground[at];
     const both = k + s;
     const curve = filmCurve(k * (both + s));
