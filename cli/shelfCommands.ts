@@ -5,13 +5,13 @@ import { assignInks, describeDifference, describeOutOfReach } from '../src/core/
 import { COLOUR_COUNT, colourAt, mainColours } from '../src/core/choose/match/mainColours';
 import type { Pixels } from '../src/core/choose/photo/pixels';
 import { bridgeBetween } from '../src/core/choose/search/bridges';
-import { foldTrios } from '../src/core/choose/search/foldTrios';
+import type { FoldedTrio } from '../src/core/choose/search/foldTrios';
 import { describeTrio } from '../src/core/choose/search/foundTrio';
 import { dryInks, emptyPairTable, pairJudge } from '../src/core/choose/search/pairs/pairTable';
-import { topCoatsOf } from '../src/core/choose/search/pairs/topCoats';
-import { NO_CONSTRAINTS } from '../src/core/choose/search/query';
+import { NO_CONSTRAINTS, type TrioQuery } from '../src/core/choose/search/query';
 import type { Judged } from '../src/core/choose/search/relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from '../src/core/choose/search/relations/relations';
+import { pagesOf } from '../src/core/choose/search/trioPages';
 import { searchTrios } from '../src/core/choose/search/trios';
 import { bareGround } from '../src/core/engine/blend';
 import { FileError } from '../src/core/files/fileError';
@@ -103,26 +103,29 @@ export async function triosText(path: string | undefined, options: TrioOptions):
   const card = cardNamed(options.card);
   const judged = judge(inks, card);
   const mustContain = options.with.map((name) => inkNamed(inks, name).id);
-  const search = searchTrios(judged, {
+  const query: TrioQuery = {
     relation,
     constraints: { ...NO_CONSTRAINTS, mustContain },
     sort: 'fit',
     seed: 1,
     keep: KEPT,
-  });
+  };
+  const search = searchTrios(judged, query);
   while (search.step());
   const { best, count, outOf } = search.result();
-  const coats = RELATIONS[relation].underTopCoat ? topCoatsOf(judged.dried) : undefined;
-  const found = foldTrios(best, judged)
-    .slice(0, top)
-    .map((trio) => describeTrio(judged, card, trio, coats));
+  const pages = pagesOf(best, judged, query);
+  const told: FoldedTrio[] = [];
+  for (let page = pages.next(); page.length > 0 && told.length < top; page = pages.next()) told.push(...page);
+  const most = Math.max(...best.map(({ fit }) => fit));
+  const found = told.slice(0, top).map((trio) => describeTrio(judged, card, trio, relation, most));
   if (options.json) return JSON.stringify({ relation, card: card.name, count, outOf, found }, null, 2);
-  const lines = found.map(({ inks: three, fit, readings, topCoat, alike }) =>
+  const lines = found.map(({ inks: three, fit, reason, readings, topCoat, alike }) =>
     [
       names(three),
       `fit ${Math.round(fit * 100)}`,
+      reason.replace(/\.$/, ''),
       readings.joints.map(({ headline }) => headline).join(' / '),
-      ...(topCoat ? [`under ${topCoat.ink.name}, ${topCoat.reads.toFixed(1)} : 1`] : []),
+      ...(topCoat ? [`under ${topCoat.ink.name}, ${topCoat.worst.toFixed(1)} : 1`] : []),
       ...(alike.length > 0 ? [`${alike.length} alike`] : []),
     ].join('; '),
   );
@@ -130,7 +133,7 @@ export async function triosText(path: string | undefined, options: TrioOptions):
 }
 
 /** Best trios kept before near-duplicates are folded. */
-const KEPT = 600;
+const KEPT = 3000;
 
 function judge(inks: readonly Ink[], card: Card): Judged {
   const dried = dryInks(inks, card);

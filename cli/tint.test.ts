@@ -69,7 +69,7 @@ test('the shelf’s commands: trios with an ink asked for, a bridge, a picture m
   const asJson = JSON.parse(
     await runTint(['trios', shelf, '--relation', 'lightAndDark', '--json', '--top', '1']),
   );
-  expect(asJson.found[0].topCoat.reads).toBeGreaterThan(3);
+  expect(asJson.found[0].topCoat.worst).toBeGreaterThan(3);
   const bridge = await runTint(['bridge', shelf, 'Hawberry Mid', 'Alder Mid']);
   expect(bridge).toMatch(/Mud.*\nA middle helps:\n +1\. Gorse/);
   expect(bridge).toMatch(/Brewed: \d+ of Hawberry Mid to \d+ of Alder Mid/);

@@ -3,12 +3,12 @@ import { basename, join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { assignInks, describeDifference, describeOutOfReach } from '../core/choose/match/assign';
 import { bridgeBetween, quietPair } from '../core/choose/search/bridges';
-import { foldTrios } from '../core/choose/search/foldTrios';
 import { dryInks, emptyPairTable, pairJudge } from '../core/choose/search/pairs/pairTable';
 import { topCoatsOf } from '../core/choose/search/pairs/topCoats';
 import { type Constraints, NO_CONSTRAINTS, SORT_IDS, type SortId } from '../core/choose/search/query';
 import type { Judged } from '../core/choose/search/relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from '../core/choose/search/relations/relations';
+import { pagesOf } from '../core/choose/search/trioPages';
 import { searchTrios } from '../core/choose/search/trios';
 import { findTwins } from '../core/choose/shelf/twins';
 import { endsDry } from '../core/engine/drying';
@@ -73,7 +73,7 @@ describe('trios', () => {
     while (search.step());
     const { best, count } = search.result();
     const coats = RELATIONS[relation].underTopCoat ? topCoatsOf(shelf.dried) : undefined;
-    const folded = foldTrios(best, shelf).slice(0, 12);
+    const folded = pagesOf(best, shelf, query).next().slice(0, 12);
     return [
       `${relation} by ${sort} ${JSON.stringify(constraints)}: ${count}`,
       ...folded.map(({ first, middle, last, fit, rank, alike }) => {

@@ -103,6 +103,7 @@ vi.mock('../core/choose/search/relations/table', async (original) => ({
       description: 'Whichever three there are.',
       anyMiddle: false,
       scorer: () => () => 0.5,
+      tell: () => 'They are three.',
     },
   },
 }));

@@ -1,12 +1,10 @@
 import { expose, type Remote, wrap } from 'comlink';
 import { shareWith } from '../core/base/share';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
-import { foldTrios } from '../core/choose/search/foldTrios';
 import { describeTrio, type FoundTrio } from '../core/choose/search/foundTrio';
 import { emptyPairTable } from '../core/choose/search/pairs/pairTable';
-import { topCoatsOf } from '../core/choose/search/pairs/topCoats';
 import type { TrioQuery } from '../core/choose/search/query';
-import { RELATIONS } from '../core/choose/search/relations/relations';
+import { pagesOf } from '../core/choose/search/trioPages';
 import { mergeResults } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
@@ -26,6 +24,7 @@ import {
 export type { SearchProgress } from './searchPart';
 
 export interface SearchAnswer {
+  /** The first page of them. */
   readonly found: readonly FoundTrio[];
   /** How many more there are to ask for with `more`. */
   readonly left: number;
@@ -35,9 +34,6 @@ export interface SearchAnswer {
   /** How long the search took, ms. */
   readonly took: number;
 }
-
-/** Found trios told at a time, with their full readings. */
-const TOLD = 24;
 
 /** Two workers can fill one table where pages may share memory, which needs the headers that server/app.ts sends. */
 const shares = self.crossOriginIsolated && navigator.hardwareConcurrency > 1;
@@ -101,21 +97,22 @@ async function search(
   if (theirs === null || mine !== newest) return null;
   const judged = { dried: here.dried, pairs: shared.pairs };
   const { best, count, outOf } = mergeResults(theirs ? [own, theirs] : [own], query.keep);
-  const folded = foldTrios(best, judged);
-  const coats = RELATIONS[query.relation].underTopCoat ? topCoatsOf(here.dried) : undefined;
-  describedFrom = (from) =>
-    folded.slice(from, from + TOLD).map((trio) => describeTrio(judged, card, trio, coats));
+  const pages = pagesOf(best, judged, query);
+  const most = Math.max(...best.map(({ fit }) => fit));
+  nextPage = () => ({
+    found: pages.next().map((trio) => describeTrio(judged, card, trio, query.relation, most)),
+    left: pages.left(),
+  });
   return {
-    found: describedFrom(0),
-    left: Math.max(folded.length - TOLD, 0),
+    ...nextPage(),
     count,
     outOf,
     took: performance.now() - begun,
   };
 }
 
-/** Tells the trios of the last search from a place on. */
-let describedFrom: (from: number) => FoundTrio[] = () => [];
+/** Tells the next page of what the last search found. */
+let nextPage: () => Pick<SearchAnswer, 'found' | 'left'> = () => ({ found: [], left: 0 });
 
 const door = {
   /**
@@ -135,8 +132,8 @@ const door = {
     return answer;
   },
 
-  /** Further trios of the last search that was answered, after the first `from`. */
-  more: (from: number): FoundTrio[] => describedFrom(from),
+  /** The next page of the last search that was answered. */
+  more: (): Pick<SearchAnswer, 'found' | 'left'> => nextPage(),
 
   /** Ends the search that is going on. */
   cancel(): void {

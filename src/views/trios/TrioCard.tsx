@@ -41,9 +41,10 @@ export const TrioCard = memo(function TrioCard(props: Props) {
       </ul>
       {trio.topCoat && (
         <p className="mt-1 text-small">
-          under {trio.topCoat.ink.name}, reads {trio.topCoat.reads.toFixed(1)} : 1 at worst
+          under {trio.topCoat.ink.name}, reads {trio.topCoat.worst.toFixed(1)} : 1 at worst
         </p>
       )}
+      <p className="mt-1 text-small">{trio.reason}</p>
       <p className="mt-1 text-small text-mute">
         steps {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L* · fit{' '}
         {Math.round(trio.fit * 100)}

@@ -105,7 +105,7 @@ function TooFew({ children }: { readonly children: ReactNode }) {
 }
 
 /** Best trios kept from a search; near-duplicates are folded among them. */
-const KEEP = 400;
+const KEEP = 3000;
 
 interface SearchProps {
   readonly inks: readonly Ink[];

@@ -57,10 +57,8 @@ export function useTrioSearch(
   const cancel = useCallback(() => void searcher().cancel(), []);
   const more = useCallback(async () => {
     if (!answer) return;
-    const further = await searcher().more(answer.found.length);
-    setAnswer((now) =>
-      now === answer ? { ...now, found: [...now.found, ...further], left: now.left - further.length } : now,
-    );
+    const { found, left } = await searcher().more();
+    setAnswer((now) => (now === answer ? { ...now, found: [...now.found, ...found], left } : now));
   }, [answer]);
   return { answer, progress, failed, stopped, cancel, more };
 }

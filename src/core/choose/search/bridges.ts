@@ -1,12 +1,22 @@
 import { type BlendGround, bareGround } from '../../engine/blend';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
-import { chroma } from '../../materials/colour/lab';
+import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
 import type { Ink } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { type Brew, brewMiddle } from '../../readings/joints/brew';
-import { judgeJoint, type Station, type Verdict, walkJoint } from '../../readings/joints/joint';
+import {
+  judgeJoint,
+  MUDDY,
+  type Station,
+  type Verdict,
+  walkJoint,
+  walkOnWhite,
+} from '../../readings/joints/joint';
+import { emptyJointFigures, type JointFigures, readJoint } from './pairs/jointFigures';
+import { NOUNS } from './pairs/nounLattice';
+import { even, fall, partOfWay, wayRound } from './relations/measures';
 
 /** A middle ink between two ends, and what becomes of both joints. */
 export interface Middle {
@@ -26,18 +36,73 @@ export interface Bridging {
   readonly direct: JointWalk;
   /** Whether the ends go over well without a middle. */
   readonly needsNone: boolean;
-  /** Best first: no mud, then the most colourful at its dullest place. */
+  /** Best first: no mud, then by `worthBetween`. */
   readonly middles: readonly Middle[];
   readonly brewed: Brew;
 }
 
 const walked = (first: Ink, second: Ink, ground: BlendGround): JointWalk => {
   const stations = walkJoint(first, second, ground);
-  return { stations, verdict: judgeJoint(stations) };
+  return { stations, verdict: judgeJoint(stations, walkOnWhite(first, second, ground, stations)) };
 };
 
 const dullestOf = (stations: readonly Station[]): number =>
   Math.min(...stations.map(({ lab }) => chroma(lab)));
+
+/** A middle may be so much darker and so much paler than both ends, L*, and is half as good so far beyond. By eye. */
+const BEYOND = { darker: 3, paler: 16, half: 12 };
+/** How far off the ends' own middle in lightness, and beyond half their step, a middle is half as good. */
+const OFF = { beyond: 25, all: 30 };
+/** How much a brown, an olive or a grey is worth between colours. */
+const DRAB = 0.6;
+/** More colour than the weaker end has is worth so much at most. */
+const MOST_COLOUR = 1.2;
+
+/**
+ * How well an ink joins two given ends: it stands half way round the hue circle between them, the way their own mixture
+ * goes, between them in lightness or a little paler, keeps its joints colourful, and makes them change evenly.
+ */
+function worthBetween(direct: JointWalk, joints: Middle['joints'], dullest: number): number {
+  const [from, to] = [endOf(direct, 0), endOf(direct, -1)];
+  const middle = endOf(joints[0], -1);
+  const round = wayRound(hueDegrees(from), hueDegrees(to), figuresOf(direct).bow);
+  const part = partOfWay(hueDegrees(from), hueDegrees(middle), round);
+  if (part >= 1) return 0;
+  const half = Math.abs(from.l - to.l) / 2;
+  const off = Math.abs(middle.l - (from.l + to.l) / 2);
+  const beyond = Math.max(
+    0,
+    Math.min(from.l, to.l) - BEYOND.darker - middle.l,
+    middle.l - Math.max(from.l, to.l) - BEYOND.paler,
+  );
+  const [a, b] = joints.map(figuresOf) as [JointFigures, JointFigures];
+  const isDrab = MUDDY.has((joints[0].stations.at(-1) as Station).colour.noun);
+  return (
+    (isDrab ? DRAB : 1) *
+    Math.min(MOST_COLOUR, dullest / Math.min(chroma(from), chroma(to))) *
+    4 *
+    part *
+    (1 - part) *
+    fall(beyond, BEYOND.half) *
+    fall(Math.max(0, off - half), OFF.beyond) *
+    fall(off, half + OFF.all) *
+    Math.sqrt(Math.min(a.flow, b.flow)) *
+    Math.sqrt(even(deltaE00(from, middle), deltaE00(middle, to)))
+  );
+}
+
+const endOf = ({ stations }: JointWalk, at: 0 | -1): Lab => (stations.at(at) as Station).lab;
+
+function figuresOf({ stations }: JointWalk): JointFigures {
+  const figures = emptyJointFigures();
+  const nouns = Uint8Array.from(stations, ({ colour }) => NOUNS.indexOf(colour.noun));
+  readJoint(
+    stations.map(({ lab }) => lab),
+    nouns,
+    figures,
+  );
+  return figures;
+}
 
 /** Ranks every ink of the shelf as the middle between two ends on a card. */
 export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Bridging {
@@ -48,14 +113,15 @@ export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card
     .map((ink): Middle => {
       const joints = [walked(first, ink, ground), walked(ink, last, ground)] as const;
       return { ink, joints, dullest: Math.min(...joints.map(({ stations }) => dullestOf(stations))) };
-    });
+    })
+    .map((middle) => ({ ...middle, worth: worthBetween(direct, middle.joints, middle.dullest) }));
   const spoilt = ({ joints }: Middle): number =>
     joints.filter(({ verdict }) => verdict.kind === 'mud' || verdict.kind === 'too alike').length;
   const { kind, quieter } = direct.verdict;
   return {
     direct,
-    needsNone: kind !== 'mud' && !quieter,
-    middles: middles.toSorted((p, q) => spoilt(p) - spoilt(q) || q.dullest - p.dullest),
+    needsNone: kind !== 'mud' && kind !== 'dulls' && !quieter,
+    middles: middles.toSorted((p, q) => spoilt(p) - spoilt(q) || q.worth - p.worth || q.dullest - p.dullest),
     brewed: brewMiddle(first, last, ground),
   };
 }

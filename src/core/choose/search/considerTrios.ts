@@ -23,7 +23,7 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
     must.length + made.size === 0 &&
     families === 'any';
   const byFit = sort === 'fit';
-  const best = keepBest(keep);
+  const best = keepBest(keep, inks.length);
   let found = 0;
 
   const allowed = (i: number, j: number, k: number): boolean => {
@@ -46,9 +46,9 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
       : sort === 'unlikeKept'
         ? fromKept(i, j, k)
         : rankBy(sort, judged, seed, i, j, k);
-    if (rank < best.least()) return;
+    if (!best.wants(rank, i, j, k)) return;
     const [first, last] = middle === j ? [i, k] : middle === i ? [j, k] : [i, j];
-    best.add({ first: first, middle, last: last, fit, rank });
+    best.add({ first, middle, last, fit, rank });
   };
   return {
     /**
@@ -145,20 +145,45 @@ function familyNumbers(families: readonly string[]): Uint16Array {
   });
 }
 
-/** Keeps the first `max` by rank. Collects twice as many, then cuts. */
-function keepBest(max: number) {
+/** Besides the best of all, so many of each ink are kept: a page is to show more than a few inks. */
+const OF_EACH = 30;
+
+/** The first `max` by rank, and the first few of each ink. */
+export function bestOfEach(trios: readonly Trio[], max: number): Trio[] {
+  const of = new Map<number, number>();
+  return trios.toSorted(byRank).filter(({ first, middle, last }, place) => {
+    let wanted = place < max;
+    for (const ink of [first, middle, last]) {
+      const before = of.get(ink) ?? 0;
+      if (before < OF_EACH) wanted = true;
+      of.set(ink, before + 1);
+    }
+    return wanted;
+  });
+}
+
+/** Keeps the best as they come. Collects twice as many, then cuts. */
+function keepBest(max: number, inks: number) {
   let kept: Trio[] = [];
+  let cutAt = 2 * (max + OF_EACH);
   let least = Number.NEGATIVE_INFINITY;
+  /** What an ink's last kept trio ranks, once it has enough. */
+  const leastOf = new Float64Array(inks).fill(Number.NEGATIVE_INFINITY);
   const cut = (): void => {
-    kept = kept.sort(byRank).slice(0, max);
-    if (kept.length === max) least = kept[max - 1]?.rank ?? least;
+    kept = bestOfEach(kept, max);
+    cutAt = Math.max(cutAt, 2 * kept.length);
+    if (kept.length >= max) least = kept[max - 1]?.rank ?? least;
+    const of = new Uint16Array(inks);
+    for (const { first, middle, last, rank } of kept)
+      for (const ink of [first, middle, last]) if (++of[ink] === OF_EACH) leastOf[ink] = rank;
   };
   return {
-    /** Nothing ranked below this can be among them. */
-    least: () => least,
+    /** Whether a trio of these inks could be among them. */
+    wants: (rank: number, i: number, j: number, k: number): boolean =>
+      rank >= least || rank >= leastOf[i] || rank >= leastOf[j] || rank >= leastOf[k],
     add: (trio: Trio): void => {
       kept.push(trio);
-      if (kept.length >= 2 * max) cut();
+      if (kept.length >= cutAt) cut();
     },
     sorted: (): readonly Trio[] => {
       cut();

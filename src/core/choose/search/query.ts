@@ -9,7 +9,7 @@ export interface Constraints {
   readonly mustNotContain: readonly string[];
   /** Whether wished-for inks are left out. */
   readonly ownedOnly: boolean;
-  /** Kinds it may be made of; empty for any. */
+  /** Kinds it may be made of; empty for the usual ones. */
   readonly kinds: readonly InkKindId[];
   /** L* the palest ink has at least, and the darkest at most. */
   readonly palestAtLeast: number;
@@ -46,8 +46,11 @@ export const NO_CONSTRAINTS: Constraints = {
 /** The kinds of ink that are blended, of which trios are made. */
 export const BLENDED_KINDS = INK_KIND_IDS.filter((kind) => INK_KINDS[kind].blends);
 
+/** The kinds that are searched unasked. */
+const USUAL_KINDS = BLENDED_KINDS.filter((kind) => INK_KINDS[kind].isUsual);
+
 export const allowsKind = ({ kinds }: Constraints, kind: InkKindId): boolean =>
-  kinds.length === 0 || kinds.includes(kind);
+  (kinds.length === 0 ? USUAL_KINDS : kinds).includes(kind);
 
 /** Allows a kind of ink, or no longer; the last one that is allowed stays. */
 export function allowKind(
@@ -57,7 +60,7 @@ export function allowKind(
 ): Pick<Constraints, 'kinds'> {
   const kinds = BLENDED_KINDS.filter((one) => (one === kind ? allowed : allowsKind(constraints, one)));
   if (kinds.length === 0) return constraints;
-  return { kinds: kinds.length === BLENDED_KINDS.length ? [] : kinds };
+  return { kinds: kinds.join() === USUAL_KINDS.join() ? [] : kinds };
 }
 
 /** Stands in `hues` for inks without a hue. */
@@ -97,7 +100,7 @@ export interface TrioQuery {
   readonly sort: SortId;
   /** Decides the order of chance; the same seed on the same shelf draws the same trios. */
   readonly seed: number;
-  /** How many of the best to keep. */
+  /** How many of the best to keep, besides the best of each ink. */
   readonly keep: number;
 }
 

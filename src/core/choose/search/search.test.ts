@@ -7,12 +7,13 @@ import { bareGround } from '../../engine/blend';
 import { groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Hex, labOfHex } from '../../materials/colour/hex';
-import { chroma, type Lab, labOfSpectrum } from '../../materials/colour/lab';
+import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
 import type { Ink } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import { driedColour, laidReflectance } from '../../materials/ink/laid';
 import { brewMiddle } from '../../readings/joints/brew';
-import { judgeJoint, walkJoint } from '../../readings/joints/joint';
+import { judgeJoint, type Station, walkJoint } from '../../readings/joints/joint';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
@@ -37,6 +38,7 @@ const standardInks = STANDARD_1912.map(({ name, hex }, i) =>
 );
 const blendable = DEMO_INKS.filter(({ kind }) => kind !== 'detail');
 const demo = judged(blendable);
+const isWithin = (hue: number, from: number, to: number): boolean => hue >= from && hue <= to;
 const named = (name: string): Ink => {
   const found = blendable.find((one) => one.name === name);
   if (!found) throw new Error(`the demo has no ${name}`);
@@ -239,12 +241,20 @@ describe('what the trade advises (common practice)', () => {
   const red = ink('red', '#b3262f');
   const green = ink('green', '#5b8f3a');
 
-  test('between red and green a yellow is among the best bridges', () => {
-    const { needsNone, direct, middles } = bridgeBetween(red, green, blendable, WHITE_CARD);
-    expect(needsNone).toBe(false);
-    expect(direct.verdict.kind).toBe('mud');
-    const best = middles.slice(0, 8).map(({ ink: { family } }) => family);
-    expect(best.some((family) => family === 'Gorse' || family === 'Lantern')).toBe(true);
+  test('red goes to green by yellow or orange, blue to gold by green, orange to blue by green', () => {
+    const usual = blendable.filter(({ kind }) => INK_KINDS[kind].isUsual);
+    const led = (one: Ink, other: Ink) => {
+      const { needsNone, middles } = bridgeBetween(one, other, usual, WHITE_CARD);
+      expect(needsNone).toBe(false);
+      return middles
+        .slice(0, 3)
+        .map(({ joints: [{ stations }] }) => hueDegrees((stations.at(-1) as Station).lab));
+    };
+    expect(bridgeBetween(red, green, usual, WHITE_CARD).direct.verdict.kind).toBe('mud');
+    for (const hue of led(red, green)) expect(isWithin(hue, 50, 100)).toBe(true);
+    for (const hue of led(named('Tarn Deep'), named('Gorse Mid'))) expect(isWithin(hue, 110, 225)).toBe(true);
+    for (const hue of led(named('Kilnfire Mid'), named('Skerry Mid')))
+      expect(isWithin(hue, 110, 225)).toBe(true);
   });
 
   test('red and yellow need no bridge', () => {
@@ -290,10 +300,13 @@ describe('what the trade advises (common practice)', () => {
   test('three primaries give orange, green and violet in the joints', () => {
     const three = judged([ink('red', '#d8343c'), ink('yellow', '#f2c230'), ink('blue', '#1f6fb4')]);
     expect(search(three, { relation: 'primaries' }).count).toBe(1);
-    const fresh = [...three.pairs.fresh].filter((noun) => noun < NOUNS.length).map((noun) => NOUNS[noun]);
-    expect(fresh.some((noun) => noun?.includes('orange'))).toBe(true);
-    expect(fresh.some((noun) => noun?.includes('green'))).toBe(true);
-    expect(fresh.some((noun) => noun === 'violet' || noun === 'purple')).toBe(true);
+    const made = [...three.pairs.newHue].filter((_, at) => (three.pairs.live[at] ?? 0) > 0);
+    for (const [from, to] of [
+      [25, 88],
+      [95, 210],
+      [270, 360],
+    ] as const)
+      expect(made.some((hue) => hue >= from && hue <= to)).toBe(true);
   });
 
   test('the brewed middle is as far from one end as from the other, and has more of the weaker ink', () => {

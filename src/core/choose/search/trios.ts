@@ -1,10 +1,10 @@
 import { hueSector } from '../shelf/gaps';
-import { considerTrios } from './considerTrios';
-import { byRank, GREYS, type Trio, type TrioQuery } from './query';
+import { bestOfEach, considerTrios } from './considerTrios';
+import { allowsKind, GREYS, type Trio, type TrioQuery } from './query';
 import type { Judged } from './relations/definition';
 
 export interface TrioResult {
-  /** The best, best first. */
+  /** The best and the best of each ink, best first. */
   readonly best: readonly Trio[];
   /** How many of all trios fit and met the constraints. */
   readonly count: number;
@@ -36,14 +36,14 @@ const ownTurn = (): Turn => {
  */
 export function searchTrios(judged: Judged, query: TrioQuery, turn: Turn = ownTurn()): TrioSearch {
   const { inks, lightness } = judged.dried;
-  const { ownedOnly, mustNotContain, kinds, hues, palestAtLeast, spacingAtLeast } = query.constraints;
+  const { ownedOnly, mustContain, mustNotContain, hues, palestAtLeast, spacingAtLeast } = query.constraints;
   const { labs } = judged.dried;
   const usable = inks.map(
     ({ id, kind, wished = false }, i) =>
       (hues.length === 0 || hues.includes(hueSector(labs[i]) ?? GREYS)) &&
       !(ownedOnly && wished) &&
       !mustNotContain.includes(id) &&
-      (kinds.length === 0 || kinds.includes(kind)),
+      (allowsKind(query.constraints, kind) || mustContain.includes(id)),
   );
   const numbers = Uint16Array.from(inks.flatMap((_, i) => (usable[i] ? [i] : [])));
   const consider = considerTrios(judged, query, numbers);
@@ -74,10 +74,10 @@ export function searchTrios(judged: Judged, query: TrioQuery, turn: Turn = ownTu
 /** What several searchers of one shelf found between them. */
 export function mergeResults(results: readonly TrioResult[], keep: number): TrioResult {
   return {
-    best: results
-      .flatMap(({ best }) => best)
-      .sort(byRank)
-      .slice(0, keep),
+    best: bestOfEach(
+      results.flatMap(({ best }) => best),
+      keep,
+    ),
     count: results.reduce((sum, { count }) => sum + count, 0),
     outOf: results[0]?.outOf ?? 0,
   };

@@ -33,6 +33,8 @@ export interface InkKind {
   readonly lifts: number;
   /** Whether it can be a rung. Detail black is stamped, not blended. */
   readonly blends: boolean;
+  /** Whether trios are made of it unasked: white only softens, and how a fluorescent glows is not modelled. */
+  readonly isUsual: boolean;
 }
 
 export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
@@ -48,6 +50,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0,
     lifts: 0.75,
     blends: true,
+    isUsual: true,
   },
   hybrid: {
     id: 'hybrid',
@@ -61,6 +64,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0.025,
     lifts: 0.45,
     blends: true,
+    isUsual: true,
   },
   pigment: {
     id: 'pigment',
@@ -74,6 +78,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0.5,
     lifts: 0.08,
     blends: true,
+    isUsual: true,
   },
   fluorescent: {
     id: 'fluorescent',
@@ -87,6 +92,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0,
     lifts: 0.7,
     blends: true,
+    isUsual: false,
   },
   white: {
     id: 'white',
@@ -100,6 +106,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0.5,
     lifts: 0.08,
     blends: true,
+    isUsual: false,
   },
   detail: {
     id: 'detail',
@@ -113,6 +120,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0.3,
     lifts: 0,
     blends: false,
+    isUsual: false,
   },
   bare: {
     id: 'bare',
@@ -126,6 +134,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     clings: 0,
     lifts: 0,
     blends: true,
+    isUsual: false,
   },
 };
 

@@ -49,10 +49,10 @@ const makesCoat = ({ kind, wished }: Ink): boolean => !wished && buffsOff(kind);
  * what is under it; everywhere else the coat lies on the dried ladder.
  */
 export const rankTopCoats = (resolved: ResolvedRecipe, shelf: readonly Ink[]): readonly TopCoat[] =>
-  ranked(resolved.inks, blendGround(resolved), shelf);
+  topCoatsOver(resolved.inks, blendGround(resolved), shelf);
 
 /** Where joints lie does not matter to it: it is asked again and again for the same inks while marks are moved. */
-const ranked = memo(4, rank);
+export const topCoatsOver = memo(4, rank);
 
 function rank(inks: readonly Ink[], ground: BlendGround, shelf: readonly Ink[]): TopCoat[] {
   const rungs = inks.filter((ink) => !isBare(ink));

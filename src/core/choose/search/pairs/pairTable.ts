@@ -17,7 +17,6 @@ import { filmOfInk, type Ink, potencyOf } from '../../../materials/ink/ink';
 import { driedColour } from '../../../materials/ink/laid';
 import {
   isWhiteGround,
-  MUDDY,
   ONE_HUE,
   STATIONS,
   TOO_ALIKE,
@@ -25,6 +24,7 @@ import {
   WHITE,
 } from '../../../readings/joints/joint';
 import { type Dullness, findDullness, findFresh } from '../../../readings/joints/judge';
+import { emptyJointFigures, readJoint } from './jointFigures';
 import { NOUNS, nounLattice } from './nounLattice';
 
 /** Verdicts as they stand in the table. */
@@ -35,9 +35,6 @@ const NEW = codeOf('new colour');
 const DULLS = codeOf('dulls');
 export const MUD = codeOf('mud');
 export const ALIKE = codeOf('too alike');
-
-/** What stands in `fresh` where a joint has no new colour. */
-export const NO_NOUN = 255;
 
 /** The shelf as it dries on a card, palest first: an ink's place here is its number in every table. */
 export interface DriedInks {
@@ -82,10 +79,20 @@ export interface PairTable {
   readonly difference: Float32Array;
   /** Least chroma on the way. */
   readonly dullest: Float32Array;
-  /** Noun of the widest hue that neither ink has, as its place in `NOUNS`; `NO_NOUN` without one. */
-  readonly fresh: Uint8Array;
-  /** Chroma of that colour where it is farthest from both inks, 0 without one. */
-  readonly freshChroma: Float32Array;
+  /** How even the change is along the joint: its mean step over its greatest, in CIEDE2000, 0…1. */
+  readonly flow: Float32Array;
+  /** What colourful hues that neither ink has are worth, by chroma over `LIVELY` and by their part of the joint. */
+  readonly live: Float32Array;
+  /** The part of the joint they take, 0…1. */
+  readonly wide: Float32Array;
+  /** Their mean hue, degrees, and its chroma; 0 without any. */
+  readonly newHue: Float32Array;
+  readonly newChroma: Float32Array;
+  /** a* and b* of the even mixture. */
+  readonly mixA: Float32Array;
+  readonly mixB: Float32Array;
+  /** How far the way of the mixture bows toward rising hue, off the straight line in a* and b*; turned, it is negative. */
+  readonly bow: Float32Array;
 }
 
 /**
@@ -98,21 +105,25 @@ export function emptyPairTable(
   memory: (bytes: number) => ArrayBufferLike = (bytes) => new ArrayBuffer(bytes),
 ): PairTable {
   const size = count * count;
+  const figures = (): Float32Array<ArrayBufferLike> => new Float32Array(memory(4 * size));
   return {
     count,
     verdict: new Uint8Array(memory(size)).fill(ALIKE),
-    difference: new Float32Array(memory(4 * size)),
-    dullest: new Float32Array(memory(4 * size)),
-    fresh: new Uint8Array(memory(size)).fill(NO_NOUN),
-    freshChroma: new Float32Array(memory(4 * size)),
+    difference: figures(),
+    dullest: figures(),
+    flow: figures(),
+    live: figures(),
+    wide: figures(),
+    newHue: figures(),
+    newChroma: figures(),
+    mixA: figures(),
+    mixB: figures(),
+    bow: figures(),
   };
 }
 
 /** Designations met once are remembered from shelf to shelf and card to card. */
 const nounOf = nounLattice();
-/** By a noun's number: 1 where it names a brown, an olive or a grey. */
-export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
-
 /** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
 export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
 
@@ -133,8 +144,7 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const walked: Lab[] = new Array(STATIONS);
   const onWhite: Lab[] = white ? new Array(STATIONS) : walked;
   const nouns = new Uint8Array(STATIONS);
-  const steps = new Float64Array(STATIONS - 1);
-  const fromRungs = new Float64Array(STATIONS);
+  const read = emptyJointFigures();
   const dullness: Dullness = { at: -1, isMud: false };
 
   return (row, table, from = row + 1, to = count) => {
@@ -158,12 +168,9 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   };
 
   function judge(row: number, other: number, table: PairTable): void {
-    let dullest = Number.POSITIVE_INFINITY;
-    for (let station = 1; station < STATIONS - 1; station++)
-      dullest = Math.min(dullest, chroma(walked[station] as Lab));
+    readJoint(walked, nouns, read);
     findDullness(onWhite, dullness);
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
-    const fresh = isOneHue(row, other) ? -1 : freshStation();
     const verdict =
       difference < TOO_ALIKE
         ? ALIKE
@@ -171,36 +178,28 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
           ? dullness.isMud
             ? MUD
             : DULLS
-          : fresh >= 0
+          : !isOneHue(row, other) && findFresh(nouns, read.steps, read.fromRungs) >= 0
             ? NEW
             : CLEAN;
     for (const at of [row * count + other, other * count + row]) {
       table.verdict[at] = verdict;
       table.difference[at] = difference;
-      table.dullest[at] = dullest;
-      table.fresh[at] = fresh < 0 ? NO_NOUN : nouns[fresh];
-      table.freshChroma[at] = fresh < 0 ? 0 : chroma(walked[fresh] as Lab);
+      table.dullest[at] = read.dullest;
+      table.flow[at] = read.flow;
+      table.live[at] = read.live;
+      table.wide[at] = read.wide;
+      table.newHue[at] = read.newHue;
+      table.newChroma[at] = read.newChroma;
+      table.mixA[at] = read.mixA;
+      table.mixB[at] = read.mixB;
+      table.bow[at] = read.bow;
     }
+    table.bow[other * count + row] = -read.bow;
   }
 
   function isOneHue(row: number, other: number): boolean {
     const colourless = Math.min(dried.chroma[row], dried.chroma[other]) <= COLOURLESS;
     return !colourless && hueApart(dried.hue[row], dried.hue[other]) < ONE_HUE;
-  }
-
-  function freshStation(): number {
-    // Most joints have no noun of their own: only then are their steps measured.
-    let isNew = false;
-    for (let i = 1; i < STATIONS - 1; i++)
-      if (nouns[i] !== nouns[0] && nouns[i] !== nouns[STATIONS - 1]) isNew = true;
-    if (!isNew) return -1;
-    const [first, last] = [walked[0] as Lab, walked[STATIONS - 1] as Lab];
-    for (let i = 0; i < STATIONS; i++) {
-      const lab = walked[i] as Lab;
-      if (i > 0) steps[i - 1] = deltaE00(walked[i - 1] as Lab, lab);
-      fromRungs[i] = Math.min(deltaE00(lab, first), deltaE00(lab, last));
-    }
-    return findFresh(nouns, steps, fromRungs);
   }
 }
 

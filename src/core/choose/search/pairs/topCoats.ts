@@ -5,7 +5,7 @@ import { DARK_UP_TO } from '../../../readings/legibility/topCoat';
 import type { DriedInks } from './pairTable';
 
 /** At least this pale, L*, an ink shows from under a dark coat. Common practice. */
-export const LIGHT_FROM = 55;
+export const LIGHT_FROM = 64;
 
 /** How clearly a clear resist over pale inks reads through each dark coat of the shelf. */
 export interface TopCoats {

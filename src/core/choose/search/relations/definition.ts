@@ -25,8 +25,14 @@ export interface Relation<Id extends string = string> {
   readonly anyMiddle: boolean;
   /** Whether it is told under which dark ink the three lie: they are kept by a clear resist. */
   readonly underTopCoat?: true;
+  /** How often one ink may be the middle on a page, where it is the only one of its sort on most shelves. */
+  readonly middleAtMost?: number;
+  /** Shares of the panel, first to last, where it does not lie in equal thirds. */
+  readonly shares?: readonly [number, number, number];
   /** Reads the shelf once and gives back the score. */
   readonly scorer: (judged: Judged) => Score;
+  /** Why these three belong together, in a sentence with their own figures. */
+  readonly tell: (judged: Judged, first: number, middle: number, last: number) => string;
 }
 
 /** Writes down a relation; its id is kept as the word it is. */

@@ -1,33 +1,47 @@
-import { ALIKE, MUD } from '../pairs/pairTable';
+import { MUD } from '../pairs/pairTable';
 import { LIGHT_FROM, topCoatsOf } from '../pairs/topCoats';
 import { defineRelation } from './definition';
-import { rise } from './measures';
+import { fall, flowOf, leastHueApart, soft, upTo } from './measures';
 
-/** Contrast ratio of the worst of the three, and chroma of the dullest: where they begin to count, and count in full. By eye. */
-const READS = { from: 2, to: 12 };
-const COLOURFUL = { from: 8, to: 40 };
-/** How much of the score colourless inks leave. */
-const COLOURLESS_LEAVES = 0.4;
+/** Chroma of the dullest: at least, where it begins to count, half of what is wanted. Thresholds here are by eye. */
+const COLOURFUL = { least: 15, from: 10, half: 15 };
+/** Degrees of hue between the nearest two: at least, where it begins to count, half of what is wanted. */
+const APART = { least: 35, from: 25, half: 35 };
+/** Contrast ratio of the worst of the three under the best dark: where it begins to count, half of what is wanted. */
+const READS = { from: 2, half: 4 };
+/** L* between palest and darkest: half as good at so much. */
+const ALIKE_IN_LIGHTNESS = 22;
 
 export const lightAndDark = defineRelation({
   id: 'lightAndDark',
   label: 'Light three and one dark',
   description:
-    'Three pale inks under a clear resist and one dark over all: scored by how clearly the worst of the three reads.',
-  anyMiddle: false,
+    'Three different pale inks under a clear resist and one dark over all: by how clearly the worst of the three reads.',
+  anyMiddle: true,
   underTopCoat: true,
-  scorer: ({ dried, pairs: { count, verdict } }) => {
+  scorer: ({ dried, pairs }) => {
     const { lightness, chroma } = dried;
     const { best, darks } = topCoatsOf(dried);
     return (first, middle, last) => {
-      if (Math.min(lightness[first], lightness[middle], lightness[last]) < LIGHT_FROM) return 0;
-      if (darks.length === 0) return 0;
-      const a = verdict[first * count + middle];
-      const b = verdict[middle * count + last];
-      if (a === MUD || a === ALIKE || b === MUD || b === ALIKE) return 0;
-      const dullest = Math.min(chroma[first], chroma[middle], chroma[last]);
-      const colour = COLOURLESS_LEAVES + (1 - COLOURLESS_LEAVES) * rise(dullest, COLOURFUL);
-      return rise(best(first, middle, last).reads, READS) * colour;
+      const darkest = Math.min(lightness[first], lightness[middle], lightness[last]);
+      if (darkest < LIGHT_FROM || darks.length === 0) return 0;
+      const least = Math.min(chroma[first], chroma[middle], chroma[last]);
+      const apart = leastHueApart(dried, first, middle, last);
+      if (least < COLOURFUL.least || apart < APART.least) return 0;
+      const a = first * pairs.count + middle;
+      const b = middle * pairs.count + last;
+      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
+      const palest = Math.max(lightness[first], lightness[middle], lightness[last]);
+      return (
+        soft(apart - APART.from, APART.half) *
+        soft(least - COLOURFUL.from, COLOURFUL.half) *
+        soft(best(first, middle, last).reads - READS.from, READS.half) *
+        fall(palest - darkest, ALIKE_IN_LIGHTNESS) *
+        upTo(Math.min(pairs.dullest[a], pairs.dullest[b]), least) *
+        flowOf(pairs, a, b)
+      );
     };
   },
+  tell: ({ dried }, first, middle, last) =>
+    `Three pale inks at least ${Math.round(leastHueApart(dried, first, middle, last))}° apart, kept under one dark.`,
 });

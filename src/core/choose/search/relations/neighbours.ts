@@ -1,42 +1,59 @@
-import { hueApart } from '../../../materials/colour/difference';
+import { muddyNoun } from '../pairs/jointFigures';
 import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { even, rise } from './measures';
+import { between, even, fall, flowOf, hueStep, soft, upTo } from './measures';
 
-/** Degrees of hue: from one ink to the next at least, and from the first to the last at most. By eye. */
-const STEP_AT_LEAST = 12;
-const ROUND_AT_MOST = 130;
-/** Degrees that two steps may miss the whole by and still go round one way. */
-const ASTRAY = 1;
-/** Chroma of the dullest: where it begins to sing, and where it does. */
-const COLOURFUL = { from: 10, to: 45 };
-/** How much of the score uneven hues leave, and uneven lightness. */
-const UNEVEN_HUES = 0.3;
-const UNEVEN_STEPS = 0.5;
+/** Degrees of hue from one ink to the next: less is no step, more skips a hue. Thresholds here are by eye. */
+const STEP = { least: 14, most: 70 };
+/** The whole way round: best at this, half as good so far off it. */
+const ROUND = { best: 70, half: 45 };
+/** Chroma of the dullest: what has less does not sing, and how much is half the song. */
+const COLOURFUL = { least: 9, from: 6, half: 28 };
+/** Chroma of the dullest over that of the loudest: less is out of step. */
+const IN_STEP = 0.7;
+/** L* from first to last: half of what is wanted. */
+const DARKER = 15;
+/** How much of the score a brown, an olive or a grey in the middle leaves. */
+const DRAB_MIDDLE = 0.6;
 
 export const neighbours = defineRelation({
   id: 'neighbours',
   label: 'Neighbour run',
-  description: 'Next-door hues that step round the circle one way, evenly, with no mud between.',
+  description:
+    'Next-door hues that step round the circle one way, evenly, growing darker, with nothing dull between.',
   anyMiddle: false,
   scorer:
-    ({ dried: { hue, chroma, lightness }, pairs }) =>
+    ({ dried, pairs }) =>
     (first, middle, last) => {
+      const { hue, chroma, lightness, noun } = dried;
       const a = first * pairs.count + middle;
       const b = middle * pairs.count + last;
       if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
-      const up = hueApart(hue[first], hue[middle]);
-      const down = hueApart(hue[middle], hue[last]);
-      const whole = hueApart(hue[first], hue[last]);
-      if (up < STEP_AT_LEAST || down < STEP_AT_LEAST || whole > ROUND_AT_MOST) return 0;
-      // One way round: the two steps add up to the whole.
-      if (Math.abs(up + down - whole) > ASTRAY) return 0;
-      const dullest = Math.min(chroma[first], chroma[middle], chroma[last]);
-      const steps = even(lightness[first] - lightness[middle], lightness[middle] - lightness[last]);
+      const up = hueStep(hue[first], hue[middle]);
+      const down = hueStep(hue[middle], hue[last]);
+      if (up * down <= 0) return 0;
+      const steps = [Math.abs(up), Math.abs(down)] as const;
+      if (Math.min(...steps) < STEP.least || Math.max(...steps) > STEP.most) return 0;
+      const least = Math.min(chroma[first], chroma[middle], chroma[last]);
+      if (least < COLOURFUL.least) return 0;
+      const most = Math.max(chroma[first], chroma[middle], chroma[last]);
       return (
-        (UNEVEN_HUES + (1 - UNEVEN_HUES) * even(up, down)) *
-        rise(dullest, COLOURFUL) *
-        (UNEVEN_STEPS + (1 - UNEVEN_STEPS) * steps)
+        (muddyNoun[noun[middle]] === 1 ? DRAB_MIDDLE : 1) *
+        even(...steps) *
+        fall(steps[0] + steps[1] - ROUND.best, ROUND.half) *
+        soft(least - COLOURFUL.from, COLOURFUL.half) *
+        upTo(least / most, IN_STEP) ** 2 *
+        upTo(chroma[middle], Math.min(chroma[first], chroma[last])) *
+        between(dried, first, middle, last) *
+        flowOf(pairs, a, b) *
+        soft(Math.abs(lightness[first] - lightness[last]), DARKER) *
+        upTo(Math.min(pairs.dullest[a], pairs.dullest[b]), least)
       );
     },
+  tell: ({ dried: { hue } }, first, middle, last) => {
+    const [up, down] = [hueStep(hue[first], hue[middle]), hueStep(hue[middle], hue[last])].map((step) =>
+      Math.round(Math.abs(step)),
+    );
+    return `Steps round the circle by ${up}° and ${down}°, nothing dull between.`;
+  },
 });

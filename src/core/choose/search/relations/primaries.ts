@@ -1,40 +1,68 @@
 import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { nounAt, rise } from './measures';
+import { fall, flowOf, soft } from './measures';
 
-const BLUE = nounAt('blue');
-const REDS = new Set(['red', 'pink'].map(nounAt));
-const YELLOWS = new Set(['yellow', 'orange yellow'].map(nounAt));
-const ORANGES = new Set(['orange', 'orange yellow'].map(nounAt));
-const GREENS = new Set(['green', 'yellow green'].map(nounAt));
-const VIOLETS = new Set(['violet', 'purple'].map(nounAt));
+/** Hue in degrees and the least chroma of each; the yellow is pale, too. Thresholds here are by eye. */
+const YELLOW = { from: 72, to: 108, chroma: 30, lightness: 66 };
+const RED = { from: 335, to: 42, chroma: 35 };
+const BLUE = { from: 205, to: 300, chroma: 20 };
+/** Hue of what each joint is to make. */
+const ORANGE = { from: 25, to: 88 };
+const GREEN = { from: 95, to: 210 };
+const VIOLET = { from: 270, to: 365 };
+/** What makes a new colour half as lively as it could be; violet, where red and blue do not touch, counts less. */
+const LIVE = { joint: 15, violet: 8, withoutViolet: 0.15 };
 
-/** Chroma of what a joint makes, and of the yellow: where it begins to count, and counts in full. By eye. */
-const MADE = { from: 0, to: 50 };
-const YELLOW = { from: 20, to: 60 };
+/** Whether a hue lies from one to another, upward; across 0 where `to` is the smaller or beyond 360. */
+const isWithin = (hue: number, { from, to }: { readonly from: number; readonly to: number }): boolean =>
+  to > 360
+    ? hue >= from || hue <= to - 360
+    : from <= to
+      ? hue >= from && hue <= to
+      : hue >= from || hue <= to;
 
 export const primaries = defineRelation({
   id: 'primaries',
   label: 'Three primaries make six',
   description:
-    'Yellow in the middle, red and blue beside it: orange and green in the joints, violet where they meet.',
+    'A pale yellow in the middle with more room, red and blue beside it: orange and green in the joints, violet where they meet.',
   anyMiddle: true,
+  middleAtMost: 7,
+  shares: [0.32, 0.36, 0.32],
   scorer:
-    ({ dried: { noun, chroma }, pairs }) =>
+    ({ dried: { hue, chroma, lightness }, pairs }) =>
     (first, middle, last) => {
-      if (!YELLOWS.has(noun[middle])) return 0;
-      const p = noun[first];
-      const q = noun[last];
-      const [red, blue] =
-        REDS.has(p) && q === BLUE ? [first, last] : REDS.has(q) && p === BLUE ? [last, first] : [-1, -1];
-      if (red < 0) return 0;
-      const n = pairs.count;
-      const makes = (at: number, wanted: ReadonlySet<number>): number =>
-        wanted.has(pairs.fresh[at]) && pairs.verdict[at] !== MUD ? rise(pairs.freshChroma[at], MADE) : 0;
-      const orange = makes(red * n + middle, ORANGES);
-      const green = makes(middle * n + blue, GREENS);
-      if (orange === 0 || green === 0) return 0;
-      const violet = makes(red * n + blue, VIOLETS);
-      return ((orange + green + violet) / 3) * rise(chroma[middle], YELLOW);
+      if (!isWithin(hue[middle], YELLOW) || chroma[middle] < YELLOW.chroma) return 0;
+      if (lightness[middle] < Math.max(YELLOW.lightness, lightness[first], lightness[last])) return 0;
+      const isRed = (ink: number) => isWithin(hue[ink], RED) && chroma[ink] > RED.chroma;
+      const isBlue = (ink: number) => isWithin(hue[ink], BLUE) && chroma[ink] > BLUE.chroma;
+      const red = isRed(first) ? first : last;
+      const blue = red === first ? last : first;
+      if (!isRed(red) || !isBlue(blue)) return 0;
+      const { count, verdict, live, newHue } = pairs;
+      const a = red * count + middle;
+      const b = middle * count + blue;
+      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
+      const made = (at: number, wanted: typeof ORANGE, half: number): number =>
+        isWithin(newHue[at], wanted) ? soft(live[at], half) : 0;
+      const violet = made(red * count + blue, VIOLET, LIVE.violet);
+      const six =
+        made(a, ORANGE, LIVE.joint) *
+        made(b, GREEN, LIVE.joint * (2 / 3)) *
+        (LIVE.withoutViolet + (1 - LIVE.withoutViolet) * violet);
+      const beyond = (over: number) => Math.max(0, over);
+      return (
+        Math.cbrt(six) *
+        soft(chroma[middle] - 25, 25) *
+        fall(beyond(hue[middle] - 88), 16) *
+        soft(lightness[middle] - 60, 12) *
+        soft(lightness[middle] - Math.max(lightness[red], lightness[blue]), 12) *
+        flowOf(pairs, a, b) *
+        fall(lightness[red] - lightness[blue], 25) *
+        fall(((hue[red] + 180) % 360) - 180 - 15, 35) *
+        fall(hue[blue] - 245, 40)
+      );
     },
+  tell: () =>
+    'Orange, green and violet appear where they meet; the yellow is palest, so it has a little more room.',
 });

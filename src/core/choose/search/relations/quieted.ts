@@ -1,32 +1,65 @@
-import { ALIKE, muddyNoun } from '../pairs/pairTable';
+import { hueApart } from '../../../materials/colour/difference';
+import { muddyNoun } from '../pairs/jointFigures';
+import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { rise } from './measures';
+import { between, even, fall, flowOf, soft, upTo } from './measures';
 
-/** Chroma both ends have at least to be loud, and the part of it a third may have to quiet them. By eye. */
-const LOUD_AT_LEAST = 40;
-const QUIET_AT_MOST = 0.55;
-/** Chroma of the weaker end, and CIEDE2000 of the nearer joint: where they begin to count, and count in full. */
-const LOUD = { from: 30, to: 70 };
-const APART = { from: 10, to: 35 };
-/** How much of the score a third that is dull without being a brown or a grey leaves. */
-const ONLY_DUSTY = 0.8;
+/** Chroma of the weaker end: the least that is loud, where it begins to count, half of what is wanted. By eye, as all here. */
+const LOUD = { least: 38, from: 25, half: 25 };
+/** Degrees of hue between the ends: at least, where it begins to count, half of what is wanted. */
+const APART = { least: 60, from: 40, half: 40 };
+/** Chroma of the third: at most, and as a part of the ends'; best at this part, half as good so far off it. */
+const QUIET = { most: 26, partAtMost: 0.55, best: 0.28, half: 0.22 };
+/** The third lies between the ends in L*, or so much beyond. */
+const BEYOND = 3;
+/** The joints keep this part of the third's own chroma. */
+const KEPT = 0.8;
+/** The third is near to what the ends mix to, drawn so far to grey: half as good so far off it, in a* and b*. */
+const MIXED = { part: 0.6, half: 25 };
+/** A dark third is a bar between them: L* below which it is one, half at so much darker. */
+const BAR = { below: 56, half: 20 };
 
 export const quieted = defineRelation({
   id: 'quieted',
   label: 'Quieted',
-  description: 'Two loud inks pulled together by a brown, a grey or a dusty third.',
+  description: 'Two loud inks far apart in hue, joined by a dusty third between them in lightness.',
   anyMiddle: true,
   scorer:
-    ({ dried: { chroma, noun }, pairs: { count, verdict, difference } }) =>
+    ({ dried, pairs }) =>
     (first, middle, last) => {
+      const { chroma, hue, noun, lightness, labs, inks } = dried;
+      const { count, verdict, difference, dullest, mixA, mixB } = pairs;
       const third = chroma[middle];
       const loud = Math.min(chroma[first], chroma[last]);
-      if (loud < LOUD_AT_LEAST || third > QUIET_AT_MOST * loud) return 0;
+      if (loud < LOUD.least || third > QUIET.most || third > QUIET.partAtMost * loud) return 0;
+      if (muddyNoun[noun[first]] === 1 || muddyNoun[noun[last]] === 1) return 0;
+      if (inks[middle]?.kind === 'white') return 0;
+      const apart = hueApart(hue[first], hue[last]);
+      const palest = Math.max(lightness[first], lightness[last]);
+      const darkest = Math.min(lightness[first], lightness[last]);
+      if (apart < APART.least || lightness[middle] > palest + BEYOND || lightness[middle] < darkest - BEYOND)
+        return 0;
       const a = first * count + middle;
       const b = middle * count + last;
-      if (verdict[a] === ALIKE || verdict[b] === ALIKE) return 0;
-      const dusty = muddyNoun[noun[middle]] === 1 ? 1 : ONLY_DUSTY;
-      const apart = Math.min(difference[a], difference[b]);
-      return rise(loud, LOUD) * (1 - third / loud) * dusty * rise(apart, APART);
+      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
+      const ends = first * count + last;
+      const lab = labs[middle];
+      const off = Math.hypot(
+        (lab?.a ?? 0) - MIXED.part * mixA[ends],
+        (lab?.b ?? 0) - MIXED.part * mixB[ends],
+      );
+      return (
+        soft(loud - LOUD.from, LOUD.half) *
+        soft(apart - APART.from, APART.half) *
+        fall(third / loud - QUIET.best, QUIET.half) *
+        between(dried, first, middle, last) *
+        upTo(Math.min(dullest[a], dullest[b]), KEPT * third + 1) *
+        fall(off, MIXED.half) *
+        even(difference[a], difference[b]) *
+        flowOf(pairs, a, b) *
+        fall(Math.max(0, BAR.below - lightness[middle]), BAR.half)
+      );
     },
+  tell: ({ dried: { hue, inks } }, first, middle, last) =>
+    `Two loud inks ${Math.round(hueApart(hue[first], hue[last]))}° apart, joined by ${inks[middle]?.name}, dusty and between them in lightness.`,
 });

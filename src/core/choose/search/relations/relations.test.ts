@@ -2,9 +2,10 @@ import { describe, expect, test } from 'vitest';
 import { ink, WHITE_CARD } from '../../../../testing/resolvedRecipes';
 import { groundOfCard } from '../../../materials/card/card';
 import { chroma, hueDegrees, type Lab } from '../../../materials/colour/lab';
-import { ALIKE, dryInks, emptyPairTable, MUD, NO_NOUN, VERDICTS } from '../pairs/pairTable';
-import { nounAt } from './measures';
-import { RELATIONS, type RelationId } from './relations';
+import { NOUNS } from '../pairs/nounLattice';
+import { ALIKE, dryInks, emptyPairTable, MUD, VERDICTS } from '../pairs/pairTable';
+import { fall, soft, wayRound } from './measures';
+import { RELATION_IDS, RELATIONS, type RelationId } from './relations';
 
 /** An ink as relations read it: lightness, chroma, hue in degrees and the noun of its name. */
 interface Read {
@@ -18,18 +19,29 @@ interface JointRead {
   readonly verdict: (typeof VERDICTS)[number];
   readonly difference: number;
   readonly dullest: number;
-  readonly fresh?: string;
-  readonly freshChroma: number;
+  readonly flow: number;
+  readonly live: number;
+  readonly wide: number;
+  readonly newHue: number;
+  readonly newChroma: number;
+  readonly bow: number;
 }
 
-const CLEAN: JointRead = { verdict: 'clean run', difference: 40, dullest: 30, freshChroma: 0 };
+const CLEAN: JointRead = {
+  verdict: 'clean run',
+  difference: 40,
+  dullest: 40,
+  flow: 0.6,
+  live: 0,
+  wide: 0,
+  newHue: 0,
+  newChroma: 0,
+  bow: 0,
+};
+type Joints = { readonly ab?: JointRead; readonly bc?: JointRead; readonly ac?: JointRead };
 
-/** The score of three inks: first, middle and last, with the joints between them as they are told. */
-function scoreOf(
-  relation: RelationId,
-  inks: readonly [Read, Read, Read],
-  { ab = CLEAN, bc = CLEAN, ac = CLEAN }: { ab?: JointRead; bc?: JointRead; ac?: JointRead } = {},
-): number {
+/** Three inks on a shelf of their own, with the joints between them as they are told. */
+function shelfOf(inks: readonly [Read, Read, Read], { ab = CLEAN, bc = CLEAN, ac = CLEAN }: Joints = {}) {
   const labs = inks.map(({ l, c, h }): Lab => {
     const angle = (h * Math.PI) / 180;
     return { l, a: c * Math.cos(angle), b: c * Math.sin(angle) };
@@ -42,10 +54,11 @@ function scoreOf(
   ] as const)
     for (const at of [i * 3 + j, j * 3 + i]) {
       pairs.verdict[at] = VERDICTS.indexOf(joint.verdict);
-      pairs.difference[at] = joint.difference;
-      pairs.dullest[at] = joint.dullest;
-      pairs.fresh[at] = joint.fresh === undefined ? NO_NOUN : nounAt(joint.fresh);
-      pairs.freshChroma[at] = joint.freshChroma;
+      for (const figure of ['difference', 'dullest', 'flow', 'live', 'wide', 'newHue', 'newChroma'] as const)
+        pairs[figure][at] = joint[figure];
+      pairs.bow[at] = i < j === at < j * 3 + i ? joint.bow : -joint.bow;
+      pairs.mixA[at] = ((labs[i]?.a ?? 0) + (labs[j]?.a ?? 0)) / 2;
+      pairs.mixB[at] = ((labs[i]?.b ?? 0) + (labs[j]?.b ?? 0)) / 2;
     }
   const dried = {
     inks: inks.map((_, i) => ink(`ink ${i}`, '#808080')),
@@ -54,16 +67,50 @@ function scoreOf(
     lightness: Float64Array.from(labs, ({ l }) => l),
     chroma: Float64Array.from(labs, chroma),
     hue: Float64Array.from(labs, hueDegrees),
-    noun: Uint8Array.from(inks, ({ noun }) => nounAt(noun)),
+    noun: Uint8Array.from(inks, ({ noun }) => NOUNS.indexOf(noun)),
   };
-  return RELATIONS[relation].scorer({ dried, pairs })(0, 1, 2);
+  return { dried, pairs };
 }
+
+/** The score of three inks: first, middle and last. */
+const scoreOf = (relation: RelationId, inks: readonly [Read, Read, Read], joints: Joints = {}): number =>
+  RELATIONS[relation].scorer(shelfOf(inks, joints))(0, 1, 2);
 
 const read = (l: number, c: number, h: number, noun = 'blue'): Read => ({ l, c, h, noun });
 const joint = (change: Partial<JointRead>): JointRead => ({ ...CLEAN, ...change });
 
 test('verdicts stand in tables by their names', () => {
   expect([VERDICTS[MUD], VERDICTS[ALIKE]]).toEqual(['mud', 'too alike']);
+});
+
+describe('what scores are put together from', () => {
+  test('more is always more, and never full; nearer is always nearer', () => {
+    for (const [less, more] of [
+      [1, 2],
+      [20, 40],
+      [400, 900],
+    ] as const) {
+      expect(soft(more, 20)).toBeGreaterThan(soft(less, 20));
+      expect(fall(less, 20)).toBeGreaterThan(fall(-more, 20));
+    }
+    expect([soft(-3, 20), soft(20, 20), fall(20, 20), soft(1e6, 20) < 1]).toEqual([0, 0.5, 0.5, true]);
+  });
+
+  test('the way round is the short one, but for opposite hues whose own mixture goes by the other side', () => {
+    // A gold and a blue: the short way is by rose, but they mix to green.
+    expect(wayRound(86, 283, 0.3)).toBeCloseTo(197);
+    expect(wayRound(86, 283, -0.3)).toBeCloseTo(-163);
+    expect(wayRound(86, 283, 0.05)).toBeCloseTo(-163);
+    // Red and green are not so far apart that their mixture could say.
+    expect(wayRound(26, 142, -0.3)).toBeCloseTo(116);
+    expect(wayRound(350, 30, 0)).toBeCloseTo(40);
+  });
+
+  test('each relation says of three inks, with their names and figures, why they belong together', () => {
+    const judged = shelfOf([read(80, 50, 60), read(60, 50, 100), read(40, 50, 140)]);
+    for (const id of RELATION_IDS) expect(RELATIONS[id].tell(judged, 0, 1, 2)).toMatch(/^[A-Z].*\.$/);
+    expect(RELATIONS.tonal.tell(judged, 0, 1, 2)).toContain('hues within 80°, 20 and 20 darker');
+  });
 });
 
 describe('tonal: better in one thing and alike in all others scores higher', () => {
@@ -77,13 +124,20 @@ describe('tonal: better in one thing and alike in all others scores higher', () 
   test('nearer in hue', () => {
     expect(tonal([240, 240, 240], [80, 60, 40])).toBeGreaterThan(tonal([240, 250, 240], [80, 60, 40]));
     expect(tonal([240, 250, 240], [80, 60, 40])).toBeGreaterThan(tonal([240, 250, 260], [80, 60, 40]));
-    expect(tonal([240, 254, 270], [80, 60, 40])).toBe(0);
+    expect(tonal([240, 254, 281], [80, 60, 40])).toBe(0);
     // Across the seam of the circle, too.
     expect(tonal([355, 0, 5], [80, 60, 40])).toBeCloseTo(tonal([240, 245, 250], [80, 60, 40]), 9);
   });
   test('more evenly spaced, and farther from pale to dark', () => {
     expect(tonal([240, 240, 240], [80, 60, 40])).toBeGreaterThan(tonal([240, 240, 240], [80, 68, 40]));
     expect(tonal([240, 240, 240], [80, 60, 40])).toBeGreaterThan(tonal([240, 240, 240], [75, 60, 45]));
+  });
+  test('colourful in step, and evenly from one to the next', () => {
+    const depths = (c: readonly [number, number, number], ab = CLEAN) =>
+      scoreOf('tonal', [read(80, c[0], 240), read(60, c[1], 240), read(40, c[2], 240)], { ab });
+    expect(depths([40, 40, 40])).toBeGreaterThan(depths([15, 40, 40]));
+    expect(depths([40, 40, 40])).toBeGreaterThan(depths([40, 20, 40]));
+    expect(depths([40, 40, 40])).toBeGreaterThan(depths([40, 40, 40], joint({ flow: 0.3 })));
   });
   test('nothing where a step is hardly one, or an ink has no colour', () => {
     expect(tonal([240, 240, 240], [80, 75, 40])).toBe(0);
@@ -107,7 +161,7 @@ describe('a neighbour run', () => {
   test('there and back is no run, nor is one of alike hues, half the circle, or mud in either joint', () => {
     expect(run([60, 100, 70])).toBe(0);
     expect(run([60, 70, 110])).toBe(0);
-    expect(run([60, 130, 200])).toBe(0);
+    expect(run([60, 135, 200])).toBe(0);
     expect(run([60, 100, 140], 40, [80, 60, 40], joint({ verdict: 'mud' }))).toBe(0);
     const mudLast = { bc: joint({ verdict: 'mud' }) };
     expect(scoreOf('neighbours', [read(80, 40, 60), read(60, 40, 100), read(40, 40, 140)], mudLast)).toBe(0);
@@ -115,119 +169,149 @@ describe('a neighbour run', () => {
 });
 
 describe('a bridge', () => {
-  const ends = [read(70, 50, 100), read(60, 45, 160), read(40, 50, 260)] as const;
+  const ends = (middle = read(55, 45, 160)) => [read(70, 50, 100), middle, read(40, 50, 220)] as const;
   const muddy = joint({ verdict: 'mud', dullest: 8 });
-  const bridged = (ab: Partial<JointRead>, bc: Partial<JointRead>, ac: JointRead = muddy) =>
-    scoreOf('bridge', ends, { ab: joint({ dullest: 35, ...ab }), bc: joint({ dullest: 35, ...bc }), ac });
+  const bridged = (
+    ab: Partial<JointRead> = {},
+    bc: Partial<JointRead> = {},
+    ac: JointRead = muddy,
+    inks = ends(),
+  ) => scoreOf('bridge', inks, { ab: joint({ dullest: 35, ...ab }), bc: joint({ dullest: 35, ...bc }), ac });
 
   test('the more colour it keeps on both sides the better, by its duller joint', () => {
-    expect(bridged({}, {})).toBeGreaterThan(bridged({ dullest: 25 }, {}));
-    expect(bridged({ dullest: 25 }, {})).toBeCloseTo(bridged({}, { dullest: 25 }), 9);
+    expect(bridged()).toBeGreaterThan(bridged({ dullest: 25 }));
+    expect(bridged({ dullest: 25 })).toBeCloseTo(bridged({}, { dullest: 25 }), 9);
   });
-  test('one that turns to mud on either side, or is one of its ends, is none', () => {
+  test('half way round, half way down, and by even joints is best', () => {
+    expect(bridged()).toBeGreaterThan(bridged({}, {}, muddy, ends(read(55, 45, 130))));
+    expect(bridged()).toBeGreaterThan(bridged({}, {}, muddy, ends(read(68, 45, 160))));
+    expect(bridged()).toBeGreaterThan(bridged({ difference: 15 }));
+    expect(bridged()).toBeGreaterThan(bridged({}, {}, muddy, ends(read(55, 45, 160, 'olive'))));
+  });
+  test('on the other side of the circle, or far paler than both, it is none', () => {
+    expect(bridged({}, {}, muddy, ends(read(55, 45, 300)))).toBe(0);
+    expect(bridged({}, {}, muddy, ends(read(92, 45, 160)))).toBe(0);
+  });
+  test('one that turns to mud on either side is none', () => {
     expect([bridged({ verdict: 'mud' }, {}), bridged({}, { verdict: 'mud' })]).toEqual([0, 0]);
-    expect([bridged({ verdict: 'too alike' }, {}), bridged({}, { verdict: 'too alike' })]).toEqual([0, 0]);
   });
   test('ends that stay colourful need none; dull ones are not worth one', () => {
     expect(bridged({}, {}, joint({ dullest: 40 }))).toBe(0);
     expect(bridged({}, {}, joint({ dullest: 20 }))).toBeGreaterThan(0);
-    const dull = [read(70, 19, 100), read(60, 45, 160), read(40, 50, 260)] as const;
+    const dull = [read(70, 24, 100), read(55, 45, 160), read(40, 50, 220)] as const;
     expect(scoreOf('bridge', dull, { ac: muddy })).toBe(0);
   });
 });
 
 describe('contrast with a new colour', () => {
   const inks = [read(80, 60, 90, 'yellow'), read(60, 50, 250, 'blue'), read(50, 50, 340, 'red')] as const;
-  const green = joint({ verdict: 'new colour', fresh: 'green', freshChroma: 50, difference: 60 });
-  const violet = joint({ verdict: 'new colour', fresh: 'violet', freshChroma: 50, difference: 60 });
-  const made = (ab: JointRead, bc: JointRead) => scoreOf('newColour', inks, { ab, bc });
+  const made = { verdict: 'new colour', live: 20, wide: 0.6, newChroma: 45 } as const;
+  const green = joint({ ...made, newHue: 160 });
+  const violet = joint({ ...made, newHue: 300 });
+  const scored = (ab: JointRead, bc: JointRead, three = inks as readonly [Read, Read, Read]) =>
+    scoreOf('newColour', three, { ab, bc });
 
-  test('two new colours beat one, a stronger one a weaker, inks farther apart nearer ones', () => {
-    expect(made(green, violet)).toBeGreaterThan(made(green, CLEAN));
-    expect(made(green, violet)).toBeGreaterThan(made({ ...green, freshChroma: 30 }, violet));
-    expect(made(green, violet)).toBeGreaterThan(made({ ...green, difference: 40 }, violet));
+  test('two new colours beat one, a livelier one a weaker, inks farther apart nearer ones', () => {
+    expect(scored(green, violet)).toBeGreaterThan(scored(green, CLEAN));
+    expect(scored(green, violet)).toBeGreaterThan(scored({ ...green, live: 10 }, violet));
+    expect(scored(green, violet)).toBeGreaterThan(scored({ ...green, difference: 20 }, violet));
   });
-  test('the same one twice counts once, and one that the third ink has, or a muddy one, not at all', () => {
-    expect(made(green, { ...violet, fresh: 'green' })).toBeCloseTo(
-      made(green, { ...CLEAN, difference: 60 }),
-      9,
-    );
-    expect(made({ ...green, fresh: 'red' }, { ...CLEAN, difference: 60 })).toBe(0);
-    expect(made({ ...green, fresh: 'brown' }, { ...CLEAN, difference: 60 })).toBe(0);
-    expect([made({ ...green, verdict: 'mud' }, violet), made(green, { ...violet, verdict: 'mud' })]).toEqual([
-      0, 0,
-    ]);
+  test('the same one twice counts once; a narrow one, one the third ink has, or mud, not at all', () => {
+    expect(scored(green, { ...violet, newHue: 160 })).toBeCloseTo(scored(green, CLEAN), 9);
+    expect(scored({ ...green, wide: 0.2 }, CLEAN)).toBe(0);
+    expect(scored({ ...green, newHue: 340 }, CLEAN)).toBe(0);
+    expect(scored({ ...green, verdict: 'mud' }, violet)).toBe(0);
+    expect(scored(green, { ...violet, verdict: 'mud' })).toBe(0);
+  });
+  test('a brown among the three, or a middle so dark that it swallows its joints, spoils it', () => {
+    const [yellow, blue, red] = inks;
+    expect(scored(green, violet, [yellow, blue, { ...red, noun: 'brown' }])).toBe(0);
+    const dark = [yellow, { ...blue, l: 30 }, { ...red, l: 10 }] as const;
+    const mid = [yellow, { ...blue, l: 50 }, { ...red, l: 20 }] as const;
+    expect(scored(green, violet, mid)).toBeGreaterThan(scored(green, violet, dark));
   });
 });
 
 describe('quieted', () => {
-  const quieted = (loud: number, third: number, noun = 'brown', ab = CLEAN, bc = CLEAN) =>
-    scoreOf('quieted', [read(60, loud, 0), read(55, third, 60, noun), read(50, loud, 120)], { ab, bc });
+  const quieted = (loud: number, third = read(58, 0.28 * loud, 60, 'brown'), joints: Joints = {}) =>
+    scoreOf('quieted', [read(70, loud, 0), third, read(50, loud, 120)], joints);
 
-  test('louder ends, a quieter third, and a brown or a grey score higher', () => {
-    expect(quieted(60, 15)).toBeGreaterThan(quieted(50, 12.5));
-    expect(quieted(60, 15)).toBeGreaterThan(quieted(60, 25));
-    expect(quieted(60, 15)).toBeGreaterThan(quieted(60, 15, 'blue'));
-    expect(quieted(60, 15)).toBeGreaterThan(quieted(60, 15, 'brown', joint({ difference: 20 })));
+  test('louder ends, a dusty third between them, near to what they mix to, score higher', () => {
+    expect(quieted(60)).toBeGreaterThan(quieted(45));
+    expect(quieted(60)).toBeGreaterThan(quieted(60, read(58, 2, 60)));
+    expect(quieted(60)).toBeGreaterThan(quieted(60, read(52, 16.8, 60)));
+    expect(quieted(60)).toBeGreaterThan(quieted(60, read(58, 16.8, 240)));
+    expect(quieted(60)).toBeGreaterThan(quieted(60, undefined, { ab: joint({ difference: 10 }) }));
   });
-  test('a third that is loud itself, ends that are not, and one taken for an end are none', () => {
-    expect([quieted(60, 34), quieted(39, 10)]).toEqual([0, 0]);
-    expect(quieted(60, 15, 'brown', CLEAN, joint({ verdict: 'too alike' }))).toBe(0);
+  test('a black bar between them, a third that is loud itself, ends that are not or near in hue are none', () => {
+    expect(quieted(60, read(20, 5, 60))).toBe(0);
+    expect([quieted(60, read(58, 34, 60)), quieted(37)]).toEqual([0, 0]);
+    expect(scoreOf('quieted', [read(70, 60, 0), read(58, 17, 30), read(50, 60, 50)])).toBe(0);
+    expect(quieted(60, undefined, { bc: joint({ verdict: 'mud' }) })).toBe(0);
   });
 });
 
 describe('three primaries', () => {
   const [yellow, red, blue] = [
-    read(80, 60, 90, 'yellow'),
-    read(45, 50, 20, 'red'),
-    read(40, 45, 260),
+    read(85, 60, 90, 'yellow'),
+    read(50, 55, 15, 'red'),
+    read(50, 45, 250),
   ] as const;
-  const makes = (fresh: string, freshChroma = 40) => joint({ verdict: 'new colour', fresh, freshChroma });
-  const six = { ab: makes('orange'), bc: makes('green'), ac: makes('violet') };
+  const makes = (newHue: number, live = 20) => joint({ verdict: 'new colour', live, wide: 0.6, newHue });
+  const six = { ab: makes(55), bc: makes(150), ac: makes(310) };
 
   test('orange, green and violet are all counted, whichever side the red is on', () => {
     const all = scoreOf('primaries', [red, yellow, blue], six);
     expect(all).toBeGreaterThan(scoreOf('primaries', [red, yellow, blue], { ...six, ac: CLEAN }));
-    expect(all).toBeGreaterThan(
-      scoreOf('primaries', [red, yellow, blue], { ...six, ab: makes('orange', 20) }),
-    );
+    expect(all).toBeGreaterThan(scoreOf('primaries', [red, yellow, blue], { ...six, ab: makes(55, 8) }));
     expect(scoreOf('primaries', [blue, yellow, red], { ab: six.bc, bc: six.ab, ac: six.ac })).toBeCloseTo(
       all,
       9,
     );
-    const pale = { ...yellow, c: 40 };
-    expect(all).toBeGreaterThan(scoreOf('primaries', [red, pale, blue], six));
+    expect(all).toBeGreaterThan(scoreOf('primaries', [red, { ...yellow, c: 35 }, blue], six));
   });
-  test('without the orange or the green, or without a yellow in the middle, there are none', () => {
+  test('without the orange or the green, or without a pale yellow in the middle, there are none', () => {
     expect(scoreOf('primaries', [red, yellow, blue], { ...six, ab: CLEAN })).toBe(0);
-    expect(
-      scoreOf('primaries', [red, yellow, blue], { ...six, bc: joint({ verdict: 'mud', fresh: 'green' }) }),
-    ).toBe(0);
+    expect(scoreOf('primaries', [red, yellow, blue], { ...six, bc: { ...makes(150), verdict: 'mud' } })).toBe(
+      0,
+    );
     expect(scoreOf('primaries', [yellow, red, blue], six)).toBe(0);
     expect(scoreOf('primaries', [red, yellow, red], six)).toBe(0);
+    expect(scoreOf('primaries', [red, { ...yellow, l: 60 }, blue], six)).toBe(0);
+  });
+  test('the yellow is given more room than the others', () => {
+    const { shares } = RELATIONS.primaries;
+    expect(shares?.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+    expect(shares?.[1]).toBeGreaterThan(shares?.[0] ?? 1);
   });
 });
 
 describe('light three and one dark', () => {
-  const PALE = { gorse: '#f8d46f', thrift: '#f4b8c8', haar: '#dfe6e8', weir: '#9fd8d4' } as const;
+  const PALE = {
+    gorse: '#f8d46f',
+    thrift: '#f4b8c8',
+    haar: '#e6e4e0',
+    weir: '#9fd8d4',
+    fawn: '#f6c78f',
+  } as const;
   const shelf = (names: readonly (keyof typeof PALE)[], dark = '#201c4a', kind: 'dye' | 'pigment' = 'dye') =>
     dryInks(
       [...names.map((name) => ink(name, PALE[name])), ink('dark', dark as '#201c4a', kind)],
       WHITE_CARD,
     );
-  const scored = (dried: ReturnType<typeof dryInks>, alike = false) => {
+  const scored = (dried: ReturnType<typeof dryInks>) => {
     const pairs = emptyPairTable(dried.inks.length);
-    pairs.verdict.fill(alike ? ALIKE : 0);
+    pairs.verdict.fill(0);
+    pairs.flow.fill(1);
+    pairs.dullest.fill(40);
     return RELATIONS.lightAndDark.scorer({ dried, pairs })(0, 1, 2);
   };
 
-  test('a darker top coat reads better; a colourless three scores lower; a pigment is no top coat', () => {
+  test('a darker top coat reads better; a colourless three, or one of alike hues, is none; a pigment is no top coat', () => {
     const three = scored(shelf(['gorse', 'thrift', 'weir']));
     expect(three).toBeGreaterThan(scored(shelf(['gorse', 'thrift', 'weir'], '#4a4a7a')));
-    expect(three).toBeGreaterThan(scored(shelf(['gorse', 'thrift', 'haar'])));
+    expect(scored(shelf(['gorse', 'thrift', 'haar']))).toBe(0);
+    expect(scored(shelf(['gorse', 'fawn', 'weir']))).toBe(0);
     expect(scored(shelf(['gorse', 'thrift', 'weir'], '#201c4a', 'pigment'))).toBe(0);
-  });
-  test('inks taken for each other are no three', () => {
-    expect(scored(shelf(['gorse', 'thrift', 'weir']), true)).toBe(0);
   });
 });

@@ -1,0 +1,124 @@
+import { deltaE00, hueApart } from '../../../materials/colour/difference';
+import { chroma, hueDegrees, type Lab } from '../../../materials/colour/lab';
+import { MUDDY, STATIONS } from '../../../readings/joints/joint';
+import { NOUNS } from './nounLattice';
+
+/** By a noun's number: 1 where it names a brown, an olive or a grey. */
+export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
+
+/** A colour on the way is a new one if it is livelier than this, C*, and so far from both inks: ΔE00, degrees. By eye. */
+const LIVELY = 20;
+const APART = 10;
+const HUE_APART = 22;
+const INNER = STATIONS - 2;
+
+/** What relations ask of one joint, and what its verdict is found from; written over from joint to joint. */
+export interface JointFigures {
+  /** CIEDE2000 from each station to the next, and of each to the nearer rung. */
+  readonly steps: Float64Array;
+  readonly fromRungs: Float64Array;
+  dullest: number;
+  flow: number;
+  live: number;
+  wide: number;
+  newHue: number;
+  newChroma: number;
+  mixA: number;
+  mixB: number;
+  bow: number;
+}
+
+export const emptyJointFigures = (): JointFigures => ({
+  steps: new Float64Array(STATIONS - 1),
+  fromRungs: new Float64Array(STATIONS),
+  dullest: 0,
+  flow: 0,
+  live: 0,
+  wide: 0,
+  newHue: 0,
+  newChroma: 0,
+  mixA: 0,
+  mixB: 0,
+  bow: 0,
+});
+
+/**
+ * Measures a walked joint; `PairTable` says what the figures are.
+ *
+ * @param labs   all stations, both rungs included, as they dry
+ * @param nouns  of each station, as its place in `NOUNS`
+ */
+export function readJoint(labs: readonly Lab[], nouns: Uint8Array, into: JointFigures): void {
+  const [first, last] = [labs[0] as Lab, labs[STATIONS - 1] as Lab];
+  let whole = 0;
+  let greatest = 0;
+  for (let i = 1; i < STATIONS; i++) {
+    const step = deltaE00(labs[i - 1] as Lab, labs[i] as Lab);
+    into.steps[i - 1] = step;
+    whole += step;
+    if (step > greatest) greatest = step;
+  }
+  into.flow = greatest > 0 ? whole / (STATIONS - 1) / greatest : 1;
+  const middle = labs[(STATIONS - 1) >> 1] as Lab;
+  into.mixA = middle.a;
+  into.mixB = middle.b;
+  into.bow = bowOf(labs);
+  readNewColours(labs, nouns, first, last, into);
+}
+
+function readNewColours(
+  labs: readonly Lab[],
+  nouns: Uint8Array,
+  first: Lab,
+  last: Lab,
+  into: JointFigures,
+): void {
+  const [firstHue, lastHue] = [hueDegrees(first), hueDegrees(last)];
+  let dullest = Number.POSITIVE_INFINITY;
+  let live = 0;
+  let count = 0;
+  let a = 0;
+  let b = 0;
+  for (let i = 1; i < STATIONS - 1; i++) {
+    const lab = labs[i] as Lab;
+    const c = chroma(lab);
+    if (c < dullest) dullest = c;
+    const noun = nouns[i];
+    const isNamedAnew = noun !== nouns[0] && noun !== nouns[STATIONS - 1];
+    const hue = hueDegrees(lab);
+    const couldBeLive =
+      c > LIVELY &&
+      muddyNoun[noun] === 0 &&
+      hueApart(hue, firstHue) > HUE_APART &&
+      hueApart(hue, lastHue) > HUE_APART;
+    // Differences are dear, and most stations are like a rung in name and in hue.
+    const off = isNamedAnew || couldBeLive ? Math.min(deltaE00(lab, first), deltaE00(lab, last)) : 0;
+    into.fromRungs[i] = off;
+    if (!couldBeLive || off <= APART) continue;
+    live += (c - LIVELY) / INNER;
+    count++;
+    a += lab.a;
+    b += lab.b;
+  }
+  const mean = { l: 0, a: a / Math.max(count, 1), b: b / Math.max(count, 1) };
+  into.dullest = dullest;
+  into.live = live;
+  into.wide = count / INNER;
+  into.newHue = count > 0 ? hueDegrees(mean) : 0;
+  into.newChroma = chroma(mean);
+}
+
+/** Mean distance of the way off the straight line between its ends, in lengths of that line, toward rising hue. */
+function bowOf(labs: readonly Lab[]): number {
+  const [first, last] = [labs[0] as Lab, labs[STATIONS - 1] as Lab];
+  const a = last.a - first.a;
+  const b = last.b - first.b;
+  const square = a * a + b * b;
+  if (square < 1) return 0;
+  let area = 0;
+  for (let i = 1; i < STATIONS - 1; i++) {
+    const lab = labs[i] as Lab;
+    area += b * (lab.a - first.a) - a * (lab.b - first.b);
+  }
+  return area / INNER / square;
+}
