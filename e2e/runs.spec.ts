@@ -144,6 +144,7 @@ test('a rule of the trade is told as one goes, and mended by its press', async (
   await page.getByRole('option', { name: /^Alder Mid/ }).click();
   await expect(mind).toContainText('where they meet');
   await mind.getByRole('button', { name: 'Put a middle ink between' }).click();
+  await page.getByRole('menuitem', { name: 'Gorse Deep' }).click();
   const rungs = page.getByRole('region', { name: 'Value rail' }).getByRole('option', { selected: true });
   await expect(rungs).toHaveCount(4);
   await expect(mind).toHaveCount(0);

@@ -148,3 +148,21 @@ test('nothing serious for axe on either way of choosing, wide or narrow', async 
   await expectAccessible(page, 'two inks, narrow');
   await expectNoSideScroll(page, 390);
 });
+
+test('light three open under their resist and dark; two inks open with nothing between', async ({ page }) => {
+  await openTrios(page);
+  await page.getByLabel('Relation').selectOption({ label: 'Light three and one dark' });
+  const first = found(page).getByRole('listitem').filter({ hasText: 'Three pale inks' }).first();
+  const dark = (await first.getByText(/^under /).textContent())?.match(/^under (.*), reads/)?.[1] ?? '';
+  expect(dark).not.toBe('');
+  await first.getByRole('button', { name: /^Open / }).click();
+  await page.getByText('Passes, 2').click();
+  const passes = page.getByRole('region', { name: 'Passes' });
+  await expect(passes).toContainText('Clear resist');
+  await expect(passes).toContainText(dark);
+  await page.goto('/trios');
+  await page.getByText('Start from two inks').click();
+  await page.getByRole('button', { name: 'Open just these two' }).click();
+  const readings = page.getByRole('region', { name: 'Readings' });
+  await expect(readings.getByRole('button', { name: /^Change/ })).toHaveCount(2);
+});

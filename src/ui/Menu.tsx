@@ -18,6 +18,9 @@ interface Props {
   readonly children: ReactNode;
   readonly items: readonly MenuItem[];
   readonly look?: 'plain' | 'bare';
+  readonly disabled?: boolean;
+  /** Told before it opens, so that what it offers can be looked for then. */
+  readonly onOpen?: () => void;
 }
 
 const LOOK = {
@@ -30,10 +33,14 @@ const lineBefore = (next: MenuItem | undefined): string =>
   `line before ${typeof next === 'object' ? next.label : 'the end'}`;
 
 /** A few things to do, behind one button. */
-export function Menu({ label, children, items, look = 'plain' }: Props) {
+export function Menu({ label, children, items, look = 'plain', disabled = false, onOpen }: Props) {
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger aria-label={label} className={LOOK[look]}>
+    <DropdownMenu.Root modal={false} onOpenChange={(open) => open && onOpen?.()}>
+      <DropdownMenu.Trigger
+        aria-label={label}
+        disabled={disabled}
+        className={`disabled:opacity-45 ${LOOK[look]}`}
+      >
         {children}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

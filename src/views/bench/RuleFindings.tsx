@@ -1,13 +1,15 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
+import type { Choice, Fix } from '../../core/advise/rules/definition';
 import { findingsOf } from '../../core/advise/rules/rules';
 import type { PassReading } from '../../core/readings/passReadings';
 import type { Readings } from '../../core/readings/readings';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { Menu } from '../../ui/Menu';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -40,10 +42,11 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
     >
       <h3 className="sr-only">To mind</h3>
       <ul className="space-y-2">
-        {findings.map(({ key, message, fix, others = [] }) => (
+        {findings.map(({ key, message, fix, others = [], choice }) => (
           <li key={key} className="leading-snug">
             <p className="font-semibold">{message}</p>
             <p className="mt-1 flex flex-wrap gap-1.5 empty:hidden">
+              {choice && <ChoiceMenu choice={choice} disabled={isBehind} edit={edit} />}
               {[...(fix ? [fix] : []), ...others].map(({ label, apply }) => (
                 <Button key={label} disabled={isBehind} onClick={() => edit(apply)}>
                   {label}
@@ -56,3 +59,27 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
     </section>
   );
 });
+
+interface ChoiceProps {
+  readonly choice: Choice;
+  readonly disabled: boolean;
+  readonly edit: Edit;
+}
+
+/** Ways to mend to pick from, looked for when the menu is opened. */
+function ChoiceMenu({ choice: { label, among, none }, disabled, edit }: ChoiceProps) {
+  const [ways, setWays] = useState<readonly Fix[]>([]);
+  return (
+    <Menu
+      disabled={disabled}
+      onOpen={() => setWays(among())}
+      items={
+        ways.length > 0
+          ? ways.map((way) => ({ label: way.label, onSelect: () => edit(way.apply) }))
+          : [{ label: none, disabled: true, onSelect: () => {} }]
+      }
+    >
+      {label}
+    </Menu>
+  );
+}

@@ -5,6 +5,7 @@ import type { Bridging, JointWalk, Middle, Quieting } from '../../core/choose/se
 import type { Card } from '../../core/materials/card/card';
 import { hexOfLab } from '../../core/materials/colour/hex';
 import type { Ink } from '../../core/materials/ink/ink';
+import { INK_KINDS } from '../../core/materials/ink/kinds';
 import type { Brew } from '../../core/readings/joints/brew';
 import { describeVerdict } from '../../core/readings/joints/joint';
 import { Button } from '../../ui/Button';
@@ -48,7 +49,11 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
         {firstId === lastId && <p role="status">Choose two different inks.</p>}
         {answer && first && last && (
           <>
-            <Direct walk={answer.bridging.direct} needsNone={answer.bridging.needsNone} />
+            <Direct
+              walk={answer.bridging.direct}
+              needsNone={answer.bridging.needsNone}
+              onOpen={() => onOpen([first, last])}
+            />
             <Brewed brew={answer.bridging.brewed} first={first} last={last} />
           </>
         )}
@@ -89,7 +94,7 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
 function useBetween(first: Ink | undefined, last: Ink | undefined, inks: readonly Ink[], card: Card) {
   const ask = useMemo(() => {
     if (!first || !last || first.id === last.id) return undefined;
-    const shelf = [...inks];
+    const shelf = inks.filter(({ kind }) => INK_KINDS[kind].isUsual);
     return async (): Promise<Answer> => {
       const [bridging, quieting] = await Promise.all([
         searcher().bridge(first, last, shelf, card),
@@ -111,7 +116,13 @@ function Strip({ walk }: { readonly walk: JointWalk }) {
   );
 }
 
-function Direct({ walk, needsNone }: { readonly walk: JointWalk; readonly needsNone: boolean }) {
+interface DirectProps {
+  readonly walk: JointWalk;
+  readonly needsNone: boolean;
+  readonly onOpen: () => void;
+}
+
+function Direct({ walk, needsNone, onOpen }: DirectProps) {
   const { headline, reason } = describeVerdict(walk.verdict);
   return (
     <div>
@@ -122,7 +133,12 @@ function Direct({ walk, needsNone }: { readonly walk: JointWalk; readonly needsN
       <p>
         {headline}. {reason}
       </p>
-      {needsNone && <p className="mt-1 font-semibold">These two need no bridge.</p>}
+      {needsNone && (
+        <p className="mt-1 font-semibold">Best left alone: nothing put between would make it better.</p>
+      )}
+      <Button className="mt-2" onClick={onOpen}>
+        Open just these two
+      </Button>
     </div>
   );
 }

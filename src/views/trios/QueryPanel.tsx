@@ -168,6 +168,7 @@ function KindChoice({ constraints, onConstraints }: ConstraintProps) {
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">Kinds</legend>
+      <p className="mb-1 text-mute">White, and fluorescents, whose glow is not modelled, only when ticked.</p>
       <div className="flex flex-wrap gap-x-4 gap-y-1">
         {BLENDED_KINDS.map((kind) => (
           <Checkbox

@@ -41,7 +41,7 @@ export const TrioCard = memo(function TrioCard(props: Props) {
       </ul>
       {trio.topCoat && (
         <p className="mt-1 text-small">
-          under {trio.topCoat.ink.name}, reads {trio.topCoat.worst.toFixed(1)} : 1 at worst
+          under {trio.topCoat.ink.name}, reads {`${trio.topCoat.worst.toFixed(1)}\u00a0:\u00a01`} at worst
         </p>
       )}
       <p className="mt-1 text-small">{trio.reason}</p>

@@ -4,12 +4,13 @@ import { Link } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { trioRecipe } from '../../core/advise/trioRecipe';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/choose/search/query';
+import type { RelationId } from '../../core/choose/search/relations/relations';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
-import { newRecipe } from '../../core/recipe/newRecipe';
 import { listKept } from '../../data/kept';
 import { listRecipes } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
@@ -44,10 +45,10 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
   const { openNew } = useRecipeActions();
   const open = useCallback(
-    (chosen: readonly Ink[]) => {
-      if (card) void openNew(newRecipe(chosen.map(({ name }) => name).join(', '), chosen, card));
+    (chosen: readonly Ink[], foundBy?: RelationId) => {
+      if (card) void openNew(trioRecipe(chosen, card, foundBy, shelf));
     },
-    [openNew, card],
+    [openNew, card, shelf],
   );
   if (!card || inks.length < 2)
     return (
@@ -111,7 +112,7 @@ interface SearchProps {
   readonly inks: readonly Ink[];
   readonly card: Card;
   readonly kept: readonly KeptTrio[] | undefined;
-  readonly onOpen: (inks: readonly Ink[]) => void;
+  readonly onOpen: (inks: readonly Ink[], foundBy: RelationId) => void;
 }
 
 function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
@@ -148,6 +149,8 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
         : [...now, trio].slice(-MAX_COMPARED),
     );
   }, []);
+  const { relation } = asked;
+  const open = useCallback((chosen: readonly Ink[]) => onOpen(chosen, relation), [onOpen, relation]);
   const comparedKeys = new Set(compared.map(keyOf));
   const keptKeys = new Set(kept?.map(({ id }) => id));
   const keep = useKeep(card);
@@ -164,7 +167,7 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
         />
       </section>
       <section aria-label="Found" className="flex min-h-0 flex-col">
-        {compared.length > 0 && <CompareTray trios={compared} card={card} onOpen={onOpen} onDrop={compare} />}
+        {compared.length > 0 && <CompareTray trios={compared} card={card} onOpen={open} onDrop={compare} />}
         <Told search={search} />
         <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(9.75rem,1fr))] content-start gap-3 overflow-y-auto p-4">
           {search.answer?.found.map((trio) => (
@@ -176,7 +179,7 @@ function TrioSearch({ inks, card, kept, onOpen }: SearchProps) {
               compared={comparedKeys.has(keyOf(trio))}
               kept={keptKeys.has(trioKey(trio.inks.map(({ id }) => id)))}
               onKeep={keep}
-              onOpen={onOpen}
+              onOpen={open}
               onCompare={compare}
             />
           ))}
@@ -206,7 +209,7 @@ function Told({ search }: { readonly search: TrioSearchState }) {
             : answer
               ? answer.count === 0
                 ? 'No trio meets all of this. Ask for less: wider lightness, more kinds, another relation.'
-                : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit, weighed in ${(answer.took / 1000).toFixed(1)} s; the best, with those like them folded under`
+                : `${answer.count.toLocaleString()} of ${answer.outOf.toLocaleString()} trios fit, weighed in ${(answer.took / 1000).toFixed(1)} s; a page of the best that are unlike each other`
               : 'Searching every trio of the shelf …'}
       </p>
       {progress && (

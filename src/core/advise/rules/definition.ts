@@ -29,6 +29,17 @@ export interface Finding {
   readonly fix?: Fix;
   /** Other ways to mend it, the next best first. */
   readonly others?: readonly Fix[];
+  /** A way with a choice of its own. */
+  readonly choice?: Choice;
+}
+
+/** Ways to mend of which the maker picks one; the best first. */
+export interface Choice {
+  readonly label: string;
+  /** Looked for when they are asked for: it may take a while. */
+  readonly among: () => readonly Fix[];
+  /** Said where there are none. */
+  readonly none: string;
 }
 
 /** A press that mends. */

@@ -3,10 +3,13 @@ import { BARE } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { addRung } from '../../recipe/editLadder';
 import { RUNG_LIMITS } from '../../recipe/recipe';
-import type { Fix, Rule } from './definition';
+import type { Choice, Fix, Rule } from './definition';
 
 /** A joint this narrow, mm, hides most of its mud. Common practice. */
 const NARROW = 4;
+
+/** Middle inks to choose from. */
+const CANDIDATES = 6;
 
 /** Opposite hues overlapped; a middle ink between keeps both joints clean. */
 export const muddyJoint: Rule = {
@@ -15,15 +18,19 @@ export const muddyJoint: Rule = {
     readings.joints.flatMap(({ verdict }, joint) => {
       const [first, last] = [inks[joint], inks[joint + 1]];
       if (verdict.kind !== 'mud' || !first || !last) return [];
-      const owned = shelf.filter(({ kind, wished }) => INK_KINDS[kind].blends && kind !== 'white' && !wished);
+      const owned = shelf.filter(({ kind, wished }) => INK_KINDS[kind].isUsual && !wished);
       const hasRoom = inks.length < RUNG_LIMITS.max;
-      const middleInk: Fix = {
-        label: 'Put a middle ink between',
-        // Walking every ink of the shelf takes a while: only when it is asked for.
-        apply: (recipe) => {
-          const [best] = bridgeBetween(first, last, owned, card).middles;
-          return best ? addRung(recipe, joint + 1, best.ink.id) : recipe;
-        },
+      const choice: Choice = {
+        label: 'Put a middle ink between …',
+        among: () =>
+          bridgeBetween(first, last, owned, card)
+            .middles.filter(({ joints }) => joints.every(({ verdict }) => verdict.kind !== 'mud'))
+            .slice(0, CANDIDATES)
+            .map(({ ink }) => ({
+              label: ink.name,
+              apply: (recipe) => addRung(recipe, joint + 1, ink.id),
+            })),
+        none: 'No ink of the shelf keeps both joints clean.',
       };
       const bareGap: Fix = {
         label: 'Leave a bare strip between',
@@ -37,12 +44,13 @@ export const muddyJoint: Rule = {
         }),
       };
       const isNarrow = (recipe.joints[joint]?.width ?? 0) <= NARROW;
-      const ways = [...(hasRoom ? [middleInk, bareGap] : []), ...(isNarrow ? [] : [narrow])];
+      const ways = [...(hasRoom ? [bareGap] : []), ...(isNarrow ? [] : [narrow])];
       const [fix, ...others] = ways;
       return [
         {
           key: `mud ${joint} ${first.id} ${last.id}`,
           message: `${first.name} and ${last.name} turn to ${verdict.decidedBy.colour.name} where they meet.`,
+          ...(hasRoom ? { choice } : {}),
           ...(fix ? { fix } : {}),
           ...(others.length > 0 ? { others } : {}),
         },

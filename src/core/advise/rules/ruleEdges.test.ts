@@ -128,19 +128,29 @@ describe('a resist on too dark a ground', () => {
 describe('a muddy joint', () => {
   const [red, green] = [ink('Hawberry', '#b3262f'), ink('Alder', '#5b8f3a')] as const;
   const muddy = resolvedOf([red, green]);
+  const yellow = ink('Gorse', '#e3b20f');
   const brown = ink('Saggar', '#6b4a35');
 
-  test('gets a middle ink that is owned and blended, between the two', () => {
-    const shelf = [{ ...brown, id: 'wished', wished: true }, ink('Soot', '#141416', 'detail'), brown];
+  test('gets a choice of middle inks that are owned, blended and make no mud, the best first', () => {
+    const shelf = [
+      { ...yellow, id: 'wished', wished: true },
+      ink('Soot', '#141416', 'detail'),
+      ink('Weir', '#007a7c'),
+      brown,
+      yellow,
+    ];
     const [finding] = check(muddyJoint, muddy, { shelf });
     expect(finding?.message).toMatch(/^Hawberry and Alder turn to .* where they meet\.$/);
-    expect(finding?.fix?.label).toBe('Put a middle ink between');
-    const mended = finding?.fix?.apply(muddy.recipe);
-    expect(mended?.rungs.map(({ inkId }) => inkId)).toEqual(['Hawberry', 'Saggar', 'Alder']);
+    expect(finding?.choice?.label).toBe('Put a middle ink between …');
+    const middles = finding?.choice?.among() ?? [];
+    expect(middles.map(({ label }) => label)).toEqual(['Gorse', 'Saggar']);
+    const mended = middles[0]?.apply(muddy.recipe);
+    expect(mended?.rungs.map(({ inkId }) => inkId)).toEqual(['Hawberry', 'Gorse', 'Alder']);
   });
   test('is left as it is where nothing on the shelf would do, or the ladder is full', () => {
     const [finding] = check(muddyJoint, muddy);
-    expect(finding?.fix?.apply(muddy.recipe)).toEqual(muddy.recipe);
+    expect(finding?.choice?.among()).toEqual([]);
+    expect(finding?.choice?.none).toMatch(/^No ink of the shelf/);
     const five = [red, green, ...[1, 2, 3].map((i) => ({ ...green, id: `green ${i}` }))];
     const full = resolvedOf(five);
     expect(full.recipe.rungs).toHaveLength(5);
@@ -148,7 +158,11 @@ describe('a muddy joint', () => {
     const [told] = check(muddyJoint, full, { shelf: [brown] });
     expect(told?.message).toContain('where they meet');
     // There is no room for an ink or a strip between: only a narrower joint is left.
-    expect([told?.fix?.label, told?.others]).toEqual(['Make the joint narrow', undefined]);
+    expect([told?.fix?.label, told?.others, told?.choice]).toEqual([
+      'Make the joint narrow',
+      undefined,
+      undefined,
+    ]);
     const narrowed = told?.fix?.apply(full.recipe) ?? full.recipe;
     expect(narrowed.joints[0]?.width).toBeLessThan(5);
     const [left] = check(muddyJoint, { ...full, recipe: narrowed });
@@ -157,12 +171,9 @@ describe('a muddy joint', () => {
 
   test('may be left bare between, or made narrow', () => {
     const [finding] = check(muddyJoint, muddy);
-    expect(finding?.others?.map(({ label }) => label)).toEqual([
-      'Leave a bare strip between',
-      'Make the joint narrow',
-    ]);
-    const [bare] = finding?.others ?? [];
-    expect(bare?.apply(muddy.recipe).rungs.map(({ inkId }) => inkId)).toContain('bare-card');
+    expect(finding?.fix?.label).toBe('Leave a bare strip between');
+    expect(finding?.others?.map(({ label }) => label)).toEqual(['Make the joint narrow']);
+    expect(finding?.fix?.apply(muddy.recipe).rungs.map(({ inkId }) => inkId)).toContain('bare-card');
   });
 });
 

@@ -40,7 +40,8 @@ const find = (resolved: ResolvedRecipe, key: string) =>
   check(resolved).find((finding) => finding.key.startsWith(key));
 /** The recipe as it is once a finding has been mended by its press. */
 function mended(resolved: ResolvedRecipe, finding: Finding | undefined): ResolvedRecipe {
-  const recipe = finding?.fix?.apply(resolved.recipe);
+  const [chosen] = finding?.choice?.among() ?? [];
+  const recipe = (chosen ?? finding?.fix)?.apply(resolved.recipe);
   const whole = recipe && resolve(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
   if (!whole) throw new Error('nothing was mended');
   return whole;
