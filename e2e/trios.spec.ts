@@ -159,7 +159,7 @@ test('light three open under their resist and dark; two inks open with nothing b
   await page.getByText('Passes, 2').click();
   const passes = page.getByRole('region', { name: 'Passes' });
   await expect(passes).toContainText('Clear resist');
-  await expect(passes).toContainText(dark);
+  await expect(page.getByRole('region', { name: 'Order of work' })).toContainText(dark);
   await page.goto('/trios');
   await page.getByText('Start from two inks').click();
   await page.getByRole('button', { name: 'Open just these two' }).click();
