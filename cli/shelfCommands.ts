@@ -210,7 +210,7 @@ export async function matchText(
   const card = cardNamed(options.card);
   const pixels = await readPicture(picture);
   const wanted = mainColours(pixels, count).map(({ place }) => colourAt(pixels, place));
-  const matches = assignInks(wanted, dryShelf(inks, card));
+  const matches = assignInks(wanted, dryShelf(inks, bareGround(card)));
   if (matches.length === 0) throw new Mistake(`The table has fewer inks than ${wanted.length} colours need.`);
   if (options.json) return JSON.stringify(matches, null, 2);
   return numbered(

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import type { Card } from '../core/materials/card/card';
+import type { BlendGround } from '../core/engine/blend';
 import type { Ink } from '../core/materials/ink/ink';
 import type { DriedInk } from '../core/readings/driedShelf';
 import { shelfWorker } from '../workers/client';
@@ -9,18 +9,15 @@ const AT_ONCE = Promise.resolve();
 const NONE: readonly DriedInk[] = [];
 
 /**
- * The shelf as it dries on the card, computed by the worker; the last answer stays until the next is there.
+ * The shelf as it dries on a card, or on what a recipe is blended on, computed by the worker; the last answer stays until the next is there.
  *
  * @param after  what it waits for, so as not to slow it down
  */
 export function useDriedShelf(
   inks: readonly Ink[],
-  card: Card,
+  on: BlendGround,
   after: Promise<void> = AT_ONCE,
 ): readonly DriedInk[] {
-  const ask = useCallback(
-    () => after.then(() => shelfWorker().dryShelf([...inks], card)),
-    [inks, card, after],
-  );
+  const ask = useCallback(() => after.then(() => shelfWorker().dryShelf([...inks], on)), [inks, on, after]);
   return useAnswer(ask) ?? NONE;
 }

@@ -11,6 +11,7 @@ import { RELATION_IDS, RELATIONS, type RelationId } from '../core/choose/search/
 import { pagesOf } from '../core/choose/search/trioPages';
 import { searchTrios } from '../core/choose/search/trios';
 import { findTwins } from '../core/choose/shelf/twins';
+import { bareGround } from '../core/engine/blend';
 import { endsDry } from '../core/engine/drying';
 import { probePanel } from '../core/engine/probe';
 import { readRecipeFile } from '../core/files/recipeFile';
@@ -119,7 +120,7 @@ describe('trios', () => {
           .map((quieting) => `  quieted by ${JSON.stringify(quieting.ink.name)}`),
       ];
     });
-    const dried = dryShelf(DEMO_INKS, WHITE);
+    const dried = dryShelf(DEMO_INKS, bareGround(WHITE));
     const twins = findTwins(dried, 6).map((pair) =>
       JSON.stringify(pair, (key, value) =>
         key === 'lab'

@@ -1,10 +1,10 @@
-import { type Card, groundOfCard } from '../materials/card/card';
+import { type BlendGround, solidColour } from '../engine/blend';
+import { deltaE00 } from '../materials/colour/difference';
 import { type Hex, hexOfLab } from '../materials/colour/hex';
 import type { Lab } from '../materials/colour/lab';
 import { type ColourName, nameColour } from '../materials/colour/names';
-import type { Ink } from '../materials/ink/ink';
+import { type Ink, isBare } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
-import { driedColour } from '../materials/ink/laid';
 
 /** An ink as it dries on a card. */
 export interface DriedInk {
@@ -14,13 +14,30 @@ export interface DriedInk {
   readonly colour: ColourName;
 }
 
-/** Every ink of the shelf that can be blended, as one full coat of it dries on the card. */
-export function dryShelf(inks: readonly Ink[], card: Card): DriedInk[] {
-  const ground = groundOfCard(card);
+/** Every ink of the shelf that can be blended, as a solid part of it dries on what is blended on and with. */
+export function dryShelf(inks: readonly Ink[], on: BlendGround): DriedInk[] {
   return inks
     .filter(({ kind }) => INK_KINDS[kind].blends)
     .map((ink) => {
-      const lab = driedColour(ink, ground);
+      const lab = solidColour(ink, on);
       return { ink, lab, hex: hexOfLab(lab), colour: nameColour(lab) };
     });
+}
+
+/** A mixture nearer than this to an ink of one's own can be told by it, CIEDE2000. */
+const NEAR = 6;
+
+/** The owned ink that a colour is near to, if there is one, for a maker knows her inks better than any names. */
+export function nearOwnInk(
+  lab: Lab,
+  shelf: readonly DriedInk[],
+  except: readonly Ink[],
+): DriedInk | undefined {
+  const own = shelf.filter(
+    ({ ink }) => !ink.wished && !isBare(ink) && !except.some(({ id }) => id === ink.id),
+  );
+  const [nearest] = own
+    .map((dried) => ({ dried, off: deltaE00(lab, dried.lab) }))
+    .toSorted((p, q) => p.off - q.off);
+  return nearest && nearest.off < NEAR ? nearest.dried : undefined;
 }

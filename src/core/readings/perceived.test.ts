@@ -4,10 +4,11 @@ import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { areaCurveOf } from '../engine/areaCurve';
 import { bareGround } from '../engine/blend';
+import type { Ink } from '../materials/ink/ink';
 import { setRun } from '../recipe/editLadder';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { RunId } from '../recipe/runs/runs';
-import { walkJoint } from './joints/joint';
+import { judgeJoint, walkJoint } from './joints/joint';
 import { newColourWidth, setNewColourWidth } from './joints/newColour';
 import { laidShares, perceivedShares, potencies } from './perceived';
 import { CLOSE_ENOUGH, solveShares, wantedShares } from './solveShares';
@@ -118,12 +119,16 @@ test('an area curve climbs from 0 to 1, and its way back undoes it', () => {
 
 test('a new colour is made as wide as it is asked for', () => {
   const resolved = resolvedOf([pink, blue]);
-  const stations = walkJoint(pink, blue, bareGround(WHITE_CARD));
-  expect(newColourWidth(resolved.recipe, 0, stations)).toBeGreaterThan(1);
+  const judged = (one: Ink, other: Ink) => {
+    const stations = walkJoint(one, other, bareGround(WHITE_CARD));
+    return { stations, verdict: judgeJoint(stations) };
+  };
+  const violet = judged(pink, blue);
+  expect(newColourWidth(resolved.recipe, 0, violet)).toBeGreaterThan(1);
   for (const wanted of [4, 9, 20]) {
-    const recipe = setNewColourWidth(resolved.recipe, 0, stations, wanted);
-    expect(newColourWidth(recipe, 0, stations)).toBeCloseTo(wanted, 6);
+    const recipe = setNewColourWidth(resolved.recipe, 0, violet, wanted);
+    expect(newColourWidth(recipe, 0, violet)).toBeCloseTo(wanted, 6);
   }
-  const plain = walkJoint(blue, ink('deeper', '#123456'), bareGround(WHITE_CARD));
+  const plain = judged(blue, ink('deeper', '#123456'));
   expect(setNewColourWidth(resolved.recipe, 0, plain, 9)).toBe(resolved.recipe);
 });

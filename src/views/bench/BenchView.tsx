@@ -1,9 +1,12 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
 import { useEdit, useReadings } from '../../app/useBench';
+import { useDriedShelf } from '../../app/useDriedShelf';
+import { blendGround } from '../../core/engine/blend';
+import { BARE } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { type Aim, fittingAim, takePressedInk } from '../../core/recipe/pressedInk';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -68,6 +71,11 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const [chosen, setChosen] = useState<Aim>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(resolved);
+  const dried = useDriedShelf(
+    useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
+    blendGround(resolved),
+    firstPicture,
+  );
   const [side, setSide] = useState<Side>('readings');
   const [pass, setPass] = useState<string>();
   const showPass = useCallback((id: string) => {
@@ -82,8 +90,8 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const aim = fittingAim(chosen, resolved.recipe);
   const pick = useCallback(
     ({ ink, lab }: DriedInk) => {
-      const dried = readings.rungs.map((rung) => rung.lab);
-      edit((recipe) => takePressedInk(recipe, aim, dried, { id: ink.id, lab }));
+      const rungs = readings.rungs.map((rung) => rung.lab);
+      edit((recipe) => takePressedInk(recipe, aim, rungs, { id: ink.id, lab }));
       setChosen('nearest');
     },
     [readings, aim, edit],
@@ -103,7 +111,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
       <Suspense
         fallback={<div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:border-r" />}
       >
-        <RailColumn {...{ resolved, aim }} shelf={shelf.inks} onAim={setChosen} onPick={pick} />
+        <RailColumn {...{ resolved, dried, aim }} onAim={setChosen} onPick={pick} />
       </Suspense>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
@@ -150,6 +158,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
             <ReadingsColumn
               resolved={calm.resolved}
               readings={calm.readings}
+              shelf={dried}
               unit={unit}
               edit={edit}
               aimed={typeof aim === 'object' ? aim.rung : undefined}

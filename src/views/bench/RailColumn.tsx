@@ -1,7 +1,4 @@
 import { useMemo } from 'react';
-import { firstPicture } from '../../app/panel/firstPicture';
-import { useDriedShelf } from '../../app/useDriedShelf';
-import { BARE, type Ink } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import type { Aim } from '../../core/recipe/pressedInk';
 import { RUNG_LIMITS } from '../../core/recipe/recipe';
@@ -12,20 +9,16 @@ import { ValueRail } from './ValueRail';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  readonly shelf: readonly Ink[];
+  /** The shelf and bare card, as they dry on what the recipe is blended on. */
+  readonly dried: readonly DriedInk[];
   readonly aim: Aim;
   readonly onAim: (aim: Aim) => void;
   readonly onPick: (ink: DriedInk) => void;
 }
 
 /** The value rail, and where the next ink pressed on it goes. */
-export function RailColumn({ resolved, shelf, aim, onAim, onPick }: Props) {
+export function RailColumn({ resolved, dried, aim, onAim, onPick }: Props) {
   const { rungs } = resolved.recipe;
-  const dried = useDriedShelf(
-    useMemo(() => [...shelf, BARE], [shelf]),
-    resolved.card,
-    firstPicture,
-  );
   const rungIds = useMemo(() => resolved.inks.map(({ id }) => id), [resolved.inks]);
   const aimed = typeof aim === 'string' ? -1 : rungs.findIndex(({ id }) => id === aim.rung);
   const full = rungs.length >= RUNG_LIMITS.max;

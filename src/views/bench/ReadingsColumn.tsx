@@ -3,7 +3,9 @@ import { Fragment, lazy, memo, Suspense } from 'react';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
 import type { Edit } from '../../app/useBench';
 import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/base/length';
-import { BARE } from '../../core/materials/ink/ink';
+import { plainColour } from '../../core/materials/colour/plainWords';
+import { BARE, type Ink } from '../../core/materials/ink/ink';
+import { type DriedInk, nearOwnInk } from '../../core/readings/driedShelf';
 import { newColourWidth, setNewColourWidth } from '../../core/readings/joints/newColour';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
@@ -23,6 +25,8 @@ const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => (
 interface Props {
   readonly resolved: ResolvedRecipe;
   readonly readings: Readings;
+  /** The shelf as it dries here; what a mixture is near to is told by it. */
+  readonly shelf: readonly DriedInk[];
   readonly unit: Unit;
   readonly edit: Edit;
   /** The rung the next ink goes on, by its id, where one was chosen. */
@@ -32,7 +36,7 @@ interface Props {
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
-  const { resolved, readings, unit, edit, aimed, onAim } = props;
+  const { resolved, readings, shelf, unit, edit, aimed, onAim } = props;
   const { recipe, card } = resolved;
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
@@ -57,7 +61,8 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
                 joint={readings.joints[i]}
                 index={i}
                 width={recipe.joints[i]?.width ?? 0}
-                newWidth={newColourWidth(recipe, i, readings.joints[i].stations)}
+                newWidth={newColourWidth(recipe, i, readings.joints[i])}
+                near={nearOwnInk(readings.joints[i].verdict.decidedBy.lab, shelf, resolved.inks)?.ink}
                 unit={unit}
                 edit={edit}
               />
@@ -110,7 +115,9 @@ const Rung = memo(function Rung({ id, rung, share, index, count, edit, isAimed, 
         <div className="min-w-0 flex-1 leading-snug">
           <p className="truncate text-lead font-semibold">{rung.ink.name}</p>
           <p>
-            <span className="colour-name">{rung.colour.name}</span>
+            <span className="colour-name" title={rung.colour.name}>
+              {plainColour(rung.lab)}
+            </span>
             <span className="text-mute">
               {' '}
               · L* {Math.round(rung.lab.l)}
@@ -172,15 +179,17 @@ interface JointProps {
   readonly width: Millimetres;
   /** How wide its new colour lies; 0 where it has none. */
   readonly newWidth: Millimetres;
+  /** An owned ink that looks nearly as what is told of it. */
+  readonly near: Ink | undefined;
   readonly unit: Unit;
   readonly edit: Edit;
 }
 
-const Joint = memo(function Joint({ joint, index, width, newWidth, unit, edit }: JointProps) {
+const Joint = memo(function Joint({ joint, index, width, newWidth, near, unit, edit }: JointProps) {
   const commitNew = (text: string): string | undefined => {
     const wanted = parseLength(text, unit);
     if (wanted === undefined || wanted <= 0) return `“${text}” is not a length.`;
-    edit((recipe) => setNewColourWidth(recipe, index, joint.stations, wanted));
+    edit((recipe) => setNewColourWidth(recipe, index, joint, wanted));
     return undefined;
   };
   return (
@@ -191,11 +200,16 @@ const Joint = memo(function Joint({ joint, index, width, newWidth, unit, edit }:
         className="min-h-22 border-x-2 border-text/60"
       />
       <div className="min-w-0 border-l border-line py-1.5 pl-3">
-        <p className="font-semibold">
-          <VerdictSign kind={joint.verdict.kind} /> {joint.headline}
-          <span className="float-right font-normal text-mute">{formatLength(width, unit)}</span>
+        <p className="flex gap-2 leading-snug font-semibold">
+          <span className="flex-1">
+            <VerdictSign kind={joint.verdict.kind} /> {joint.headline}
+          </span>
+          <span className="font-normal whitespace-nowrap text-mute">{formatLength(width, unit)}</span>
         </p>
-        <p className="text-small leading-snug">{joint.reason}</p>
+        <p className="text-small leading-snug">
+          {joint.reason}
+          {near && ` It is near your ${near.name}.`}
+        </p>
         {newWidth > 0 && (
           <p className="mt-1 text-small">
             <TypedField

@@ -23,7 +23,7 @@ const TICKS = [10, 20, 30, 40, 50, 60, 70, 80, 90];
 const ARROWS = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']);
 type Arrow = Parameters<typeof neighbourDot>[2];
 
-/** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up. */
+/** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up from pale to dark. */
 export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo, aimed }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
@@ -35,7 +35,7 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
   );
   const y = railScale(Math.max(height - 2 * PAD, 80));
   const byId = new Map(dots.map((dot) => [dot.ink.id, dot]));
-  const ladder = rungs.flatMap((id) => byId.get(id) ?? []);
+  const ladder = rungs.flatMap((id) => byId.get(id) ?? []).toSorted((p, q) => q.lab.l - p.lab.l);
   const focusable = byId.get(active ?? '') ?? ladder[0] ?? dots[0];
   const told = byId.get(named ?? '') ?? byId.get(active ?? '');
 
@@ -151,7 +151,7 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
   );
 }
 
-/** What each gap of the ladder is, in L*, written beside its middle; rungs are joined in the panel's order. */
+/** What each step of the ladder is from pale to dark, in L*, written beside its middle: the steps the readings tell. */
 function Gaps({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
   // A ladder that comes back to two inks has one gap between them, wherever they stand in it.
   const gaps = new Map(

@@ -1,11 +1,12 @@
 import { expect, test } from 'vitest';
+import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { layRail, neighbourDot, railScale } from './railLayout';
 import { spread } from './spread';
 
-const shelf = dryShelf(DEMO_INKS, WHITE_CARD);
+const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
 const dots = layRail(shelf, 200, 560);
 
 test('every ink stands at its own lightness, whatever else stands there', () => {
@@ -24,7 +25,11 @@ test('no two dots of the demo cover each other, and all stay on the rail', () =>
 });
 
 test('greys stand apart from the hues, at the right', () => {
-  const pair = layRail(dryShelf([ink('grey', '#808080'), ink('violet', '#7a4fb0')], WHITE_CARD), 200, 560);
+  const pair = layRail(
+    dryShelf([ink('grey', '#808080'), ink('violet', '#7a4fb0')], bareGround(WHITE_CARD)),
+    200,
+    560,
+  );
   const at = (name: string) => pair.find((dot) => dot.ink.name === name)?.x ?? 0;
   expect(at('grey')).toBeGreaterThan(at('violet'));
 });

@@ -3,6 +3,7 @@ import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useDriedShelf } from '../../app/useDriedShelf';
+import { bareGround } from '../../core/engine/blend';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
@@ -150,7 +151,10 @@ interface SideProps {
 }
 
 function ShelfSide({ side, shelf, card, onEdit, onRemove }: SideProps) {
-  const dried = useDriedShelf(shelf.inks, card);
+  const dried = useDriedShelf(
+    shelf.inks,
+    useMemo(() => bareGround(card), [card]),
+  );
   if (side === 'twins') return <TwinsList dried={dried} onEdit={onEdit} onRemove={onRemove} />;
   if (side === 'gaps') return <GapsPlane dried={dried} />;
   return <FilteredInks inks={shelf.inks} dried={dried} onEdit={onEdit} onRemove={onRemove} />;

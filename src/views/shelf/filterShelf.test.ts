@@ -1,10 +1,11 @@
 import { expect, test } from 'vitest';
+import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ALL_INKS, filterShelf } from './filterShelf';
 
-const dried = new Map(dryShelf(DEMO_INKS, WHITE_CARD).map((one) => [one.ink.id, one]));
+const dried = new Map(dryShelf(DEMO_INKS, bareGround(WHITE_CARD)).map((one) => [one.ink.id, one]));
 const found = (change: Partial<typeof ALL_INKS>) => filterShelf(DEMO_INKS, dried, { ...ALL_INKS, ...change });
 
 test('every word must be found, in the name, the kind, the note or the colour’s name', () => {

@@ -1,4 +1,5 @@
 import { bridgeBetween } from '../../choose/search/bridges';
+import { aPlainColour } from '../../materials/colour/plainWords';
 import { BARE } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { addRung } from '../../recipe/editLadder';
@@ -49,7 +50,7 @@ export const muddyJoint: Rule = {
       return [
         {
           key: `mud ${joint} ${first.id} ${last.id}`,
-          message: `${first.name} and ${last.name} turn to ${verdict.decidedBy.colour.name} where they meet.`,
+          message: `${first.name} and ${last.name} turn to ${aPlainColour(verdict.decidedBy.lab)} where they meet.`,
           ...(hasRoom ? { choice } : {}),
           ...(fix ? { fix } : {}),
           ...(others.length > 0 ? { others } : {}),

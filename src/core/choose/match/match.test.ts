@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
 import { WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
@@ -12,7 +13,7 @@ import { colourAt, mainColours } from './mainColours';
 import { readPasted } from './pasted';
 import { drawReference, REFERENCES } from './references';
 
-const shelf = dryShelf(DEMO_INKS, WHITE_CARD);
+const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
 
 /** Least sum of differences over every way to give each colour an ink of its own. */
 function leastByTrying(wanted: readonly Lab[], inks: typeof shelf, taken: readonly number[] = []): number {

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex, parseColour } from '../../materials/colour/hex';
 import { contrastRatio, filmOfInk } from '../../materials/ink/ink';
@@ -10,20 +11,23 @@ import { findTwins } from './twins';
 
 test('twins are all pairs nearer than ΔE00 3, found as by comparing every pair', () => {
   const near = DEMO_INKS.map((one, i) => ({ ...one, id: `near-${i}`, name: `Near ${one.name}` })).slice(0, 9);
-  const shelf = dryShelf([...DEMO_INKS, ...near], WHITE_CARD);
+  const shelf = dryShelf([...DEMO_INKS, ...near], bareGround(WHITE_CARD));
   const plain = shelf.flatMap((p, i) => shelf.slice(i + 1).filter((q) => deltaE00(p.lab, q.lab) < 3));
   expect(findTwins(shelf)).toHaveLength(plain.length);
   expect(plain.length).toBeGreaterThanOrEqual(9);
 });
 
 test('every colourful ink has one place on the hue and value plane; greys have none', () => {
-  const shelf = dryShelf([ink('red', '#c0202a'), ink('sea', '#1f9f8a'), ink('grey', '#808080')], WHITE_CARD);
+  const shelf = dryShelf(
+    [ink('red', '#c0202a'), ink('sea', '#1f9f8a'), ink('grey', '#808080')],
+    bareGround(WHITE_CARD),
+  );
   expect(
     shelfPlane(shelf)
       .flat()
       .reduce((sum, count) => sum + count, 0),
   ).toBe(2);
-  expect(shelfPlane(dryShelf([ink('red', '#c0202a')], WHITE_CARD)).map((row) => row[0])).toEqual([
+  expect(shelfPlane(dryShelf([ink('red', '#c0202a')], bareGround(WHITE_CARD))).map((row) => row[0])).toEqual([
     0, 0, 0, 1, 0,
   ]);
 });

@@ -2,6 +2,7 @@ import { type BlendGround, blended, groundReflectance } from '../../engine/blend
 import { deltaE00, hueApart } from '../../materials/colour/difference';
 import { COLOURLESS, chroma, hueDegrees, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { type ColourName, nameColour } from '../../materials/colour/names';
+import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
 import { flatSpectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
 import { type Dullness, findDullness, findFresh } from './judge';
@@ -146,31 +147,32 @@ export function namesOnTheWay(stations: readonly Station[]): string[] {
 /** The verdict as it is told to the maker: a headline, and a sentence with its reason and what to do. */
 export function describeVerdict(verdict: Verdict): { headline: string; reason: string } {
   const { kind, decidedBy, quieter, abrupt } = verdict;
-  const name = decidedBy.colour.name;
+  const colour = plainColour(decidedBy.lab);
+  const aColour = aPlainColour(decidedBy.lab);
   const words = {
     'too alike': {
       headline: 'Too alike',
-      reason: `Both dry to about the same ${name}; the joint will hardly be seen.`,
+      reason: `Both dry to ${aColour}, or nearly; the joint will hardly be seen.`,
     },
     mud: {
-      headline: `Mud: ${decidedBy.colour.hue}`,
-      reason: `Passes through ${name}, duller than either ink. Put a middle ink between, or keep the joint narrow.`,
+      headline: `Mud: ${colour}`,
+      reason: `Passes through ${aColour}, duller than either ink. Put a middle ink between, or keep the joint narrow.`,
     },
     dulls: {
-      headline: `Dulls: ${decidedBy.colour.hue}`,
-      reason: `Greys on the way to ${name}, softer than either ink. Keep the joint narrow, or put a middle ink between.`,
+      headline: `Dulls: ${colour}`,
+      reason: `Greys on the way to ${aColour}, softer than either ink. Keep the joint narrow, or put a middle ink between.`,
     },
     'new colour': {
-      headline: `New colour: ${decidedBy.colour.hue}`,
-      reason: `The overlap makes a ${name} that neither ink has${quieter ? ', with a quieter stretch on the way' : ''}.`,
+      headline: `New colour: ${colour}`,
+      reason: `The overlap makes ${aColour} that neither ink has${quieter ? ', with a quieter stretch on the way' : ''}.`,
     },
     'clean run': {
       headline: 'Clean run',
-      reason: `Goes over by ${name}${quieter ? ', quieter than either ink' : ''}.`,
+      reason: `Goes over by ${aColour}${quieter ? ', quieter than either ink' : ''}.`,
     },
   }[kind];
   const jump = abrupt
-    ? ` Abrupt: most of the change falls between ${abrupt[0].colour.name} and ${abrupt[1].colour.name}.`
+    ? ` Abrupt: most of the change falls between ${aPlainColour(abrupt[0].lab)} and ${aPlainColour(abrupt[1].lab)}.`
     : '';
   return { headline: words.headline, reason: words.reason + jump };
 }

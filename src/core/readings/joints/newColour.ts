@@ -3,31 +3,32 @@ import { hardFade } from '../../base/smoothStep';
 import { moveMark } from '../../recipe/editLadder';
 import { jointSpans, type Recipe } from '../../recipe/recipe';
 import { TOOLS } from '../../recipe/tools/tools';
-import { MUDDY, type Station } from './joint';
+import type { Station, Verdict } from './joint';
 
 /** Places along a joint at which its colour is asked. */
 const PLACES = 200;
 
-/**
- * The part of a joint's length, 0…1, on which it shows a hue that neither ink has. Mud is not counted.
- *
- * @param stations  the joint in even steps of mixture, both ends included
- */
-export function newColourPart(stations: readonly Station[], hardness: number): number {
-  const nouns = stations.map(({ colour }) => colour.noun);
-  const [first, last] = [nouns[0], nouns.at(-1)];
-  const isNew = nouns.map((noun) => noun !== first && noun !== last && !MUDDY.has(noun));
+/** A joint as far as it matters here: how it goes, in even steps of mixture with both ends, and what was said of it. */
+export interface NewColourJoint {
+  readonly stations: readonly Station[];
+  readonly verdict: Verdict;
+}
+
+/** The part of a joint's length, 0…1, on which it shows the new colour it was told to make; 0 where it makes none. */
+export function newColourPart({ stations, verdict }: NewColourJoint, hardness: number): number {
+  if (verdict.kind !== 'new colour') return 0;
+  const isIt = stations.map(({ colour }) => colour.noun === verdict.decidedBy.colour.noun);
   let met = 0;
   for (let i = 0; i < PLACES; i++) {
     const mix = 1 - hardFade((i + 0.5) / PLACES, hardness);
-    if (isNew[Math.round(mix * (stations.length - 1))]) met++;
+    if (isIt[Math.round(mix * (stations.length - 1))]) met++;
   }
   return met / PLACES;
 }
 
 /** How wide a joint's new colour lies, mm along the run; 0 where it has none. */
-export const newColourWidth = (recipe: Recipe, joint: number, stations: readonly Station[]): Millimetres =>
-  newColourPart(stations, TOOLS[recipe.tool].hardness) * (recipe.joints[joint]?.width ?? 0);
+export const newColourWidth = (recipe: Recipe, joint: number, judged: NewColourJoint): Millimetres =>
+  newColourPart(judged, TOOLS[recipe.tool].hardness) * (recipe.joints[joint]?.width ?? 0);
 
 /**
  * The recipe with a joint as wide as its new colour needs to lie `wanted` mm wide, about the same middle, as far as its
@@ -36,10 +37,10 @@ export const newColourWidth = (recipe: Recipe, joint: number, stations: readonly
 export function setNewColourWidth(
   recipe: Recipe,
   joint: number,
-  stations: readonly Station[],
+  judged: NewColourJoint,
   wanted: Millimetres,
 ): Recipe {
-  const part = newColourPart(stations, TOOLS[recipe.tool].hardness);
+  const part = newColourPart(judged, TOOLS[recipe.tool].hardness);
   const lap = jointSpans(recipe)[joint];
   if (part <= 0 || !lap) return recipe;
   const middle = (lap.start + lap.end) / 2;

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfXyz } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
+import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
 import {
   describeVerdict,
   judgeJoint,
@@ -153,19 +154,19 @@ test('each verdict is told with what, why and what to do', () => {
   const red = { mix: 0.5, lab: RED, colour: nameColour(RED) };
   const told = (change: Partial<Parameters<typeof describeVerdict>[0]>) =>
     describeVerdict({ kind: 'clean run', decidedBy: red, quieter: false, ...change });
-  const name = nameColour(RED).name;
+  const name = aPlainColour(RED);
   expect(told({})).toEqual({ headline: 'Clean run', reason: `Goes over by ${name}.` });
   expect(told({ quieter: true }).reason).toBe(`Goes over by ${name}, quieter than either ink.`);
   expect(told({ kind: 'new colour', quieter: true }).reason).toBe(
-    `The overlap makes a ${name} that neither ink has, with a quieter stretch on the way.`,
+    `The overlap makes ${name} that neither ink has, with a quieter stretch on the way.`,
   );
   expect(told({ kind: 'dulls' }).reason).toBe(
     `Greys on the way to ${name}, softer than either ink. Keep the joint narrow, or put a middle ink between.`,
   );
   expect(told({ kind: 'too alike' }).reason).toBe(
-    `Both dry to about the same ${name}; the joint will hardly be seen.`,
+    `Both dry to ${name}, or nearly; the joint will hardly be seen.`,
   );
-  expect(told({ kind: 'mud' }).headline).toBe(`Mud: ${nameColour(RED).hue}`);
+  expect(told({ kind: 'mud' }).headline).toBe(`Mud: ${plainColour(RED)}`);
 });
 
 test('names met on the way are told once each, in order, without the rungs’ own', () => {

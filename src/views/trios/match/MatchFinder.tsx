@@ -6,6 +6,7 @@ import { type LadderOrder, ladderOrder, matchWithChoice } from '../../../core/ch
 import { COLOUR_COUNT, colourAt, type Place } from '../../../core/choose/match/mainColours';
 import { REFERENCES } from '../../../core/choose/match/references';
 import type { Pixels } from '../../../core/choose/photo/pixels';
+import { bareGround } from '../../../core/engine/blend';
 import type { Card } from '../../../core/materials/card/card';
 import { type Hex, hexOfLab, labOfHex } from '../../../core/materials/colour/hex';
 import type { Ink } from '../../../core/materials/ink/ink';
@@ -133,7 +134,10 @@ interface MatchedProps extends Props {
 
 function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
   const wetness = useAppSelector(({ view }) => view.wetness);
-  const dried = useDriedShelf(inks, card);
+  const dried = useDriedShelf(
+    inks,
+    useMemo(() => bareGround(card), [card]),
+  );
   const [chosen, setChosen] = useState<ReadonlyMap<number, string>>(new Map());
   const [order, setOrder] = useState<LadderOrder>('reference');
   const count = wanted.length;
