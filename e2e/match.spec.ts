@@ -47,6 +47,8 @@ test('a picture of one’s own: upright, its colours found, inks given, one swap
 
   await inkOf(page, 1).selectOption({ index: 1 });
   await matched(page).getByText('light to dark').click();
+  await matched(page).getByLabel('Shares as in the picture').check();
+  await expect(matched(page)).toContainText(/Gorse Pale 3\d %, .* 3\d %/);
   await matched(page).getByRole('button', { name: 'Open on the bench' }).click();
   await expect(
     page.getByRole('region', { name: 'Readings' }).getByRole('button', { name: /^Change/ }),

@@ -77,7 +77,10 @@ test('the shelf is searched by colour, filtered and sorted; twins and gaps are t
     'Slip White',
   );
   await page.getByText('Twins', { exact: true }).click();
-  await expect(page.locator('main')).toContainText('nothing here is owned twice');
+  await expect(page.locator('main')).toContainText('nothing here is owned twice. The nearest are:');
+  await expect(page.locator('main').getByText(/^ΔE00 /)).toHaveCount(8);
+  await page.getByLabel('How near twins are, ΔE00').fill('8');
+  await expect(page.locator('main')).toContainText('to nearly one colour on this card, as you count it');
   await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
   await expect(page.locator('main')).toContainText('nearly one colour on this card');
   await page.getByText('Gaps', { exact: true }).click();

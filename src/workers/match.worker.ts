@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { imageDimensionsFromData } from 'image-dimensions';
-import { type MainColour, mainColours } from '../core/choose/match/mainColours';
+import { type MainColour, mainColours, partsOf } from '../core/choose/match/mainColours';
 import { drawReference, REFERENCES } from '../core/choose/match/references';
 import type { Pixels } from '../core/choose/photo/pixels';
 import { drawSwatchSheet } from '../core/choose/photo/swatchSheet';
@@ -74,6 +74,9 @@ const door = {
   swatchSheet: (inks: readonly Ink[]): Opened => handOver(drawSwatchSheet(inks)),
 
   mainColours: (pixels: Pixels, count: number): MainColour[] => mainColours(pixels, count),
+
+  /** The part of a picture that each of these colours takes. */
+  partsOf,
 };
 
 export type MatchDoor = typeof door;

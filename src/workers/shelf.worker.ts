@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { Unit } from '../core/base/length';
 import { shareWith } from '../core/base/share';
-import { findTwins } from '../core/choose/shelf/twins';
+import { findTwins, nearestPairs } from '../core/choose/shelf/twins';
 import { FileError } from '../core/files/fileError';
 import { looksLikeGpl, rowsOfGpl } from '../core/files/gpl';
 import { compareWithShelf, type InkImport } from '../core/files/inkImport';
@@ -50,6 +50,7 @@ const door = {
     }
   },
   findTwins,
+  nearestPairs,
   passReadings: onShared(passReadings),
   designContrast: onShared(designContrast),
   imagesSeen: onShared(imagesSeen),

@@ -2,7 +2,7 @@ import type { RelationId } from '../choose/search/relations/relations';
 import { RELATIONS } from '../choose/search/relations/relations';
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
-import { settle } from '../recipe/editLadder';
+import { setShares } from '../recipe/editLadder';
 import { addPass } from '../recipe/editPasses';
 import { newRecipe } from '../recipe/newRecipe';
 import type { PassKindId } from '../recipe/passes/passes';
@@ -27,10 +27,7 @@ export function trioRecipe(
 ): Recipe {
   const plain = newRecipe(inks.map(({ name }) => name).join(', '), inks, card);
   const { shares, underTopCoat } = relationId ? RELATIONS[relationId] : {};
-  const shared =
-    shares?.length === plain.rungs.length
-      ? settle({ ...plain, rungs: plain.rungs.map((rung, i) => ({ ...rung, share: shares[i] as number })) })
-      : plain;
+  const shared = shares?.length === plain.rungs.length ? setShares(plain, shares) : plain;
   if (!underTopCoat || inks.length < 3) return shared;
   return UNDER_A_COAT.reduce((recipe, kind) => {
     const resolved = resolve(recipe, shelf);

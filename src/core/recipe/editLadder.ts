@@ -198,6 +198,10 @@ export function copyShares(to: Recipe, from: Recipe): Recipe {
   });
 }
 
+/** The recipe with these shares, as near as rungs and joints leave room; one for each rung, and 1 in all. */
+export const setShares = (recipe: Recipe, shares: readonly number[]): Recipe =>
+  settle({ ...recipe, rungs: recipe.rungs.map((rung, i) => ({ ...rung, share: shares[i] ?? rung.share })) });
+
 /** All shares equal and every joint as wide as a fresh one. */
 export function shareEqually(recipe: Recipe): Recipe {
   const share = 1 / recipe.rungs.length;

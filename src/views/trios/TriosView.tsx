@@ -11,6 +11,7 @@ import type { RelationId } from '../../core/choose/search/relations/relations';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
+import { setShares } from '../../core/recipe/editLadder';
 import { listKept } from '../../data/kept';
 import { listRecipes } from '../../data/recipes';
 import type { KeptTrio } from '../../data/records';
@@ -50,6 +51,14 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
     },
     [openNew, card, shelf],
   );
+  const openShared = useCallback(
+    (chosen: readonly Ink[], shares?: readonly number[]) => {
+      if (!card) return;
+      const recipe = trioRecipe(chosen, card, undefined, shelf);
+      void openNew(shares ? setShares(recipe, shares) : recipe);
+    },
+    [openNew, card, shelf],
+  );
   if (!card || inks.length < 2)
     return (
       <TooFew>
@@ -84,7 +93,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
       {way === 'bridge' && <BridgeFinder inks={inks} card={card} onOpen={open} />}
       {way === 'match' && (
         <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
-          <MatchFinder inks={inks} card={card} onOpen={open} />
+          <MatchFinder inks={inks} card={card} onOpen={openShared} />
         </Suspense>
       )}
       {way === 'kept' && <KeptTrios kept={kept ?? []} inks={inks} cards={shelf.cards} />}

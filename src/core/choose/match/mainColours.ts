@@ -26,10 +26,77 @@ const SEED = 1912;
 const CANDIDATES = 12;
 
 /**
- * The main colours of a picture by k-means in CIE Lab, largest part first. A marker stands where the picture shows the
- * cluster's centre, in a spot as even as can be.
+ * The main colours of a picture by k-means in CIE Lab, largest part first; one that catches the eye is among them, however
+ * small. A marker stands where the picture shows the cluster's centre, in a spot as even as can be.
  */
 export function mainColours(pixels: Pixels, count: number): MainColour[] {
+  const { points, places } = sampled(pixels);
+  const distinct = new Set(points.map((point) => point.map(Math.round).join(' '))).size;
+  const { centroids } = kmeans(points, Math.min(count, distinct), {
+    seed: SEED,
+    maxIterations: 60,
+    tolerance: 1e-3,
+  });
+  const centres = withEyeCatcher(centroids, points, count);
+  const nearest = points.map((point) => nearestCentre(point, centres));
+  return centres
+    .map((centre, cluster) => {
+      const own = nearest.flatMap((of, i) => (of === cluster ? [i] : []));
+      const place = markerFor(pixels, own, points, places, centre);
+      return { place, part: own.length / points.length };
+    })
+    .filter(({ part }) => part > 0)
+    .sort((p, q) => q.part - p.part);
+}
+
+/** A colour catches the eye that is so far from all main ones in CIE Lab, so colourful, and on this part of a picture. */
+const CATCHES = { off: 30, chroma: 30, part: 0.002 } as const;
+/** Points so near to each other in CIE Lab are of one eye-catcher. */
+const ONE_CATCHER = 20;
+
+/** The centres, with that of a small lively colour in place of the one that is missed the least. */
+function withEyeCatcher(
+  centres: readonly number[][],
+  points: readonly number[][],
+  count: number,
+): number[][] {
+  const catching = points.filter(
+    (point) =>
+      Math.hypot(point[1] as number, point[2] as number) >= CATCHES.chroma &&
+      apart(point, centres[nearestCentre(point, centres)] as number[]) >= CATCHES.off,
+  );
+  const [most] = catching
+    .filter((_, i) => i % Math.ceil(catching.length / MAX_TRIED) === 0)
+    .map((seed) => catching.filter((point) => apart(point, seed) < ONE_CATCHER))
+    .toSorted((p, q) => q.length - p.length);
+  if (!most || most.length < CATCHES.part * points.length) return [...centres];
+  const centre = [0, 1, 2].map(
+    (k) => most.reduce((sum, point) => sum + (point[k] as number), 0) / most.length,
+  );
+  if (centres.length < count) return [...centres, centre];
+  const missed = centres.map((one) =>
+    Math.min(...centres.filter((other) => other !== one).map((other) => apart(one, other))),
+  );
+  const least = missed.indexOf(Math.min(...missed));
+  return centres.map((one, i) => (i === least ? centre : one));
+}
+
+/** Eye-catching points from which a cluster is tried. */
+const MAX_TRIED = 60;
+
+const apart = (p: readonly number[], q: readonly number[]): number =>
+  Math.hypot(...p.map((value, k) => value - (q[k] as number)));
+
+function nearestCentre(point: readonly number[], centres: readonly (readonly number[])[]): number {
+  let best = 0;
+  centres.forEach((centre, i) => {
+    if (apart(point, centre) < apart(point, centres[best] as number[])) best = i;
+  });
+  return best;
+}
+
+/** Points spread evenly over a picture, in CIE Lab, and where they lie, in pixels. */
+function sampled(pixels: Pixels) {
   const { width, height } = pixels;
   const step = Math.max(1, Math.sqrt((width * height) / MAX_CLUSTERED));
   const points: number[][] = [];
@@ -41,20 +108,19 @@ export function mainColours(pixels: Pixels, count: number): MainColour[] {
       points.push([l, a, b]);
       places.push({ x, y });
     }
-  const distinct = new Set(points.map((point) => point.map(Math.round).join(' '))).size;
-  const { clusters, centroids } = kmeans(points, Math.min(count, distinct), {
-    seed: SEED,
-    maxIterations: 60,
-    tolerance: 1e-3,
-  });
-  return centroids
-    .map((centre, cluster) => {
-      const own = clusters.flatMap((of, i) => (of === cluster ? [i] : []));
-      const place = markerFor(pixels, own, points, places, centre);
-      return { place, part: own.length / points.length };
-    })
-    .filter(({ part }) => part > 0)
-    .sort((p, q) => q.part - p.part);
+  return { points, places };
+}
+
+/** The part of a picture that is nearest to each of these colours, 0…1; together the whole of it. */
+export function partsOf(pixels: Pixels, colours: readonly Lab[]): number[] {
+  const { points } = sampled(pixels);
+  const centres = colours.map(({ l, a, b }) => [l, a, b]);
+  const counts = colours.map(() => 0);
+  for (const point of points) {
+    const nearest = nearestCentre(point, centres);
+    counts[nearest] = (counts[nearest] ?? 0) + 1;
+  }
+  return counts.map((count) => count / points.length);
 }
 
 function markerFor(

@@ -9,7 +9,7 @@ import type { Lab } from '../../materials/colour/lab';
 import { dryShelf } from '../../readings/driedShelf';
 import { assignInks, describeOutOfReach } from './assign';
 import { ladderOrder, matchWithChoice } from './ladder';
-import { colourAt, mainColours } from './mainColours';
+import { colourAt, mainColours, partsOf } from './mainColours';
 import { readPasted } from './pasted';
 import { drawReference, REFERENCES } from './references';
 
@@ -72,6 +72,30 @@ describe('assignment', () => {
 });
 
 describe('main colours', () => {
+  test('a small bright glow is among them, though plain clusters miss it', () => {
+    const size = 120;
+    const data = new Uint8ClampedArray(size * size * 4);
+    for (let y = 0; y < size; y++)
+      for (let x = 0; x < size; x++) {
+        const glows = Math.hypot(x - 80, y - 40) < 5;
+        // A dark blue night, a little lighter toward the foot, with one lamp.
+        const rgb = glows ? [250, 170, 40] : [20 + y / 6, 30 + y / 4, 70 + y / 3];
+        data.set([...rgb, 255], (y * size + x) * 4);
+      }
+    const pixels = { width: size, height: size, data };
+    const found = mainColours(pixels, 3).map(({ place, part }) => ({ lab: colourAt(pixels, place), part }));
+    const lamp = found.find(({ lab }) => lab.b > 40);
+    expect(found).toHaveLength(3);
+    expect(lamp?.part).toBeLessThan(0.02);
+    expect(found.reduce((sum, { part }) => sum + part, 0)).toBeCloseTo(1, 9);
+    const parts = partsOf(
+      pixels,
+      found.map(({ lab }) => lab),
+    );
+    expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(1, 9);
+    expect(Math.min(...parts)).toBeLessThan(0.02);
+  });
+
   /** Bands of flat colour, one above the other. */
   function bands(hexes: readonly `#${string}`[], size = 90) {
     const data = new Uint8ClampedArray(size * size * 4);

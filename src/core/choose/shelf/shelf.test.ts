@@ -7,7 +7,7 @@ import { labOfHex, parseColour } from '../../materials/colour/hex';
 import { contrastRatio, filmOfInk } from '../../materials/ink/ink';
 import { dryShelf } from '../../readings/driedShelf';
 import { shelfPlane } from './gaps';
-import { findTwins } from './twins';
+import { findTwins, nearestPairs } from './twins';
 
 test('twins are all pairs nearer than ΔE00 3, found as by comparing every pair', () => {
   const near = DEMO_INKS.map((one, i) => ({ ...one, id: `near-${i}`, name: `Near ${one.name}` })).slice(0, 9);
@@ -15,6 +15,20 @@ test('twins are all pairs nearer than ΔE00 3, found as by comparing every pair'
   const plain = shelf.flatMap((p, i) => shelf.slice(i + 1).filter((q) => deltaE00(p.lab, q.lab) < 3));
   expect(findTwins(shelf)).toHaveLength(plain.length);
   expect(plain.length).toBeGreaterThanOrEqual(9);
+});
+
+test('the nearest pairs are told whatever the shelf: never fewer than there are, nearest first', () => {
+  const shelf = dryShelf(
+    [ink('red', '#c0202a'), ink('sea', '#1f9f8a'), ink('grey', '#808080')],
+    bareGround(WHITE_CARD),
+  );
+  const pairs = nearestPairs(shelf);
+  expect(pairs).toHaveLength(3);
+  expect(pairs.map(({ difference }) => difference)).toEqual(
+    pairs.map(({ difference }) => difference).toSorted((p, q) => p - q),
+  );
+  expect(nearestPairs(shelf.slice(0, 1))).toEqual([]);
+  expect(nearestPairs(dryShelf(DEMO_INKS, bareGround(WHITE_CARD)), 5)).toHaveLength(5);
 });
 
 test('every colourful ink has one place on the hue and value plane; greys have none', () => {

@@ -8,11 +8,11 @@ export interface Twins {
   readonly difference: number;
 }
 
-/** Two inks nearer than this are twins: nobody needs both. CIEDE2000. */
-export const TWINS_WITHIN = 3;
+/** Two inks nearer than this are twins, unless the maker says otherwise: nobody needs both. CIEDE2000. */
+export const TWINS_WITHIN = { least: 1, usual: 3, most: 15 } as const;
 
 /** All pairs of a dried shelf that are twins, the nearest first. Exact: sorted by L*, which bounds the difference. */
-export function findTwins(shelf: readonly DriedInk[], within = TWINS_WITHIN): Twins[] {
+export function findTwins(shelf: readonly DriedInk[], within: number = TWINS_WITHIN.usual): Twins[] {
   const sorted = shelf.toSorted((p, q) => p.lab.l - q.lab.l);
   const twins: Twins[] = [];
   for (let i = 0; i < sorted.length; i++)
@@ -23,4 +23,19 @@ export function findTwins(shelf: readonly DriedInk[], within = TWINS_WITHIN): Tw
       if (difference < within) twins.push({ pair: [p, q], difference });
     }
   return twins.sort((p, q) => p.difference - q.difference);
+}
+
+/** Pairs told where none are twins. */
+const NEAREST = 8;
+
+/** The nearest pairs of a shelf, nearest first: what comes closest to twins where there are none. */
+export function nearestPairs(shelf: readonly DriedInk[], count = NEAREST): Twins[] {
+  const all = (shelf.length * (shelf.length - 1)) / 2;
+  let within: number = TWINS_WITHIN.most;
+  let pairs = findTwins(shelf, within);
+  while (pairs.length < Math.min(count, all)) {
+    within *= 2;
+    pairs = findTwins(shelf, within);
+  }
+  return pairs.slice(0, count);
 }

@@ -1,6 +1,8 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { usePicture } from '../../../app/sampling/usePicture';
+import { useAnswer } from '../../../app/useAnswer';
 import { useDriedShelf } from '../../../app/useDriedShelf';
+import { percentOf } from '../../../core/base/words';
 import type { Match } from '../../../core/choose/match/assign';
 import { type LadderOrder, ladderOrder, matchWithChoice } from '../../../core/choose/match/ladder';
 import { COLOUR_COUNT, colourAt, type Place } from '../../../core/choose/match/mainColours';
@@ -12,6 +14,7 @@ import { type Hex, hexOfLab, labOfHex } from '../../../core/materials/colour/hex
 import type { Ink } from '../../../core/materials/ink/ink';
 import { useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
 import { Segmented } from '../../../ui/Segmented';
 import { matcher } from '../../../workers/client';
 import { TrioPicture } from '../TrioCard';
@@ -23,7 +26,8 @@ import { PictureChoice } from './PictureChoice';
 interface Props {
   readonly inks: readonly Ink[];
   readonly card: Card;
-  readonly onOpen: (inks: readonly Ink[]) => void;
+  /** @param shares  of the panel, for each ink, where they are to be the picture's own */
+  readonly onOpen: (inks: readonly Ink[], shares?: readonly number[]) => void;
 }
 
 const COUNTS = Array.from(
@@ -94,7 +98,7 @@ export function MatchFinder({ inks, card, onOpen }: Props) {
             The main colours could not be found. Open the picture again.
           </p>
         ) : (
-          <Matched wanted={wanted} heights={heights} inks={inks} card={card} onOpen={onOpen} />
+          <Matched {...{ wanted, heights, inks, card, onOpen }} pixels={pasted ? undefined : pixels} />
         )}
       </section>
     </div>
@@ -130,9 +134,11 @@ function useMarkers(pixels: Pixels | undefined, count: number) {
 interface MatchedProps extends Props {
   readonly wanted: ReturnType<typeof labOfHex>[];
   readonly heights: readonly number[];
+  /** The picture they were found in, where there is one. */
+  readonly pixels: Pixels | undefined;
 }
 
-function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
+function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) {
   const wetness = useAppSelector(({ view }) => view.wetness);
   const dried = useDriedShelf(
     inks,
@@ -140,6 +146,14 @@ function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
   );
   const [chosen, setChosen] = useState<ReadonlyMap<number, string>>(new Map());
   const [order, setOrder] = useState<LadderOrder>('reference');
+  const [asPicture, setAsPicture] = useState(false);
+  const parts = useAnswer(
+    useMemo(
+      () => (asPicture && pixels && wanted.length > 0 ? () => matcher().partsOf(pixels, wanted) : undefined),
+      [asPicture, pixels, wanted],
+    ),
+    'nothing',
+  );
   const count = wanted.length;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another number of colours is another choice
   useEffect(() => setChosen(new Map()), [count]);
@@ -149,7 +163,9 @@ function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
     return (
       <p>The shelf has fewer inks than the reference has colours. Add inks, or ask for fewer colours.</p>
     );
-  const ladder = ladderOrder(matches, order, heights).map((i) => (matches[i] as Match).dried.ink);
+  const places = ladderOrder(matches, order, heights);
+  const ladder = places.map((i) => (matches[i] as Match).dried.ink);
+  const shares = parts?.length === places.length ? places.map((i) => parts[i] as number) : undefined;
   const choose = (place: number, inkId: string) =>
     setChosen((now) => new Map([...now].filter(([, id]) => id !== inkId)).set(place, inkId));
   return (
@@ -162,7 +178,7 @@ function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
         })}
       </ol>
       <div className="mt-5 flex flex-wrap gap-5">
-        <TrioPicture inks={ladder} card={card} wetness={wetness} width={152} height={197} />
+        <TrioPicture {...{ card, wetness }} inks={ladder} shares={shares} width={152} height={197} />
         <div className="min-w-40 flex-1 space-y-2">
           <h2 className="heading text-section">As a ladder</h2>
           <Segmented<LadderOrder>
@@ -174,8 +190,17 @@ function Matched({ wanted, heights, inks, card, onOpen }: MatchedProps) {
               { value: 'light', label: 'light to dark' },
             ]}
           />
-          <p>{ladder.map(({ name }) => name).join(', ')}</p>
-          <Button look="strong" onClick={() => onOpen(ladder)}>
+          {pixels && (
+            <Checkbox
+              label="Shares as in the picture"
+              checked={asPicture}
+              onChange={({ target }) => setAsPicture(target.checked)}
+            />
+          )}
+          <p>
+            {ladder.map(({ name }, i) => (shares ? `${name} ${percentOf(shares[i] ?? 0)}` : name)).join(', ')}
+          </p>
+          <Button look="strong" disabled={asPicture && !shares} onClick={() => onOpen(ladder, shares)}>
             Open on the bench
           </Button>
         </div>
