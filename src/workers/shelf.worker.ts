@@ -11,6 +11,7 @@ import type { Piece } from '../core/make/cutting/pieces';
 import type { Ink } from '../core/materials/ink/ink';
 import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
+import { closeCallsOf } from '../core/readings/joints/closeCall';
 import { imagesSeen } from '../core/readings/legibility/legibility';
 import { designContrast, passReadings } from '../core/readings/passReadings';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
@@ -35,6 +36,7 @@ const onShared =
 /** Work on the whole shelf, which may hold a thousand inks, and readings of the whole panel. */
 const door = {
   dryShelf,
+  closeCallsOf,
   /** A plan for one card's pieces, or why there can be none; an error class does not survive the way out. */
   planCuts(
     sheet: Sheet,

@@ -9,7 +9,7 @@ import { setRun } from '../recipe/editLadder';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { RunId } from '../recipe/runs/runs';
 import { judgeJoint, walkJoint } from './joints/joint';
-import { newColourWidth, setNewColourWidth } from './joints/newColour';
+import { newColourWidth, setNewColourWidth, whyNotSoWide } from './joints/newColour';
 import { laidShares, perceivedShares, potencies } from './perceived';
 import { CLOSE_ENOUGH, solveShares, wantedShares } from './solveShares';
 
@@ -129,6 +129,10 @@ test('a new colour is made as wide as it is asked for', () => {
     const recipe = setNewColourWidth(resolved.recipe, 0, violet, wanted);
     expect(newColourWidth(recipe, 0, violet)).toBeCloseTo(wanted, 6);
   }
+  expect(whyNotSoWide(resolved, 0, violet, 9, 'mm')).toBeUndefined();
+  expect(whyNotSoWide(resolved, 0, violet, 60, 'mm')).toMatch(
+    /^(That would leave \w+ only|There is room for)/,
+  );
   const plain = judged(blue, ink('deeper', '#123456'));
   expect(setNewColourWidth(resolved.recipe, 0, plain, 9)).toBe(resolved.recipe);
 });

@@ -1,12 +1,14 @@
 import { Ellipsis } from 'lucide-react';
-import { Fragment, lazy, memo, Suspense } from 'react';
+import { Fragment, lazy, memo, Suspense, useCallback } from 'react';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { useAnswer } from '../../app/useAnswer';
 import type { Edit } from '../../app/useBench';
 import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/base/length';
+import { blendGround } from '../../core/engine/blend';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import { BARE, type Ink } from '../../core/materials/ink/ink';
 import { type DriedInk, nearOwnInk } from '../../core/readings/driedShelf';
-import { newColourWidth, setNewColourWidth } from '../../core/readings/joints/newColour';
+import { newColourWidth, setNewColourWidth, whyNotSoWide } from '../../core/readings/joints/newColour';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
 import { RUNG_LIMITS } from '../../core/recipe/recipe';
@@ -14,6 +16,7 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { ColourStrip } from '../../ui/ColourStrip';
 import { PercentField } from '../../ui/PercentField';
 import { TypedField } from '../../ui/TypedField';
+import { shelfWorker } from '../../workers/client';
 import { VerdictSign } from './VerdictSign';
 
 const Menu = lazy(afterFirstPicture(() => import('../../ui/Menu').then((m) => ({ default: m.Menu }))));
@@ -37,7 +40,12 @@ interface Props {
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
   const { resolved, readings, shelf, unit, edit, aimed, onAim } = props;
-  const { recipe, card } = resolved;
+  const { recipe, card, inks } = resolved;
+  const ground = blendGround(resolved);
+  const closeCalls = useAnswer(
+    useCallback(() => shelfWorker().closeCallsOf([...inks], ground), [inks, ground]),
+    'nothing',
+  );
   return (
     <section aria-label="Readings" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header>
@@ -60,6 +68,8 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
               <Joint
                 joint={readings.joints[i]}
                 index={i}
+                resolved={resolved}
+                isClose={closeCalls?.[i] ?? false}
                 width={recipe.joints[i]?.width ?? 0}
                 newWidth={newColourWidth(recipe, i, readings.joints[i])}
                 near={nearOwnInk(readings.joints[i].verdict.decidedBy.lab, shelf, resolved.inks)?.ink}
@@ -174,6 +184,9 @@ const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuPr
 });
 
 interface JointProps {
+  readonly resolved: ResolvedRecipe;
+  /** Whether the verdict would be another one, were a swatch read a little otherwise. */
+  readonly isClose: boolean;
   readonly joint: JointReading;
   readonly index: number;
   readonly width: Millimetres;
@@ -185,10 +198,13 @@ interface JointProps {
   readonly edit: Edit;
 }
 
-const Joint = memo(function Joint({ joint, index, width, newWidth, near, unit, edit }: JointProps) {
+const Joint = memo(function Joint(props: JointProps) {
+  const { resolved, joint, isClose, index, width, newWidth, near, unit, edit } = props;
   const commitNew = (text: string): string | undefined => {
     const wanted = parseLength(text, unit);
     if (wanted === undefined || wanted <= 0) return `“${text}” is not a length.`;
+    const why = whyNotSoWide(resolved, index, joint, wanted, unit);
+    if (why) return why;
     edit((recipe) => setNewColourWidth(recipe, index, joint, wanted));
     return undefined;
   };
@@ -209,6 +225,7 @@ const Joint = memo(function Joint({ joint, index, width, newWidth, near, unit, e
         <p className="text-small leading-snug">
           {joint.reason}
           {near && ` It is near your ${near.name}.`}
+          {isClose && ' A close call: try it on scrap.'}
         </p>
         {newWidth > 0 && (
           <p className="mt-1 text-small">

@@ -10,6 +10,8 @@ import { type Finding, type Rule, readingOf } from './definition';
 
 /** A strip whose lightness is so near to the ground's, as contrast, needs a shadow to stand off. */
 const STANDS_OFF = 1.6;
+/** Where it reads so much better in one place than in another, the ground is uneven, and there is calmer ground. */
+const UNEVEN = 1.5;
 /** From this strength on, per cent, an image is meant to stand out; a fainter one gives depth. */
 const MEANT_FROM = 95;
 /** How often white is stamped, by its strength. */
@@ -51,13 +53,14 @@ function judgeSilhouette(pass: PassOf<typeof silhouette>, reading: PassReading |
   const key = `image ${pass.id}`;
   const message = `The silhouette reads at only ${least.toFixed(1)} : 1 at its worst place`;
   const better = reading?.better;
-  if (!better)
-    return [
-      {
-        key,
-        message: `${message}, and no stamping ink of the shelf reads better there: set it on calmer ground.`,
-      },
-    ];
+  if (!better) {
+    const ratios = reading?.contrast?.places.map(({ ratio }) => ratio) ?? [least];
+    const isEven = Math.max(...ratios) < UNEVEN * Math.min(...ratios);
+    const where = isEven
+      ? 'the ground is dark all over: set it on paler bands, on a strip, or with a shadow'
+      : 'set it on calmer ground';
+    return [{ key, message: `${message}, and no stamping ink of the shelf reads better there: ${where}.` }];
+  }
   const { ink, strength } = better;
   return [
     {

@@ -1,16 +1,25 @@
 import { describe, expect, test } from 'vitest';
 import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import { OWN_DESIGNS } from '../../materials/design/own';
+import type { Ink } from '../../materials/ink/ink';
+import type { InkKindId } from '../../materials/ink/kinds';
 import type { PassReading } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { addRung } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { darkGround } from './darkGround';
 import type { Finding, Rule, RuleInput } from './definition';
+import { greyedWhite } from './greyedWhite';
+import { littleLifted } from './littleLifted';
 import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
+import { mixedKinds } from './mixedKinds';
 import { muddyJoint } from './muddyJoint';
 import { nearestCard, nearestShowing } from './nearest';
+import { oneWay } from './oneWay';
+import { paleEdge } from './paleEdge';
+import { paleTone } from './paleTone';
+import { thinCard } from './thinCard';
 
 const [gorse, thrift, tarn] = [
   ink('Gorse', '#f2c230'),
@@ -195,5 +204,101 @@ describe('the nearest that will do', () => {
     expect(nearestCard(WHITE_CARD, cards, () => true)).toBe(cream);
     expect(nearestCard(WHITE_CARD, cards, ({ id }) => id === 'black')).toBe(BLACK_CARD);
     expect(nearestCard(WHITE_CARD, [WHITE_CARD], () => true)).toBeUndefined();
+  });
+});
+
+describe('what a maker is warned of before the first ink is down (common practice)', () => {
+  const of = (kind: InkKindId) => [gorse, thrift, tarn].map((one) => ({ ...one, kind }));
+  const messages = (rule: Rule, resolved: ResolvedRecipe, change: Partial<RuleInput> = {}) =>
+    check(rule, resolved, change).map(({ message }) => message);
+
+  test('a dye and a pigment wet into each other, mended by one of the same kind and hue', () => {
+    const mixed = resolvedOf([
+      { ...gorse, kind: 'pigment' },
+      { ...tarn, kind: 'dye' },
+    ]);
+    const skerry = ink('Skerry', '#1a4878', 'pigment');
+    const [finding] = check(mixedKinds, mixed, { shelf: [skerry, ink('Weir', '#007a7c', 'pigment')] });
+    expect(finding?.message).toMatch(/^Tarn, a dye, dries while Gorse, a pigment, is still open/);
+    expect(finding?.fix?.apply(mixed.recipe).rungs.map(({ inkId }) => inkId)).toEqual(['Gorse', 'Skerry']);
+    expect(messages(mixedKinds, resolvedOf(of('dye')))).toEqual([]);
+    expect(
+      messages(
+        mixedKinds,
+        resolvedOf([
+          { ...gorse, kind: 'hybrid' },
+          { ...tarn, kind: 'dye' },
+        ]),
+      ),
+    ).toEqual([]);
+  });
+
+  test('water on inks that it does not move, but not where one of them is a dye', () => {
+    const wetted = (inks: readonly Ink[]) =>
+      withPass(resolvedOf(inks), 'waterStamp', design ? { design } : {});
+    expect(messages(littleLifted, wetted(of('hybrid')))[0]).toContain('water takes little of hybrids');
+    expect(messages(littleLifted, wetted([...of('hybrid').slice(1), ...of('dye').slice(0, 1)]))).toEqual([]);
+    expect(messages(littleLifted, resolvedOf(of('pigment')))).toEqual([]);
+  });
+
+  test('clear powder over a white base', () => {
+    const white = { ink: ink('Slip', '#fdfdfb', 'white') };
+    const resisted = withPass(plain, 'clearResist', design ? { design } : {});
+    expect(messages(greyedWhite, resisted)).toEqual([]);
+    expect(messages(greyedWhite, withPass(resisted, 'whiteBase', white))[0]).toMatch(/turns it grey/);
+  });
+
+  test('tone on tone on a pale band, by its name', () => {
+    const toned = (inks: readonly Ink[]) => withPass(resolvedOf(inks), 'toneStamp', design ? { design } : {});
+    expect(messages(paleTone, toned([ink('Straw', '#f8e7a0'), tarn]))[0]).toContain(
+      'on Straw it will hardly show',
+    );
+    expect(messages(paleTone, toned([thrift, tarn]))).toEqual([]);
+  });
+
+  test('a tool that goes one way on a card with a grain', () => {
+    const grained = { ...WHITE_CARD, id: 'wc', name: 'cold-pressed', finish: 'watercolour' } as const;
+    const rolled = resolvedOf([gorse, tarn], grained, { tool: 'brayer' });
+    const [finding] = check(oneWay, rolled, { cards: [WHITE_CARD] });
+    expect(finding?.message).toContain('leaves specks of bare card in the grain of cold-pressed');
+    expect(finding?.fix?.apply(rolled.recipe).tool).toBe('brush');
+    expect(finding?.others?.[0]?.apply(rolled.recipe).cardId).toBe(WHITE_CARD.id);
+    expect(messages(oneWay, resolvedOf([gorse, tarn], WHITE_CARD, { tool: 'brayer' }))).toEqual([]);
+  });
+
+  test('a card of middling weight cockles only where it is wetted through', () => {
+    const middling = { ...WHITE_CARD, grammage: 240 };
+    const dry = resolvedOf([gorse, tarn], middling);
+    expect(messages(thinCard, dry)).toEqual([]);
+    expect(messages(thinCard, withPass(dry, 'splash'))[0]).toMatch(
+      /^240 g\/m² cockles where it is wetted through/,
+    );
+    expect(messages(thinCard, withPass(resolvedOf([gorse, tarn]), 'splash'))).toEqual([]);
+  });
+
+  test('an edge is held against the coat that lies under it, too', () => {
+    const deep = ink('Vetch', '#2a1f4a');
+    const edged = (coated: boolean) =>
+      withPass(
+        coated ? withPass(plain, 'coat', { ink: deep, params: { strength: 100 } }) : plain,
+        'darkCorners',
+        {
+          ink: tarn,
+        },
+      );
+    expect(messages(paleEdge, edged(false))).toEqual([]);
+    expect(messages(paleEdge, edged(true))[0]).toMatch(/Tarn is paler than Vetch and will not frame it/);
+  });
+
+  test('a dark ground is not called a busy one', () => {
+    const stamped = withPass(plain, 'silhouette', {
+      ink: ink('Soot', '#141416', 'detail'),
+      ...(design ? { design } : {}),
+      params: { strength: 100 },
+    });
+    const told = (ratios: readonly number[]) =>
+      messages(lostImage, stamped, { passes: [reading('silhouette-1', ratios)] })[0];
+    expect(told([1.3, 1.4, 1.5])).toMatch(/the ground is dark all over: set it on paler bands/);
+    expect(told([1.3, 4, 6])).toMatch(/set it on calmer ground/);
   });
 });

@@ -6,15 +6,20 @@ import { darkGround } from './darkGround';
 import type { Rule } from './definition';
 import { fineLines } from './fineLines';
 import { freshSilhouette } from './freshSilhouette';
+import { greyedWhite } from './greyedWhite';
 import { hidden } from './hidden';
+import { littleLifted } from './littleLifted';
 import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
+import { mixedKinds } from './mixedKinds';
 import { muddyJoint } from './muddyJoint';
 import { oneDrop } from './oneDrop';
+import { oneWay } from './oneWay';
 import { otherBase } from './otherBase';
 import { outerEdge } from './outerEdge';
 import { overlapping } from './overlapping';
 import { paleEdge } from './paleEdge';
+import { paleTone } from './paleTone';
 import { sharedWhite } from './sharedWhite';
 import { smallStencil } from './smallStencil';
 import { soaked } from './soaked';
@@ -32,6 +37,8 @@ export const RULES: readonly Rule[] = [
   badCard,
   thinCard,
   soaked,
+  mixedKinds,
+  oneWay,
   clingingCoat,
   darkGround,
   lostImage,
@@ -45,6 +52,9 @@ export const RULES: readonly Rule[] = [
   outerEdge,
   smallStencil,
   sprayed,
+  littleLifted,
+  greyedWhite,
+  paleTone,
   fineLines,
   hidden,
   paleEdge,

@@ -5,16 +5,25 @@ import { passesInOrder } from '../../recipe/recipe';
 import type { Rule } from './definition';
 import { nearestCard } from './nearest';
 
-/** Card that curls once it is wetted. */
+/** Card that curls once it is wetted, or cockles where it is wetted through. */
 export const thinCard: Rule = {
   id: 'thinCard',
   check: ({ resolved: { card, recipe }, cards }) => {
-    if (card.grammage >= CURLS_BELOW) return [];
+    const wets = wetted(recipe);
+    const isThin = card.grammage < CURLS_BELOW;
+    if (!isThin && (card.grammage >= LIES_FLAT_FROM || wets.length === 0)) return [];
     const other = nearestCard(card, cards, ({ grammage }) => grammage >= LIES_FLAT_FROM);
     return [
       {
         key: `thin ${card.id}`,
-        message: [...curlOf(card), ...wetted(recipe)].join(' '),
+        message: [
+          ...(isThin
+            ? curlOf(card)
+            : [
+                `${card.grammage} g/m² cockles where it is wetted through: heat the back too. ${LIES_FLAT_FROM} g/m² and up lies flat.`,
+              ]),
+          ...wets,
+        ].join(' '),
         ...(other
           ? { fix: { label: `Take ${other.name}`, apply: (recipe) => ({ ...recipe, cardId: other.id }) } }
           : {}),

@@ -26,3 +26,7 @@ export function isCloseCall(first: Ink, second: Ink, ground: BlendGround): boole
       verdictOf(first, other(second, astray), ground) !== said,
   );
 }
+
+/** Whether the verdict of each joint of a ladder is a close call. Some 20 ms a joint. */
+export const closeCallsOf = (inks: readonly Ink[], ground: BlendGround): boolean[] =>
+  inks.slice(1).map((second, joint) => isCloseCall(inks[joint] as Ink, second, ground));

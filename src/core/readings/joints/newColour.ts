@@ -1,7 +1,8 @@
-import type { Millimetres } from '../../base/length';
+import { formatLength, type Millimetres, type Unit } from '../../base/length';
 import { hardFade } from '../../base/smoothStep';
 import { moveMark } from '../../recipe/editLadder';
-import { jointSpans, type Recipe } from '../../recipe/recipe';
+import { inkExtents, jointSpans, type Recipe } from '../../recipe/recipe';
+import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { Station, Verdict } from './joint';
 
@@ -29,6 +30,38 @@ export function newColourPart({ stations, verdict }: NewColourJoint, hardness: n
 /** How wide a joint's new colour lies, mm along the run; 0 where it has none. */
 export const newColourWidth = (recipe: Recipe, joint: number, judged: NewColourJoint): Millimetres =>
   newColourPart(judged, TOOLS[recipe.tool].hardness) * (recipe.joints[joint]?.width ?? 0);
+
+/** Less solid than this, mm, an ink is only met in passing. By eye. */
+const SOLID_LEFT = 4;
+
+/**
+ * Why a new colour should not be laid so wide: it would leave an ink beside it next to no solid part of its own, or there
+ * is no room for it at all. Undefined where nothing speaks against it.
+ */
+export function whyNotSoWide(
+  resolved: Pick<ResolvedRecipe, 'recipe' | 'inks'>,
+  joint: number,
+  judged: NewColourJoint,
+  wanted: Millimetres,
+  unit: Unit,
+): string | undefined {
+  const { recipe, inks } = resolved;
+  const wider = setNewColourWidth(recipe, joint, judged, wanted);
+  if (newColourWidth(wider, joint, judged) < wanted - LEAST_TOLD)
+    return `There is room for ${formatLength(newColourWidth(wider, joint, judged), unit)} of it at most.`;
+  const solidOf = (laid: Recipe): number[] =>
+    inkExtents(laid).map(({ solidFrom, solidTo }) => solidTo - solidFrom);
+  const before = solidOf(recipe);
+  const eaten = solidOf(wider)
+    .map((left, rung) => ({ rung, left }))
+    .find(({ rung, left }) => left < SOLID_LEFT && left < (before[rung] as number) - LEAST_TOLD);
+  return eaten
+    ? `That would leave ${inks[eaten.rung]?.name ?? 'an ink'} only ${formatLength(eaten.left, unit)} of its own. Give it more room first, or ask for less.`
+    : undefined;
+}
+
+/** Lengths nearer than this are told as one, mm. */
+const LEAST_TOLD = 0.5;
 
 /**
  * The recipe with a joint as wide as its new colour needs to lie `wanted` mm wide, about the same middle, as far as its

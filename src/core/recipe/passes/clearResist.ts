@@ -16,6 +16,7 @@ export const clearResist = definePass({
   params: IMAGE_PARAMS,
   needsDry: true,
   keepsGround: true,
+  clearPowder: true,
   finestLine: 0.3,
   layOn: (context) =>
     guardedBy(context, { keepsOff: (kind) => 1 - INK_KINDS[kind].clings, lasts: 'for good' }),

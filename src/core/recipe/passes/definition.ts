@@ -117,6 +117,12 @@ export interface PassFacts {
   readonly sets?: true;
   /** It wets the card through. */
   readonly wetsThrough?: true;
+  /** It takes ink off again with water. */
+  readonly lifts?: true;
+  /** It is clear powder, melted on. */
+  readonly clearPowder?: true;
+  /** It lays the ladder's own inks over themselves. */
+  readonly sameInks?: true;
   /** A thing of its own, laid over what is there: where it hides a design, that is not for want of contrast. */
   readonly standsAlone?: true;
   /** Whether its shape is to stand out from what lies beside it; that of every design is, unless it says otherwise. */

@@ -21,6 +21,7 @@ export const lift = definePass({
   needsDry: true,
   rubs: true,
   wetsThrough: true,
+  lifts: true,
   layOn: (context) => ({
     ...placed(context),
     effects: [DRY, { kind: 'thin', coverAt: withinDesign(context, takenAfter(context.params.seconds)) }, DRY],

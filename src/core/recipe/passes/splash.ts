@@ -54,6 +54,7 @@ export const splash = definePass({
   needsDry: true,
   rubs: true,
   wetsThrough: true,
+  lifts: true,
   layOn: ({ panel, params }) => {
     const drops = () => dropsOf(panel, params);
     const { middle, rim } = AFTER[params.after];

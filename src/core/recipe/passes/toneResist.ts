@@ -17,6 +17,7 @@ export const toneResist = definePass({
   placements: { max: 4, noun: 'impression' },
   params: IMAGE_PARAMS,
   needsDry: true,
+  clearPowder: true,
   finestLine: 0.3,
   layOn: (context) => guardedBy(context, { keepsOff: () => BUFFED, lasts: 'for good' }),
   steps: (contexts, unit) => [

@@ -15,6 +15,7 @@ export const toneStamp = definePass({
   placements: { max: 6, noun: 'impression' },
   params: { ...IMAGE_PARAMS, ...strengthParam(80, 10) },
   needsDry: true,
+  sameInks: true,
   layOn: (context) => ({
     ...placed(context),
     effects: [DRY, { kind: 'ladder', coverAt: withinDesign(context, context.params.strength / 100) }],

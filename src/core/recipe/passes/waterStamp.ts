@@ -23,6 +23,7 @@ export const waterStamp = definePass({
   needsDry: true,
   rubs: true,
   wetsThrough: true,
+  lifts: true,
   finestLine: 0.5,
   layOn: (context) => ({
     ...placed(context),

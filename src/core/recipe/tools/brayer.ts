@@ -4,6 +4,7 @@ import type { Tool } from './definition';
 export const brayer = {
   id: 'brayer',
   label: 'brayer',
+  goesOneWay: true,
   hardness: 1.2,
   coats: 0.92,
   mottle: { depth: 0.012, size: 9 },

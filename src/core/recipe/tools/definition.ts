@@ -16,6 +16,8 @@ export interface Tool {
   readonly countedAs?: 'brushes' | 'daubers';
   /** It wets the card through. */
   readonly soaks?: true;
+  /** It is drawn one way and cannot be moved in circles. */
+  readonly goesOneWay?: true;
   /** How it takes up ink and comes down on the card: "Load, tap off on white kitchen paper, land in the solid part". */
   readonly loading: string;
   /** How a touch of ink is taken where a brush has been cleaned since. */
