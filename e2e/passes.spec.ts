@@ -24,7 +24,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
   await openBench(page);
   // Three light inks, so that a dark coat can read.
   for (const [rung, ink] of [
-    ['Leat Mid', 'Haar Pale'],
+    ['Leat Mid', 'Weir Pale'],
     ['Skerry Deep', 'Thrift Pale'],
   ] as const) {
     await page.getByRole('button', { name: `Change ${rung}:` }).click();

@@ -166,3 +166,49 @@ test('light three open under their resist and dark; two inks open with nothing b
   const readings = page.getByRole('region', { name: 'Readings' });
   await expect(readings.getByRole('button', { name: /^Change/ })).toHaveCount(2);
 });
+
+test('a mood narrows what is found, is read, changed into one of one’s own, passed on as a file and taken away', async ({
+  page,
+}) => {
+  await openTrios(page);
+  await page.getByLabel('Relation').selectOption({ label: 'Neighbour run' });
+  await expect.poll(() => count(page)).toBeGreaterThan(1000);
+  const all = await count(page);
+  const mood = page.getByLabel('Mood or occasion', { exact: true });
+  await mood.selectOption({ label: 'Autumn' });
+  await expect.poll(() => count(page)).toBeLessThan(all);
+  const wanted = page.getByRole('region', { name: 'What is wanted' });
+  await expect(wanted).toContainText('every ink of red, orange, yellow, yellow green, or a grey');
+  const autumn = await count(page);
+  const more = page.getByLabel('More with moods');
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Make one like “Autumn”' }).click();
+  const form = page.getByRole('dialog', { name: 'A mood or an occasion' });
+  await form.getByLabel('Name of the mood').fill('Harvest fair');
+  await form.getByLabel('Name of the mood').press('Tab');
+  await form.getByLabel('Warmth, at least').fill('200');
+  await form.getByLabel('Warmth, at least').press('Tab');
+  await expect(form).toContainText('Type a number from -100 to 100, or nothing.');
+  await form.getByLabel('Warmth, at least').fill('90');
+  await form.getByLabel('Warmth, at least').press('Tab');
+  await expect(form).toContainText('warmth at least 90');
+  await expectAccessible(page, 'the form of a mood');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(mood.locator('option:checked')).toHaveText('Harvest fair');
+  await expect.poll(() => count(page)).toBeLessThan(autumn);
+
+  await more.click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Moods as a file' }).click();
+  const file = await (await download).path();
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Take “Harvest fair” away' }).click();
+  await expect(mood.locator('option:checked')).toHaveText('any');
+  await page.getByLabel('Moods file').setInputFiles(file);
+  await expect(page.getByText('7 moods taken in.')).toBeVisible();
+  await mood.selectOption({ label: 'Harvest fair' });
+  await page
+    .getByLabel('Moods file')
+    .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') });
+  await expect(page.getByRole('dialog')).toContainText('choose a list of moods exported from here');
+});

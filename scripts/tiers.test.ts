@@ -18,6 +18,7 @@ const TIERS: readonly (readonly string[])[] = [
     'choose/shelf',
     'choose/match',
     'choose/search/pairs',
+    'choose/search/moods',
     'choose/search/relations',
     'choose/search',
   ],

@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import type { Mood } from '../core/choose/search/moods/mood';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -13,6 +14,7 @@ export class Database extends Dexie {
   readonly settings!: Table<Setting, string>;
   readonly designs!: Table<Design, string>;
   readonly kept!: Table<KeptTrio, string>;
+  readonly moods!: Table<Mood, string>;
   readonly versions!: Table<VersionRecord, string>;
   readonly timings!: Table<TimingRecord, number>;
 

@@ -80,6 +80,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
           });
     },
   },
+  { version: 7, title: 'moods of one’s own', stores: { moods: 'id, name' } },
 ];
 
 /** Whether a recipe has them already, as the demo's have that this program sows in a database of any version. */

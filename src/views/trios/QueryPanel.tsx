@@ -19,6 +19,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import { NumberField } from '../../ui/NumberField';
 import { Segmented } from '../../ui/Segmented';
 import { Select } from '../../ui/Select';
+import { MoodChoice } from './MoodChoice';
 
 interface Props {
   readonly query: TrioQuery;
@@ -49,6 +50,9 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           width="w-full"
         />
         <p className="mt-1 text-mute">{RELATIONS[relation].description}</p>
+      </Field>
+      <Field label="Mood or occasion">
+        <MoodChoice mood={constraints.mood} onMood={(mood) => onConstraints({ mood })} />
       </Field>
       <Field label="Rank by">
         <Select<SortId>

@@ -1,3 +1,4 @@
+import { moodTest } from './moods/mood';
 import type { PairTable } from './pairs/pairTable';
 import { MUD } from './pairs/pairTable';
 import { byRank, type Constraints, type SortId, type Trio, type TrioQuery, trioKey } from './query';
@@ -20,8 +21,10 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
     darkestAtMost >= 100 &&
     spacingAtLeast <= 0 &&
     farFromKept <= 0 &&
+    !constraints.mood &&
     must.length + made.size === 0 &&
     families === 'any';
+  const ofMood = constraints.mood && moodTest(constraints.mood, dried);
   const byFit = sort === 'fit';
   const best = keepBest(keep, inks.length);
   let found = 0;
@@ -34,6 +37,7 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
       const same = family[i] === family[j] && family[j] === family[k];
       if (same !== (families === 'same')) return false;
     }
+    if (ofMood && !ofMood(i, j, k)) return false;
     if (farFromKept > 0 && fromKept(i, j, k) < farFromKept) return false;
     if (made.size === 0) return true;
     return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));

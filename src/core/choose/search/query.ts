@@ -1,5 +1,6 @@
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../../materials/ink/kinds';
 import { HUE_SECTORS } from '../shelf/gaps';
+import type { Mood } from './moods/mood';
 import type { RelationId } from './relations/relations';
 
 /** What a trio must meet; what is left out asks nothing. */
@@ -17,6 +18,8 @@ export interface Constraints {
   /** Least step in L* between neighbours in lightness. */
   readonly spacingAtLeast: number;
   readonly noMud: boolean;
+  /** A mood or an occasion it is of. */
+  readonly mood?: Mood | undefined;
   readonly families: 'any' | 'same' | 'mixed';
   /** Hues each ink must have, as places in `HUE_SECTORS`, or `GREYS`; empty for any. */
   readonly hues: readonly number[];

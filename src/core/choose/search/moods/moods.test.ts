@@ -1,0 +1,78 @@
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../../../data/demo/inks';
+import { WHITE_CARD } from '../../../../testing/resolvedRecipes';
+import { INK_KINDS } from '../../../materials/ink/kinds';
+import { HUE_SECTORS } from '../../shelf/gaps';
+import { dryInks } from '../pairs/pairTable';
+import { describeMood, type Mood, moodTest } from './mood';
+import { OWN_MOODS } from './moods';
+
+const dried = dryInks(
+  DEMO_INKS.filter(({ kind }) => INK_KINDS[kind].isUsual),
+  WHITE_CARD,
+);
+const count = dried.inks.length;
+const at = (name: string): number => dried.inks.findIndex((ink) => ink.name === name);
+const moodOf = (id: string): Mood => OWN_MOODS.find((mood) => mood.id === id) as Mood;
+const has = (id: string, names: readonly [string, string, string]): boolean =>
+  moodTest(moodOf(id), dried)(at(names[0]), at(names[1]), at(names[2]));
+
+/** All trios of a mood on the demo's shelf. */
+function triosOf(mood: Mood): number[][] {
+  const suits = moodTest(mood, dried);
+  const found: number[][] = [];
+  for (let i = 0; i < count; i++)
+    for (let j = i + 1; j < count; j++)
+      for (let k = j + 1; k < count; k++) if (suits(i, j, k)) found.push([i, j, k]);
+  return found;
+}
+
+test('each mood has trios on the demo’s shelf, and not most of them', () => {
+  for (const mood of OWN_MOODS) {
+    const found = triosOf(mood).length;
+    expect(found, mood.name).toBeGreaterThan(20);
+    expect(found, mood.name).toBeLessThan((count * (count - 1) * (count - 2)) / 6 / 4);
+  }
+});
+
+test('moods are what they are called (common practice)', () => {
+  expect(has('autumn', ['Gorse Deep', 'Kilnfire Deep', 'Hawberry Deep'])).toBe(true);
+  expect(has('autumn', ['Gorse Deep', 'Skerry Deep', 'Hawberry Deep'])).toBe(false);
+  expect(has('night', ['Skerry Deep', 'Tarn Deep', 'Sloe Deep'])).toBe(true);
+  expect(has('night', ['Gorse Pale', 'Tarn Deep', 'Sloe Deep'])).toBe(false);
+  expect(has('spring', ['Alder Pale', 'Thrift Pale', 'Weir Pale'])).toBe(true);
+  expect(has('spring', ['Alder Deep', 'Thrift Pale', 'Weir Pale'])).toBe(false);
+  expect(has('bright', ['Gorse Mid', 'Thrift Mid', 'Leat Mid'])).toBe(true);
+  expect(has('bright', ['Gorse Mid', 'Cobble Mid', 'Leat Mid'])).toBe(false);
+});
+
+describe('a mood of one’s own', () => {
+  const open: Mood = { id: 'mine', name: 'Mine', limits: {}, hues: [], needs: [], drab: true };
+
+  test('that asks nothing has every trio, and says so; each thing it asks leaves fewer', () => {
+    const all = triosOf(open).length;
+    expect(all).toBe((count * (count - 1) * (count - 2)) / 6);
+    expect(describeMood(open)).toBe('Asks nothing yet.');
+    for (const asks of [
+      { limits: { warmth: { min: 40 } } },
+      { limits: { contrast: { max: 20 } } },
+      { hues: HUE_SECTORS.slice(0, 4) },
+      { needs: [{ hues: ['green' as const], chroma: 20, count: 1 }] },
+      { drab: false },
+    ])
+      expect(triosOf({ ...open, ...asks }).length).toBeLessThan(all);
+  });
+
+  test('is read back in a sentence with all it asks', () => {
+    const mood: Mood = {
+      ...open,
+      limits: { dullest: { min: 20 }, lightness: { min: 40, max: 60 }, warmth: { max: -10 } },
+      hues: ['blue', 'violet'],
+      needs: [{ hues: ['blue'], chroma: 25, count: 2 }],
+      drab: false,
+    };
+    expect(describeMood(mood)).toBe(
+      'Liveliness of the dullest at least 20; mean lightness 40 to 60; warmth at most −10; every ink of blue, violet, or a grey; two of blue, chroma 25 and up; no brown, olive or grey.',
+    );
+  });
+});
