@@ -83,8 +83,28 @@ test('the shelf is searched by colour, filtered and sorted; twins and gaps are t
   await expect(page.locator('main')).toContainText('to nearly one colour on this card, as you count it');
   await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
   await expect(page.locator('main')).toContainText('nearly one colour on this card');
+});
+
+test('the gaps are a plane of real colours, and the ink that would add the most is told and wished for', async ({
+  page,
+}) => {
+  await openShelf(page);
   await page.getByText('Gaps', { exact: true }).click();
-  await expect(page.getByRole('table')).toContainText('empty');
+  await expect(page.getByRole('img', { name: /^A plane of hue and lightness with \d+ inks/ })).toBeVisible();
+  const next = page.getByRole('region', { name: 'Which ink next' });
+  const told = next.getByRole('listitem').filter({ hasText: /\d+ trios?$/ });
+  await expect(told.first()).toBeVisible();
+  const second = told.nth(1).getByRole('button');
+  const name = ((await second.textContent()) ?? '').replace(/\d+ trios?$/, '').trim();
+  await second.focus();
+  await page.keyboard.press('Enter');
+  const adds = page.getByRole('region', { name: `What ${name} would add` });
+  await expect(adds.getByRole('img')).toHaveCount(3);
+  await adds.getByRole('button', { name: 'Wish for it' }).click();
+  await expect(page.getByText(`${name} is on the shelf.`).first()).toBeVisible();
+  await page.getByText(/^Inks, \d+$/).click();
+  await page.getByText('wished for', { exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Inks' })).toContainText(name);
 });
 
 test('a table goes out, and a table comes in after a look at what it would do, with undo', async ({

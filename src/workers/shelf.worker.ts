@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Unit } from '../core/base/length';
 import { shareWith } from '../core/base/share';
+import { type NextInk, nextInks } from '../core/choose/search/nextInks';
 import { findTwins, nearestPairs } from '../core/choose/shelf/twins';
 import { FileError } from '../core/files/fileError';
 import { looksLikeGpl, rowsOfGpl } from '../core/files/gpl';
@@ -8,6 +9,7 @@ import { compareWithShelf, type InkImport } from '../core/files/inkImport';
 import { rowsOfCsv } from '../core/files/inksCsv';
 import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/make/cutting/cutPlan';
 import type { Piece } from '../core/make/cutting/pieces';
+import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
@@ -20,6 +22,9 @@ import { breathe } from './breathe';
 /** Rows compared before messages are let in. */
 const ROWS_A_TURN = 500;
 let newestReading = 0;
+/** How long the shelf is weighed before messages are let in, ms. */
+const SLICE = 40;
+let newestNext = 0;
 
 let lastResolved: ResolvedRecipe | undefined;
 /**
@@ -57,6 +62,32 @@ const door = {
   designContrast: onShared(designContrast),
   imagesSeen: onShared(imagesSeen),
   matsFor: onShared(matsFor),
+  /**
+   * Which ink next: what each candidate would add to the shelf. A newer question, or `stopNextInks`, ends it with null.
+   */
+  async nextInks(
+    owned: readonly Ink[],
+    candidates: readonly Ink[],
+    card: Card,
+    onProgress: (part: number) => void,
+  ): Promise<NextInk[] | null> {
+    const mine = ++newestNext;
+    const work = nextInks(owned, candidates, card);
+    let breathed = performance.now();
+    for (let now = work.next(); ; now = work.next()) {
+      if (now.done) return now.value;
+      if (performance.now() - breathed < SLICE) continue;
+      onProgress(now.value);
+      await breathe();
+      if (mine !== newestNext) return null;
+      breathed = performance.now();
+    }
+  },
+
+  stopNextInks(): void {
+    newestNext++;
+  },
+
   /**
    * Reads an ink table or a GPL palette against the shelf; an error class does not survive the way out, so it goes as
    * text. A newer reading ends it with null.

@@ -3,6 +3,7 @@ import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useDriedShelf } from '../../app/useDriedShelf';
+import { freeName } from '../../core/base/names';
 import { bareGround } from '../../core/engine/blend';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -100,7 +101,11 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           options={[
             { value: 'inks', label: `Inks, ${shelf.inks.length}` },
             { value: 'twins', label: 'Twins', hint: 'Inks that dry to nearly one colour' },
-            { value: 'gaps', label: 'Gaps', hint: 'Where the shelf is empty' },
+            {
+              value: 'gaps',
+              label: 'Gaps',
+              hint: 'Where the shelf is empty, and which ink would add the most',
+            },
           ]}
         />
         <div className="ml-auto flex items-center gap-2">
@@ -122,7 +127,17 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           Add an ink
         </Button>
       </PageHeader>
-      <ShelfSide side={side} shelf={shelf} card={card} onEdit={setEdited} onRemove={remove} />
+      <ShelfSide
+        side={side}
+        shelf={shelf}
+        card={card}
+        onEdit={setEdited}
+        onRemove={remove}
+        onWish={(ink) => {
+          const name = freeName(ink.name, new Set(shelf.inks.map((one) => one.name)));
+          void save({ ...ink, id: crypto.randomUUID(), name, family: name });
+        }}
+      />
       {edited && (
         <InkForm
           ink={edited === 'new' ? undefined : edited}
@@ -148,15 +163,16 @@ interface SideProps {
   readonly card: Card;
   readonly onEdit: (ink: Ink) => void;
   readonly onRemove: (ink: Ink) => void;
+  readonly onWish: (ink: Ink) => void;
 }
 
-function ShelfSide({ side, shelf, card, onEdit, onRemove }: SideProps) {
+function ShelfSide({ side, shelf, card, onEdit, onRemove, onWish }: SideProps) {
   const dried = useDriedShelf(
     shelf.inks,
     useMemo(() => bareGround(card), [card]),
   );
   if (side === 'twins') return <TwinsList dried={dried} onEdit={onEdit} onRemove={onRemove} />;
-  if (side === 'gaps') return <GapsPlane dried={dried} />;
+  if (side === 'gaps') return <GapsPlane inks={shelf.inks} dried={dried} card={card} onWish={onWish} />;
   return <FilteredInks inks={shelf.inks} dried={dried} onEdit={onEdit} onRemove={onRemove} />;
 }
 

@@ -1,3 +1,4 @@
+import { LadderPicture } from '../../app/panel/LadderPicture';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -5,7 +6,6 @@ import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
-import { TrioPicture } from './TrioCard';
 
 /** How many trios lie side by side at the most. */
 export const MAX_COMPARED = 6;
@@ -43,7 +43,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
           const names = trio.inks.map(({ name }) => name).join(', ');
           return (
             <li key={names} className="flex w-64 shrink-0 gap-3">
-              <TrioPicture inks={trio.inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
+              <LadderPicture inks={trio.inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
               <div className="min-w-0 space-y-1">
                 <p className="leading-snug font-semibold">{names}</p>
                 {trio.inks.slice(1).map((ink, i) => {

@@ -1,4 +1,5 @@
 import { useCallback, useMemo } from 'react';
+import { LadderPicture } from '../../app/panel/LadderPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession } from '../../app/session';
 import { trioKey } from '../../core/choose/search/query';
@@ -11,7 +12,6 @@ import type { KeptTrio } from '../../data/records';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
-import { TrioPicture } from './TrioCard';
 
 /** Puts a trio by, or takes it off again; both can be undone. */
 export function useKeep(card: Card) {
@@ -75,7 +75,7 @@ function KeptCard({ inks, card }: { readonly inks: readonly Ink[]; readonly card
   const names = inks.map(({ name }) => name).join(', ');
   return (
     <li className="flex flex-col bg-pane p-3">
-      <TrioPicture inks={inks} card={card} wetness={wetness} width={132} height={171} />
+      <LadderPicture inks={inks} card={card} wetness={wetness} width={132} height={171} />
       <p className="mt-2 font-semibold">{names}</p>
       <p className="text-small">{joints.map(({ headline }) => headline).join('; ')}</p>
       <p className="text-small text-mute">on {card.name}</p>

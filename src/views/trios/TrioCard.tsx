@@ -1,11 +1,9 @@
-import { memo, useMemo } from 'react';
-import { PanelPicture } from '../../app/panel/PanelPicture';
+import { memo } from 'react';
+import { LadderPicture } from '../../app/panel/LadderPicture';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
-import { setShares } from '../../core/recipe/editLadder';
-import { newRecipe } from '../../core/recipe/newRecipe';
 import { Button } from '../../ui/Button';
 
 const WIDTH = 132;
@@ -29,7 +27,7 @@ export const TrioCard = memo(function TrioCard(props: Props) {
   const names = inks.map(({ name }) => name).join(', ');
   return (
     <li className="flex flex-col bg-pane p-3">
-      <TrioPicture inks={inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
+      <LadderPicture inks={inks} card={card} wetness={wetness} width={WIDTH} height={HEIGHT} />
       <ul className="mt-2 font-semibold">
         {inks.map(({ id, name }) => (
           <li key={id}>{name}</li>
@@ -84,33 +82,3 @@ export const TrioCard = memo(function TrioCard(props: Props) {
     </li>
   );
 });
-
-interface PictureProps {
-  readonly inks: readonly Ink[];
-  readonly card: Card;
-  readonly wetness: Wetness;
-  /** Of the panel, from the top; equal where left out. */
-  readonly shares?: readonly number[] | undefined;
-  readonly width: number;
-  readonly height: number;
-}
-
-/** A panel of these inks from the top down. */
-export function TrioPicture({ inks, card, wetness, shares, width, height }: PictureProps) {
-  const names = inks.map(({ name }) => name).join(', ');
-  const resolved = useMemo(() => {
-    const equal = newRecipe(names, inks, card);
-    return { recipe: shares ? setShares(equal, shares) : equal, card, inks, passInks: [], designs: [] };
-  }, [names, inks, card, shares]);
-  return (
-    <div className="shadow-[0_1px_3px_#0006]" style={{ width, height }}>
-      <PanelPicture
-        resolved={resolved}
-        wetness={wetness}
-        width={width}
-        height={height}
-        label={`Panel of ${names}`}
-      />
-    </div>
-  );
-}

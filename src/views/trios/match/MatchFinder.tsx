@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import { LadderPicture } from '../../../app/panel/LadderPicture';
 import { usePicture } from '../../../app/sampling/usePicture';
 import { useAnswer } from '../../../app/useAnswer';
 import { useDriedShelf } from '../../../app/useDriedShelf';
@@ -17,7 +18,6 @@ import { Button } from '../../../ui/Button';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Segmented } from '../../../ui/Segmented';
 import { matcher } from '../../../workers/client';
-import { TrioPicture } from '../TrioCard';
 import { MarkedPicture } from './MarkedPicture';
 import { MatchRow } from './MatchRow';
 import { PasteColours } from './PasteColours';
@@ -178,7 +178,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
         })}
       </ol>
       <div className="mt-5 flex flex-wrap gap-5">
-        <TrioPicture {...{ card, wetness }} inks={ladder} shares={shares} width={152} height={197} />
+        <LadderPicture {...{ card, wetness }} inks={ladder} shares={shares} width={152} height={197} />
         <div className="min-w-40 flex-1 space-y-2">
           <h2 className="heading text-section">As a ladder</h2>
           <Segmented<LadderOrder>

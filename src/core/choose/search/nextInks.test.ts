@@ -1,0 +1,56 @@
+import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../../data/demo/inks';
+import { WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
+import { deltaE00 } from '../../materials/colour/difference';
+import type { Ink } from '../../materials/ink/ink';
+import { dryShelf } from '../../readings/driedShelf';
+import { inksOfGaps } from '../shelf/gaps';
+import { type NextInk, nextInks } from './nextInks';
+
+function weighed(owned: readonly Ink[], candidates: readonly Ink[]): { found: NextInk[]; parts: number[] } {
+  const work = nextInks(owned, candidates, WHITE_CARD);
+  const parts: number[] = [];
+  for (let now = work.next(); ; now = work.next()) {
+    if (now.done) return { found: now.value, parts };
+    parts.push(now.value);
+  }
+}
+const without = (family: string) => DEMO_INKS.filter((ink) => ink.family !== family);
+const wishedOf = (family: string) =>
+  DEMO_INKS.filter((ink) => ink.family === family).map((ink) => ({ ...ink, wished: true }));
+const gapsOf = (owned: readonly Ink[]) => inksOfGaps(dryShelf(owned, bareGround(WHITE_CARD)));
+
+describe('which ink next', () => {
+  test('a shelf that lost its only yellows is told a pale yellow first', () => {
+    const owned = without('Gorse');
+    const { found } = weighed(owned, [...wishedOf('Gorse'), ...gapsOf(owned)]);
+    expect(found[0]?.ink.name).toBe('Gorse Pale');
+    expect(found[0]?.best).toHaveLength(3);
+    for (const { best, ink, count } of found) {
+      expect(count).toBeGreaterThan(0);
+      for (const { inks } of best) expect(inks.map(({ id }) => id)).toContain(ink.id);
+    }
+  });
+
+  test('an ink that is owned already, or nearly, brings nothing', () => {
+    const twin = { ...(DEMO_INKS.find(({ id }) => id === 'leat-mid') as Ink), id: 'twin', wished: true };
+    expect(weighed(DEMO_INKS, [twin]).found).toEqual([]);
+  });
+
+  test('it tells how far it is, never back, and asks for two inks of one’s own', () => {
+    const { parts } = weighed(DEMO_INKS.slice(0, 20), gapsOf(DEMO_INKS.slice(0, 20)));
+    expect(parts).toEqual(parts.toSorted((p, q) => p - q));
+    expect(parts.at(-1)).toBeCloseTo(1, 6);
+    expect(weighed(DEMO_INKS.slice(0, 1), wishedOf('Leat')).found).toEqual([]);
+  });
+
+  test('empty places are wished-for inks that dry where nothing stands', () => {
+    const gaps = gapsOf(DEMO_INKS);
+    expect(gaps.length).toBeGreaterThan(5);
+    const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
+    for (const { lab } of dryShelf(gaps, bareGround(WHITE_CARD)))
+      expect(Math.min(...shelf.map((one) => deltaE00(one.lab, lab)))).toBeGreaterThan(1);
+    expect(gapsOf([...DEMO_INKS, ...gaps])).toHaveLength(0);
+  });
+});
