@@ -41,7 +41,11 @@ test('readings carry one rung an ink and one joint between, with lightness going
 
 test('spacing tells an even ladder, two rungs at one height and a missing rung', () => {
   expect(spacingOf([80, 55, 30]).description).toBe('Evenly spaced');
-  expect(spacingOf([30, 80, 55]).gaps).toEqual([25, 25]);
+  expect(spacingOf([30, 55, 80]).description).toBe('Evenly spaced');
+  expect(spacingOf([30, 80, 55])).toMatchObject({
+    gaps: [25, 25],
+    description: 'Evenly spaced; not from light to dark',
+  });
   expect(spacingOf([80, 78, 30]).description).toContain('one height');
   expect(spacingOf([85, 75, 25]).description).toContain('Room for a rung between rungs 2 and 3');
   expect(spacingOf([50, 49, 51]).description).toContain('hue alone');

@@ -14,14 +14,26 @@ const ONE_HEIGHT = 5;
 const MISSING = 2.5;
 const WIDE = 30;
 
-/** Spacing of rungs from their L*, in any order. Thresholds chosen by eye. */
+/** Spacing of rungs from their L*, in the order they lie. Thresholds chosen by eye. */
 export function spacingOf(lightness: readonly number[]): Spacing {
   const sorted = lightness.toSorted((p, q) => q - p);
   const gaps = sorted.slice(1).map((l, i) => (sorted[i] as number) - l);
   const widest = Math.max(...gaps);
   const narrowest = Math.min(...gaps);
   const evenness = widest === 0 ? 0 : narrowest / widest;
-  return { gaps, evenness, description: describe(gaps, widest, narrowest) };
+  const told = describe(gaps, widest, narrowest);
+  return {
+    gaps,
+    evenness,
+    description: isInOrder(lightness, sorted) ? told : `${told}; not from light to dark`,
+  };
+}
+
+/** Whether the rungs grow darker, or paler, all the way across the panel; those at one height may stand either way. */
+function isInOrder(lightness: readonly number[], sorted: readonly number[]): boolean {
+  const runs = (order: readonly number[]) =>
+    order.every((l, i) => Math.abs(l - (sorted[i] as number)) < ONE_HEIGHT);
+  return runs(lightness) || runs(lightness.toReversed());
 }
 
 function describe(gaps: readonly number[], widest: number, narrowest: number): string {

@@ -1,5 +1,6 @@
 import { LONGEST_NAME } from '../base/names';
 import type { Card } from '../materials/card/card';
+import { labOfHex } from '../materials/colour/hex';
 import { INK_DEPTHS, type Ink } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { shareEqually } from './editLadder';
@@ -27,17 +28,21 @@ export const newRecipe = (name: string, inks: readonly Ink[], card: Card): Recip
 const USUAL_RUNGS = 3;
 
 /**
- * What "New recipe" begins with: three depths of the first family that blends well, pale to dark, on the usual card, or
- * else the first inks there are; undefined where there are not two inks and a card.
+ * What "New recipe" begins with: three depths of the first family that has them and blends well, on the usual card, or
+ * else the first inks there are; pale to dark in any case. Undefined where there are not two inks and a card.
  */
 export function blankRecipe({ inks, cards }: Pick<Materials, 'inks' | 'cards'>): Recipe | undefined {
   const card = usualCard(cards);
   const blended = inks.filter(({ kind }) => INK_KINDS[kind].blends);
-  const family = blended.find(({ kind }) => kind === 'hybrid')?.family;
-  const depths = INK_DEPTHS.toReversed().flatMap(
-    (depth) => blended.find((ink) => ink.family === family && ink.depth === depth) ?? [],
-  );
-  const rungs = depths.length >= RUNG_LIMITS.min ? depths : blended.slice(0, USUAL_RUNGS);
+  const owned = blended.filter(({ wished }) => !wished);
+  const families = [...new Set(owned.filter(({ kind }) => kind === 'hybrid').map(({ family }) => family))];
+  const whole = families
+    .map((family) =>
+      INK_DEPTHS.flatMap((depth) => owned.find((ink) => ink.family === family && ink.depth === depth) ?? []),
+    )
+    .find((depths) => depths.length === INK_DEPTHS.length);
+  const chosen = whole ?? (owned.length >= RUNG_LIMITS.min ? owned : blended).slice(0, USUAL_RUNGS);
+  const rungs = chosen.toSorted((p, q) => labOfHex(q.overWhite).l - labOfHex(p.overWhite).l);
   return card && rungs.length >= RUNG_LIMITS.min ? newRecipe('New recipe', rungs, card) : undefined;
 }
 

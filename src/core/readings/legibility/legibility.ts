@@ -2,6 +2,7 @@ import { blendGround, solidColour } from '../../engine/blend';
 import { xyzOfSpectrum } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
 import { type Ink, isBare } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import { laidReflectance } from '../../materials/ink/laid';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { contrastOf } from './contrast';
@@ -38,7 +39,8 @@ const WHITE: Ink = {
 export function imageInks(resolved: ResolvedRecipe, shelf: readonly Ink[], impressions = 1): ImageInk[] {
   const ground = blendGround(resolved);
   const own = [...resolved.inks, ...resolved.passInks]
-    .filter((ink) => !isBare(ink))
+    // Detail black is offered as black; its own are those it is blended and coated with.
+    .filter((ink) => !isBare(ink) && INK_KINDS[ink.kind].blends)
     .map((ink) => ({ ink, l: solidColour(ink, ground).l }))
     .sort((p, q) => p.l - q.l);
   const black = shelf.find(({ kind, wished }) => kind === 'detail' && !wished) ?? BLACK;
