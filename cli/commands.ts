@@ -30,7 +30,7 @@ const USAGE = `Usage:
   npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet] [--run glow]
   npm run -s tint -- pdf FILE.json OUT.pdf [--paper A4] [--inches] [--school …] [--run …]
   npm run -s tint -- cut PLAN.json [--svg OUT] [--inches]
-  npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--json]
+  npm run -s tint -- trios SHELF.csv [--relation tonal] [--card white] [--top 20] [--with NAME …] [--mood autumn] [--json]
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
   npm run -s tint -- joints PAIRS.csv [--card white] [--json]
@@ -200,6 +200,7 @@ function parsed(args: string[]) {
         school: { type: 'string' },
         run: { type: 'string' },
         relation: { type: 'string', default: 'tonal' },
+        mood: { type: 'string' },
         card: { type: 'string', default: 'white' },
         top: { type: 'string', default: '20' },
         with: { type: 'string', multiple: true, default: [] },

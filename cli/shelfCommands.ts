@@ -7,6 +7,8 @@ import type { Pixels } from '../src/core/choose/photo/pixels';
 import { bridgeBetween } from '../src/core/choose/search/bridges';
 import type { FoldedTrio } from '../src/core/choose/search/foldTrios';
 import { describeTrio } from '../src/core/choose/search/foundTrio';
+import type { Mood } from '../src/core/choose/search/moods/mood';
+import { OWN_MOODS } from '../src/core/choose/search/moods/moods';
 import { dryInks, emptyPairTable, pairJudge } from '../src/core/choose/search/pairs/pairTable';
 import { NO_CONSTRAINTS, type TrioQuery } from '../src/core/choose/search/query';
 import type { Judged } from '../src/core/choose/search/relations/definition';
@@ -90,6 +92,14 @@ interface TrioOptions extends ShelfOptions {
   readonly relation: string;
   readonly top: string;
   readonly with: readonly string[];
+  readonly mood?: string | undefined;
+}
+
+/** A mood that comes with the application, by its name. */
+function moodNamed(name: string): Mood {
+  const mood = OWN_MOODS.find((one) => [one.id, one.name.toLowerCase()].includes(name.toLowerCase()));
+  if (!mood) throw new Mistake(`There is no mood "${name}": ${OWN_MOODS.map((one) => one.name).join(', ')}.`);
+  return mood;
 }
 
 /** Every trio of the table weighed by a relation, the best told, best first. */
@@ -102,10 +112,11 @@ export async function triosText(path: string | undefined, options: TrioOptions):
   const inks = await readShelf(path);
   const card = cardNamed(options.card);
   const judged = judge(inks, card);
+  const mood = options.mood === undefined ? undefined : moodNamed(options.mood);
   const mustContain = options.with.map((name) => inkNamed(inks, name).id);
   const query: TrioQuery = {
     relation,
-    constraints: { ...NO_CONSTRAINTS, mustContain },
+    constraints: { ...NO_CONSTRAINTS, mustContain, mood },
     sort: 'fit',
     seed: 1,
     keep: KEPT,

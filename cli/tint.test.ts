@@ -81,6 +81,8 @@ test('the shelf’s commands: trios with an ink asked for, a bridge, a picture m
   expect((await runTint(['match', shelf, picture, '--colours', '4'])).split('\n')).toHaveLength(4);
   await expect(runTint(['match', shelf, shelf])).rejects.toThrow(/not a picture/);
   await expect(runTint(['bridge', shelf, 'Gorse Mid', 'Nobody'])).rejects.toThrow('called "Nobody"');
+  expect(await runTint(['trios', shelf, '--mood', 'Night', '--top', '2'])).toMatch(/ trios fit\.\n +1\. /);
+  await expect(runTint(['trios', shelf, '--mood', 'Tuesday'])).rejects.toThrow(/Bright, Muted/);
   await expect(runTint(['trios', shelf, '--relation', 'friends'])).rejects.toThrow(/tonal, neighbours/);
   writeFileSync(shelf, 'name,over_white\nGorse,yellowish\n');
   await expect(runTint(['trios', shelf])).rejects.toThrow(/line 2: over_white "yellowish"/);

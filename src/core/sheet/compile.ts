@@ -53,11 +53,13 @@ export function compileSheet(
   const counted = countedAs ? (owned[countedAs] ?? {}) : {};
   const needs = pieces.flatMap(({ need }) => need ?? []);
   const uses = brushesFor(needs, counted);
-  const left = [...uses];
-  const done = [...pieces, check(setting, uses)].reduce<Desk>(
-    (desk, { need, job }) => job(desk, need ? left.shift() : undefined),
-    clearDesk(resolved.recipe),
-  );
+  const left = uses.values();
+  const done = [...pieces, check(setting, uses)].reduce<Desk>((desk, piece) => {
+    if (!piece.need) return piece.job(desk);
+    const { value: use } = left.next();
+    if (!use) throw new RangeError('a step needs a brush that was not shared out');
+    return piece.job(desk, use);
+  }, clearDesk(resolved.recipe));
   return {
     steps: [prepared(done, setting, uses), ...done.steps],
     workMinutes: done.worked,
@@ -77,8 +79,8 @@ function piecesOf(setting: Setting): Piece[] {
     job: (desk) => doLater({ ...desk, blended: true }, setting, ({ when }) => when === 'inked'),
   };
   const end: Piece = {
-    job: (desk, use) => {
-      const dried = dry('end', setting)(desk, use);
+    job: (desk) => {
+      const dried = dry('end', setting)(desk);
       return doLater(dried, setting, ({ when }) => when !== 'inked');
     },
   };

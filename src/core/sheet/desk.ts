@@ -89,11 +89,10 @@ export const clearDesk = (recipe: Recipe): Desk => ({
   things: new Set(),
 });
 
-/** One piece of the work: the brush it takes, and what the desk looks like once it is done. */
-export interface Piece {
-  readonly need?: BrushNeed;
-  readonly job: (desk: Desk, use: BrushUse | undefined) => Desk;
-}
+/** One piece of the work: what the desk looks like once it is done, with the brush it takes where it takes one. */
+export type Piece =
+  | { readonly need: BrushNeed; readonly job: (desk: Desk, use: BrushUse) => Desk }
+  | { readonly need?: undefined; readonly job: (desk: Desk) => Desk };
 
 type Told = Omit<Step, 'after' | 'stands' | 'note' | 'begins' | 'marks' | 'deeds' | 'needs'> &
   Partial<Pick<Step, 'marks' | 'deeds' | 'needs'>> & {

@@ -2,7 +2,7 @@ import { formatBare, formatLength } from '../base/length';
 import { curlOf } from '../materials/card/weight';
 import { type Ink, isBare } from '../materials/ink/ink';
 import type { Brush, BrushUse } from './brushes';
-import { addStep, type Desk, type LaidOut, type Piece, type Step } from './desk';
+import { addStep, clearDesk, type Desk, type LaidOut, type Piece, type Step } from './desk';
 import type { Setting } from './setting';
 
 /** How much larger a panel is cut whose edges will be fingered, mm all round; common practice. */
@@ -60,9 +60,9 @@ export function prepared(desk: Desk, setting: Setting, uses: readonly BrushUse[]
       { does: 'mark', on: 'panel', marks: words.given },
     ],
   };
-  const [made] = addStep({ ...desk, steps: [], clock: 0 }, setting.resolved, step).steps;
+  const [made] = addStep(clearDesk(resolved.recipe), resolved, step).steps;
   if (!made) throw new Error('a step was added and is not there');
-  return { ...made, after: untouchedOf(setting), stands: 'dry' };
+  return made;
 }
 
 /** How brushes and inks are called among the things laid out. */
@@ -77,13 +77,6 @@ const inksOf = ({ inks, passInks }: Setting['resolved']): Ink[] => [
 /** Blending drinks more ink than stamping: the pads of the ladder are looked at first. */
 const describeInk = (ink: Ink, ladder: readonly Ink[]): string =>
   ladder.some(({ id }) => id === ink.id) ? `${ink.name}, its pad juicy` : ink.name;
-
-const untouchedOf = ({ resolved: { recipe } }: Setting): Step['after'] => ({
-  laid: recipe.rungs.map(() => false),
-  blended: recipe.joints.map(() => false),
-  passes: 0,
-  placings: 0,
-});
 
 /** The dried panel against its picture, and the brushes washed. */
 export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({

@@ -24,19 +24,27 @@ export const onPanel = (setting: Setting): Laying => ({ on: 'panel', panel: sett
 /** The blend of a ladder, move by move. */
 export const ladderPieces = (setting: Setting, laying: Laying, isFirstOfAll: boolean): Piece[] =>
   planLadder(setting, layingOrder(setting.resolved)).map((move, i) =>
-    pieceOf[move.move](move as never, setting, laying, isFirstOfAll && i === 0),
+    pieceOf(move, setting, laying, isFirstOfAll && i === 0),
   );
 
 type MoveOf<Kind extends Move['move']> = Extract<Move, { readonly move: Kind }>;
 
-const pieceOf: {
-  readonly [Kind in Move['move']]: (
-    move: MoveOf<Kind>,
-    setting: Setting,
-    laying: Laying,
-    isFirst: boolean,
-  ) => Piece;
-} = { lay, wake, into, back, 'own half': ownHalf, brew };
+function pieceOf(move: Move, setting: Setting, laying: Laying, isFirst: boolean): Piece {
+  switch (move.move) {
+    case 'lay':
+      return lay(move, setting, laying, isFirst);
+    case 'brew':
+      return brew(move, setting, laying);
+    case 'wake':
+      return onJoin(move, wake(move, setting), setting, laying);
+    case 'into':
+      return onJoin(move, into(move, setting), setting, laying);
+    case 'back':
+      return onJoin(move, back(move, setting), setting, laying);
+    case 'own half':
+      return onJoin(move, ownHalf(move, setting), setting, laying);
+  }
+}
 
 /** A rung's ink, and its id in the ladder. */
 function inkAt({ resolved }: Setting, rung: number): Ink {
@@ -67,7 +75,6 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
   return {
     need: { inks: [ink], takes: 'new ink' },
     job: (desk, use) => {
-      if (!use) return desk;
       const { words, holds, pace } = setting;
       const taken = takeUp(use, [ink], setting, isFirst);
       const down = progressed(desk, laying, { laid: desk.progress.laid.with(rung, true) });
@@ -147,12 +154,11 @@ const sectionWords = ({ at, of }: Section): string => {
 };
 const sectionKey = ({ at, of }: Section): string => (of === 1 ? '' : ` ${at + 1}/${of}`);
 
-/** A step on one join with one brush: which ink, over which, and how. */
+/** A move of one ink over its join with another. */
+type JoinMove = MoveOf<'wake' | 'into' | 'back' | 'own half'>;
+
+/** What is done on a join, and how it is told. */
 interface JoinWork {
-  readonly rung: number;
-  readonly over: number;
-  readonly section: Section;
-  readonly minutes: number;
   readonly does: 'fade' | 'go back' | 'own half';
   readonly verb: string;
   readonly title: (name: string) => string;
@@ -162,13 +168,13 @@ interface JoinWork {
   readonly blends: boolean;
 }
 
-function onJoin(work: JoinWork, setting: Setting, laying: Laying): Piece {
-  const { rung, over, section, minutes, does, blends } = work;
+function onJoin(move: JoinMove, work: JoinWork, setting: Setting, laying: Laying): Piece {
+  const { rung, over, section, minutes } = move;
+  const { does, blends } = work;
   const ink = inkAt(setting, rung);
   return {
     need: { inks: [ink], takes: 'what it holds' },
     job: (desk, use) => {
-      if (!use) return desk;
       const taken = takeBack(use, ink, setting);
       const isJoint = Math.abs(rung - over) === 1;
       const joint = Math.min(rung, over);
@@ -206,102 +212,50 @@ function onJoin(work: JoinWork, setting: Setting, laying: Laying): Piece {
 const isLast = ({ at, of }: Section): boolean => at === of - 1;
 
 /** Back with one ink over its join with another. */
-function back({ rung, over, section, minutes }: MoveOf<'back'>, setting: Setting, laying: Laying): Piece {
-  const { words, strokes } = setting;
-  return onJoin(
-    {
-      rung,
-      over,
-      section,
-      minutes,
-      does: 'go back',
-      verb: 'back',
-      title: (name) => `Back with ${name}`,
-      work: `Over the join with ${inkAt(setting, over).name}, ${words.join(rung, over)}${sectionWords(section)}, until no line is left.`,
-      care: [
-        `${capitalised(strokes.goingBack)}, while ${inkAt(setting, over).name} is wet (about ${describeMinutes(openMinutes(setting, over))}).`,
-      ],
-      blends: isLast(section),
-    },
-    setting,
-    laying,
-  );
-}
+const back = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => ({
+  does: 'go back',
+  verb: 'back',
+  title: (name) => `Back with ${name}`,
+  work: `Over the join with ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}, until no line is left.`,
+  care: [
+    `${capitalised(setting.strokes.goingBack)}, while ${inkAt(setting, over).name} is wet (about ${describeMinutes(openMinutes(setting, over))}).`,
+  ],
+  blends: isLast(section),
+});
 
 /** Its own fade once more, since it will have dried before the next ink comes to it. */
-function wake(
-  { rung, over, section, minutes, extent }: MoveOf<'wake'>,
-  setting: Setting,
-  laying: Laying,
-): Piece {
-  const { words, strokes } = setting;
-  return onJoin(
-    {
-      rung,
-      over,
-      section,
-      minutes,
-      does: 'fade',
-      verb: 'wake',
-      title: (name) => `Wake ${name}`,
-      work: `${
-        extent === 'edge'
-          ? `Soften its edge again, ${words.ownHalf(rung, over)}`
-          : `Draw its own fade toward ${inkAt(setting, over).name} out again, ${words.join(rung, over)}`
-      }${sectionWords(section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
-      care: [`${capitalised(strokes.goingBack)}, from the solid part outward; then straight on.`],
-      blends: false,
-    },
-    setting,
-    laying,
-  );
-}
+const wake = ({ rung, over, section, extent }: MoveOf<'wake'>, setting: Setting): JoinWork => ({
+  does: 'fade',
+  verb: 'wake',
+  title: (name) => `Wake ${name}`,
+  work: `${
+    extent === 'edge'
+      ? `Soften its edge again, ${setting.words.ownHalf(rung, over)}`
+      : `Draw its own fade toward ${inkAt(setting, over).name} out again, ${setting.words.join(rung, over)}`
+  }${sectionWords(section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
+  care: [`${capitalised(setting.strokes.goingBack)}, from the solid part outward; then straight on.`],
+  blends: false,
+});
 
 /** The newer ink into a join that is worked by itself. */
-function into({ rung, over, section, minutes }: MoveOf<'into'>, setting: Setting, laying: Laying): Piece {
-  const { words } = setting;
-  return onJoin(
-    {
-      rung,
-      over,
-      section,
-      minutes,
-      does: 'fade',
-      verb: 'into',
-      title: (name) => `${name} into ${inkAt(setting, over).name}`,
-      work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${words.join(rung, over)}${sectionWords(section)}.`,
-      care: ['Fade by lifting pressure.'],
-      blends: false,
-    },
-    setting,
-    laying,
-  );
-}
+const into = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => ({
+  does: 'fade',
+  verb: 'into',
+  title: (name) => `${name} into ${inkAt(setting, over).name}`,
+  work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}.`,
+  care: ['Fade by lifting pressure.'],
+  blends: false,
+});
 
 /** An end back into its own half of a strip whose middle was brewed. */
-function ownHalf(
-  { rung, over, section, minutes }: MoveOf<'own half'>,
-  setting: Setting,
-  laying: Laying,
-): Piece {
-  const { words, strokes } = setting;
-  return onJoin(
-    {
-      rung,
-      over,
-      section,
-      minutes,
-      does: 'own half',
-      verb: 'back',
-      title: (name) => `Back with ${name}`,
-      work: `Into its own half only, ${words.ownHalf(rung, over)}${sectionWords(section)}, until no line is left.`,
-      care: [`${capitalised(strokes.goingBack)}, fading to nothing at the middle.`],
-      blends: isLast(section),
-    },
-    setting,
-    laying,
-  );
-}
+const ownHalf = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => ({
+  does: 'own half',
+  verb: 'back',
+  title: (name) => `Back with ${name}`,
+  work: `Into its own half only, ${setting.words.ownHalf(rung, over)}${sectionWords(section)}, until no line is left.`,
+  care: [`${capitalised(setting.strokes.goingBack)}, fading to nothing at the middle.`],
+  blends: isLast(section),
+});
 
 /** The middle of two ends, mixed on one brush, as one mix or a slope of several. */
 function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Setting, laying: Laying): Piece {
@@ -310,7 +264,6 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
   return {
     need: { inks, takes: 'new ink' },
     job: (desk, use) => {
-      if (!use) return desk;
       const { words, pace, tool } = setting;
       const taken = takeUp(use, inks, setting, false);
       const [p, q] = inks as [Ink, Ink];

@@ -1,6 +1,5 @@
 import { INK_KINDS } from '../materials/ink/kinds';
 import { type BrewMix, brewSlope } from '../readings/joints/brew';
-import { inkExtents } from '../recipe/recipe';
 import type { Setting } from './setting';
 import type { Minutes } from './times';
 
@@ -27,14 +26,7 @@ export type Move =
       readonly minutes: Minutes;
     }
   | {
-      readonly move: 'into' | 'back';
-      readonly rung: number;
-      readonly over: number;
-      readonly section: Section;
-      readonly minutes: Minutes;
-    }
-  | {
-      readonly move: 'own half';
+      readonly move: 'into' | 'back' | 'own half';
       readonly rung: number;
       readonly over: number;
       readonly section: Section;
@@ -63,7 +55,7 @@ const WAKING = 0.5;
 const SPARE = 0.1;
 
 /** Minutes of wet work on one rung. */
-interface Laying {
+interface RungMinutes {
   readonly solid: Minutes;
   /** Of its fade toward each neighbour. */
   readonly fade: (toward: number) => Minutes;
@@ -191,7 +183,7 @@ class Clock {
 
   /** Solid and all its fades in one go, then back with each neighbour that is down. */
   layWhole(rung: number, down: readonly number[], later: readonly number[]): void {
-    const { solid, fade } = layingOf(this.setting, rung);
+    const { solid, fade } = minutesOf(this.setting, rung);
     const fades = [...down, ...later].map((toward) => ({ toward, minutes: fade(toward) }));
     this.wipeMat();
     let at = this.now + solid;
@@ -205,7 +197,7 @@ class Clock {
   }
 
   laySolid(rung: number, later: readonly number[], extent: 'solid' | 'to the middle' = 'solid'): void {
-    const { solid, fade } = layingOf(this.setting, rung);
+    const { solid, fade } = minutesOf(this.setting, rung);
     // An end that stops at the middle's strip keeps a soft edge there, and has no fade to lay.
     const fades = (extent === 'to the middle' ? [] : later).map((toward) => ({
       toward,
@@ -223,7 +215,7 @@ class Clock {
   }
 
   into(rung: number, over: number, section: Section): void {
-    const minutes = layingOf(this.setting, rung).fade(over) / section.of;
+    const minutes = minutesOf(this.setting, rung).fade(over) / section.of;
     if (!this.isOpen(over, rung, this.now)) this.late = true;
     this.add({ move: 'into', rung, over, section, minutes });
     this.wetAt.set(keyOf(rung, over), this.now);
@@ -249,7 +241,7 @@ class Clock {
   /** Minutes that loading and laying the mixes of a strip takes. */
   brewing(first: number, last: number, mixes: readonly BrewMix[], sections: number): Minutes {
     const { pace } = this.setting;
-    const strip = layingOf(this.setting, first).fade(last) + layingOf(this.setting, last).fade(first);
+    const strip = minutesOf(this.setting, first).fade(last) + minutesOf(this.setting, last).fade(first);
     return pace.brew * mixes.length + strip / sections;
   }
 
@@ -261,7 +253,7 @@ class Clock {
 
   /** Minutes from now until a rung that is laid whole comes into its first join. */
   reachesJoinIn(rung: number): Minutes {
-    return layingOf(this.setting, rung).solid;
+    return minutesOf(this.setting, rung).solid;
   }
 
   /** Whether a rung's fade toward another will still be open in so many minutes. */
@@ -298,13 +290,12 @@ export const openMinutes = ({ resolved, opens }: Setting, rung: number): Minutes
 };
 
 /** How the minutes a rung takes fall to its solid part and to its fades: by what lies where. */
-function layingOf(setting: Setting, rung: number): Laying {
-  const { pace, larger, words, neighbours } = setting;
-  const meets = neighbours.filter((pair) => pair.includes(rung)).length;
+function minutesOf(setting: Setting, rung: number): RungMinutes {
+  const { pace, larger, words } = setting;
   const parts = fadeParts(setting, rung);
   // A usual band is a third of a usual panel.
   const whole = pace.layBand * larger.over(3 * (words.areas[rung] ?? 0));
-  const fading = meets === 0 ? 0 : parts.reduce((sum, { part }) => sum + part, 0);
+  const fading = parts.reduce((sum, { part }) => sum + part, 0);
   return {
     solid: whole * (1 - fading),
     fade: (toward) => whole * (parts.find((one) => one.toward === toward)?.part ?? 0),
@@ -315,16 +306,11 @@ function layingOf(setting: Setting, rung: number): Laying {
 const PATCH_FADE = 0.5;
 
 /** What part of a rung's own ground its fade toward each neighbour takes. */
-function fadeParts({ resolved: { recipe }, neighbours, words }: Setting, rung: number) {
+function fadeParts({ neighbours, words }: Setting, rung: number) {
   const toward = neighbours.filter((pair) => pair.includes(rung)).map(([p, q]) => (p === rung ? q : p));
-  if (!words.extent(rung))
-    return toward.map((other) => ({ toward: other, part: PATCH_FADE / toward.length }));
-  const { from, solidFrom, solidTo, to } = inkExtents(recipe)[rung] ?? {
-    from: 0,
-    solidFrom: 0,
-    solidTo: 1,
-    to: 1,
-  };
+  const extent = words.extent(rung);
+  if (!extent) return toward.map((other) => ({ toward: other, part: PATCH_FADE / toward.length }));
+  const { from, solidFrom, solidTo, to } = extent;
   // Half of a fade's length is what its ink would cover solid.
   const [before, after] = [(solidFrom - from) / 2, (to - solidTo) / 2];
   const whole = Math.max(solidTo - solidFrom + before + after, Number.EPSILON);

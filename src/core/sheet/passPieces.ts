@@ -12,14 +12,14 @@ import type { BrushUse } from './brushes';
 import type { Deed } from './deeds';
 import { addStep, type Desk, type Pending, type Piece, takeUp } from './desk';
 import { ladderPieces } from './ladderPieces';
-import { schoolOf } from './schoolChoice';
+import { schoolIdOf } from './schoolChoice';
 import { type Setting, settingOf } from './setting';
 import { describeMinutes, USUAL_PACE } from './times';
 
 /** Waits until whatever is wet has dried, with what is to be done before that and what only after. */
 export const dry =
-  (when: string, setting: Setting): Piece['job'] =>
-  (desk) => {
+  (when: string, setting: Setting) =>
+  (desk: Desk): Desk => {
     const wet = desk.wet.filter((ink) => !isBare(ink));
     const ready = desk.blended ? doLater(desk, setting, ({ when: due }) => due === 'blended') : desk;
     const [first, ...others] = wet;
@@ -78,7 +78,7 @@ export function passPieces(pass: Pass, place: number, setting: Setting): Piece[]
   const steps = kind.steps(contexts, unit);
   const before: Piece = {
     job: (desk) => {
-      if (kind.needsDry) return dry(`before ${pass.id}`, setting)(desk, undefined);
+      if (kind.needsDry) return dry(`before ${pass.id}`, setting)(desk);
       return kind.sets && desk.blended ? doLater(desk, setting, ({ when }) => when === 'blended') : desk;
     },
   };
@@ -136,7 +136,7 @@ function stripSetting({ resolved, unit, pace }: Setting, size: Size): Setting {
     panel: size,
     run: STRAIGHT,
     passes: [],
-    school: schoolOf(resolved).id as Recipe['school'],
+    school: schoolIdOf(resolved),
     joints: recipe.joints.map(({ width }) => ({ width: width * scale })),
   });
   const { alsoOn: _, ...alone } = resolved;
@@ -170,30 +170,30 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
   const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
   const farther = fartherThanUsual(contexts[Math.max(placing, 0)]);
   const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
-  return {
-    ...(ink && kind.ink !== 'stamped' ? { need: { inks: [ink], takes: 'new ink' as const } } : {}),
-    job: (desk, use) => {
-      const laid: Desk = {
-        ...desk,
-        wet: at === 0 ? wetAfterPass(resolved, pass, desk.wet) : desk.wet,
-        // Where each placing is a step the picture grows with them; else it is there after the first that is seen.
-        progress: !deedsOf(step).some((deed) => SEEN.has(deed))
-          ? desk.progress
-          : placing < 0 || isLast
-            ? { ...desk.progress, passes: place + 1, placings: 0 }
-            : { ...desk.progress, placings: placing + 1 },
-      };
-      return addPassStep(laid, setting, {
-        pass: pass.id,
-        step,
-        key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
-        ...(ink ? { ink } : {}),
-        ...(use ? { use } : {}),
-        ...(farther === undefined ? {} : { covers: farther }),
-        traces: step.waits ? [] : placing < 0 ? traces.flat() : (traces[placing] ?? []),
-      });
-    },
+  const job = (desk: Desk, use?: BrushUse): Desk => {
+    const laid: Desk = {
+      ...desk,
+      wet: at === 0 ? wetAfterPass(resolved, pass, desk.wet) : desk.wet,
+      // Where each placing is a step the picture grows with them; else it is there after the first that is seen.
+      progress: !deedsOf(step).some((deed) => SEEN.has(deed))
+        ? desk.progress
+        : placing < 0 || isLast
+          ? { ...desk.progress, passes: place + 1, placings: 0 }
+          : { ...desk.progress, placings: placing + 1 },
+    };
+    return addPassStep(laid, setting, {
+      pass: pass.id,
+      step,
+      key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
+      ...(ink ? { ink } : {}),
+      ...(use ? { use } : {}),
+      ...(farther === undefined ? {} : { covers: farther }),
+      traces: step.waits ? [] : placing < 0 ? traces.flat() : (traces[placing] ?? []),
+    });
   };
+  return ink && kind.ink !== 'stamped'
+    ? { need: { inks: [ink], takes: 'new ink' }, job }
+    : { job: (desk) => job(desk) };
 }
 
 /** A design of this size across takes the minutes that a step tells; a smaller one at least, a larger at most, these parts. */

@@ -46,9 +46,12 @@ export function suggestSchool(resolved: ResolvedRecipe): { readonly id: SchoolId
   };
 }
 
+/** The id of the school a recipe is laid by. */
+export const schoolIdOf = (resolved: ResolvedRecipe): SchoolId =>
+  resolved.recipe.school === 'suggested' ? suggestSchool(resolved).id : resolved.recipe.school;
+
 /** The school a recipe is laid by. */
-export const schoolOf = (resolved: ResolvedRecipe): School =>
-  SCHOOLS[resolved.recipe.school === 'suggested' ? suggestSchool(resolved).id : resolved.recipe.school];
+export const schoolOf = (resolved: ResolvedRecipe): School => SCHOOLS[schoolIdOf(resolved)];
 
 /** Rung indices in the order they are laid; bare card is not laid. */
 export const layingOrder = (resolved: ResolvedRecipe): number[] =>

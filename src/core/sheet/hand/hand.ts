@@ -201,7 +201,8 @@ class Hand {
       this.matHolds.length === 0 || same(this.matHolds, inks) || load === 'touch',
       `The mat is still wet with ${namesOf(this.matHolds)}.`,
     );
-    this.matHolds = inks;
+    // A touch is taken from the pad itself.
+    if (load === 'full') this.matHolds = inks;
     this.brushes.set(letter, { set, inks, charge: load });
   }
 
