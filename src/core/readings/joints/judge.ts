@@ -19,8 +19,12 @@ const WIDE = 0.15;
 /** It differs from both rungs by at least this, CIEDE2000. */
 const APART = 8;
 
-const isDull = (l: number, c: number, h: number, weaker: number): boolean =>
-  c < DULL * weaker && (h >= DISLIKED.from || h <= (l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to));
+/** @param c  the colour's chroma; its hue is asked for only where that is low */
+function isDull(lab: Lab, c: number, weaker: number): boolean {
+  if (c >= DULL * weaker) return false;
+  const h = hueDegrees(lab);
+  return h >= DISLIKED.from || h <= (lab.l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to);
+}
 
 /** Where a joint is at its dullest: the station, and whether it is mud there; −1 where it nowhere dulls. */
 export interface Dullness {
@@ -46,7 +50,7 @@ export function findDullness(labs: readonly Lab[], into: Dullness): void {
   for (let i = 1; i < last; i++) {
     const lab = labs[i] as Lab;
     const c = chroma(lab);
-    const dull = isDull(lab.l, c, hueDegrees(lab), weaker);
+    const dull = isDull(lab, c, weaker);
     if (dull && before) {
       if (chromaBefore < least) {
         least = chromaBefore;

@@ -85,12 +85,7 @@ function readNewColours(
     if (c < dullest) dullest = c;
     const noun = nouns[i];
     const isNamedAnew = noun !== nouns[0] && noun !== nouns[STATIONS - 1];
-    const hue = hueDegrees(lab);
-    const couldBeLive =
-      c > LIVELY &&
-      muddyNoun[noun] === 0 &&
-      hueApart(hue, firstHue) > HUE_APART &&
-      hueApart(hue, lastHue) > HUE_APART;
+    const couldBeLive = c > LIVELY && muddyNoun[noun] === 0 && isOffBoth(hueDegrees(lab), firstHue, lastHue);
     // Differences are dear, and most stations are like a rung in name and in hue.
     const off = isNamedAnew || couldBeLive ? Math.min(deltaE00(lab, first), deltaE00(lab, last)) : 0;
     into.fromRungs[i] = off;
@@ -107,6 +102,9 @@ function readNewColours(
   into.newHue = count > 0 ? hueDegrees(mean) : 0;
   into.newChroma = chroma(mean);
 }
+
+const isOffBoth = (hue: number, one: number, other: number): boolean =>
+  hueApart(hue, one) > HUE_APART && hueApart(hue, other) > HUE_APART;
 
 /** Mean distance of the way off the straight line between its ends, in lengths of that line, toward rising hue. */
 function bowOf(labs: readonly Lab[]): number {

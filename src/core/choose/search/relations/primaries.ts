@@ -29,17 +29,21 @@ export const primaries = defineRelation({
   anyMiddle: true,
   middleAtMost: 7,
   shares: [0.32, 0.36, 0.32],
-  scorer:
-    ({ dried: { hue, chroma, lightness }, pairs }) =>
-    (first, middle, last) => {
-      if (!isWithin(hue[middle], YELLOW) || chroma[middle] < YELLOW.chroma) return 0;
-      if (lightness[middle] < Math.max(YELLOW.lightness, lightness[first], lightness[last])) return 0;
-      const isRed = (ink: number) => isWithin(hue[ink], RED) && chroma[ink] > RED.chroma;
-      const isBlue = (ink: number) => isWithin(hue[ink], BLUE) && chroma[ink] > BLUE.chroma;
-      const red = isRed(first) ? first : last;
+  scorer: ({ dried: { hue, chroma, lightness }, pairs }) => {
+    const { count, verdict, live, newHue } = pairs;
+    const flags = (is: (ink: number) => boolean) => Uint8Array.from(hue, (_, ink) => (is(ink) ? 1 : 0));
+    const yellows = flags(
+      (ink) =>
+        isWithin(hue[ink], YELLOW) && chroma[ink] >= YELLOW.chroma && lightness[ink] >= YELLOW.lightness,
+    );
+    const reds = flags((ink) => isWithin(hue[ink], RED) && chroma[ink] > RED.chroma);
+    const blues = flags((ink) => isWithin(hue[ink], BLUE) && chroma[ink] > BLUE.chroma);
+    return (first, middle, last) => {
+      if (yellows[middle] === 0) return 0;
+      const red = reds[first] === 1 ? first : last;
       const blue = red === first ? last : first;
-      if (!isRed(red) || !isBlue(blue)) return 0;
-      const { count, verdict, live, newHue } = pairs;
+      if (reds[red] === 0 || blues[blue] === 0) return 0;
+      if (lightness[middle] < Math.max(lightness[first], lightness[last])) return 0;
       const a = red * count + middle;
       const b = middle * count + blue;
       if (verdict[a] === MUD || verdict[b] === MUD) return 0;
@@ -62,7 +66,8 @@ export const primaries = defineRelation({
         fall(((hue[red] + 180) % 360) - 180 - 15, 35) *
         fall(hue[blue] - 245, 40)
       );
-    },
+    };
+  },
   tell: () =>
     'Orange, green and violet appear where they meet; the yellow is palest, so it has a little more room.',
 });
