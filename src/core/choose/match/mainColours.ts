@@ -31,13 +31,7 @@ const CANDIDATES = 12;
  */
 export function mainColours(pixels: Pixels, count: number): MainColour[] {
   const { points, places } = sampled(pixels);
-  const distinct = new Set(points.map((point) => point.map(Math.round).join(' '))).size;
-  const { centroids } = kmeans(points, Math.min(count, distinct), {
-    seed: SEED,
-    maxIterations: 60,
-    tolerance: 1e-3,
-  });
-  const centres = withEyeCatcher(centroids, points, count);
+  const centres = centresOf(points, count);
   const nearest = points.map((point) => nearestCentre(point, centres));
   return centres
     .map((centre, cluster) => {
@@ -54,12 +48,9 @@ const CATCHES = { off: 30, chroma: 30, part: 0.002 } as const;
 /** Points so near to each other in CIE Lab are of one eye-catcher. */
 const ONE_CATCHER = 20;
 
-/** The centres, with that of a small lively colour in place of the one that is missed the least. */
-function withEyeCatcher(
-  centres: readonly number[][],
-  points: readonly number[][],
-  count: number,
-): number[][] {
+/** The main colours: by area, and with one less of those where a small lively one catches the eye. */
+function centresOf(points: readonly number[][], count: number): number[][] {
+  const centres = clustered(points, count);
   const catching = points.filter(
     (point) =>
       Math.hypot(point[1] as number, point[2] as number) >= CATCHES.chroma &&
@@ -69,16 +60,24 @@ function withEyeCatcher(
     .filter((_, i) => i % Math.ceil(catching.length / MAX_TRIED) === 0)
     .map((seed) => catching.filter((point) => apart(point, seed) < ONE_CATCHER))
     .toSorted((p, q) => q.length - p.length);
-  if (!most || most.length < CATCHES.part * points.length) return [...centres];
+  if (!most || most.length < CATCHES.part * points.length) return centres;
   const centre = [0, 1, 2].map(
     (k) => most.reduce((sum, point) => sum + (point[k] as number), 0) / most.length,
   );
-  if (centres.length < count) return [...centres, centre];
-  const missed = centres.map((one) =>
-    Math.min(...centres.filter((other) => other !== one).map((other) => apart(one, other))),
-  );
-  const least = missed.indexOf(Math.min(...missed));
-  return centres.map((one, i) => (i === least ? centre : one));
+  const others = new Set(most);
+  return [
+    ...clustered(
+      points.filter((point) => !others.has(point)),
+      count - 1,
+    ),
+    centre,
+  ];
+}
+
+function clustered(points: readonly number[][], count: number): number[][] {
+  const distinct = new Set(points.map((point) => point.map(Math.round).join(' '))).size;
+  return kmeans([...points], Math.min(count, distinct), { seed: SEED, maxIterations: 60, tolerance: 1e-3 })
+    .centroids;
 }
 
 /** Eye-catching points from which a cluster is tried. */

@@ -191,11 +191,13 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
             ]}
           />
           {pixels && (
-            <Checkbox
-              label="Shares as in the picture"
-              checked={asPicture}
-              onChange={({ target }) => setAsPicture(target.checked)}
-            />
+            <p>
+              <Checkbox
+                label="Shares as in the picture"
+                checked={asPicture}
+                onChange={({ target }) => setAsPicture(target.checked)}
+              />
+            </p>
           )}
           <p>
             {ladder.map(({ name }, i) => (shares ? `${name} ${percentOf(shares[i] ?? 0)}` : name)).join(', ')}

@@ -46,7 +46,7 @@ export const OWN_MOODS: readonly Mood[] = [
   },
   {
     id: 'spring',
-    name: 'Spring',
+    name: 'Springtime',
     limits: {
       darkest: { min: 64 },
       lightness: { min: 71 },
