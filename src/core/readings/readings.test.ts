@@ -19,6 +19,16 @@ test('on smooth white every ink shows; the same dyes vanish on black (common pra
   expect(onBlack.joints.map(({ headline }) => headline)).toEqual(['Lost on this card', 'Lost on this card']);
 });
 
+test('a hybrid blend on bare black is told as sunk or faint, never as a finished panel (common practice)', () => {
+  const hybrids = [ink('pale', '#9fc0da'), ink('mid', '#0084bf'), ink('deep', '#005487')];
+  for (const { headline, reason } of readingsOf(resolvedOf(hybrids, BLACK_CARD)).joints) {
+    expect(headline).toMatch(/, sunk$|^Faint on this card$/);
+    expect(reason).toContain('white base');
+  }
+  for (const { headline } of readingsOf(resolvedOf(hybrids)).joints)
+    expect(headline).not.toMatch(/sunk|Faint/);
+});
+
 test('pigment still shows on black (common practice)', () => {
   const onBlack = readingsOf(
     resolvedOf(

@@ -1,6 +1,6 @@
 import { type BlendGround, bareGround, blendGround, groundReflectance, solidColour } from '../engine/blend';
 import { deltaE00 } from '../materials/colour/difference';
-import { type Hex, hexOfLab } from '../materials/colour/hex';
+import { type Hex, hexOfLab, labOfHex } from '../materials/colour/hex';
 import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../materials/colour/lab';
 import { type ColourName, nameColour } from '../materials/colour/names';
 import { type Ink, isBare } from '../materials/ink/ink';
@@ -65,6 +65,24 @@ const FAINT = {
   reason: 'Both inks stay tints of the card, and so does their joint: a white base under them brings it out.',
 };
 
+/** A ground darker than this, L*, takes colour from what lies on it; an ink has sunk that keeps less than this part of its chroma. By eye. */
+const DARK_GROUND = 40;
+const SUNK = 0.65;
+const SUNK_REASON = 'Both lose much of their colour to the card: a white base under them keeps it.';
+
+/** What becomes of a joint, and what the ground does to it. */
+function describeJoint(verdict: Verdict, rungs: readonly [RungReading, RungReading], ground: Lab) {
+  if (rungs.every(({ presence }) => presence === 'vanishes')) return LOST;
+  if (rungs.every(({ presence }) => presence !== 'shows')) return FAINT;
+  const { headline, reason } = describeVerdict(verdict);
+  const isSunk =
+    ground.l < DARK_GROUND &&
+    rungs.every((rung) => rung.chroma < SUNK * chroma(labOfHex(rung.ink.overWhite)));
+  return isSunk
+    ? { headline: `${headline}, sunk`, reason: `${reason} ${SUNK_REASON}` }
+    : { headline, reason };
+}
+
 /**
  * Reads inks in rung order on a card. Pure; a few milliseconds for five rungs.
  *
@@ -78,7 +96,7 @@ export function readingsOf(
   const rungs = inks.map((ink) => readRung(ink, on, ground));
   const joints = rungs.slice(1).flatMap((second, i) => {
     const first = rungs[i];
-    return first ? [readJoint(first, second, on)] : [];
+    return first ? [readJoint(first, second, on, ground)] : [];
   });
   return { ground, rungs, joints, spacing: spacingOf(rungs.map(({ lab }) => lab.l)) };
 }
@@ -101,17 +119,15 @@ function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
   };
 }
 
-function readJoint(first: RungReading, second: RungReading, on: BlendGround): JointReading {
+function readJoint(first: RungReading, second: RungReading, on: BlendGround, ground: Lab): JointReading {
   const stations = walkJoint(first.ink, second.ink, on);
   const verdict = judgeJoint(stations, walkOnWhite(first.ink, second.ink, on, stations));
-  const lost = first.presence === 'vanishes' && second.presence === 'vanishes';
-  const faint = first.presence !== 'shows' && second.presence !== 'shows';
   return {
     stations,
     strip: stations.map(({ lab }) => hexOfLab(lab)),
     onTheWay: namesOnTheWay(stations),
     verdict,
-    ...(lost ? LOST : faint ? FAINT : describeVerdict(verdict)),
+    ...describeJoint(verdict, [first, second], ground),
     lightnessStep: second.lab.l - first.lab.l,
     difference: deltaE00(first.lab, second.lab),
   };
