@@ -14,7 +14,9 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await page.goto('/shelf');
   await expect(page.locator('main')).toContainText('The shelf is empty');
   await page.getByText('Gaps', { exact: true }).click();
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Which ink next' })).toContainText(
+    'It takes two inks of your own',
+  );
   await page.goto('/trios');
   await expect(page.getByText('There is no ink to choose from')).toBeVisible();
   await page.goto('/recipes');

@@ -279,7 +279,9 @@ test('the loupe reads under a resist and beside it; states with other passes are
   await page.getByRole('checkbox', { name: 'Greeting strip on' }).uncheck();
   await page.getByLabel('Card', { exact: true }).selectOption({ label: 'mist grey 270 g/m²' });
   await versions();
-  for (const box of await page.getByRole('checkbox', { name: 'compare' }).all()) await box.check();
+  const boxes = page.getByRole('checkbox', { name: 'compare' });
+  await expect(boxes).toHaveCount(2);
+  for (const box of await boxes.all()) await box.check();
   const comparison = page.getByRole('region', { name: 'Comparison' });
   await expect(comparison).toContainText('Clear resist: Design: Reeds → Glaze drips');
   await expect(comparison).toContainText('Greeting strip: off → laid');

@@ -260,7 +260,9 @@ test('versions are named, compared by a wipe line and gone back to', async ({ pa
   await page.getByRole('button', { name: 'Close' }).click();
   await run(page, 'Glow').click();
   await open();
-  for (const box of await page.getByRole('checkbox', { name: 'compare' }).all()) await box.check();
+  const boxes = page.getByRole('checkbox', { name: 'compare' });
+  await expect(boxes).toHaveCount(2);
+  for (const box of await boxes.all()) await box.check();
   const comparison = page.getByRole('region', { name: 'Comparison' });
   await expect(comparison).toContainText('Run: Glow → Straight');
   await comparison.getByText('Wipe line').click();
