@@ -99,6 +99,7 @@ function figuresOf({ stations }: JointWalk): JointFigures {
   readJoint(
     stations.map(({ lab }) => lab),
     nouns,
+    false,
     figures,
   );
   return figures;

@@ -1,8 +1,11 @@
 import Color from 'colorjs.io';
+import { differenceCie94 } from 'culori';
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { STANDARD_1912 } from '../../../testing/colourSets';
-import { deltaE00 } from './difference';
+import { deltaE00, deltaE94 } from './difference';
 import { labOfHex } from './hex';
+import type { Lab } from './lab';
 
 // Source: G. Sharma, W. Wu, E. N. Dalal, Color Res. Appl. 30 (2005) 21, table 1: L1 a1 b1 L2 a2 b2 ΔE00.
 const PUBLISHED = `
@@ -63,4 +66,21 @@ test('Lab and CIEDE2000 agree with an independent library over the 1912 standard
     const difference = new Color('lab', theirLab(before)).deltaE2000(new Color('lab', theirLab(hex)));
     expect(deltaE00(labOfHex(before), ours)).toBeCloseTo(difference, 3);
   });
+});
+
+const anyLab = fc.record({
+  l: fc.double({ min: 0, max: 100, noNaN: true }),
+  a: fc.double({ min: -90, max: 90, noNaN: true }),
+  b: fc.double({ min: -90, max: 90, noNaN: true }),
+});
+
+test('CIE94 is what culori makes of the same pairs', () => {
+  // culori's, with the constants for graphic arts; a colour of it says its space.
+  const peer = differenceCie94();
+  const lab65 = ({ l, a, b }: Lab) => ({ mode: 'lab65' as const, l, a, b });
+  fc.assert(
+    fc.property(anyLab, anyLab, (one, other) => {
+      expect(deltaE94(one, other)).toBeCloseTo(peer(lab65(one), lab65(other)), 6);
+    }),
+  );
 });

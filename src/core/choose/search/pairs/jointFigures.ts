@@ -1,4 +1,4 @@
-import { deltaE00, hueApart } from '../../../materials/colour/difference';
+import { deltaE00, deltaE94, hueApart } from '../../../materials/colour/difference';
 import { chroma, hueDegrees, type Lab } from '../../../materials/colour/lab';
 import { MUDDY, STATIONS } from '../../../readings/joints/joint';
 import { NOUNS } from './nounLattice';
@@ -14,7 +14,7 @@ const INNER = STATIONS - 2;
 
 /** What relations ask of one joint, and what its verdict is found from; written over from joint to joint. */
 export interface JointFigures {
-  /** CIEDE2000 from each station to the next, and of each to the nearer rung. */
+  /** CIEDE2000 from each station to the next, and of each to the nearer rung; only where a new colour is looked for. */
   readonly steps: Float64Array;
   readonly fromRungs: Float64Array;
   dullest: number;
@@ -45,16 +45,23 @@ export const emptyJointFigures = (): JointFigures => ({
 /**
  * Measures a walked joint; `PairTable` says what the figures are.
  *
- * @param labs   all stations, both rungs included, as they dry
- * @param nouns  of each station, as its place in `NOUNS`
+ * @param labs     all stations, both rungs included, as they dry
+ * @param nouns    of each station, as its place in `NOUNS`
+ * @param forNew   whether `steps` and `fromRungs` are wanted: a new colour is to be looked for
  */
-export function readJoint(labs: readonly Lab[], nouns: Uint8Array, into: JointFigures): void {
+export function readJoint(
+  labs: readonly Lab[],
+  nouns: Uint8Array,
+  forNew: boolean,
+  into: JointFigures,
+): void {
   const [first, last] = [labs[0] as Lab, labs[STATIONS - 1] as Lab];
   let whole = 0;
   let greatest = 0;
   for (let i = 1; i < STATIONS; i++) {
-    const step = deltaE00(labs[i - 1] as Lab, labs[i] as Lab);
-    into.steps[i - 1] = step;
+    const [before, here] = [labs[i - 1] as Lab, labs[i] as Lab];
+    if (forNew) into.steps[i - 1] = deltaE00(before, here);
+    const step = deltaE94(before, here);
     whole += step;
     if (step > greatest) greatest = step;
   }
@@ -63,12 +70,13 @@ export function readJoint(labs: readonly Lab[], nouns: Uint8Array, into: JointFi
   into.mixA = middle.a;
   into.mixB = middle.b;
   into.bow = bowOf(labs);
-  readNewColours(labs, nouns, first, last, into);
+  readNewColours(labs, nouns, forNew, first, last, into);
 }
 
 function readNewColours(
   labs: readonly Lab[],
   nouns: Uint8Array,
+  forNew: boolean,
   first: Lab,
   last: Lab,
   into: JointFigures,
@@ -84,7 +92,7 @@ function readNewColours(
     const c = chroma(lab);
     if (c < dullest) dullest = c;
     const noun = nouns[i];
-    const isNamedAnew = noun !== nouns[0] && noun !== nouns[STATIONS - 1];
+    const isNamedAnew = forNew && noun !== nouns[0] && noun !== nouns[STATIONS - 1];
     const couldBeLive = c > LIVELY && muddyNoun[noun] === 0 && isOffBoth(hueDegrees(lab), firstHue, lastHue);
     // Differences are dear, and most stations are like a rung in name and in hue.
     const off = isNamedAnew || couldBeLive ? Math.min(deltaE00(lab, first), deltaE00(lab, last)) : 0;

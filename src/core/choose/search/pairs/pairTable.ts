@@ -79,7 +79,7 @@ export interface PairTable {
   readonly difference: Float32Array;
   /** Least chroma on the way. */
   readonly dullest: Float32Array;
-  /** How even the change is along the joint: its mean step over its greatest, in CIEDE2000, 0…1. */
+  /** How even the change is along the joint: its mean step over its greatest, in CIE94, 0…1. */
   readonly flow: Float32Array;
   /** What colourful hues that neither ink has are worth, by chroma over `LIVELY` and by their part of the joint. */
   readonly live: Float32Array;
@@ -168,9 +168,11 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   };
 
   function judge(row: number, other: number, table: PairTable): void {
-    readJoint(walked, nouns, read);
     findDullness(onWhite, dullness);
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
+    const couldBeNew =
+      difference >= TOO_ALIKE && dullness.at < 0 && !isOneHue(row, other) && hasNewNoun(nouns);
+    readJoint(walked, nouns, couldBeNew, read);
     const verdict =
       difference < TOO_ALIKE
         ? ALIKE
@@ -178,7 +180,7 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
           ? dullness.isMud
             ? MUD
             : DULLS
-          : !isOneHue(row, other) && findFresh(nouns, read.steps, read.fromRungs) >= 0
+          : couldBeNew && findFresh(nouns, read.steps, read.fromRungs) >= 0
             ? NEW
             : CLEAN;
     for (const at of [row * count + other, other * count + row]) {
@@ -201,6 +203,13 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
     const colourless = Math.min(dried.chroma[row], dried.chroma[other]) <= COLOURLESS;
     return !colourless && hueApart(dried.hue[row], dried.hue[other]) < ONE_HUE;
   }
+}
+
+/** Whether a noun is met on the way that neither rung has. */
+function hasNewNoun(nouns: Uint8Array): boolean {
+  for (let i = 1; i < STATIONS - 1; i++)
+    if (nouns[i] !== nouns[0] && nouns[i] !== nouns[STATIONS - 1]) return true;
+  return false;
 }
 
 function setEnds(labs: Lab[], first: Lab, last: Lab): void {
