@@ -193,7 +193,13 @@ test('a mood narrows what is found, is read, changed into one of one’s own, pa
   await form.getByLabel('Warmth, at least').press('Tab');
   await expect(form).toContainText('warmth at least 90');
   await expectAccessible(page, 'the form of a mood');
+  await form.getByLabel('Name of the mood').fill('');
   await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form).toContainText('Type a name of 1 to 60 letters.');
+  await form.getByLabel('Name of the mood').fill('Harvest fair');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form).toHaveCount(0);
+  await expect(more).toBeFocused();
   await expect(mood.locator('option:checked')).toHaveText('Harvest fair');
   await expect.poll(() => count(page)).toBeLessThan(autumn);
 

@@ -1,5 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 
 /** One thing a menu offers; a line stands between groups of them. */
 export type MenuItem =
@@ -34,6 +34,7 @@ const lineBefore = (next: MenuItem | undefined): string =>
 
 /** A few things to do, behind one button. */
 export function Menu({ label, children, items, look = 'plain', disabled = false, onOpen }: Props) {
+  const chosen = useRef<() => void>(undefined);
   return (
     <DropdownMenu.Root modal={false} onOpenChange={(open) => open && onOpen?.()}>
       <DropdownMenu.Trigger
@@ -46,6 +47,11 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
+          // What was chosen is done once the button has the focus again: a dialog that it opens gives it back there.
+          onCloseAutoFocus={() => {
+            if (chosen.current) queueMicrotask(chosen.current);
+            chosen.current = undefined;
+          }}
           className="frame z-30 max-h-[70vh] min-w-44 overflow-y-auto p-1 shadow-lg"
         >
           {items.map((item, i) =>
@@ -56,7 +62,9 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
                 key={item.label}
                 disabled={item.disabled ?? false}
                 title={item.hint}
-                onSelect={item.onSelect}
+                onSelect={() => {
+                  chosen.current = item.onSelect;
+                }}
                 className="cursor-pointer rounded-[2px] px-3 py-1.5 outline-none data-[disabled]:opacity-45 data-[highlighted]:bg-strong data-[highlighted]:text-on-strong"
               >
                 {item.label}

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 
 interface Props {
   /** In the middle and as large as it needs to be, or over nearly all of the page. */
@@ -19,12 +19,18 @@ const LIES = {
 
 /** What is done before anything else is: lies over the page with a `Dialog.Title` inside, closed by Escape too. */
 export function Modal({ lies, className = '', described = false, onClose, children }: Props) {
+  const [opener] = useState(() => document.activeElement);
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-black/50" />
         <Dialog.Content
           {...(described ? {} : { 'aria-describedby': undefined })}
+          // It has no trigger of its own: who had the focus before has it again.
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (opener instanceof HTMLElement && opener.isConnected) opener.focus();
+          }}
           className={`fixed z-50 overflow-auto rounded-[3px] bg-sheet p-5 ${LIES[lies]} ${className}`}
         >
           {children}

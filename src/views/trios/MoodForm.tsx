@@ -37,7 +37,10 @@ export function MoodForm({ mood, onKeep, onClose }: Props) {
       onClose={onClose}
       onSubmit={(event) => {
         event.preventDefault();
-        onKeep(now);
+        // What was typed last and refused still stands in its field: nothing is kept over it.
+        const refused = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
+        if (refused) refused.focus();
+        else onKeep(now);
       }}
     >
       <p className="flex items-center gap-3 sm:col-span-2">

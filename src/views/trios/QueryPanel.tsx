@@ -125,7 +125,7 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
       </Field>
       <KindChoice constraints={constraints} onConstraints={onConstraints} />
       <HueChoice constraints={constraints} onConstraints={onConstraints} />
-      <div className="space-y-1">
+      <div className="flex flex-col items-start gap-1">
         <Checkbox
           label="No mud in a joint"
           checked={constraints.noMud}
@@ -141,7 +141,7 @@ export function QueryPanel({ query, inks, notMade, onQuery, onConstraints, onNot
           checked={notMade}
           onChange={({ target }) => onNotMade(target.checked)}
         />
-        <div className="flex items-center justify-between gap-2">
+        <div className="flex w-full items-center justify-between gap-2">
           <span>From kept trios at least, ΔE00</span>
           <NumberField
             label="From kept trios at least, ΔE00"
