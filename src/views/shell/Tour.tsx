@@ -31,6 +31,8 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
             sideOffset={10}
             collisionPadding={12}
             sticky="always"
+            // It stays while the real controls are tried, and while a dialog that led here gives the focus back.
+            onFocusOutside={(event) => event.preventDefault()}
             aria-label={`Tour, ${at + 1} of ${STOPS.length}: ${stop.title}`}
             className="z-50 w-80 rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
           >
