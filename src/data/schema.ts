@@ -41,47 +41,40 @@ export const SCHEMA: readonly SchemaVersion[] = [
     version: 4,
     title: 'passes in place of overs, and designs',
     stores: { designs: 'id' },
-    upgrade: async (transaction) => {
-      for (const table of ['recipes', 'versions'])
-        await transaction
-          .table(table)
-          .toCollection()
-          .modify((record: { recipe: Record<string, unknown> }) => {
-            if ('overs' in record.recipe) record.recipe = recipeAt(record.recipe, 2, 3);
-          });
-    },
+    upgrade: everyRecipe(2, 3, (recipe) => 'overs' in recipe),
   },
   {
     version: 5,
     title: 'rungs and placements with ids, choices in words',
     stores: {},
-    upgrade: async (transaction) => {
-      for (const table of ['recipes', 'versions'])
-        await transaction
-          .table(table)
-          .toCollection()
-          .modify((record: { recipe: Record<string, unknown> }) => {
-            if (!hasRungIds(record.recipe)) record.recipe = recipeAt(record.recipe, 3, 4);
-          });
-    },
+    upgrade: everyRecipe(3, 4, (recipe) => !hasRungIds(recipe)),
   },
   {
     version: 6,
     title: 'resists cool, silhouettes are set, stencils are of something',
     stores: {},
-    upgrade: async (transaction) => {
-      for (const table of ['recipes', 'versions'])
-        await transaction
-          .table(table)
-          .toCollection()
-          .modify((record: { recipe: Record<string, unknown> }) => {
-            // What has these already stays as it is.
-            record.recipe = recipeAt(record.recipe, 4, 5);
-          });
-    },
+    // What has these already stays as it is.
+    upgrade: everyRecipe(4, 5, () => true),
   },
   { version: 7, title: 'moods of one’s own', stores: { moods: 'id, name' } },
 ];
+
+/** Brings every recipe and named state that needs it from one version of files to the next. */
+function everyRecipe(
+  from: number,
+  to: number,
+  needsIt: (recipe: Record<string, unknown>) => boolean,
+): (transaction: Transaction) => Promise<void> {
+  return async (transaction) => {
+    for (const table of ['recipes', 'versions'])
+      await transaction
+        .table(table)
+        .toCollection()
+        .modify((record: { recipe: Record<string, unknown> }) => {
+          if (needsIt(record.recipe)) record.recipe = recipeAt(record.recipe, from, to);
+        });
+  };
+}
 
 /** Whether a recipe has them already, as the demo's have that this program sows in a database of any version. */
 const hasRungIds = ({ rungs }: Readonly<Record<string, unknown>>): boolean =>
