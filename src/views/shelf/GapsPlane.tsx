@@ -42,7 +42,13 @@ export function GapsPlane({ inks, dried, card, onWish }: Props) {
     <div className="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_24rem] lg:overflow-hidden">
       <div className="min-h-0 p-4 lg:overflow-y-auto">
         <Plane dried={dried} next={told ?? []} chosen={chosen} onChoose={setChosenId} />
-        {chosen && <Chosen next={chosen} card={card} onWish={onWish} />}
+        {chosen && (
+          <Chosen
+            next={chosen}
+            card={card}
+            onWish={inks.some(({ id }) => id === chosen.ink.id) ? undefined : onWish}
+          />
+        )}
       </div>
       <section
         aria-label="Which ink next"
@@ -101,7 +107,8 @@ export function GapsPlane({ inks, dried, card, onWish }: Props) {
 interface ChosenProps {
   readonly next: NextInk;
   readonly card: Card;
-  readonly onWish: (ink: Ink) => void;
+  /** Left out for an ink that is wished for already. */
+  readonly onWish: ((ink: Ink) => void) | undefined;
 }
 
 /** The best trios of an ink that is not owned. */
@@ -110,7 +117,7 @@ function Chosen({ next: { ink, best }, card, onWish }: ChosenProps) {
     <section aria-label={`What ${ink.name} would add`} className="mt-4">
       <header className="flex items-center gap-4">
         <h3 className="font-semibold">The best with {ink.name}</h3>
-        {ink.id.startsWith('gap-') && <Button onClick={() => onWish(ink)}>Wish for it</Button>}
+        {onWish && <Button onClick={() => onWish(ink)}>Wish for it</Button>}
       </header>
       <ul className="mt-2 flex flex-wrap gap-5">
         {best.map(({ relation, inks }) => (

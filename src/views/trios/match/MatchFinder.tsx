@@ -131,6 +131,13 @@ function useMarkers(pixels: Pixels | undefined, count: number) {
   return { places: found?.pixels === pixels ? found?.places : undefined, failed, move };
 }
 
+/** Inks the maker picked, by the place of their colour; another number of colours is another choice. */
+interface Picked {
+  readonly count: number;
+  readonly inks: ReadonlyMap<number, string>;
+}
+const NONE_PICKED: Picked['inks'] = new Map();
+
 interface MatchedProps extends Props {
   readonly wanted: ReturnType<typeof labOfHex>[];
   readonly heights: readonly number[];
@@ -144,7 +151,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
     inks,
     useMemo(() => bareGround(card), [card]),
   );
-  const [chosen, setChosen] = useState<ReadonlyMap<number, string>>(new Map());
+  const [picked, setPicked] = useState<Picked>({ count: 0, inks: NONE_PICKED });
   const [order, setOrder] = useState<LadderOrder>('reference');
   const [asPicture, setAsPicture] = useState(false);
   const parts = useAnswer(
@@ -155,8 +162,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
     'nothing',
   );
   const count = wanted.length;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another number of colours is another choice
-  useEffect(() => setChosen(new Map()), [count]);
+  const chosen = picked.count === count ? picked.inks : NONE_PICKED;
   const matches = useMemo(() => matchWithChoice(wanted, dried, chosen), [wanted, dried, chosen]);
   if (count === 0) return <p className="text-mute">Finding the main colours …</p>;
   if (dried.length > 0 && matches.length === 0)
@@ -167,7 +173,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
   const ladder = places.map((i) => (matches[i] as Match).dried.ink);
   const shares = parts?.length === places.length ? places.map((i) => parts[i] as number) : undefined;
   const choose = (place: number, inkId: string) =>
-    setChosen((now) => new Map([...now].filter(([, id]) => id !== inkId)).set(place, inkId));
+    setPicked({ count, inks: new Map([...chosen].filter(([, id]) => id !== inkId)).set(place, inkId) });
   return (
     <>
       <h2 className="heading mb-2 text-section">An ink for each colour</h2>
