@@ -7,6 +7,7 @@ import type { Ink } from '../../materials/ink/ink';
 import { dryShelf } from '../../readings/driedShelf';
 import { inksOfGaps } from '../shelf/gaps';
 import { type NextInk, nextInks } from './nextInks';
+import { trioKey } from './query';
 
 function weighed(owned: readonly Ink[], candidates: readonly Ink[]): { found: NextInk[]; parts: number[] } {
   const work = nextInks(owned, candidates, WHITE_CARD);
@@ -30,6 +31,8 @@ describe('which ink next', () => {
     for (const { best, ink, count } of found) {
       expect(count).toBeGreaterThan(0);
       for (const { inks } of best) expect(inks.map(({ id }) => id)).toContain(ink.id);
+      // Three that belong together in two ways are shown once.
+      expect(new Set(best.map(({ inks }) => trioKey(inks.map(({ id }) => id)))).size).toBe(best.length);
     }
   });
 

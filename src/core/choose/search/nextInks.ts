@@ -4,7 +4,7 @@ import type { Lab } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { dryInks, emptyPairTable, pairJudge } from './pairs/pairTable';
-import { NO_CONSTRAINTS } from './query';
+import { NO_CONSTRAINTS, trioKey } from './query';
 import type { Judged, Score } from './relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
 import { searchTrios } from './trios';
@@ -120,6 +120,8 @@ export function* nextInks(
         worth,
         best: best
           .toSorted((p, q) => q.value - p.value)
+          // Three inks may belong together in two ways: they are one trio to look at.
+          .filter((trio, i, all) => all.findIndex((other) => keyOf(other) === keyOf(trio)) === i)
           .slice(0, 3)
           .map(({ relation, inks: three }) => ({ relation, inks: three })),
       }),
@@ -136,6 +138,8 @@ export function* nextInks(
   }
   return told;
 }
+
+const keyOf = ({ inks }: WonTrio): string => trioKey(inks.map(({ id }) => id));
 
 /** What the maker's own twentieth trio of a relation scores. */
 function referenceOf(judged: Judged, relation: RelationId, without: readonly string[]): number {
