@@ -7,6 +7,7 @@ import type { PassReading } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { addRung } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { crowded } from './crowded';
 import { darkGround } from './darkGround';
 import type { Finding, Rule, RuleInput } from './definition';
 import { greyedWhite } from './greyedWhite';
@@ -97,6 +98,29 @@ describe('a silhouette that does not read', () => {
     expect(mended?.passes[0]?.placements[0]).toMatchObject({ inkId: 'Slip', params: { strength: 200 } });
     expect(found(1.5)[0]?.message).toMatch(/no stamping ink of the shelf reads better there/);
     expect(found(1.5)[0]?.fix).toBeUndefined();
+  });
+});
+
+describe('designs over the blend', () => {
+  if (!design) throw new Error('no design');
+  const stencil = (of: ResolvedRecipe) => withPass(of, 'patternStencil', { ink: tarn, design });
+  const three = withPass(stencil(stencil(plain)), 'silhouette', { ink: tarn, design });
+  const found = (touches: readonly number[], of = three) =>
+    check(crowded, of, {
+      passes: of.recipe.passes.map(({ id }, i) => ({ ...reading(id, [9]), touches: touches[i] ?? 0 })),
+    });
+
+  test('are crowded from three on that lie on half of the panel', () => {
+    expect(found([0.2, 0.2, 0.1])[0]?.message).toContain('on 50 % of it');
+    expect(found([0.2, 0.2, 0.09])).toEqual([]);
+    expect(found([0.4, 0.4], stencil(stencil(plain)))).toEqual([]);
+  });
+  test('the one that lies on least is left out by one press, and then all is well', () => {
+    const fix = found([0.3, 0.1, 0.2])[0]?.fix;
+    expect(fix?.label).toBe('Leave out pattern stencil 2');
+    const mended = { ...three, recipe: fix?.apply(three.recipe) ?? three.recipe };
+    expect(mended.recipe.passes.map(({ enabled }) => enabled)).toEqual([true, false, true]);
+    expect(found([0.3, 0.1, 0.2], mended)).toEqual([]);
   });
 });
 

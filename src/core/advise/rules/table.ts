@@ -1,6 +1,7 @@
 import { alikeRungs } from './alikeRungs';
 import { badCard } from './badCard';
 import { clingingCoat } from './clingingCoat';
+import { crowded } from './crowded';
 import { darkCard } from './darkCard';
 import { darkGround } from './darkGround';
 import type { Rule } from './definition';
@@ -52,6 +53,7 @@ export const RULES: readonly Rule[] = [
   outerEdge,
   smallStencil,
   sprayed,
+  crowded,
   littleLifted,
   greyedWhite,
   paleTone,
