@@ -7,6 +7,8 @@ export interface Command {
   readonly id: string;
   readonly label: string;
   readonly group: string;
+  /** Other words that people look for it by. */
+  readonly also?: string;
   /** A key alone, or `Ctrl+` and a key; Ctrl stands for the command key too. */
   readonly key?: string;
   readonly run: () => void;

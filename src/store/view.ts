@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Unit } from '../core/base/length';
 import type { Wetness } from '../core/engine/mixing';
+import type { Paper } from '../core/files/sheetPdf';
 
 /** How bright the neutral surround of the panel is. */
 export type Surround = 'light' | 'middle' | 'dark';
@@ -12,9 +13,20 @@ export interface ViewSettings {
   readonly surround: Surround;
   /** Whether keys of one sign, such as l, do something; speech and switch users turn them off (WCAG 2.2, 2.1.4). */
   readonly letterKeys: boolean;
+  /** Whether figures (L*, contrast, widths) stand beside the plain words. */
+  readonly numbers: boolean;
+  /** What sheets are printed on. */
+  readonly paper: Paper;
 }
 
-const DEFAULTS: ViewSettings = { unit: 'mm', wetness: 'dry', surround: 'light', letterKeys: true };
+const DEFAULTS: ViewSettings = {
+  unit: 'mm',
+  wetness: 'dry',
+  surround: 'light',
+  letterKeys: true,
+  numbers: false,
+  paper: 'A4',
+};
 
 export const viewSlice = createSlice({
   name: 'view',
@@ -39,5 +51,7 @@ export function rememberedView(value: unknown): Partial<ViewSettings> {
       ? { surround: kept.surround }
       : {}),
     ...(typeof kept.letterKeys === 'boolean' ? { letterKeys: kept.letterKeys } : {}),
+    ...(typeof kept.numbers === 'boolean' ? { numbers: kept.numbers } : {}),
+    ...(kept.paper === 'A4' || kept.paper === 'Letter' ? { paper: kept.paper } : {}),
   };
 }

@@ -67,6 +67,7 @@ vi.mock('../core/recipe/runs/table', async (original) => {
   const upright = defineBandRun({
     id: 'upright',
     label: 'Upright',
+    phrase: 'upright run',
     description: 'Bands from the left to the right.',
     params: { inset: { label: 'Inset', unit: 'mm', min: 0, max: 10, step: 0.5, initial: () => 0 } },
     layOn: ({ width, height }, { inset }) => ({

@@ -17,7 +17,7 @@ interface Props {
   /** What stands on its button. */
   readonly children: ReactNode;
   readonly items: readonly MenuItem[];
-  readonly look?: 'plain' | 'bare';
+  readonly look?: 'plain' | 'bare' | 'word';
   readonly disabled?: boolean;
   /** Told before it opens, so that what it offers can be looked for then. */
   readonly onOpen?: () => void;
@@ -26,6 +26,7 @@ interface Props {
 const LOOK = {
   plain: 'frame min-h-7 px-2.5 py-1 hover:border-text',
   bare: 'min-h-6 rounded-[3px] px-1 hover:bg-field',
+  word: 'max-w-full min-h-6 rounded-[3px] hover:bg-field data-[state=open]:bg-field',
 } as const;
 
 /** A line is the one before what it stands before. */

@@ -15,14 +15,14 @@ export function Segmented<T extends string>({ label, value, options, onChange }:
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next as T)}
-      className="frame inline-flex overflow-hidden p-0"
+      className="inline-flex flex-wrap gap-x-1"
     >
       {options.map((option) => (
         <ToggleGroup.Item
           key={option.value}
           value={option.value}
           title={option.hint}
-          className="min-h-7 border-l border-line px-2.5 py-0.5 first:border-l-0 focus-visible:outline-offset-[-3px] data-[state=on]:bg-strong data-[state=on]:text-on-strong"
+          className="min-h-7 border-b-2 border-transparent px-2 py-0.5 text-mute hover:text-text focus-visible:outline-offset-[-2px] data-[state=on]:border-text data-[state=on]:font-semibold data-[state=on]:text-text max-sm:min-h-11"
         >
           {option.label}
         </ToggleGroup.Item>

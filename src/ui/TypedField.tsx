@@ -10,23 +10,31 @@ interface Props {
   readonly onStep?: (steps: number) => void;
   readonly className?: string;
   readonly suffix?: string;
+  /** It opens for this text to be typed on, and is told of when that is over. */
+  readonly begin?: { readonly text: string; readonly onOver: () => void };
 }
 
 /** A number or name that is typed in place: Enter or leaving commits, Escape takes it back. */
-export function TypedField({ label, shown, onCommit, onStep, className = '', suffix }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
+export function TypedField({ label, shown, onCommit, onStep, className = '', suffix, begin }: Props) {
+  const [typed, setTyped] = useState<string | null>(begin?.text || null);
   const [problem, setProblem] = useState<string>();
   const problemId = useId();
 
   const commit = () => {
-    if (typed === null) return;
+    if (typed === null) {
+      begin?.onOver();
+      return;
+    }
     const wrong = typed.trim() === shown ? undefined : onCommit(typed.trim());
     setProblem(wrong);
-    if (!wrong) setTyped(null);
+    if (wrong) return;
+    setTyped(null);
+    begin?.onOver();
   };
   const giveUp = () => {
     setTyped(null);
     setProblem(undefined);
+    begin?.onOver();
   };
   return (
     <span className="relative inline-flex items-center gap-1">
@@ -39,7 +47,9 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
         autoComplete="off"
         spellCheck={false}
         onChange={(event) => setTyped(event.target.value)}
-        onFocus={(event) => event.target.select()}
+        // biome-ignore lint/a11y/noAutofocus: it was opened by a press or a key, to be typed in
+        autoFocus={begin !== undefined}
+        onFocus={(event) => begin?.text || event.target.select()}
         onBlur={() => {
           commit();
           if (problem) giveUp();

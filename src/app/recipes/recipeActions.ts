@@ -3,7 +3,6 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { fileNameOf } from '../../core/base/names';
 import { type Fault, FileError } from '../../core/files/fileError';
-import { blankRecipe } from '../../core/recipe/newRecipe';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { addRecipe, importRecipe, removeRecipe, restoreRecipe } from '../../data/recipes';
@@ -11,7 +10,7 @@ import { closed } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
-import { type Shelf, useSession } from '../session';
+import { useSession } from '../session';
 
 /** Writing files is loaded when one is first written. */
 const recipeFiles = () => import('../../core/files/recipeFile');
@@ -34,15 +33,6 @@ export function useRecipeActions() {
     const open = (id: string) => navigate(`/bench/${id}`);
     return {
       open,
-      /** A new recipe of the shelf's first blendable inks, pale to dark, on the first card. */
-      async create(shelf: Shelf) {
-        const recipe = blankRecipe(shelf);
-        if (!recipe)
-          return notify({
-            text: 'A recipe needs a card and two inks that are blended. Add them on the shelf.',
-          });
-        open((await addRecipe(db, recipe)).id);
-      },
       /** Keeps a recipe as a new one and opens it. */
       async openNew(recipe: Recipe) {
         await autosave.flush();

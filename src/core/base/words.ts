@@ -6,3 +6,6 @@ export const percent = (value: number): string => `${Math.round(value)} %`;
 
 /** A part, 0…1, as whole per cent: `63 %`. */
 export const percentOf = (part: number): string => percent(part * 100);
+
+/** The first sentence of several, with its full stop; a point inside a figure ends none. */
+export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec(text)?.[0] ?? text;

@@ -1,23 +1,22 @@
 import { expect, test } from 'vitest';
-import { DEMO_CARDS } from '../../data/demo/cards';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink } from '../../testing/resolvedRecipes';
-import { blankRecipe } from './newRecipe';
+import { INK_DEPTHS } from '../materials/ink/ink';
+import { wholeFamilies } from './newRecipe';
 
-const begun = (inks: typeof DEMO_INKS) =>
-  blankRecipe({ inks, cards: DEMO_CARDS })?.rungs.map(({ inkId }) => inkId);
-
-test('a new recipe begins with three depths of one family, pale to dark, whatever ink was added before them', () => {
+test('a whole family has its three depths, pale to dark, whatever stands before it on the shelf', () => {
   const own = ink('Cow Parsley', '#d9e4c8');
-  expect(begun([own, ...DEMO_INKS])).toEqual(begun(DEMO_INKS));
-  const depths = DEMO_INKS.filter(({ id }) => begun(DEMO_INKS)?.includes(id));
-  expect(new Set(depths.map(({ family }) => family)).size).toBe(1);
+  const families = wholeFamilies([own, ...DEMO_INKS]);
+  expect(families).toEqual(wholeFamilies(DEMO_INKS));
+  for (const family of families) {
+    expect(family.map(({ depth }) => depth).toSorted()).toEqual(INK_DEPTHS.toSorted());
+    expect(new Set(family.map((one) => one.family)).size).toBe(1);
+  }
 });
 
-test('without a whole family it takes the first inks that are owned, still pale to dark', () => {
-  const dark = ink('dark', '#203040');
-  const pale = ink('pale', '#e8e0c0');
-  const wished = { ...ink('wished', '#c04040'), wished: true };
-  expect(begun([wished, dark, pale])).toEqual(['pale', 'dark']);
-  expect(begun([dark])).toBeUndefined();
+test('a depth that is only wished for, or not blended, makes no family whole', () => {
+  const [first] = wholeFamilies(DEMO_INKS);
+  const pale = first?.[0];
+  const without = DEMO_INKS.map((one) => (one.id === pale?.id ? { ...one, wished: true } : one));
+  expect(wholeFamilies(without)).toHaveLength(wholeFamilies(DEMO_INKS).length - 1);
 });

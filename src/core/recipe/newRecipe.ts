@@ -5,8 +5,7 @@ import { INK_DEPTHS, type Ink } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { shareEqually } from './editLadder';
 import { USUAL_PANEL } from './panel';
-import { equalRungs, MIN_JOINT, type Recipe, RUNG_LIMITS } from './recipe';
-import type { Materials } from './resolved';
+import { equalRungs, MIN_JOINT, type Recipe } from './recipe';
 import { STRAIGHT } from './runs/runs';
 
 /** A straight recipe of these inks from the top down, equally shared, on a panel of the usual size; not yet saved. */
@@ -24,27 +23,20 @@ export const newRecipe = (name: string, inks: readonly Ink[], card: Card): Recip
     joints: inks.slice(1).map(() => ({ width: MIN_JOINT })),
   });
 
-/** How many inks a first ladder has, where its family does not say. */
-const USUAL_RUNGS = 3;
-
-/**
- * What "New recipe" begins with: three depths of the first family that has them and blends well, on the usual card, or
- * else the first inks there are; pale to dark in any case. Undefined where there are not two inks and a card.
- */
-export function blankRecipe({ inks, cards }: Pick<Materials, 'inks' | 'cards'>): Recipe | undefined {
-  const card = usualCard(cards);
-  const blended = inks.filter(({ kind }) => INK_KINDS[kind].blends);
-  const owned = blended.filter(({ wished }) => !wished);
-  const families = [...new Set(owned.filter(({ kind }) => kind === 'hybrid').map(({ family }) => family))];
-  const whole = families
+/** The families of which all three depths are owned and blend, pale to dark, as they stand on the shelf. */
+export function wholeFamilies(inks: readonly Ink[]): readonly (readonly Ink[])[] {
+  const owned = inks.filter(({ kind, wished }) => INK_KINDS[kind].blends && !wished);
+  const families = [...new Set(owned.map(({ family }) => family))];
+  return families
     .map((family) =>
       INK_DEPTHS.flatMap((depth) => owned.find((ink) => ink.family === family && ink.depth === depth) ?? []),
     )
-    .find((depths) => depths.length === INK_DEPTHS.length);
-  const chosen = whole ?? (owned.length >= RUNG_LIMITS.min ? owned : blended).slice(0, USUAL_RUNGS);
-  const rungs = chosen.toSorted((p, q) => labOfHex(q.overWhite).l - labOfHex(p.overWhite).l);
-  return card && rungs.length >= RUNG_LIMITS.min ? newRecipe('New recipe', rungs, card) : undefined;
+    .filter((depths) => depths.length === INK_DEPTHS.length)
+    .map(paleFirst);
 }
+
+const paleFirst = (inks: readonly Ink[]): readonly Ink[] =>
+  inks.toSorted((p, q) => labOfHex(q.overWhite).l - labOfHex(p.overWhite).l);
 
 /** The card that is taken where none is asked for: smooth white where the drawer has it. */
 export const usualCard = (cards: readonly Card[]): Card | undefined =>

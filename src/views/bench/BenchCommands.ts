@@ -8,15 +8,19 @@ import { RUN_IDS, RUNS } from '../../core/recipe/runs/runs';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { viewSet } from '../../store/view';
+import { closer, type Look } from './look';
 
 interface Props {
   readonly readings: Readings;
   readonly edit: Edit;
   readonly onAdd: (kind: PassKindId) => void;
+  readonly onSeen: () => void;
+  readonly look: Look;
+  readonly onLook: (change: Partial<Look>) => void;
 }
 
 /** What can be done to the recipe on the bench, by name and by key. */
-export function BenchCommands({ readings, edit, onAdd }: Props) {
+export function BenchCommands({ readings, edit, onAdd, onSeen, look, onLook }: Props) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   useCommands(
@@ -33,6 +37,24 @@ export function BenchCommands({ readings, edit, onAdd }: Props) {
           key: 'Ctrl+y',
           run: () => dispatch(redone()),
         },
+        {
+          id: 'seen',
+          label: 'Will it be seen?',
+          also: 'contrast greeting legible',
+          group: 'Panel',
+          key: 's',
+          run: onSeen,
+        },
+        {
+          id: 'loupe',
+          label: 'Loupe on or off',
+          also: 'magnifier read colour',
+          group: 'Panel',
+          key: 'l',
+          run: () => onLook({ loupe: !look.loupe }),
+        },
+        { id: 'zoom-in', label: 'Zoom in', group: 'Panel', key: '+', run: () => onLook(closer(look, 1)) },
+        { id: 'zoom-out', label: 'Zoom out', group: 'Panel', key: '-', run: () => onLook(closer(look, -1)) },
         { id: 'wet', label: 'Wet or dried', group: 'Panel', key: 'w', run: turn },
         ...RUN_IDS.map((id) => ({
           id: `run-${id}`,
@@ -61,7 +83,7 @@ export function BenchCommands({ readings, edit, onAdd }: Props) {
         { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
         { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
       ];
-    }, [readings, edit, onAdd, dispatch, store]),
+    }, [readings, edit, onAdd, onSeen, look, onLook, dispatch, store]),
   );
   return null;
 }

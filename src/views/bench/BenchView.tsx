@@ -13,9 +13,11 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
+import { Button } from '../../ui/Button';
 import { Segmented } from '../../ui/Segmented';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
+import { type Look, WHOLE } from './look';
 import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
 import { usePassReadings } from './passes/usePassReadings';
@@ -38,6 +40,7 @@ const ReadingsColumn = lazy(
 const RuleFindings = lazy(
   afterFirstPicture(() => import('./RuleFindings').then((m) => ({ default: m.RuleFindings }))),
 );
+const SeenDialog = lazy(() => import('./seen/SeenDialog'));
 const PassesColumn = lazy(() => import('./passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
 /** The main view: one recipe on the bench, with the rail, the panel, its readings and its order of work. */
@@ -78,6 +81,14 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   );
   const [side, setSide] = useState<Side>('readings');
   const [pass, setPass] = useState<string>();
+  const [seen, setSeen] = useState(false);
+  const [look, setLook] = useState<Look>(WHOLE);
+  const onLook = useCallback((change: Partial<Look>) => setLook((now) => ({ ...now, ...change })), []);
+  const askSeen = useCallback(() => setSeen(true), []);
+  const addRung = useCallback(() => {
+    setChosen('new');
+    document.querySelector<HTMLElement>('[data-tour=rail] [role=option][tabindex="0"]')?.focus();
+  }, []);
   const showPass = useCallback((id: string) => {
     setSide('passes');
     setPass(id);
@@ -106,7 +117,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   return (
     <main
       {...drop.target}
-      className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)_auto]"
+      className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[14.75rem_minmax(0,1fr)_20rem] lg:grid-rows-[minmax(0,1fr)_auto] 2xl:grid-cols-[19rem_minmax(0,1fr)_24rem]"
     >
       <Suspense
         fallback={<div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:border-r" />}
@@ -115,29 +126,20 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
       </Suspense>
       <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
-          name={resolved.recipe.name}
-          panel={resolved.recipe.panel}
-          run={resolved.recipe.run}
-          tool={resolved.recipe.tool}
-          card={resolved.card}
-          shelf={shelf}
-          readings={readings}
-          edit={edit}
+          {...{ shelf, edit, look, onLook }}
           resolved={calm.resolved}
+          readings={calm.readings}
+          onAddRung={addRung}
         />
         <Conflict />
         <PanelBoard
-          resolved={resolved}
-          shelf={shelf.inks}
-          unit={unit}
-          wetness={wetness}
-          edit={edit}
+          {...{ resolved, unit, wetness, edit, look, onLook }}
           onDone={endGesture}
           selected={side === 'passes' ? pass : undefined}
         />
       </section>
       <div className="order-3 flex min-h-0 flex-col border-line bg-pane lg:order-none lg:border-l">
-        <div className="border-b border-line px-4 pt-3 pb-2">
+        <div className="flex items-center border-b border-line px-3 pt-2">
           <Segmented<Side>
             label="What stands beside the panel"
             value={side}
@@ -147,11 +149,16 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
               {
                 value: 'passes',
                 label:
-                  resolved.recipe.passes.length > 0 ? `Passes, ${resolved.recipe.passes.length}` : 'Passes',
+                  resolved.recipe.passes.length > 0
+                    ? `Over the blend, ${resolved.recipe.passes.length}`
+                    : 'Over the blend',
                 hint: 'What is done before the blend and over it',
               },
             ]}
           />
+          <Button look="bare" className="ml-auto text-mute hover:text-text" onClick={askSeen}>
+            Will it be seen?
+          </Button>
         </div>
         {side === 'readings' ? (
           <Suspense fallback={<p className="p-4 text-mute">Reading the ladder …</p>}>
@@ -189,13 +196,18 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
         </Suspense>
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
-        <Suspense fallback={<div className="h-36 border-t border-line bg-sheet" />}>
+        <Suspense fallback={<div className="h-46 border-t border-line bg-sheet" />}>
           <StepsStrip resolved={calm.resolved} unit={unit} edit={edit} />
         </Suspense>
       </div>
       <Suspense fallback={null}>
-        <BenchCommands readings={readings} edit={edit} onAdd={addOne} />
+        <BenchCommands {...{ readings, edit, look, onLook }} onAdd={addOne} onSeen={askSeen} />
       </Suspense>
+      {seen && (
+        <Suspense fallback={null}>
+          <SeenDialog {...{ resolved, edit }} shelf={shelf.inks} onClose={() => setSeen(false)} />
+        </Suspense>
+      )}
       {drop.refusal}
     </main>
   );

@@ -1,4 +1,4 @@
-import { type PointerEvent, type RefObject, useRef } from 'react';
+import { type KeyboardEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
 import { pointOn } from '../../app/pointOn';
 import type { Edit } from '../../app/useBench';
 import { useGrip } from '../../app/useGrip';
@@ -85,10 +85,11 @@ export function Marks(props: Props) {
         ))}
       </svg>
       {marks.map(({ mark, left, top }, i) => (
-        <div key={mark.id}>
-          <Handle {...{ mark, resolved, bands, unit, board, edit, onDone, left, top, level }} />
-          <MarkLabel {...{ mark, resolved, bands, unit, narrow, edit, onDone }} top={places[i] as number} />
-        </div>
+        <Handle
+          key={mark.id}
+          {...{ mark, resolved, bands, unit, narrow, board, edit, onDone, left, top, level }}
+          labelAt={places[i] as number}
+        />
       ))}
     </div>
   );
@@ -104,18 +105,27 @@ const fromWhere = ({ from, on }: MarkPlace): string => `from the ${from}${on ? `
 
 const gestureOf = ({ id }: Mark) => `mark ${id}`;
 
-interface HandleProps extends Omit<Props, 'width' | 'height' | 'narrow'> {
+interface HandleProps extends Omit<Props, 'width' | 'height'> {
   readonly mark: Mark;
   /** Where it stands beside the panel's right edge and below its top, px. */
   readonly left: number;
   readonly top: number;
   /** Bands are level: the grip reaches in from the panel's edge. */
   readonly level: boolean;
+  /** Where its label stands below the panel's top, px. */
+  readonly labelAt: number;
 }
 
-/** The grip of a mark. */
-function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, level }: HandleProps) {
+/** Further than this from where it was taken up, px, it is a drag and no press. */
+const PRESS = 4;
+
+/** A mark: its grip, and its measure beside it; pressed, or when a figure is typed, the measure is written. */
+function Handle(props: HandleProps) {
+  const { mark, resolved, bands, unit, board, edit, onDone, left, top, level } = props;
   const { recipe } = resolved;
+  /** What has been typed so far where the measure is being written. */
+  const [writing, setWriting] = useState<string>();
+  const pressedAt = useRef(0);
   const place = placeOf(bands, mark.along);
   /** How far from the mark it was taken hold of, mm along the run. */
   const grabbed = useRef(0);
@@ -131,8 +141,20 @@ function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, l
     return bands.alongAt(x, y);
   };
   const step = unit === 'mm' ? 0.5 : MM_AN_INCH / 16;
+  const self = useRef<HTMLDivElement>(null);
+  const commit = (text: string): string | undefined => {
+    const typed = parseLength(text, unit);
+    if (typed === undefined)
+      return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${fromWhere(place)}.`;
+    edit((current) => moveMark(current, mark.joint, mark.end, alongOfPlace(bands, place, typed)));
+    onDone();
+    // The keys go back to the mark, where the arrow keys go on.
+    setTimeout(() => self.current?.focus());
+    return undefined;
+  };
   const grip = useGrip({
     onHold: (event) => {
+      pressedAt.current = event.clientY;
       grabbed.current = alongOf(event) - mark.along;
     },
     onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
@@ -143,63 +165,82 @@ function Handle({ mark, resolved, bands, unit, board, edit, onDone, left, top, l
     },
     onDone,
   });
+  const onKeyDown = (event: KeyboardEvent) => {
+    const opens = event.key === 'Enter' || /^[0-9]$/.test(event.key);
+    if (!opens || event.ctrlKey || event.metaKey || event.altKey) return grip.onKeyDown(event);
+    event.preventDefault();
+    setWriting(event.key === 'Enter' ? '' : event.key);
+  };
+  const onPointerUp = (event: PointerEvent) => {
+    grip.onPointerUp();
+    const isOnLabel = event.target instanceof Element && event.target.closest('[data-measure]');
+    if (isOnLabel && Math.abs(event.clientY - pressedAt.current) < PRESS) setWriting('');
+  };
+  const wholeStands = { ...grip, onKeyDown, onPointerUp };
   return (
-    <div
-      role="slider"
-      tabIndex={0}
-      aria-orientation="vertical"
-      aria-label={`${mark.solid}, ${mark.faded} faded out`}
-      aria-valuemin={Math.round(Math.min(...range) * 10) / 10}
-      aria-valuemax={Math.round(Math.max(...range) * 10) / 10}
-      aria-valuenow={Math.round(place.at * 10) / 10}
-      aria-valuetext={`${formatLength(place.at, unit)} ${fromWhere(place)}`}
-      {...grip}
-      className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
-      style={level ? { top } : { top, left }}
-    >
-      {level && <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />}
-      <span
-        className={`border border-black bg-white shadow-sm group-hover:bg-black group-focus-visible:bg-black ${level ? 'h-3.5 w-2.5 rounded-[2px]' : 'size-3.5 rounded-full'}`}
-      />
-    </div>
+    <>
+      <div
+        ref={self}
+        role="slider"
+        tabIndex={0}
+        aria-orientation="vertical"
+        aria-label={`${mark.solid}, ${mark.faded} faded out`}
+        aria-valuemin={Math.round(Math.min(...range) * 10) / 10}
+        aria-valuemax={Math.round(Math.max(...range) * 10) / 10}
+        aria-valuenow={Math.round(place.at * 10) / 10}
+        aria-valuetext={`${formatLength(place.at, unit)} ${fromWhere(place)}`}
+        title="Drag it, move it by arrow keys, or type its measure"
+        {...wholeStands}
+        className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 max-sm:h-11 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
+        style={level ? { top } : { top, left }}
+      >
+        {level && <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />}
+        <span
+          className={`border border-black bg-white shadow-sm group-hover:bg-black group-focus-visible:bg-black ${level ? 'h-3.5 w-2.5 rounded-[2px]' : 'size-3.5 rounded-full'}`}
+        />
+        {writing === undefined && <MarkLabel {...props} place={place} />}
+      </div>
+      {writing !== undefined && (
+        <span className="absolute z-20 -translate-y-1/2" style={{ top: props.labelAt, left: LABEL_LEFT }}>
+          <TypedField
+            label={`${mark.solid}, ${unit} ${fromWhere(place)}`}
+            shown={formatBare(place.at, unit)}
+            onCommit={commit}
+            begin={{ text: writing, onOver: () => setWriting(undefined) }}
+            className={unit === 'mm' ? 'w-16 text-right' : 'w-20 text-right'}
+            suffix={unit}
+          />
+        </span>
+      )}
+    </>
   );
 }
 
-type LabelProps = Pick<Props, 'resolved' | 'bands' | 'unit' | 'narrow' | 'edit' | 'onDone'> & {
-  readonly mark: Mark;
-  readonly top: number;
-};
+/** Where labels begin, right of the panel's edge, px. */
+const LABEL_LEFT = LEADER + 6;
 
-/** What a mark means, with its measure to be typed. */
-function MarkLabel({ mark, bands, unit, narrow, edit, onDone, top }: LabelProps) {
-  const place = placeOf(bands, mark.along);
-  const commit = (text: string): string | undefined => {
-    const typed = parseLength(text, unit);
-    if (typed === undefined)
-      return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${fromWhere(place)}.`;
-    edit((current) => moveMark(current, mark.joint, mark.end, alongOfPlace(bands, place, typed)));
-    onDone();
-    return undefined;
-  };
+/** What a mark means, with its measure. */
+function MarkLabel(props: HandleProps & { readonly place: MarkPlace }) {
+  const { mark, unit, narrow, place, left, top, level, labelAt } = props;
+  // It stands in its grip, whose corner is not the panel's.
+  const corner = level ? { left: -44, top: top - 12 } : { left: left - 12, top: top - 12 };
   return (
-    <div
-      className={`absolute right-0 flex -translate-y-1/2 ${narrow ? 'flex-col items-start' : 'items-center gap-2'}`}
-      style={{ top, left: LEADER + 6 }}
+    <span
+      data-measure={mark.id}
+      className="absolute -translate-y-1/2 cursor-text text-small leading-tight"
+      style={{
+        top: labelAt - corner.top,
+        left: LABEL_LEFT - corner.left,
+        width: narrow ? 92 : 200,
+      }}
     >
-      <TypedField
-        label={`${mark.solid}, ${unit} ${fromWhere(place)}`}
-        shown={formatBare(place.at, unit)}
-        onCommit={commit}
-        className={unit === 'mm' ? 'w-14 text-right' : 'w-16 text-right'}
-      />
-      <span className="w-full min-w-0 text-small leading-tight">
-        <span className={narrow ? 'block' : 'block truncate'}>{mark.solid}</span>
-        {!narrow && (
-          <span className="block truncate text-mute">
-            {place.on ? fromWhere(place) : `${mark.faded} faded out`}
-          </span>
-        )}
+      <span className="heading block text-lead leading-5 group-hover:underline">
+        {formatLength(place.at, unit)}
       </span>
-    </div>
+      <span className="block text-mute">
+        {mark.solid}
+        {place.on && `, ${fromWhere(place)}`}
+      </span>
+    </span>
   );
 }

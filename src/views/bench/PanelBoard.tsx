@@ -1,24 +1,20 @@
-import { Minus, Plus, Search } from 'lucide-react';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import { type Command, useCommands } from '../../app/commands';
+import { lazy, Suspense, useMemo, useRef } from 'react';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import type { Edit } from '../../app/useBench';
 import { useSize } from '../../app/useSize';
-import { formatBare, type Unit } from '../../core/base/length';
-import { endsDry } from '../../core/engine/drying';
+import type { Unit } from '../../core/base/length';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Card } from '../../core/materials/card/card';
-import type { Ink } from '../../core/materials/ink/ink';
 import { bandsOf } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
+import { type Look, WHOLE, ZOOMS } from './look';
 import { Rule } from './Rule';
 
 const Marks = lazy(afterFirstPicture(() => import('./Marks').then((m) => ({ default: m.Marks }))));
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
-const SeenDialog = lazy(() => import('./seen/SeenDialog'));
 const PanelHandles = lazy(
   afterFirstPicture(() => import('./PanelHandles').then((m) => ({ default: m.PanelHandles }))),
 );
@@ -28,13 +24,14 @@ const PatchLabels = lazy(() => import('./PatchLabels').then((m) => ({ default: m
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  readonly shelf: readonly Ink[];
   readonly unit: Unit;
   readonly wetness: Wetness;
   readonly edit: Edit;
   readonly onDone: () => void;
   /** The pass in hand, by its id. */
   readonly selected: string | undefined;
+  readonly look: Look;
+  readonly onLook: (change: Partial<Look>) => void;
 }
 
 /** Room for the rule on the panel's left, px. */
@@ -43,22 +40,20 @@ const RULE_SIDE = 52;
 const marksSide = (room: number): number => (room < NARROW ? 124 : room < 820 ? 250 : 320);
 /** Below this width, px, the panel takes the width it gets and is as high as it must be. */
 const NARROW = 560;
-const ZOOMS = [1, 1.5, 2, 3, 4] as const;
 
 /** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
-export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selected }: Props) {
+export function PanelBoard(props: Props) {
+  const { resolved, unit, wetness, edit, onDone, selected, look, onLook } = props;
+  const { zoom, loupe } = look;
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
-  const [zoom, setZoom] = useState(0);
-  const [loupe, setLoupe] = useState(false);
-  const [seen, setSeen] = useState(false);
   const { panel, passes } = resolved.recipe;
   const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
-  const fitting = narrow ? byWidth : Math.min(byWidth, (room.height - 14) / panel.height);
+  const fitting = narrow ? byWidth : Math.min(byWidth, (room.height - 26) / panel.height);
   const scale = fitting * (ZOOMS[zoom] ?? 1);
   const [width, height] = [panel.width, panel.height].map((mm) => Math.max(Math.round(mm * scale), 0)) as [
     number,
@@ -66,33 +61,10 @@ export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selec
   ];
   const bands = useMemo(() => bandsOf(resolved.recipe), [resolved.recipe]);
   const inkNames = resolved.inks.map(({ name }) => name).join(', ');
-  useCommands(
-    useMemo<readonly Command[]>(
-      () => [
-        { id: 'seen', label: 'Will it be seen?', group: 'Panel', key: 's', run: () => setSeen(true) },
-        { id: 'loupe', label: 'Loupe on or off', group: 'Panel', key: 'l', run: () => setLoupe((on) => !on) },
-        {
-          id: 'zoom-in',
-          label: 'Zoom in',
-          group: 'Panel',
-          key: '+',
-          run: () => setZoom((at) => Math.min(at + 1, ZOOMS.length - 1)),
-        },
-        {
-          id: 'zoom-out',
-          label: 'Zoom out',
-          group: 'Panel',
-          key: '-',
-          run: () => setZoom((at) => Math.max(at - 1, 0)),
-        },
-      ],
-      [],
-    ),
-  );
   return (
     <div
       className="relative flex min-h-96 min-w-0 flex-1 flex-col"
-      style={narrow ? { minHeight: height + 40, flex: 'none' } : undefined}
+      style={narrow ? { minHeight: height + 16, flex: 'none' } : undefined}
     >
       <div
         ref={box}
@@ -147,46 +119,11 @@ export function PanelBoard({ resolved, shelf, unit, wetness, edit, onDone, selec
         )}
       </div>
       {resolved.alsoOn && <OtherBase resolved={resolved} card={resolved.alsoOn} wetness={wetness} />}
-      {seen && (
-        <Suspense fallback={null}>
-          <SeenDialog {...{ resolved, shelf, edit }} onClose={() => setSeen(false)} />
-        </Suspense>
+      {(zoom > 0 || loupe) && (
+        <Button className="absolute bottom-3 left-3" onClick={() => onLook(WHOLE)}>
+          {loupe ? 'Put the loupe away' : 'The whole panel'}
+        </Button>
       )}
-      <footer className="flex flex-wrap items-center gap-1 px-3 pb-1">
-        <p className="mr-auto text-mute">
-          {formatBare(panel.width, unit)} × {formatBare(panel.height, unit)} {unit} · {resolved.card.name} ·{' '}
-          {wetness === 'dry'
-            ? 'dried'
-            : endsDry(resolved)
-              ? 'wet: after the last pass nothing is'
-              : 'wet, as under the brush'}
-        </p>
-        <Button onClick={() => setSeen(true)}>Will it be seen?</Button>
-        <Button
-          aria-pressed={loupe}
-          className={loupe ? 'outline-2 outline-text' : ''}
-          onClick={() => setLoupe(!loupe)}
-        >
-          <Search size={14} aria-hidden="true" /> Loupe
-        </Button>
-        <Button
-          look="bare"
-          aria-label="Zoom out"
-          disabled={zoom === 0}
-          onClick={() => setZoom(Math.max(zoom - 1, 0))}
-        >
-          <Minus size={16} aria-hidden="true" />
-        </Button>
-        <span className="w-9 text-center">{(ZOOMS[zoom] ?? 1) * 100}%</span>
-        <Button
-          look="bare"
-          aria-label="Zoom in"
-          disabled={zoom === ZOOMS.length - 1}
-          onClick={() => setZoom(Math.min(zoom + 1, ZOOMS.length - 1))}
-        >
-          <Plus size={16} aria-hidden="true" />
-        </Button>
-      </footer>
     </div>
   );
 }
@@ -203,7 +140,7 @@ function OtherBase({
   const other = useMemo(() => ({ ...resolved, card }), [resolved, card]);
   const { panel } = resolved.recipe;
   return (
-    <figure className="absolute right-3 bottom-10 text-small text-mute max-sm:static max-sm:px-3 max-sm:pt-2">
+    <figure className="absolute right-3 bottom-3 text-small text-mute max-sm:static max-sm:px-3 max-sm:pt-2">
       <PanelPicture
         resolved={other}
         wetness={wetness}

@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import type { Aim } from '../../core/recipe/pressedInk';
-import { RUNG_LIMITS } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { Segmented } from '../../ui/Segmented';
+import { Button } from '../../ui/Button';
 import { Invitation } from './Invitation';
 import { ValueRail } from './ValueRail';
 
@@ -21,38 +20,27 @@ export function RailColumn({ resolved, dried, aim, onAim, onPick }: Props) {
   const { rungs } = resolved.recipe;
   const rungIds = useMemo(() => resolved.inks.map(({ id }) => id), [resolved.inks]);
   const aimed = typeof aim === 'string' ? -1 : rungs.findIndex(({ id }) => id === aim.rung);
-  const full = rungs.length >= RUNG_LIMITS.max;
+  const goesTo = aim === 'new' ? 'a new rung' : aimed < 0 ? 'the nearest rung' : `rung ${aimed + 1}`;
   return (
     <section
       aria-label="Value rail"
       data-tour="rail"
       className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-0 lg:border-r"
     >
-      <header className="space-y-2 px-4 pt-3 pb-1">
-        <h2 className="heading text-section">Value rail</h2>
-        <div className="flex items-center gap-2">
-          <span className="text-mute">Ink goes on</span>
-          <Segmented<'nearest' | 'new' | 'chosen'>
-            label="Where the next ink goes"
-            value={typeof aim === 'string' ? aim : 'chosen'}
-            onChange={(next) => next !== 'chosen' && onAim(next)}
-            options={[
-              { value: 'nearest', label: 'nearest', hint: 'The rung nearest in lightness' },
-              ...(aimed < 0 ? [] : [{ value: 'chosen' as const, label: `rung ${aimed + 1}` }]),
-              ...(full
-                ? []
-                : [{ value: 'new' as const, label: 'new rung', hint: 'A further rung, up to five' }]),
-            ]}
-          />
-        </div>
+      <header className="flex min-h-16 items-start justify-between gap-2 px-4 pt-3">
+        <h2 className="heading text-lead">
+          Your inks, pale at the top
+          <span className="block font-sans text-small font-normal text-mute">
+            {aim === 'nearest' ? 'Press one, or type its name' : `The next goes on ${goesTo}`}
+          </span>
+        </h2>
+        {aim !== 'nearest' && (
+          <Button look="bare" className="mt-4 underline underline-offset-4" onClick={() => onAim('nearest')}>
+            Not
+          </Button>
+        )}
       </header>
-      <ValueRail
-        shelf={dried}
-        rungs={rungIds}
-        onPick={onPick}
-        aimed={rungIds[aimed]}
-        goesTo={aim === 'new' ? 'a new rung' : aimed < 0 ? 'the nearest rung' : `rung ${aimed + 1}`}
-      />
+      <ValueRail shelf={dried} rungs={rungIds} onPick={onPick} aimed={rungIds[aimed]} goesTo={goesTo} />
       <Invitation />
     </section>
   );

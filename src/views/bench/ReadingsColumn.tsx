@@ -1,18 +1,23 @@
-import { Ellipsis } from 'lucide-react';
-import { Fragment, lazy, memo, Suspense, useCallback } from 'react';
+import { Fragment, lazy, memo, Suspense, useCallback, useMemo } from 'react';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
 import { useAnswer } from '../../app/useAnswer';
 import type { Edit } from '../../app/useBench';
 import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/base/length';
+import { percentOf } from '../../core/base/words';
 import { blendGround } from '../../core/engine/blend';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import { BARE, type Ink } from '../../core/materials/ink/ink';
 import { type DriedInk, nearOwnInk } from '../../core/readings/driedShelf';
 import { newColourWidth, setNewColourWidth, whyNotSoWide } from '../../core/readings/joints/newColour';
+import { describeLadder } from '../../core/readings/ladderWords';
+import { perceivedShares } from '../../core/readings/perceived';
 import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
 import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
 import { RUNG_LIMITS } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { viewSet } from '../../store/view';
+import { Checkbox } from '../../ui/Checkbox';
 import { ColourStrip } from '../../ui/ColourStrip';
 import { PercentField } from '../../ui/PercentField';
 import { TypedField } from '../../ui/TypedField';
@@ -23,6 +28,7 @@ const Menu = lazy(afterFirstPicture(() => import('../../ui/Menu').then((m) => ({
 const TrueShares = lazy(
   afterFirstPicture(() => import('./TrueShares').then((m) => ({ default: m.TrueShares }))),
 );
+const Numbers = lazy(() => import('./Numbers').then((m) => ({ default: m.Numbers })));
 const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => ({ default: m.Meetings }))));
 
 interface Props {
@@ -40,25 +46,29 @@ interface Props {
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
   const { resolved, readings, shelf, unit, edit, aimed, onAim } = props;
-  const { recipe, card, inks } = resolved;
+  const { recipe, inks } = resolved;
   const ground = blendGround(resolved);
   const closeCalls = useAnswer(
     useCallback(() => shelfWorker().closeCallsOf([...inks], ground), [inks, ground]),
     'nothing',
   );
+  const isNumbers = useAppSelector(({ view }) => view.numbers);
+  const seen = useMemo(() => perceivedShares(resolved), [resolved]);
   return (
-    <section aria-label="Readings" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
-      <header>
-        <h2 className="heading text-section">Readings</h2>
-        <p className="text-mute">{card.name}, dried</p>
-      </header>
-      <div className="grid grid-cols-[2.75rem_1fr] gap-x-3">
+    <section
+      aria-label="Readings"
+      className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-4 pt-3 pb-4"
+    >
+      <h2 className="sr-only">Readings</h2>
+      <p className="sentence leading-snug">{describeLadder(readings)}</p>
+      <div className="grid grid-cols-[2.5rem_1fr] gap-x-3">
         {recipe.rungs.map(({ id, share }, i) => (
           <Fragment key={id}>
             {readings.rungs[i] && (
               <Rung
-                {...{ id, share, edit, onAim }}
+                {...{ id, share, edit, onAim, isNumbers }}
                 rung={readings.rungs[i]}
+                seen={seen[i] ?? 0}
                 index={i}
                 count={recipe.rungs.length}
                 isAimed={aimed === id}
@@ -66,35 +76,46 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
             )}
             {readings.joints[i] && (
               <Joint
+                {...{ resolved, unit, edit, isNumbers }}
                 joint={readings.joints[i]}
                 index={i}
-                resolved={resolved}
                 isClose={closeCalls?.[i] ?? false}
                 width={recipe.joints[i]?.width ?? 0}
                 newWidth={newColourWidth(recipe, i, readings.joints[i])}
                 near={nearOwnInk(readings.joints[i].verdict.decidedBy.lab, shelf, resolved.inks)?.ink}
-                unit={unit}
-                edit={edit}
               />
             )}
           </Fragment>
         ))}
       </div>
-      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 border-t border-line pt-3">
-        <dt className="text-mute">Rung spacing</dt>
-        <dd className="text-right font-semibold">{readings.spacing.description}</dd>
-        <dt className="text-mute">Steps, pale to dark</dt>
-        <dd className="text-right font-semibold">
-          {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L*
-        </dd>
-      </dl>
       <Suspense fallback={null}>
-        <TrueShares resolved={resolved} edit={edit} />
+        <TrueShares resolved={resolved} edit={edit} isNumbers={isNumbers} />
         <Meetings resolved={resolved} />
       </Suspense>
+      <NumbersSwitch />
+      {isNumbers && (
+        <Suspense fallback={null}>
+          <Numbers resolved={resolved} readings={readings} />
+        </Suspense>
+      )}
     </section>
   );
 });
+
+/** Whether figures stand beside the words; it stays as it is left. */
+function NumbersSwitch() {
+  const isNumbers = useAppSelector(({ view }) => view.numbers);
+  const dispatch = useAppDispatch();
+  return (
+    <p className="border-t border-line pt-3">
+      <Checkbox
+        label="Numbers"
+        checked={isNumbers}
+        onChange={({ target }) => dispatch(viewSet({ numbers: target.checked }))}
+      />
+    </p>
+  );
+}
 
 interface RungProps {
   readonly id: string;
@@ -103,13 +124,17 @@ interface RungProps {
   readonly index: number;
   readonly count: number;
   readonly edit: Edit;
+  /** The part of the panel that will read as it. */
+  readonly seen: number;
+  readonly isNumbers: boolean;
   readonly isAimed: boolean;
   readonly onAim: (rung: string) => void;
 }
 
 const PRESENCE = { shows: '', soft: ' · only a tint here', vanishes: ' · vanishes here' } as const;
 
-const Rung = memo(function Rung({ id, rung, share, index, count, edit, isAimed, onAim }: RungProps) {
+const Rung = memo(function Rung(props: RungProps) {
+  const { id, rung, share, seen, index, count, edit, isNumbers, isAimed, onAim } = props;
   return (
     <>
       <button
@@ -123,38 +148,46 @@ const Rung = memo(function Rung({ id, rung, share, index, count, edit, isAimed, 
       />
       <div className="flex min-w-0 items-start gap-2 py-1">
         <div className="min-w-0 flex-1 leading-snug">
-          <p className="truncate text-lead font-semibold">{rung.ink.name}</p>
+          <RungMenu name={rung.ink.name} {...{ id, index, count, edit, onAim }} />
           <p>
             <span className="colour-name" title={rung.colour.name}>
               {plainColour(rung.lab)}
             </span>
             <span className="text-mute">
-              {' '}
-              · L* {Math.round(rung.lab.l)}
+              {isNumbers && ` · L* ${Math.round(rung.lab.l)}`}
               {PRESENCE[rung.presence]}
             </span>
           </p>
         </div>
-        <PercentField
-          label={`Share of ${rung.ink.name}`}
-          value={share}
-          onChange={(next) => edit((recipe) => setShare(recipe, index, next))}
-        />
-        <RungMenu name={rung.ink.name} index={index} count={count} edit={edit} />
+        {isNumbers ? (
+          <span className="text-right">
+            <PercentField
+              label={`Share of ${rung.ink.name}`}
+              value={share}
+              onChange={(next) => edit((recipe) => setShare(recipe, index, next))}
+            />
+            <span className="block text-small text-mute">{percentOf(seen)} seen</span>
+          </span>
+        ) : (
+          <span className="pt-0.5 whitespace-nowrap text-mute">{percentOf(seen)} seen</span>
+        )}
       </div>
     </>
   );
 });
 
-type RungMenuProps = Pick<RungProps, 'index' | 'count' | 'edit'> & { readonly name: string };
+type RungMenuProps = Pick<RungProps, 'id' | 'index' | 'count' | 'edit' | 'onAim'> & { readonly name: string };
 
-const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuProps) {
+const RungMenu = memo(function RungMenu({ id, name, index, count, edit, onAim }: RungMenuProps) {
+  const shown = <span className="heading block truncate text-left text-lead">{name}</span>;
   return (
-    <Suspense fallback={<span className="w-6" />}>
+    <Suspense fallback={shown}>
       <Menu
         label={`More for ${name}`}
-        look="bare"
+        look="word"
         items={[
+          { label: 'Put another ink here', onSelect: () => onAim(id) },
+          'line',
           {
             label: 'Swap with the rung above',
             disabled: index === 0,
@@ -177,7 +210,7 @@ const RungMenu = memo(function RungMenu({ name, index, count, edit }: RungMenuPr
           },
         ]}
       >
-        <Ellipsis size={16} aria-hidden="true" />
+        {shown}
       </Menu>
     </Suspense>
   );
@@ -196,10 +229,11 @@ interface JointProps {
   readonly near: Ink | undefined;
   readonly unit: Unit;
   readonly edit: Edit;
+  readonly isNumbers: boolean;
 }
 
 const Joint = memo(function Joint(props: JointProps) {
-  const { resolved, joint, isClose, index, width, newWidth, near, unit, edit } = props;
+  const { resolved, joint, isClose, index, width, newWidth, near, unit, edit, isNumbers } = props;
   const commitNew = (text: string): string | undefined => {
     const wanted = parseLength(text, unit);
     if (wanted === undefined || wanted <= 0) return `“${text}” is not a length.`;
@@ -213,21 +247,23 @@ const Joint = memo(function Joint(props: JointProps) {
       <ColourStrip
         colours={joint.strip.slice(1, -1)}
         toward="foot"
-        className="min-h-22 border-x-2 border-text/60"
+        className="min-h-16 border-x-2 border-text/60"
       />
       <div className="min-w-0 border-l border-line py-1.5 pl-3">
         <p className="flex gap-2 leading-snug font-semibold">
           <span className="flex-1">
             <VerdictSign kind={joint.verdict.kind} /> {joint.headline}
           </span>
-          <span className="font-normal whitespace-nowrap text-mute">{formatLength(width, unit)}</span>
+          {isNumbers && (
+            <span className="font-normal whitespace-nowrap text-mute">{formatLength(width, unit)}</span>
+          )}
         </p>
         <p className="text-small leading-snug">
           {joint.reason}
           {near && ` It is near your ${near.name}.`}
           {isClose && ' A close call: try it on scrap.'}
         </p>
-        {newWidth > 0 && (
+        {isNumbers && newWidth > 0 && (
           <p className="mt-1 text-small">
             <TypedField
               label={`Width of the new colour in joint ${index + 1}, ${unit}`}
@@ -238,7 +274,7 @@ const Joint = memo(function Joint(props: JointProps) {
             />
           </p>
         )}
-        {joint.onTheWay.length > 0 && (
+        {isNumbers && joint.onTheWay.length > 0 && (
           <p className="colour-name mt-1 text-small leading-snug text-mute">{joint.onTheWay.join(' → ')}</p>
         )}
       </div>

@@ -1,11 +1,13 @@
 import { lazy, Suspense, useRef, useState } from 'react';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { useShelf } from '../../app/session';
+import { useStart } from '../../app/start';
 import { usePaperWork } from '../../app/usePaperWork';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { resolve } from '../../core/recipe/resolved';
-import { useAppStore } from '../../store/hooks';
+import { redone } from '../../store/draft';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Menu } from '../../ui/Menu';
 
 const Faults = lazy(() => import('../../ui/Faults'));
@@ -15,6 +17,9 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
   const store = useAppStore();
   const actions = useRecipeActions();
   const shelf = useShelf();
+  const start = useStart();
+  const dispatch = useAppDispatch();
+  const canRedo = useAppSelector(({ draft }) => draft.future.length > 0);
   const painting = usePaperWork(
     'Painting the picture',
     'The picture could not be painted. Reload the page and try again; the recipe is saved.',
@@ -36,7 +41,9 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
       {painting.progress}
       <Menu
         items={[
-          { label: 'New recipe', onSelect: () => shelf && void actions.create(shelf) },
+          { label: 'Redo', disabled: !canRedo, onSelect: () => dispatch(redone()) },
+          'line',
+          { label: 'New recipe …', onSelect: start },
           { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
           'line',
           { label: 'Export as a file', onSelect: withResolved(actions.download) },
@@ -55,7 +62,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           { label: 'Delete', onSelect: withRecipe(actions.remove) },
         ]}
       >
-        Recipe
+        Recipe …
       </Menu>
       <input
         ref={picker}

@@ -63,7 +63,7 @@ export const Rule = memo(function Rule({ length, unit, height }: Props) {
                 y={y}
                 dy={k === 0 ? 0 : '0.32em'}
                 textAnchor="end"
-                className="fill-text text-tiny"
+                className="fill-text text-small"
               >
                 {figure(k)}
               </text>

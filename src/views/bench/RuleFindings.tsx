@@ -1,3 +1,4 @@
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
@@ -30,32 +31,50 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
     () => findingsOf({ resolved, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit, maker }),
     [resolved, readings, passes, shelf, unit, maker],
   );
-  if (findings.length === 0) return null;
+  const [open, setOpen] = useState(false);
+  const [first] = findings;
+  if (!first) return null;
+  const Sign = open ? ChevronDown : ChevronUp;
   return (
     <section
       aria-label="To mind"
-      aria-live="polite"
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-      tabIndex={0}
-      // At the foot, so that nothing moves under the hand when something comes to be minded; on a phone it is seen first.
-      className="mx-4 my-3 max-h-[38%] shrink-0 overflow-y-auto border-l-4 border-text bg-field px-3 py-2 max-lg:-order-1"
+      // At the foot, folded to a line, so that nothing moves under the hand when something comes to be minded.
+      className="shrink-0 border-t-2 border-text bg-field max-lg:order-first"
     >
-      <h3 className="sr-only">To mind</h3>
-      <ul className="space-y-2">
-        {findings.map(({ key, message, fix, others = [], choice }) => (
-          <li key={key} className="leading-snug">
-            <p className="font-semibold">{message}</p>
-            <p className="mt-1 flex flex-wrap gap-1.5 empty:hidden">
-              {choice && <ChoiceMenu choice={choice} disabled={isBehind} edit={edit} />}
-              {[...(fix ? [fix] : []), ...others].map(({ label, apply }) => (
-                <Button key={label} disabled={isBehind} onClick={() => edit(apply)}>
-                  {label}
-                </Button>
-              ))}
-            </p>
-          </li>
-        ))}
-      </ul>
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className="flex min-h-11 w-full items-center gap-2 px-4 py-1.5 text-left focus-visible:outline-offset-[-3px]"
+      >
+        <span className="shrink-0 font-semibold">To mind, {findings.length}</span>
+        <span aria-live="polite" className={`min-w-0 flex-1 truncate ${open ? 'invisible' : 'text-mute'}`}>
+          {first.message}
+        </span>
+        <Sign size={16} aria-hidden="true" className="shrink-0" />
+      </button>
+      {open && (
+        <ul
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+          tabIndex={0}
+          aria-label="What is to be minded"
+          className="max-h-[45vh] space-y-2.5 overflow-y-auto px-4 pb-3 focus-visible:outline-offset-[-3px] lg:max-h-64"
+        >
+          {findings.map(({ key, message, fix, others = [], choice }) => (
+            <li key={key} className="leading-snug">
+              <p>{message}</p>
+              <p className="mt-1 flex flex-wrap gap-1.5 empty:hidden">
+                {choice && <ChoiceMenu choice={choice} disabled={isBehind} edit={edit} />}
+                {[...(fix ? [fix] : []), ...others].map(({ label, apply }) => (
+                  <Button key={label} disabled={isBehind} onClick={() => edit(apply)}>
+                    {label}
+                  </Button>
+                ))}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 });

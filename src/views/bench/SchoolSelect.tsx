@@ -9,6 +9,7 @@ import { Select } from '../../ui/Select';
 export function SchoolSelect({ resolved, edit }: { readonly resolved: ResolvedRecipe; readonly edit: Edit }) {
   const { school } = resolved.recipe;
   const suggested = suggestSchool(resolved);
+  const why = school === 'suggested' ? `${suggested.because}.` : schoolOf(resolved).reason;
   return (
     <>
       <Select<Recipe['school']>
@@ -19,12 +20,10 @@ export function SchoolSelect({ resolved, edit }: { readonly resolved: ResolvedRe
           ...SCHOOL_IDS.map((id) => ({ value: id, label: SCHOOLS[id].label })),
         ]}
         onChange={(next) => edit((recipe) => ({ ...recipe, school: next }))}
-        width="mt-1 w-full"
+        width="w-full"
       />
-      <p className="mt-1 line-clamp-3 text-small leading-snug text-mute" title={schoolOf(resolved).reason}>
-        {school === 'suggested'
-          ? `${suggested.because.charAt(0).toUpperCase()}${suggested.because.slice(1)}.`
-          : schoolOf(resolved).reason}
+      <p className="line-clamp-2 text-small leading-snug text-mute first-letter:uppercase" title={why}>
+        {why}
       </p>
     </>
   );

@@ -1,11 +1,14 @@
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
+import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import type { Edit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
 import type { Unit } from '../../core/base/length';
+import { firstSentence } from '../../core/base/words';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet } from '../../core/sheet/compile';
+import type { Step } from '../../core/sheet/desk';
 import { describeMinutes } from '../../core/sheet/times';
 import { SchoolSelect } from './SchoolSelect';
 
@@ -15,55 +18,89 @@ interface Props {
   readonly edit: Edit;
 }
 
-/** The order of work along the foot of the bench. */
+/** The order of work along the foot of the bench, a picture of the panel after each step. */
 export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Props) {
   const maker = useMaker();
   const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
+  const { id } = resolved.recipe;
   return (
     <section
       aria-label="Order of work"
       data-tour="steps"
-      className="flex min-w-0 flex-col border-t border-line bg-sheet sm:flex-row"
+      className="flex min-w-0 flex-col border-t border-line bg-sheet sm:h-46 sm:flex-row"
     >
-      <div className="flex shrink-0 flex-col justify-between gap-1 border-r border-line p-3 sm:w-46">
-        <div>
-          <h2 className="heading text-section">Order of work</h2>
-          <p className="text-mute">
-            {describeMinutes(sheet.workMinutes)}, then dry {describeMinutes(sheet.dryMinutes)}
-          </p>
-          <SchoolSelect resolved={resolved} edit={edit} />
-        </div>
-        <p className="flex gap-3">
-          <Link to={`/sheet/${resolved.recipe.id}`} className="font-semibold underline underline-offset-4">
-            Full sheet
-          </Link>
-          <Link to={`/desk/${resolved.recipe.id}`} className="font-semibold underline underline-offset-4">
+      <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-44">
+        <h2 className="heading text-lead">Order of work</h2>
+        <p className="text-mute">
+          {describeMinutes(sheet.workMinutes)}, then {describeMinutes(sheet.dryMinutes)} to dry
+        </p>
+        <SchoolSelect resolved={resolved} edit={edit} />
+        <p className="mt-auto flex items-center gap-3">
+          <Link
+            to={`/desk/${id}`}
+            className="rounded-[3px] bg-strong px-2.5 py-1.5 font-semibold text-on-strong max-sm:py-3"
+          >
             Step by step
+          </Link>
+          <Link to={`/sheet/${id}`} className="py-1.5 underline underline-offset-4 max-sm:py-3">
+            Full sheet
           </Link>
         </p>
       </div>
       <ol
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-        tabIndex={0}
         aria-label="Steps"
-        className="flex max-h-42 min-w-0 flex-1 overflow-auto focus-visible:outline-offset-[-3px]"
+        className="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden focus-visible:outline-offset-[-3px]"
       >
         {sheet.steps.map((step, i) => (
-          <li key={step.key} className="w-35 shrink-0 grow border-r border-line p-3 last:border-r-0">
-            <p className="flex items-baseline gap-1.5 font-semibold">
-              <span className="text-mute">{i + 1}</span>
-              <span className="leading-snug">{step.title}</span>
-            </p>
-            <p className="line-clamp-6 text-small leading-snug">{step.work}</p>
-            {step.note && <p className="text-small leading-snug italic">{step.note}</p>}
-            <p className="text-small text-mute">
-              {step.brush && `${TOOLS[resolved.recipe.tool].noun} ${step.brush.letter}`}
-              {step.brush && step.minutes && ' · '}
-              {step.minutes && describeMinutes(step.minutes)}
-            </p>
+          <li key={step.key} className="w-39 shrink-0 grow border-r border-line last:border-r-0 2xl:w-40">
+            <Frame {...{ resolved, step }} number={i + 1} />
           </li>
         ))}
       </ol>
     </section>
   );
 });
+
+/** Room for the picture of a step, px. */
+const FRAME = { width: 62, height: 72 } as const;
+
+interface FrameProps {
+  readonly resolved: ResolvedRecipe;
+  readonly step: Step;
+  readonly number: number;
+}
+
+/** One step: the panel as it stands once it is done, and what it takes; it opens the desk view there. */
+function Frame({ resolved, step, number }: FrameProps) {
+  const { title, work, brush, minutes, note, after, stands } = step;
+  const facts = [
+    brush && `${TOOLS[resolved.recipe.tool].noun} ${brush.letter}`,
+    minutes && describeMinutes(minutes),
+  ].filter(Boolean);
+  return (
+    <Link
+      to={`/desk/${resolved.recipe.id}?step=${encodeURIComponent(step.key)}`}
+      title={work}
+      className="flex h-full flex-col gap-1.5 p-2.5 hover:bg-field focus-visible:outline-offset-[-3px]"
+    >
+      <span className="flex gap-2">
+        <RecipeThumb
+          resolved={resolved}
+          progress={after}
+          wetness={stands}
+          within={FRAME}
+          label={`After step ${number}`}
+        />
+        <span className="min-w-0 text-small leading-snug">
+          <span className="block font-semibold">
+            {number} {title}
+          </span>
+          <span className="block text-mute">{facts.join(' · ')}</span>
+        </span>
+      </span>
+      <span className="line-clamp-4 text-small leading-snug">
+        {note ? <em>{note}</em> : firstSentence(work)}
+      </span>
+    </Link>
+  );
+}

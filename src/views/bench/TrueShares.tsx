@@ -11,10 +11,12 @@ import { PercentField } from '../../ui/PercentField';
 interface Props {
   readonly resolved: ResolvedRecipe;
   readonly edit: Edit;
+  /** The whole table, or only what it comes to. */
+  readonly isNumbers: boolean;
 }
 
 /** What the maker wants to see of each ink, what is laid and what will be seen; and laying it so. */
-export const TrueShares = memo(function TrueShares({ resolved, edit }: Props) {
+export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }: Props) {
   const { recipe, inks } = resolved;
   const wanted = wantedShares(recipe);
   const perceived = perceivedShares(resolved);
@@ -40,42 +42,46 @@ export const TrueShares = memo(function TrueShares({ resolved, edit }: Props) {
   return (
     <section aria-label="True shares" data-tour="shares" className="border-t border-line pt-3">
       <div className="mb-1 flex items-center justify-between gap-2">
-        <h3 className="heading text-lead">True shares</h3>
+        <h3 className="font-semibold">
+          {recipe.wanted ? 'Shares as wanted, to the eye' : 'Equal shares, to the eye'}
+        </h3>
         <Button disabled={off <= CLOSE_ENOUGH / 2} onClick={makeItSo}>
           Make it so
         </Button>
       </div>
-      <table className="w-full">
-        <thead className="text-left text-small text-mute">
-          <tr>
-            <th className="font-normal">of the panel</th>
-            <th className="text-right font-normal">to see</th>
-            <th className="text-right font-normal">laid</th>
-            <th className="text-right font-normal">seen</th>
-          </tr>
-        </thead>
-        <tbody>
-          {inks.map((ink, rung) => (
-            <tr key={recipe.rungs[rung]?.id ?? rung} className="align-top">
-              <td className="py-0.5 leading-tight">
-                {ink.name}
-                {!isBare(ink) && (
-                  <span className="block text-small text-mute">{pull[rung]?.description}</span>
-                )}
-              </td>
-              <td className="py-0.5 text-right">
-                <PercentField
-                  label={`To see of ${ink.name}`}
-                  value={wanted[rung] ?? 0}
-                  onChange={(share) => want(rung, share)}
-                />
-              </td>
-              <td className="py-1 pl-2 text-right">{percentOf(laid[rung] ?? 0)}</td>
-              <td className="py-1 pl-2 text-right font-semibold">{percentOf(perceived[rung] ?? 0)}</td>
+      {isNumbers && (
+        <table className="w-full">
+          <thead className="text-left text-small text-mute">
+            <tr>
+              <th className="font-normal">of the panel</th>
+              <th className="text-right font-normal">to see</th>
+              <th className="text-right font-normal">laid</th>
+              <th className="text-right font-normal">seen</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {inks.map((ink, rung) => (
+              <tr key={recipe.rungs[rung]?.id ?? rung} className="align-top">
+                <td className="py-0.5 leading-tight">
+                  {ink.name}
+                  {!isBare(ink) && (
+                    <span className="block text-small text-mute">{pull[rung]?.description}</span>
+                  )}
+                </td>
+                <td className="py-0.5 text-right">
+                  <PercentField
+                    label={`To see of ${ink.name}`}
+                    value={wanted[rung] ?? 0}
+                    onChange={(share) => want(rung, share)}
+                  />
+                </td>
+                <td className="py-1 pl-2 text-right">{percentOf(laid[rung] ?? 0)}</td>
+                <td className="py-1 pl-2 text-right font-semibold">{percentOf(perceived[rung] ?? 0)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       <p role="status" className="mt-1 text-small leading-snug text-mute">
         {answer && answer.recipe === recipe
           ? answer.text

@@ -1,8 +1,11 @@
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useSize } from '../../app/useSize';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { layRail, neighbourDot, type RailDot, railScale } from './railLayout';
+import { useAppSelector } from '../../store/hooks';
+import { layRail, neighbourDot, type RailDot, railScale, typedDot } from './railLayout';
+import { useTyped } from './useTyped';
 
 interface Props {
   readonly shelf: readonly DriedInk[];
@@ -20,8 +23,6 @@ const PAD = 12;
 const DOT = 11;
 const RUNG_DOT = 20;
 const TICKS = [10, 20, 30, 40, 50, 60, 70, 80, 90];
-const ARROWS = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']);
-type Arrow = Parameters<typeof neighbourDot>[2];
 
 /** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up from pale to dark. */
 export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo, aimed }: Props) {
@@ -43,16 +44,29 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
     if (aimed !== undefined) focusDot(box.current, aimed);
   }, [aimed]);
 
+  const typing = useTyped();
+  const isNumbers = useAppSelector(({ view }) => view.numbers);
+  const goTo = (dot: RailDot | undefined) => {
+    if (!dot) return;
+    setActive(dot.ink.id);
+    focusDot(box.current, dot.ink.id);
+  };
   const onKeyDown = (event: KeyboardEvent<HTMLElement>, dot: RailDot) => {
-    if (ARROWS.has(event.key)) {
-      event.preventDefault();
-      const next = neighbourDot(dots, dot, event.key as Arrow);
-      setActive(next.ink.id);
-      focusDot(box.current, next.ink.id);
-    } else if (event.key === 'Enter' || event.key === ' ') {
-      event.preventDefault();
+    const { key } = event;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const next = neighbourDot(dots, dot, key);
+    if (next) {
+      typing.clear();
+      goTo(next);
+    } else if (key === 'Enter' || (key === ' ' && typing.typed === '')) {
+      typing.clear();
       onPick(dot);
-    }
+    } else if (key === 'Escape' && typing.typed !== '') typing.clear();
+    else if (key === 'Backspace') goTo(typedDot(dots, typing.shorten()));
+    // Letters choose inks here; they are no commands.
+    else if (key.length === 1) goTo(typedDot(dots, typing.add(key)));
+    else return;
+    event.preventDefault();
   };
 
   return (
@@ -64,7 +78,7 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
             {TICKS.map((l) => (
               <g key={l} transform={`translate(-8 ${y(l)})`}>
                 <line x1={-6} x2={0} className="stroke-line" />
-                <text x={-9} dy="0.32em" textAnchor="end" className="fill-mute text-tiny">
+                <text x={-9} dy="0.32em" textAnchor="end" className="fill-mute text-small">
                   {l}
                 </text>
               </g>
@@ -96,18 +110,24 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
             />
           ))}
         </div>
-        <Gaps ladder={ladder} width={width - AXIS - PAD} />
+        <Names ladder={ladder} width={width - AXIS - PAD} />
+        {isNumbers && <Gaps ladder={ladder} width={width - AXIS - PAD} />}
       </div>
-      <p aria-live="polite" className="min-h-14 border-t border-line px-4 py-2">
+      <p aria-live="polite" className="h-14 shrink-0 overflow-hidden border-t border-line px-4 py-2">
+        {typing.typed !== '' && (
+          <span className="float-right text-mute">
+            {typedDot(dots, typing.typed) ? `“${typing.typed}”` : `no ink is called “${typing.typed}”`}
+          </span>
+        )}
         {told ? (
           <>
             <span className="font-semibold">{told.ink.name}</span>
             <span className="text-mute">
-              {' '}
-              · L* {Math.round(told.lab.l)} · {isBare(told.ink) ? 'nothing laid' : told.ink.kind}
+              {isNumbers && ` · L* ${Math.round(told.lab.l)}`} ·{' '}
+              {isBare(told.ink) ? 'nothing laid' : told.ink.kind}
             </span>
             <br />
-            <span className="colour-name">{told.colour.name}</span>
+            <span className="colour-name">{plainColour(told.lab)}</span>
           </>
         ) : (
           <span className="text-mute">Point at an ink for its name; press it to put it on {goesTo}.</span>
@@ -149,6 +169,24 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
       onPointerLeave={() => onNamed(false)}
     />
   );
+}
+
+/** What the ladder's inks are called, beside their dots where there is room. */
+function Names({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
+  return ladder.map(({ ink, x, y }) => (
+    <span
+      key={ink.id}
+      aria-hidden="true"
+      className="pointer-events-none absolute z-20 max-w-28 -translate-y-1/2 truncate rounded-[2px] bg-field/85 px-1 text-small font-semibold"
+      style={
+        x > width / 2
+          ? { right: PAD + width - x + RUNG_DOT * 0.7, top: PAD + y }
+          : { left: AXIS + x + RUNG_DOT * 0.7, top: PAD + y }
+      }
+    >
+      {ink.name}
+    </span>
+  ));
 }
 
 /** What each step of the ladder is from pale to dark, in L*, written beside its middle: the steps the readings tell. */

@@ -3,7 +3,7 @@ import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
-import { layRail, neighbourDot, railScale } from './railLayout';
+import { layRail, neighbourDot, railScale, typedDot } from './railLayout';
 import { spread } from './spread';
 
 const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
@@ -39,12 +39,24 @@ test('arrow keys reach every ink, one after another, and stop at the ends', () =
   let at = top;
   const met = new Set([at.ink.id]);
   for (let step = 0; step < dots.length; step++) {
-    at = neighbourDot(dots, at, 'ArrowDown');
+    at = neighbourDot(dots, at, 'ArrowDown') ?? at;
     met.add(at.ink.id);
   }
   expect(met.size).toBe(dots.length);
   expect(neighbourDot(dots, at, 'ArrowDown')).toBe(at);
   expect(neighbourDot(dots, top, 'ArrowUp')).toBe(top);
+  expect(neighbourDot(dots, top, 'End')).toBe(at);
+  expect(neighbourDot(dots, at, 'Home')).toBe(top);
+  expect(neighbourDot(dots, top, 'Tab')).toBeUndefined();
+});
+
+test('letters typed lead to a name that begins so, else to a later word; to none where there is none', () => {
+  const named = (typed: string) => typedDot(dots, typed)?.ink.name;
+  const name = dots[0]?.ink.name ?? '';
+  expect(named(name.slice(0, 2).toUpperCase())?.toLowerCase()).toContain(name.slice(0, 2).toLowerCase());
+  expect(named(name)).toBe(name);
+  expect(named('zzz')).toBeUndefined();
+  expect(named(' ')).toBeUndefined();
 });
 
 test('labels that would touch are moved apart, in order, inside their range; others stay', () => {

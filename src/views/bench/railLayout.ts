@@ -39,16 +39,38 @@ function stepAside(wanted: number, y: number, placed: readonly RailDot[], width:
   return wanted;
 }
 
-/** The next dot from one in a direction: up and down by L*, left and right by place. */
-export function neighbourDot(
-  dots: readonly RailDot[],
-  from: RailDot,
-  key: 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight',
-): RailDot {
-  const vertical = key === 'ArrowUp' || key === 'ArrowDown';
-  const forward = key === 'ArrowDown' || key === 'ArrowRight' ? 1 : -1;
-  const place = (dot: RailDot) => (vertical ? dot.y : dot.x);
-  const sorted = dots.toSorted((p, q) => place(p) - place(q) || p.ink.name.localeCompare(q.ink.name));
+/** Keys that lead from dot to dot, and how many dots on; up and down by L*, left and right by place. */
+const WAYS: Readonly<Record<string, { readonly by: 'x' | 'y'; readonly steps: number }>> = {
+  ArrowUp: { by: 'y', steps: -1 },
+  ArrowDown: { by: 'y', steps: 1 },
+  ArrowLeft: { by: 'x', steps: -1 },
+  ArrowRight: { by: 'x', steps: 1 },
+  PageUp: { by: 'y', steps: -10 },
+  PageDown: { by: 'y', steps: 10 },
+  Home: { by: 'y', steps: Number.NEGATIVE_INFINITY },
+  End: { by: 'y', steps: Number.POSITIVE_INFINITY },
+};
+
+/** The dot that a key leads to: the next, ten on, the palest, the darkest. Undefined where the key leads nowhere. */
+export function neighbourDot(dots: readonly RailDot[], from: RailDot, key: string): RailDot | undefined {
+  const way = WAYS[key];
+  if (!way) return undefined;
+  const sorted = dots.toSorted((p, q) => p[way.by] - q[way.by] || p.ink.name.localeCompare(q.ink.name));
   const at = sorted.findIndex(({ ink }) => ink.id === from.ink.id);
-  return sorted[Math.min(Math.max(at + forward, 0), sorted.length - 1)] ?? from;
+  return sorted[Math.min(Math.max(at + way.steps, 0), sorted.length - 1)] ?? from;
+}
+
+/**
+ * The ink that letters typed on the rail lead to: by the beginning of its name, or else of a later word of it, the first
+ * by the alphabet. Undefined where none begins so.
+ */
+export function typedDot(dots: readonly RailDot[], typed: string): RailDot | undefined {
+  const wanted = typed.trim().toLowerCase();
+  if (wanted === '') return undefined;
+  const byName = dots.toSorted((p, q) => p.ink.name.localeCompare(q.ink.name));
+  const name = (dot: RailDot) => dot.ink.name.toLowerCase();
+  return (
+    byName.find((dot) => name(dot).startsWith(wanted)) ??
+    byName.find((dot) => name(dot).includes(` ${wanted}`))
+  );
 }

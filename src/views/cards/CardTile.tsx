@@ -21,7 +21,7 @@ export function CardTile({ card, unit, onEdit, onRemove }: Props) {
     <li className="flex flex-col bg-pane">
       <span aria-hidden="true" className="h-20 border-b border-line" style={{ backgroundColor: colour }} />
       <div className="flex flex-1 flex-col p-3">
-        <h2 className="text-section font-semibold">{name}</h2>
+        <h2 className="text-lead font-semibold">{name}</h2>
         <p className="colour-name">{nameColour(labOfHex(colour)).name}</p>
         <p>
           {FINISHES[finish].label}, {grammage} g/m²{' '}

@@ -129,7 +129,7 @@ function CardPlan({ card, pieces, grain }: CardPlanProps) {
   const answer = useAnswer(ask, 'nothing');
   return (
     <article>
-      <h2 className="heading text-section">{card.name}</h2>
+      <h2 className="heading text-lead">{card.name}</h2>
       {!card.sheet ? (
         <p>
           It is not known how large its sheets are. Change the card in the drawer and give its sheet size.

@@ -89,7 +89,7 @@ function OnCard({ resolved, fit, wetness }: Props) {
           label={`${name} on ${resolved.card.name}`}
         />
       </div>
-      <h2 className="mt-3 text-section font-semibold">{resolved.card.name}</h2>
+      <h2 className="mt-3 text-lead font-semibold">{resolved.card.name}</h2>
       <p className="font-semibold">
         <FitSign word={fit.word} /> {fit.word}
       </p>

@@ -29,7 +29,7 @@ export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
     <li className="flex flex-col bg-pane">
       <DesignDrawing design={design} className="h-40 w-full border-b border-line p-3" />
       <div className="flex flex-1 flex-col p-3">
-        <h2 className="text-section font-semibold">{name}</h2>
+        <h2 className="text-lead font-semibold">{name}</h2>
         <p>{USES[use]}</p>
         <p className="text-mute">
           {formatBare(width, unit)} × {formatLength(height, unit)}

@@ -1,5 +1,5 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { LayOutList } from '../../app/LayOutList';
 import { DashedPaths } from '../../app/panel/DashedPaths';
 import { PanelPicture } from '../../app/panel/PanelPicture';
@@ -50,7 +50,13 @@ function Desk({ resolved, unit, maker }: Props) {
   // The pace is the one the work began with: timing a step does not move the others while one is at it.
   const [begun] = useState(maker);
   const { steps } = useMemo(() => compileSheet(resolved, unit, begun), [resolved, unit, begun]);
-  const [at, setAt] = useState(0);
+  const [asked] = useSearchParams();
+  const [at, setAt] = useState(() =>
+    Math.max(
+      steps.findIndex(({ key }) => key === asked.get('step')),
+      0,
+    ),
+  );
   const [sounds, setSounds] = useState(true);
   const [timed, setTimed] = useState(0);
   const { db } = useSession();
@@ -90,7 +96,7 @@ function Desk({ resolved, unit, maker }: Props) {
 
   return (
     <main className="flex min-h-0 flex-1 flex-col bg-sheet">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-section">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
         <h1 className="heading mr-auto min-w-0 truncate">{resolved.recipe.name}</h1>
         <span>
           {done ? 'Done' : `${at + 1} of ${steps.length}`} · {describeClock(clock.whole)} so far
@@ -202,7 +208,7 @@ function OneStep({ resolved, step, clock }: StepProps) {
             </svg>
           )}
         </div>
-        <figcaption className="mt-1 text-center text-section text-mute">after this step</figcaption>
+        <figcaption className="mt-1 text-center text-lead text-mute">after this step</figcaption>
         <p className="my-3 flex items-center justify-center gap-3">
           <span
             role="timer"

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession, useShelf } from '../../app/session';
+import { useStart } from '../../app/start';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { resolve } from '../../core/recipe/resolved';
 import { listRecipes, renameRecipe } from '../../data/recipes';
@@ -21,6 +22,7 @@ export function RecipesView() {
   const shelf = useShelf();
   const records = useLiveQuery(() => listRecipes(db), [db]);
   const actions = useRecipeActions();
+  const start = useStart();
   const [refusal, setRefusal] = useState<Refusal>();
   const drop = useDropzone({
     noClick: true,
@@ -37,7 +39,7 @@ export function RecipesView() {
         <Button className="ml-auto" onClick={drop.open}>
           Import from a file
         </Button>
-        <Button look="strong" onClick={() => actions.create(shelf)}>
+        <Button look="strong" onClick={start}>
           New recipe
         </Button>
       </PageHeader>
@@ -118,7 +120,7 @@ function RecipeCard({
         label={`Name of ${recipe.name}`}
         shown={recipe.name}
         onCommit={rename}
-        className="heading w-full border-transparent bg-transparent text-section hover:border-line"
+        className="heading w-full border-transparent bg-transparent text-lead hover:border-line"
       />
       <p className="px-1.5">{resolved?.inks.map(({ name }) => name).join(', ')}</p>
       <p className="px-1.5 text-mute">

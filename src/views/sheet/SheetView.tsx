@@ -179,7 +179,7 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
           marks.map(({ along, name }) => (
             <span
               key={along}
-              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-tiny text-black'}`}
+              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-small text-black'}`}
               style={
                 level
                   ? { top: along * scale }

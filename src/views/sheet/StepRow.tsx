@@ -20,7 +20,7 @@ export function StepRow({ step, recipeId, tool, number, onNote }: Props) {
     <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
       <div>
-        <h2 className="flex flex-wrap items-center gap-2 text-section leading-6 font-semibold print:text-base print:leading-5">
+        <h2 className="flex flex-wrap items-center gap-2 text-lead leading-6 font-semibold print:text-base print:leading-5">
           {step.ink && <InkDot ink={step.ink} className="size-4" />}
           {step.title}
           {step.brush && (

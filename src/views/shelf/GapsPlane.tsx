@@ -54,7 +54,7 @@ export function GapsPlane({ inks, dried, card, onWish }: Props) {
         aria-label="Which ink next"
         className="space-y-3 border-line bg-pane p-4 lg:overflow-y-auto lg:border-l"
       >
-        <h2 className="heading text-section">Which ink next</h2>
+        <h2 className="heading text-lead">Which ink next</h2>
         <p className="text-mute">
           For each empty place, and each ink wished for: how many good trios it would make with two of yours
           that are unlike those you can make already.

@@ -23,7 +23,6 @@ import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, SORTS, type SortB
 import { GapsPlane } from './GapsPlane';
 import { InkForm } from './InkForm';
 import { InkList } from './InkList';
-import { OwnedBrushes } from './OwnedBrushes';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
@@ -46,7 +45,6 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const [edited, setEdited] = useState<Ink | 'new'>();
   const [importing, setImporting] = useState(false);
   const [sampling, setSampling] = useState(false);
-  const [counting, setCounting] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
   const save = async (ink: Ink) => {
@@ -122,7 +120,6 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
         </Menu>
         <Button onClick={() => setImporting(true)}>Import</Button>
         <Button onClick={() => setSampling(true)}>From a swatch sheet</Button>
-        <Button onClick={() => setCounting(true)}>Brushes I own</Button>
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
         </Button>
@@ -151,7 +148,6 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           <SwatchReader purpose="many" onUse={addRead} onClose={() => setSampling(false)} />
         </Suspense>
       )}
-      {counting && <OwnedBrushes onClose={() => setCounting(false)} />}
       {importing && <TableImport inks={shelf.inks} onKeep={keepAll} onClose={() => setImporting(false)} />}
     </main>
   );

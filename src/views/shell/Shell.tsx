@@ -1,30 +1,37 @@
+import { Search, Settings2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { type Command, CommandProvider, useCommands } from '../../app/commands';
 import { useSession } from '../../app/session';
+import { StartContext } from '../../app/start';
 import { TOUR_SETTING, TourContext } from '../../app/tour';
 import { writeSetting } from '../../data/settings';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
-import { type Surround, viewSet } from '../../store/view';
+import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
-import { Segmented } from '../../ui/Segmented';
 import { Failed } from './Failed';
 
 const Palette = lazy(() => import('./Palette'));
 const Shortcuts = lazy(() => import('./Shortcuts'));
 const Tour = lazy(() => import('./Tour'));
+const StartDialog = lazy(() => import('./StartDialog'));
+const DeskSettings = lazy(() => import('./DeskSettings'));
 
-const VIEWS = [
-  { to: '/bench', label: 'Bench' },
-  { to: '/trios', label: 'Trios' },
-  { to: '/shelf', label: 'Shelf' },
+/** The work, in the order it is done. */
+const WORK = [
+  { to: '/trios', label: 'Choose', also: [] },
+  { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'] },
+] as const;
+/** What the work is done with, and where it is kept. */
+const DRAWERS = [
+  { to: '/shelf', label: 'Inks' },
   { to: '/cards', label: 'Cards' },
   { to: '/designs', label: 'Designs' },
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 
-/** What stands around every view: the name, the ways to the views, units and surround, and what can be found by name. */
+/** What stands around every view: the name, the ways to the work and to the drawers, and what can be found by name. */
 export function Shell() {
   return (
     <CommandProvider>
@@ -33,14 +40,14 @@ export function Shell() {
   );
 }
 
-type Open = 'palette' | 'shortcuts' | 'tour';
+type Open = 'start' | 'palette' | 'shortcuts' | 'settings' | 'tour';
 
 function Frame() {
   const dispatch = useAppDispatch();
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const { db } = useSession();
-  const { unit, surround } = useAppSelector(({ view }) => view);
+  const surround = useAppSelector(({ view }) => view.surround);
   const [open, setOpen] = useState<Open>();
   const close = useCallback(() => setOpen(undefined), []);
   useEffect(() => {
@@ -50,6 +57,7 @@ function Frame() {
     if (!pathname.startsWith('/bench')) navigate('/bench');
     setOpen('tour');
   }, [navigate, pathname]);
+  const askStart = useCallback(() => setOpen('start'), []);
   const endTour = useCallback(() => {
     setOpen(undefined);
     void writeSetting(db, TOUR_SETTING, 'done');
@@ -57,10 +65,38 @@ function Frame() {
   useCommands(
     useMemo<readonly Command[]>(
       () => [
+        {
+          id: 'new',
+          label: 'New recipe',
+          also: 'create start begin add panel',
+          group: 'Recipe',
+          key: 'n',
+          run: askStart,
+        },
         { id: 'find', label: 'Find anything', group: 'Help', key: 'Ctrl+k', run: () => setOpen('palette') },
-        { id: 'keys', label: 'Keys', group: 'Help', key: '?', run: () => setOpen('shortcuts') },
-        { id: 'tour', label: 'Show me round the bench', group: 'Help', run: startTour },
-        ...VIEWS.map(({ to, label }) => ({
+        {
+          id: 'keys',
+          label: 'Help: keys, words and how to',
+          also: 'shortcuts glossary guide manual',
+          group: 'Help',
+          key: '?',
+          run: () => setOpen('shortcuts'),
+        },
+        {
+          id: 'tour',
+          label: 'Show me round the bench',
+          also: 'tour start first',
+          group: 'Help',
+          run: startTour,
+        },
+        {
+          id: 'settings',
+          label: 'Desk settings',
+          also: 'preferences options units inches millimetres surround paper letter keys brushes owned',
+          group: 'View',
+          run: () => setOpen('settings'),
+        },
+        ...[...WORK, ...DRAWERS].map(({ to, label }) => ({
           id: to,
           label: `Go to ${label}`,
           group: 'Views',
@@ -69,86 +105,96 @@ function Frame() {
         {
           id: 'mm',
           label: 'Measure in millimetres',
+          also: 'units mm metric',
           group: 'View',
           run: () => dispatch(viewSet({ unit: 'mm' })),
         },
-        { id: 'in', label: 'Measure in inches', group: 'View', run: () => dispatch(viewSet({ unit: 'in' })) },
+        {
+          id: 'in',
+          label: 'Measure in inches',
+          also: 'units in imperial',
+          group: 'View',
+          run: () => dispatch(viewSet({ unit: 'in' })),
+        },
         ...(['light', 'middle', 'dark'] as const).map((name) => ({
           id: `surround-${name}`,
           label: `Surround ${name}`,
+          also: 'theme background grey mode',
           group: 'View',
           run: () => dispatch(viewSet({ surround: name })),
         })),
       ],
-      [dispatch, navigate, startTour],
+      [dispatch, navigate, startTour, askStart],
     ),
   );
   return (
     <TourContext value={startTour}>
-      <div className="flex min-h-full flex-col lg:h-full">
-        <header
-          className={`flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sheet px-4 py-2 print:hidden ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
-        >
-          <Button className="not-focus:sr-only" onClick={skipToMain}>
-            Skip to the work
-          </Button>
-          <span className="heading flex items-center gap-2 text-title">
-            <LadderSign />
-            Tint Ladder
-          </span>
-          <nav aria-label="Views" className="mr-auto flex flex-wrap gap-x-1">
-            {VIEWS.map(({ to, label }) => (
-              <NavLink
-                key={to}
-                to={to}
-                className="border-b-2 border-transparent px-2 py-1 aria-[current=page]:border-text aria-[current=page]:font-semibold"
-              >
-                {label}
-              </NavLink>
-            ))}
-          </nav>
-          <Button onClick={() => setOpen('palette')}>
-            Find anything <kbd className="font-sans text-mute">Ctrl+K</kbd>
-          </Button>
-          <Button
-            look="bare"
-            aria-label="Keys and help"
-            title="Keys and help (?)"
-            onClick={() => setOpen('shortcuts')}
+      <StartContext value={askStart}>
+        <div className="flex min-h-full flex-col lg:h-full">
+          <header
+            className={`flex min-h-12 items-center gap-x-3 border-b border-line bg-sheet px-4 print:hidden max-lg:px-2 ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
           >
-            ?
-          </Button>
-          <Segmented<Surround>
-            label="Surround"
-            value={surround}
-            onChange={(next) => dispatch(viewSet({ surround: next }))}
-            options={[
-              { value: 'light', label: 'Light', hint: 'A light grey surround' },
-              { value: 'middle', label: 'Middle', hint: 'A middle grey surround, to judge colour in' },
-              { value: 'dark', label: 'Dark', hint: 'A dark grey surround' },
-            ]}
-          />
-          <Segmented
-            label="Measure in"
-            value={unit}
-            onChange={(next) => dispatch(viewSet({ unit: next }))}
-            options={[
-              { value: 'mm', label: 'mm', hint: 'Millimetres' },
-              { value: 'in', label: 'in', hint: 'Inches, to the nearest sixteenth' },
-            ]}
-          />
-        </header>
-        <ErrorBoundary FallbackComponent={Failed} resetKeys={[pathname]} onError={console.error}>
-          <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
-            <Outlet />
+            <Button className="not-focus:sr-only" onClick={skipToMain}>
+              Skip to the work
+            </Button>
+            <span className="heading flex items-center gap-2 text-lead">
+              <LadderSign />
+              <span className="max-lg:sr-only">Tint Ladder</span>
+            </span>
+            <nav aria-label="Views" className="mr-auto flex min-w-0 items-center overflow-x-auto lg:ml-3">
+              {WORK.map(({ to, label, also }) => (
+                <NavLink
+                  key={to}
+                  to={to}
+                  className={`heading rounded-[3px] px-3 py-1.5 hover:bg-field aria-[current=page]:bg-strong aria-[current=page]:text-on-strong max-lg:px-2 max-lg:py-3 ${also.some((path) => pathname.startsWith(path)) ? 'bg-strong text-on-strong' : ''}`}
+                >
+                  {label}
+                </NavLink>
+              ))}
+              <span aria-hidden="true" className="mx-3 h-7 w-px shrink-0 bg-line max-lg:mx-1" />
+              {DRAWERS.map(({ to, label }) => (
+                <NavLink
+                  key={to}
+                  to={to}
+                  className="rounded-[3px] px-2.5 py-1.5 text-mute hover:bg-field aria-[current=page]:font-semibold aria-[current=page]:text-text aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8 max-lg:px-2 max-lg:py-3"
+                >
+                  {label}
+                </NavLink>
+              ))}
+            </nav>
+            <Button
+              aria-label="Find anything"
+              className="max-lg:size-11 max-lg:justify-center"
+              onClick={() => setOpen('palette')}
+            >
+              <Search size={15} aria-hidden="true" className="lg:hidden" />
+              <span className="max-lg:hidden">
+                Find <kbd className="font-sans text-mute">Ctrl K</kbd>
+              </span>
+            </Button>
+            <Button
+              aria-label="Desk settings"
+              className="max-lg:size-11 max-lg:justify-center"
+              onClick={() => setOpen('settings')}
+            >
+              <Settings2 size={16} aria-hidden="true" className="lg:hidden" />
+              <span className="max-lg:hidden">Desk settings</span>
+            </Button>
+          </header>
+          <ErrorBoundary FallbackComponent={Failed} resetKeys={[pathname]} onError={console.error}>
+            <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
+              <Outlet />
+            </Suspense>
+          </ErrorBoundary>
+          <Suspense fallback={null}>
+            {open === 'palette' && <Palette onClose={close} />}
+            {open === 'shortcuts' && <Shortcuts onTour={startTour} onClose={close} />}
+            {open === 'start' && <StartDialog onTour={startTour} onClose={close} />}
+            {open === 'settings' && <DeskSettings onHelp={() => setOpen('shortcuts')} onClose={close} />}
+            {open === 'tour' && <Tour onEnd={endTour} />}
           </Suspense>
-        </ErrorBoundary>
-        <Suspense fallback={null}>
-          {open === 'palette' && <Palette onClose={close} />}
-          {open === 'shortcuts' && <Shortcuts onTour={startTour} onClose={close} />}
-          {open === 'tour' && <Tour onEnd={endTour} />}
-        </Suspense>
-      </div>
+        </div>
+      </StartContext>
     </TourContext>
   );
 }

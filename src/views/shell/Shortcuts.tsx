@@ -56,7 +56,7 @@ export default function Shortcuts({
           onChange={({ target }) => dispatch(viewSet({ letterKeys: target.checked }))}
         />
       </div>
-      <h2 className="heading mt-5 mb-1 text-section">Words</h2>
+      <h2 className="heading mt-5 mb-1 text-lead">Words</h2>
       <dl>
         {GLOSSARY.map(({ term, meaning }) => (
           <div key={term} className={row}>

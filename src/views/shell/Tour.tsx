@@ -39,7 +39,7 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
             <p className="text-small opacity-80">
               {at + 1} of {STOPS.length}
             </p>
-            <h2 className="heading text-section">{stop.title}</h2>
+            <h2 className="heading text-lead">{stop.title}</h2>
             <p className="mt-1 text-lead">{stop.text}</p>
             <div className="mt-3 flex gap-2 text-text">
               <Button disabled={at === 0} onClick={() => setAt(at - 1)}>

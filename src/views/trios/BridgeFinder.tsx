@@ -61,7 +61,7 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
       <section aria-label="Between them" className="min-h-0 overflow-y-auto p-4">
         {answer && first && last ? (
           <>
-            <h2 className="heading mb-2 text-section">Middle inks, best first</h2>
+            <h2 className="heading mb-2 text-lead">Middle inks, best first</h2>
             <ol className="space-y-1">
               {answer.bridging.middles.slice(0, MAX_MIDDLES).map((middle) => (
                 <MiddleRow
@@ -71,7 +71,7 @@ export function BridgeFinder({ inks, card, onOpen }: Props) {
                 />
               ))}
             </ol>
-            <h2 className="heading mt-6 mb-2 text-section">Inks that quiet the two</h2>
+            <h2 className="heading mt-6 mb-2 text-lead">Inks that quiet the two</h2>
             {answer.quieting.length === 0 && <p>None on the shelf is quieter than these two.</p>}
             <ol className="space-y-1">
               {answer.quieting.slice(0, MAX_QUIETING).map((quieting) => (

@@ -27,7 +27,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
   return (
     <section aria-label="Compared" className="border-b border-line bg-sheet p-4">
       <header className="mb-3 flex items-center gap-3">
-        <h2 className="heading mr-auto text-section">Side by side on {card.name}</h2>
+        <h2 className="heading mr-auto text-lead">Side by side on {card.name}</h2>
         <Segmented
           label="How the panels are shown"
           value={wetness}

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
@@ -35,10 +35,13 @@ export function TriosView() {
   return <Choosing shelf={shelf} />;
 }
 
-type Way = 'trios' | 'bridge' | 'match' | 'kept';
+const WAYS = ['trios', 'bridge', 'match', 'kept'] as const;
+type Way = (typeof WAYS)[number];
 
 function Choosing({ shelf }: { readonly shelf: Shelf }) {
-  const [way, setWay] = useState<Way>('trios');
+  const [asked, ask] = useSearchParams();
+  const way = WAYS.find((one) => one === asked.get('way')) ?? 'trios';
+  const setWay = (next: Way) => ask(next === 'trios' ? {} : { way: next }, { replace: true });
   const [cardId, setCardId] = useState('smooth-white');
   const { db } = useSession();
   const kept = useLiveQuery(() => listKept(db), [db]);

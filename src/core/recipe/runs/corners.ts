@@ -12,6 +12,7 @@ const LAID_OUT: Readonly<Record<number, readonly number[]>> = {
 export const corners = definePatchRun({
   id: 'corners',
   label: 'Corners',
+  phrase: 'run from the corners',
   description: 'A different ink in each corner, meeting in the middle.',
   params: {
     soft: {

@@ -8,6 +8,8 @@ export type RunSpecs = Readonly<Record<string, MeasureSpec>>;
 interface RunBase<Id extends string, Specs extends RunSpecs> {
   readonly id: Id;
   readonly label: string;
+  /** What it is called in the recipe's sentence, where so many inks follow: "a straight run". */
+  readonly phrase: string;
   /** What it is for, in a sentence. */
   readonly description: string;
   readonly params: Specs;

@@ -68,6 +68,7 @@ const NEAR = 1e-3;
 export const glow = defineBandRun({
   id: 'glow',
   label: 'Glow',
+  phrase: 'glow',
   description:
     'Rings round a centre, pale inside and darker toward the edges; off-centre where a sun is meant.',
   laidFromMiddle: true,

@@ -11,6 +11,7 @@ const WANDER = 0.07;
 export const scatter = definePatchRun({
   id: 'scatter',
   label: 'Scatter',
+  phrase: 'scatter',
   description: 'Patches of each ink at random, from a seed; often under a dark top coat.',
   params: {
     seed: { label: 'Seed', unit: 'seed', min: 1, max: 9999, step: 1, initial: () => 41 },

@@ -42,6 +42,7 @@ const SAME = 1e-3;
 export const slant = defineBandRun({
   id: 'slant',
   label: 'Slant',
+  phrase: 'slanting run',
   description: 'Bands at an angle, from one corner to the opposite one.',
   params: { angle: { label: 'Angle', unit: '°', min: -90, max: 90, step: 5, initial: () => 35 } },
   layOn: (panel, params) => {

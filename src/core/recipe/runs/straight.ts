@@ -4,6 +4,7 @@ import { defineBandRun } from './definition';
 export const straight = defineBandRun({
   id: 'straight',
   label: 'Straight',
+  phrase: 'straight run',
   description: 'Level bands from top to foot; dark at the foot grounds a scene.',
   params: {},
   layOn: ({ width, height }) => ({

@@ -4,6 +4,7 @@ import type { Tool } from './definition';
 export const brayer = {
   id: 'brayer',
   label: 'brayer',
+  phrase: 'with a brayer',
   goesOneWay: true,
   hardness: 1.2,
   coats: 0.92,

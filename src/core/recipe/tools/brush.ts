@@ -4,6 +4,7 @@ import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 export const brush = {
   id: 'brush',
   label: 'blending brush',
+  phrase: 'with a blending brush',
   hardness: 1,
   coats: 1,
   mottle: { depth: 0.012, size: 9 },

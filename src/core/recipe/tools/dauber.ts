@@ -4,6 +4,7 @@ import { NO_STREAKS, type Tool } from './definition';
 export const dauber = {
   id: 'dauber',
   label: 'finger dauber',
+  phrase: 'with a finger dauber',
   hardness: 1.45,
   coats: 1.05,
   mottle: { depth: 0.035, size: 6 },

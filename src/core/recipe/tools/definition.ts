@@ -2,6 +2,8 @@
 export interface Tool {
   readonly id: string;
   readonly label: string;
+  /** How the recipe's sentence says it: "with a blending brush". */
+  readonly phrase: string;
   /** How much harder than a brush's its fade is: 1 is a brush. */
   readonly hardness: number;
   /** How much ink a solid part carries, in coats. */

@@ -4,6 +4,7 @@ import { NO_STREAKS, type Tool } from './definition';
 export const dip = {
   id: 'dip',
   label: 'dipped',
+  phrase: 'dipped into the pool',
   hardness: 1,
   coats: 0.6,
   mottle: { depth: 0.11, size: 4.5 },

@@ -4,6 +4,7 @@ import { NO_STREAKS, type Tool } from './definition';
 export const foam = {
   id: 'foam',
   label: 'foam pad',
+  phrase: 'with a foam pad',
   hardness: 1.7,
   coats: 1.1,
   mottle: { depth: 0.03, size: 12 },

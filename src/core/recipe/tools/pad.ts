@@ -4,6 +4,7 @@ import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 export const pad = {
   id: 'pad',
   label: 'pad to card',
+  phrase: 'with the ink pad itself',
   hardness: 1.35,
   coats: 1.35,
   mottle: { depth: 0.045, size: 7 },

@@ -4,6 +4,7 @@ import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
 export const smallBrush = {
   id: 'smallBrush',
   label: 'small brush',
+  phrase: 'with a small brush',
   hardness: 1.25,
   coats: 1,
   mottle: { depth: 0.02, size: 4.5 },

@@ -73,7 +73,7 @@ export function PassesColumn({ resolved, shelf, readings, edit, selected, onSele
   return (
     <section aria-label="Passes" className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
       <header className="space-y-2">
-        <h2 className="heading text-section">Passes, in the order of work</h2>
+        <h2 className="heading text-lead">Passes, in the order of work</h2>
         <div className="flex flex-wrap gap-2">
           <AddMenu stage="under" label="Add before the blend" full={full} onAdd={onAdd} />
           <AddMenu stage="over" label="Add over it" full={full} onAdd={onAdd} />

@@ -35,7 +35,7 @@ export function DesignSeen({ resolved, pass, shelf, needed, unit, edit }: Props)
       <DesignPanel resolved={resolved} contrast={contrast} needed={needed} label={label} />
       <div className="space-y-5">
         <section aria-label="The design">
-          <h3 className="heading mb-1 text-section">{label}</h3>
+          <h3 className="heading mb-1 text-lead">{label}</h3>
           {contrast === undefined ? (
             <p role="status" className="text-mute">
               Reading the design …

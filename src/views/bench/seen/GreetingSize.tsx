@@ -27,7 +27,7 @@ export function GreetingSize({ size, unit, place, needed, panel, onSize }: Props
   const restless = place.restless < 1.5 ? 'even' : place.restless < 5 ? 'calm' : 'restless';
   return (
     <section aria-label="Greeting">
-      <h3 className="heading mb-1 text-section">Greeting</h3>
+      <h3 className="heading mb-1 text-lead">Greeting</h3>
       <p className="flex flex-wrap items-center gap-1.5">
         <TypedField
           label={`Greeting width, ${unit}`}

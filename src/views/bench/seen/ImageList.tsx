@@ -15,7 +15,7 @@ interface Props {
 export function ImageList({ images, needed, shown, best, impressions, onChoose, onImpressions }: Props) {
   return (
     <section aria-label="Silhouette or greeting in">
-      <h3 className="heading mb-1 text-section">Silhouette or greeting in</h3>
+      <h3 className="heading mb-1 text-lead">Silhouette or greeting in</h3>
       <ul className="space-y-1">
         {images.map(({ image, legibility }) => {
           const part = readsOn(legibility, needed);

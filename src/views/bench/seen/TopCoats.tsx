@@ -24,7 +24,7 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
   const laid = resist && coatOver(resolved.recipe, resist.id)?.placements[0]?.inkId;
   return (
     <section aria-label="Top coat over a clear resist">
-      <h3 className="heading mb-1 text-section">Top coat over a clear resist</h3>
+      <h3 className="heading mb-1 text-lead">Top coat over a clear resist</h3>
       {coats.every(({ ink }) => ink === BLACK_DYE) && (
         <p className="mb-1">No owned dye or hybrid dries dark enough on this card to make a coat.</p>
       )}

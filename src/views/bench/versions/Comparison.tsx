@@ -77,7 +77,7 @@ export function Comparison({ one, other }: Props) {
           </figure>
         )}
         <div className="min-w-52 flex-1">
-          <h3 className="heading text-section">What differs</h3>
+          <h3 className="heading text-lead">What differs</h3>
           {told.length === 0 ? <p>Nothing: they are alike.</p> : null}
           <ul>
             {told.map((line) => (

@@ -57,7 +57,9 @@ export function MarkedPicture({ pixels, label, places, colours, onMove }: Props)
           style={{ left: `${place.x * 100}%`, top: `${place.y * 100}%`, backgroundColor: colours[i] }}
           className="absolute flex size-8 -translate-x-1/2 -translate-y-1/2 cursor-grab items-center justify-center rounded-full border-2 border-white shadow-[0_0_0_2px_#000] active:cursor-grabbing"
         >
-          <span className="rounded-full bg-black/75 px-1.5 text-tiny font-semibold text-white">{number}</span>
+          <span className="rounded-full bg-black/75 px-1.5 text-small font-semibold text-white">
+            {number}
+          </span>
         </button>
       ))}
     </div>

@@ -176,7 +176,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
     setPicked({ count, inks: new Map([...chosen].filter(([, id]) => id !== inkId)).set(place, inkId) });
   return (
     <>
-      <h2 className="heading mb-2 text-section">An ink for each colour</h2>
+      <h2 className="heading mb-2 text-lead">An ink for each colour</h2>
       <ol className="space-y-2">
         {matches.map((match, i) => {
           const number = i + 1;
@@ -186,7 +186,7 @@ function Matched({ wanted, heights, pixels, inks, card, onOpen }: MatchedProps) 
       <div className="mt-5 flex flex-wrap gap-5">
         <LadderPicture {...{ card, wetness }} inks={ladder} shares={shares} width={152} height={197} />
         <div className="min-w-40 flex-1 space-y-2">
-          <h2 className="heading text-section">As a ladder</h2>
+          <h2 className="heading text-lead">As a ladder</h2>
           <Segmented<LadderOrder>
             label="Order of the ladder"
             value={order}

@@ -1,18 +1,15 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Dialog } from 'radix-ui';
 import { useSession } from '../../app/session';
 import { capitalised } from '../../core/base/words';
 import { BRUSH_SETS, type BrushSet } from '../../core/materials/ink/kinds';
 import type { Owned } from '../../core/sheet/compile';
 import { MOST_OWNED, readOwned, writeOwned } from '../../data/owned';
-import { Button } from '../../ui/Button';
-import { Modal } from '../../ui/Modal';
 import { TypedField } from '../../ui/TypedField';
 
 const TOOLS = ['brushes', 'daubers'] as const satisfies readonly (keyof Owned)[];
 
 /** How many brushes and daubers the maker has of each set: sheets share them out, and say so where they are few. */
-export function OwnedBrushes({ onClose }: { readonly onClose: () => void }) {
+export function OwnedBrushes() {
   const { db } = useSession();
   const owned = useLiveQuery(() => readOwned(db), [db]);
   const set = (tool: keyof Owned, of: BrushSet, text: string): string | undefined => {
@@ -24,13 +21,13 @@ export function OwnedBrushes({ onClose }: { readonly onClose: () => void }) {
     return undefined;
   };
   return (
-    <Modal lies="middle" className="w-[min(34rem,94vw)] space-y-3" described onClose={onClose}>
-      <Dialog.Title className="heading text-lg">Brushes I own</Dialog.Title>
-      <Dialog.Description className="text-mute">
+    <section aria-label="Brushes I own">
+      <h3 className="font-semibold">Brushes I own</h3>
+      <p className="text-small text-mute">
         Each set has its own, since pigment never shares with dye. Where a panel wants more than you have, its
         sheet says which brush to clean in between. Leave a field empty for as many as it takes.
-      </Dialog.Description>
-      <table className="w-full">
+      </p>
+      <table className="mt-2 w-full">
         <thead>
           <tr className="border-b border-line text-left">
             <th scope="col" className="py-1 font-semibold">
@@ -46,11 +43,11 @@ export function OwnedBrushes({ onClose }: { readonly onClose: () => void }) {
         <tbody>
           {BRUSH_SETS.map((of) => (
             <tr key={of} className="border-b border-line">
-              <th scope="row" className="py-2 text-left font-normal">
+              <th scope="row" className="py-1 text-left font-normal">
                 {capitalised(of)}
               </th>
               {TOOLS.map((tool) => (
-                <td key={tool} className="py-2">
+                <td key={tool} className="py-1">
                   <TypedField
                     label={`${capitalised(tool)} for ${of}`}
                     shown={String(owned?.[tool]?.[of] ?? '')}
@@ -63,11 +60,6 @@ export function OwnedBrushes({ onClose }: { readonly onClose: () => void }) {
           ))}
         </tbody>
       </table>
-      <p className="flex justify-end">
-        <Button look="strong" onClick={onClose}>
-          Done
-        </Button>
-      </p>
-    </Modal>
+    </section>
   );
 }

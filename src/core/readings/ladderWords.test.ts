@@ -1,0 +1,37 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { BLACK_CARD, ink, resolvedOf } from '../../testing/resolvedRecipes';
+import type { Hex } from '../materials/colour/hex';
+import { describeLadder } from './ladderWords';
+import { readLadder } from './readings';
+
+const told = (...inks: readonly ReturnType<typeof ink>[]) => describeLadder(readLadder(resolvedOf(inks)));
+
+test('a ladder is told by its colours in order, its steps and what is new on the way', () => {
+  expect(told(ink('Gorse', '#f8d46f'), ink('Leat', '#0097a7'), ink('Skerry', '#005487'))).toBe(
+    'Light yellow through bright greenish blue to deep blue, evenly stepped; new on the way, a light yellowish green.',
+  );
+});
+
+test('what would spoil it is told before what is new', () => {
+  expect(told(ink('Haw', '#b3262f', 'dye'), ink('Alder', '#5b8f3a', 'dye'))).toMatch(
+    /^Bright red to .* in one step; mud on the way, a/,
+  );
+  const dyes = [ink('Pale', '#f6e4b0', 'dye'), ink('Thrift', '#e2568f', 'dye')];
+  expect(describeLadder(readLadder(resolvedOf(dyes, BLACK_CARD)))).toMatch(/ lost on this card\.$/);
+});
+
+const anyHex = fc
+  .integer({ min: 0, max: 0xffffff })
+  .map((number): Hex => `#${number.toString(16).padStart(6, '0')}`);
+
+test('it holds no figure, whatever the inks', () => {
+  fc.assert(
+    fc.property(fc.array(anyHex, { minLength: 2, maxLength: 5 }), (colours) => {
+      const sentence = told(...colours.map((hex, i) => ink(`ink ${i}`, hex)));
+      expect(sentence).toMatch(/^[A-Z][^;]*; .*\.$/);
+      expect(sentence).not.toMatch(/L\*|ΔE/);
+    }),
+    { numRuns: 30 },
+  );
+});

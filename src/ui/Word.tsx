@@ -1,0 +1,39 @@
+import { Popover } from 'radix-ui';
+import { type ReactNode, useState } from 'react';
+
+interface Props {
+  /** What the word stands for, as a screen reader says it before the word itself. */
+  readonly label: string;
+  /** What it says now. */
+  readonly text: string;
+  /** What it opens; told how to close it. */
+  readonly children: (close: () => void) => ReactNode;
+  readonly width?: string;
+}
+
+/** A word of a sentence that opens its choices. */
+export function Word({ label, text, children, width = 'w-[min(30rem,94vw)]' }: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger aria-label={`${label}: ${text}`} className={WORD}>
+        {text}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label={label}
+          className={`z-40 max-h-[min(34rem,80vh)] space-y-3 overflow-y-auto rounded-[3px] border border-line bg-sheet p-3 shadow-xl ${width}`}
+        >
+          {children(() => setOpen(false))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** How a word that can be changed looks; one that cannot be yet looks the same, so that nothing moves. */
+export const WORD =
+  'border-b border-text font-sans text-lead leading-6 font-semibold not-italic hover:bg-field data-[state=open]:bg-field max-sm:min-h-9';
