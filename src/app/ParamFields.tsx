@@ -24,15 +24,18 @@ interface Props {
   /** What they are measured on. */
   readonly panel: Size;
   readonly onChange: (params: Params, gesture?: string) => void;
+  /** In a table: what each is called stands over its column. */
+  readonly isBare?: boolean;
 }
 
 /** The parameters of a run or of a pass, typed or chosen; a seed can be drawn anew. */
-export const ParamFields = ({ of, specs, params, panel, onChange }: Props) =>
+export const ParamFields = ({ of, specs, params, panel, onChange, isBare = false }: Props) =>
   Object.entries(specs).map(([key, spec]) =>
     isChoice(spec) ? (
       <ChoiceField
         key={key}
         of={of}
+        isBare={isBare}
         spec={spec}
         value={String(params[key] ?? spec.initial)}
         onChange={(word) => onChange({ [key]: word })}
@@ -41,6 +44,7 @@ export const ParamFields = ({ of, specs, params, panel, onChange }: Props) =>
       <MeasureField
         key={key}
         of={of}
+        isBare={isBare}
         spec={toldSpec(spec, panel)}
         value={toldOn(spec, Number(params[key] ?? spec.min), panel)}
         onChange={(told, steady) =>
@@ -52,14 +56,15 @@ export const ParamFields = ({ of, specs, params, panel, onChange }: Props) =>
 
 interface ChoiceProps {
   readonly of: string;
+  readonly isBare: boolean;
   readonly spec: ChoiceSpec;
   readonly value: string;
   readonly onChange: (word: string) => void;
 }
 
-const ChoiceField = ({ of, spec, value, onChange }: ChoiceProps) => (
+const ChoiceField = ({ of, isBare, spec, value, onChange }: ChoiceProps) => (
   <span className="inline-flex items-center gap-1.5">
-    <span className="text-mute">{spec.label}</span>
+    {!isBare && <span className="text-mute">{spec.label}</span>}
     <Select
       label={`${of}: ${spec.label}`}
       value={value}
@@ -71,13 +76,14 @@ const ChoiceField = ({ of, spec, value, onChange }: ChoiceProps) => (
 
 interface MeasureProps {
   readonly of: string;
+  readonly isBare: boolean;
   readonly spec: MeasureSpec;
   readonly value: number;
   /** @param steady  whether it is one of many small steps, which are undone as one */
   readonly onChange: (value: number, steady?: boolean) => void;
 }
 
-function MeasureField({ of, spec, value, onChange }: MeasureProps) {
+function MeasureField({ of, isBare, spec, value, onChange }: MeasureProps) {
   const unit = useAppSelector(({ view }) => view.unit);
   const commit = (text: string): string | undefined => {
     const read = readMeasure(spec, text, unit);
@@ -89,14 +95,14 @@ function MeasureField({ of, spec, value, onChange }: MeasureProps) {
   const suffix = spec.unit === 'mm' ? unit : spec.unit === 'seed' || spec.unit === '×' ? '' : spec.unit;
   return (
     <span className="inline-flex items-center gap-1.5">
-      <span className="text-mute">{spec.label}</span>
+      {!isBare && <span className="text-mute">{spec.label}</span>}
       <TypedField
         label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
         shown={formatMeasure(spec, value, unit)}
         onCommit={commit}
         onStep={(steps) => onChange(clampMeasure(spec, value + steps * spec.step), true)}
         className={spec.unit === 'mm' && unit === 'in' ? 'w-16 text-right' : 'w-12 text-right'}
-        {...(suffix ? { suffix } : {})}
+        {...(suffix && !isBare ? { suffix } : {})}
       />
       {spec.unit === 'seed' && (
         <Button onClick={() => onChange(1 + Math.floor(Math.random() * spec.max))}>Scatter anew</Button>

@@ -110,7 +110,25 @@ describe('how the draft stands to what is stored', () => {
 
 test('of remembered settings only those come back that are still a choice', () => {
   const store = makeStore();
-  store.dispatch(viewSet(rememberedView({ unit: 'in', surround: 'pink', letterKeys: false, wetness: 3 })));
-  expect(store.getState().view).toEqual({ unit: 'in', wetness: 'dry', surround: 'light', letterKeys: false });
+  store.dispatch(
+    viewSet(
+      rememberedView({
+        unit: 'in',
+        surround: 'pink',
+        letterKeys: false,
+        wetness: 3,
+        numbers: true,
+        paper: 'A3',
+      }),
+    ),
+  );
+  expect(store.getState().view).toEqual({
+    unit: 'in',
+    wetness: 'dry',
+    surround: 'light',
+    letterKeys: false,
+    numbers: true,
+    paper: 'A4',
+  });
   for (const odd of [undefined, null, 'in', 7, []]) expect(rememberedView(odd)).toEqual({});
 });

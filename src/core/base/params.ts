@@ -1,9 +1,15 @@
 import type { Size } from './geometry';
 import { formatBare, formatFineBare, parseLength, type Unit } from './length';
 
-/** A number that is measured: how far it may go, and where it starts. */
-export interface MeasureSpec {
+/** What is so of every parameter. */
+interface SpecFacts {
   readonly label: string;
+  /** Seldom changed, or better by hand on the panel: it stands behind "More". */
+  readonly seldom?: true;
+}
+
+/** A number that is measured: how far it may go, and where it starts. */
+export interface MeasureSpec extends SpecFacts {
   /** Lengths are mm, angles degrees, parts per cent; counts and seeds are whole. */
   readonly unit: 'mm' | '°' | '%' | '×' | 'seed';
   readonly min: number;
@@ -16,8 +22,7 @@ export interface MeasureSpec {
 }
 
 /** One of a few words; each with what the interface says for it. */
-export interface ChoiceSpec<Word extends string = string> {
-  readonly label: string;
+export interface ChoiceSpec<Word extends string = string> extends SpecFacts {
   readonly choices: Readonly<Record<Word, string>>;
   readonly initial: Word;
 }
@@ -46,6 +51,12 @@ export const choice = <Word extends string>(
   choices: Readonly<Record<Word, string>>,
   initial: NoInfer<Word>,
 ): ChoiceSpec<Word> => ({ label, choices, initial });
+
+/** The same parameter, but seldom changed. */
+export const seldom = <Spec extends ParamSpec>(spec: Spec): Spec & { readonly seldom: true } => ({
+  ...spec,
+  seldom: true,
+});
 
 export const isChoice = (spec: ParamSpec): spec is ChoiceSpec => 'choices' in spec;
 

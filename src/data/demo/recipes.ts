@@ -14,11 +14,11 @@ export const DEMO_RECIPES: readonly Recipe[] = [
     panel: USUAL_PANEL,
     ...PLAIN,
     rungs: [
-      { id: 'r1', inkId: 'gorse-pale', share: 0.36 },
-      { id: 'r2', inkId: 'leat-mid', share: 0.3 },
-      { id: 'r3', inkId: 'skerry-deep', share: 0.34 },
+      { id: 'r1', inkId: 'gorse-pale', share: 0.35 },
+      { id: 'r2', inkId: 'leat-mid', share: 0.35 },
+      { id: 'r3', inkId: 'skerry-deep', share: 0.3 },
     ],
-    joints: [{ width: 30 }, { width: 26 }],
+    joints: [{ width: 42 }, { width: 38 }],
   },
   {
     id: 'kiln-mouth',
@@ -41,7 +41,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
       { id: 'r2', inkId: 'kilnfire-mid', share: 0.34 },
       { id: 'r3', inkId: 'hawberry-deep', share: 0.36 },
     ],
-    joints: [{ width: 18 }, { width: 20 }],
+    joints: [{ width: 26 }, { width: 28 }],
   },
   shareEqually({
     id: 'raku-dusk',

@@ -11,14 +11,19 @@ export function Invitation() {
   const state = useLiveQuery(async () => (await readSetting(db, TOUR_SETTING)) ?? 'new', [db]);
   if (state !== 'new') return null;
   return (
-    <aside aria-label="First visit" className="border-t-2 border-text bg-field px-4 py-2">
-      <p className="font-semibold">First time at the bench?</p>
-      <p className="mt-1 flex gap-2">
-        <Button look="strong" onClick={start}>
-          Show me round
-        </Button>
-        <Button onClick={() => void writeSetting(db, TOUR_SETTING, 'done')}>Not now</Button>
-      </p>
+    <aside aria-label="First visit" className="flex items-center gap-1 border-t border-line px-2 py-1">
+      <Button look="bare" className="underline underline-offset-4" onClick={start}>
+        First time? Show me round
+      </Button>
+      <Button
+        look="bare"
+        className="ml-auto text-mute"
+        aria-label="Not now"
+        title="Not now"
+        onClick={() => void writeSetting(db, TOUR_SETTING, 'done')}
+      >
+        ×
+      </Button>
     </aside>
   );
 }

@@ -29,7 +29,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
       data-tour="steps"
       className="flex min-w-0 flex-col border-t border-line bg-sheet sm:h-46 sm:flex-row"
     >
-      <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-44">
+      <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-52">
         <h2 className="heading text-lead">Order of work</h2>
         <p className="text-mute">
           {describeMinutes(sheet.workMinutes)}, then {describeMinutes(sheet.dryMinutes)} to dry
@@ -38,11 +38,14 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
         <p className="mt-auto flex items-center gap-3">
           <Link
             to={`/desk/${id}`}
-            className="rounded-[3px] bg-strong px-2.5 py-1.5 font-semibold text-on-strong max-sm:py-3"
+            className="rounded-[3px] bg-strong px-2.5 py-1.5 font-semibold whitespace-nowrap text-on-strong max-sm:py-3"
           >
             Step by step
           </Link>
-          <Link to={`/sheet/${id}`} className="py-1.5 underline underline-offset-4 max-sm:py-3">
+          <Link
+            to={`/sheet/${id}`}
+            className="py-1.5 whitespace-nowrap underline underline-offset-4 max-sm:py-3"
+          >
             Full sheet
           </Link>
         </p>
@@ -73,10 +76,7 @@ interface FrameProps {
 /** One step: the panel as it stands once it is done, and what it takes; it opens the desk view there. */
 function Frame({ resolved, step, number }: FrameProps) {
   const { title, work, brush, minutes, note, after, stands } = step;
-  const facts = [
-    brush && `${TOOLS[resolved.recipe.tool].noun} ${brush.letter}`,
-    minutes && describeMinutes(minutes),
-  ].filter(Boolean);
+  const tool = brush && `${TOOLS[resolved.recipe.tool].noun} ${brush.letter}`;
   return (
     <Link
       to={`/desk/${resolved.recipe.id}?step=${encodeURIComponent(step.key)}`}
@@ -95,7 +95,8 @@ function Frame({ resolved, step, number }: FrameProps) {
           <span className="block font-semibold">
             {number} {title}
           </span>
-          <span className="block text-mute">{facts.join(' · ')}</span>
+          <span className="block text-mute">{tool}</span>
+          <span className="block text-mute">{minutes && describeMinutes(minutes)}</span>
         </span>
       </span>
       <span className="line-clamp-4 text-small leading-snug">

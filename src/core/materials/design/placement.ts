@@ -1,6 +1,6 @@
 import type { Point, Size } from '../../base/geometry';
 import type { Millimetres } from '../../base/length';
-import { choice, type ParamsOf } from '../../base/params';
+import { choice, type ParamsOf, seldom } from '../../base/params';
 import type { Design } from './design';
 import { type DistanceField, distanceAt, distanceFieldOf } from './distance';
 
@@ -11,6 +11,7 @@ export type Border = (x: Millimetres, y: Millimetres) => Millimetres;
 export const PLACE_PARAMS = {
   x: {
     label: 'From the left',
+    seldom: true,
     unit: 'mm',
     min: -200,
     max: 620,
@@ -19,6 +20,7 @@ export const PLACE_PARAMS = {
   },
   y: {
     label: 'From the foot',
+    seldom: true,
     toldFrom: 'foot',
     unit: 'mm',
     min: -200,
@@ -26,8 +28,8 @@ export const PLACE_PARAMS = {
     step: 0.5,
     initial: ({ height }: Size) => height / 2,
   },
-  turn: { label: 'Turned', unit: '°', min: -180, max: 180, step: 1, initial: () => 0 },
-  flip: choice('Flipped', { no: 'no', yes: 'yes' }, 'no'),
+  turn: { label: 'Turned', seldom: true, unit: '°', min: -180, max: 180, step: 1, initial: () => 0 },
+  flip: seldom(choice('Flipped', { no: 'no', yes: 'yes' }, 'no')),
 } as const;
 
 /** How wide it is drawn: what is stamped or cut by oneself comes in any size, a bought stencil in its own. */
@@ -45,7 +47,7 @@ export const SIZE_PARAM = {
 /** Whether it is repeated side by side and below, and how far apart. */
 export const REPEAT_PARAMS = {
   repeat: choice('Repeated', { no: 'no', tiles: 'as tiles' }, 'no'),
-  gap: { label: 'Apart', unit: 'mm', min: 0, max: 80, step: 0.5, initial: () => 0 },
+  gap: { label: 'Apart', seldom: true, unit: 'mm', min: 0, max: 80, step: 0.5, initial: () => 0 },
 } as const;
 
 /** How a design is laid: what does not repeat has no say in it. */

@@ -1,5 +1,5 @@
 import { formatLength, type Millimetres } from '../../base/length';
-import { choice } from '../../base/params';
+import { choice, seldom } from '../../base/params';
 import { fade, smoothStep } from '../../base/smoothStep';
 import { percent } from '../../base/words';
 import type { Design } from '../../materials/design/design';
@@ -73,11 +73,11 @@ export const edgeStencil = definePass({
     ...IMAGE_PARAMS,
     ...strengthParam(70),
     fade: { label: 'Fades over', unit: 'mm', min: 2, max: 40, step: 0.5, initial: () => 14 },
-    edge: choice('Edge', { upper: 'upper', lower: 'lower' }, 'upper'),
-    body: { label: 'On the body', unit: '%', min: 0, max: 60, step: 5, initial: () => 0 },
-    scrap: choice('Scrap beyond its outer edge', { no: 'no', yes: 'yes' }, 'yes'),
+    edge: seldom(choice('Edge', { upper: 'upper', lower: 'lower' }, 'upper')),
+    body: { label: 'On the body', seldom: true, unit: '%', min: 0, max: 60, step: 5, initial: () => 0 },
+    scrap: seldom(choice('Scrap beyond its outer edge', { no: 'no', yes: 'yes' }, 'yes')),
     ...MATERIAL_PARAM,
-    hold: choice('Held', HOLDS, 'hand'),
+    hold: seldom(choice('Held', HOLDS, 'hand')),
   },
   needsDry: true,
   rubs: true,

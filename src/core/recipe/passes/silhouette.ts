@@ -1,4 +1,4 @@
-import { choice } from '../../base/params';
+import { choice, seldom } from '../../base/params';
 import { smoothStep } from '../../base/smoothStep';
 import { percent } from '../../base/words';
 import { intoDesign, placingOf } from '../../materials/design/placement';
@@ -47,7 +47,9 @@ const SETTING: Readonly<Record<'blot' | 'heat', PassStep>> = {
 const PARAMS = {
   ...IMAGE_PARAMS,
   strength: { label: 'Strength', unit: '%', min: 10, max: 300, step: 10, initial: () => 100 },
-  inked: choice('Inked', { whole: 'all of it', upper: 'its upper part', lower: 'its lower part' }, 'whole'),
+  inked: seldom(
+    choice('Inked', { whole: 'all of it', upper: 'its upper part', lower: 'its lower part' }, 'whole'),
+  ),
   set: choice('Set', { left: 'left to dry', blot: 'blotted', heat: 'heat-set' }, 'heat'),
 } as const;
 

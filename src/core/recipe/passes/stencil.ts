@@ -1,9 +1,9 @@
-import { choice } from '../../base/params';
+import { choice, seldom } from '../../base/params';
 import type { Danger } from './definition';
 
 /** What a stencil is cut from: steel has edges that cut. */
 export const MATERIAL_PARAM = {
-  material: choice('Stencil of', { plastic: 'plastic', steel: 'steel', paper: 'paper' }, 'plastic'),
+  material: seldom(choice('Stencil of', { plastic: 'plastic', steel: 'steel', paper: 'paper' }, 'plastic')),
 } as const;
 
 /** Whether a stencil in hand is one to be careful of. */
