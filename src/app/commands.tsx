@@ -1,4 +1,13 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { useAppSelector } from '../store/hooks';
 import { isTyping } from '../ui/TypedField';
 
@@ -14,17 +23,30 @@ export interface Command {
   readonly run: () => void;
 }
 
+/** Puts an ink on the recipe in hand. */
+type TakeInk = (inkId: string) => void;
+
 interface Registry {
   readonly commands: readonly Command[];
+  /** Undefined where no recipe is in hand. */
+  readonly takeInk: TakeInk | undefined;
+  readonly offerTaker: (take: TakeInk | undefined) => void;
   readonly offer: (commands: readonly Command[]) => () => void;
 }
 
-const CommandContext = createContext<Registry>({ commands: [], offer: () => () => {} });
+const CommandContext = createContext<Registry>({
+  commands: [],
+  takeInk: undefined,
+  offerTaker: () => {},
+  offer: () => () => {},
+});
 
 /** Collects the commands of every view that is open, and listens to their keys. */
 export function CommandProvider({ children }: { readonly children: ReactNode }) {
   const [offers, setOffers] = useState<readonly (readonly Command[])[]>([]);
   const commands = useMemo(() => offers.flat(), [offers]);
+  const [taker, setTaker] = useState<{ readonly take: TakeInk | undefined }>();
+  const offerTaker = useCallback((take: TakeInk | undefined) => setTaker({ take }), []);
   const offer = useMemo(
     () => (more: readonly Command[]) => {
       setOffers((all) => [...all, more]);
@@ -50,7 +72,11 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
     window.addEventListener('keydown', onKeyDown);
     return () => window.removeEventListener('keydown', onKeyDown);
   }, []);
-  const value = useMemo(() => ({ commands, offer }), [commands, offer]);
+  const takeInk = taker?.take;
+  const value = useMemo(
+    () => ({ commands, takeInk, offerTaker, offer }),
+    [commands, takeInk, offerTaker, offer],
+  );
   return <CommandContext value={value}>{children}</CommandContext>;
 }
 
@@ -71,4 +97,17 @@ export const useAllCommands = (): readonly Command[] => useContext(CommandContex
 export function useCommands(commands: readonly Command[]): void {
   const { offer } = useContext(CommandContext);
   useEffect(() => offer(commands), [offer, commands]);
+}
+
+export const useTakeInk = (): TakeInk | undefined => useContext(CommandContext).takeInk;
+
+/** Takes the inks that are found while a recipe is in hand. */
+export function useInkTaker(take: TakeInk): void {
+  const { offerTaker } = useContext(CommandContext);
+  const latest = useRef(take);
+  latest.current = take;
+  useEffect(() => {
+    offerTaker((inkId) => latest.current(inkId));
+    return () => offerTaker(undefined);
+  }, [offerTaker]);
 }

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useMemo } from 'react';
 import type { BlendGround } from '../core/engine/blend';
 import type { Ink } from '../core/materials/ink/ink';
 import type { DriedInk } from '../core/readings/driedShelf';
@@ -9,15 +9,20 @@ const AT_ONCE = Promise.resolve();
 const NONE: readonly DriedInk[] = [];
 
 /**
- * The shelf as it dries on a card, or on what a recipe is blended on, computed by the worker; the last answer stays until the next is there.
+ * The shelf as it dries on a card, or on what a recipe is blended on, computed by the worker; the last answer stays until
+ * the next is there.
  *
+ * @param on  undefined as long as there is nothing to dry it on
  * @param after  what it waits for, so as not to slow it down
  */
 export function useDriedShelf(
   inks: readonly Ink[],
-  on: BlendGround,
+  on: BlendGround | undefined,
   after: Promise<void> = AT_ONCE,
 ): readonly DriedInk[] {
-  const ask = useCallback(() => after.then(() => shelfWorker().dryShelf([...inks], on)), [inks, on, after]);
+  const ask = useMemo(
+    () => on && (() => after.then(() => shelfWorker().dryShelf([...inks], on))),
+    [inks, on, after],
+  );
   return useAnswer(ask) ?? NONE;
 }

@@ -15,12 +15,14 @@ interface Props {
   readonly edit: Edit;
   readonly onAdd: (kind: PassKindId) => void;
   readonly onSeen: () => void;
+  /** To the sheet, or to the desk. */
+  readonly onGo: (where: 'sheet' | 'desk') => void;
   readonly look: Look;
   readonly onLook: (change: Partial<Look>) => void;
 }
 
 /** What can be done to the recipe on the bench, by name and by key. */
-export function BenchCommands({ readings, edit, onAdd, onSeen, look, onLook }: Props) {
+export function BenchCommands({ readings, edit, onAdd, onSeen, onGo, look, onLook }: Props) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   useCommands(
@@ -55,6 +57,21 @@ export function BenchCommands({ readings, edit, onAdd, onSeen, look, onLook }: P
         },
         { id: 'zoom-in', label: 'Zoom in', group: 'Panel', key: '+', run: () => onLook(closer(look, 1)) },
         { id: 'zoom-out', label: 'Zoom out', group: 'Panel', key: '-', run: () => onLook(closer(look, -1)) },
+        {
+          id: 'sheet',
+          label: 'Print the order of work',
+          also: 'sheet pdf steps export',
+          group: 'Recipe',
+          key: 'p',
+          run: () => onGo('sheet'),
+        },
+        {
+          id: 'desk',
+          label: 'Work step by step',
+          also: 'desk make start begin',
+          group: 'Recipe',
+          run: () => onGo('desk'),
+        },
         { id: 'wet', label: 'Wet or dried', group: 'Panel', key: 'w', run: turn },
         ...RUN_IDS.map((id) => ({
           id: `run-${id}`,
@@ -83,7 +100,7 @@ export function BenchCommands({ readings, edit, onAdd, onSeen, look, onLook }: P
         { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
         { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
       ];
-    }, [readings, edit, onAdd, onSeen, look, onLook, dispatch, store]),
+    }, [readings, edit, onAdd, onSeen, onGo, look, onLook, dispatch, store]),
   );
   return null;
 }

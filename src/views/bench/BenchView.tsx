@@ -1,5 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { useInkTaker } from '../../app/commands';
 import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
@@ -84,6 +85,12 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const [seen, setSeen] = useState(false);
   const [look, setLook] = useState<Look>(WHOLE);
   const onLook = useCallback((change: Partial<Look>) => setLook((now) => ({ ...now, ...change })), []);
+  const navigate = useNavigate();
+  const recipeId = resolved.recipe.id;
+  const go = useCallback(
+    (where: 'sheet' | 'desk') => void navigate(`/${where}/${recipeId}`),
+    [navigate, recipeId],
+  );
   const askSeen = useCallback(() => setSeen(true), []);
   const addRung = useCallback(() => {
     setChosen('new');
@@ -107,6 +114,10 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
     },
     [readings, aim, edit],
   );
+  useInkTaker((inkId) => {
+    const found = dried.find(({ ink }) => ink.id === inkId);
+    if (found) pick(found);
+  });
   /** Aims at a rung, or no longer where it was aimed at already. */
   const aimAt = useCallback(
     (rung: string) =>
@@ -201,7 +212,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
         </Suspense>
       </div>
       <Suspense fallback={null}>
-        <BenchCommands {...{ readings, edit, look, onLook }} onAdd={addOne} onSeen={askSeen} />
+        <BenchCommands {...{ readings, edit, look, onLook }} onAdd={addOne} onSeen={askSeen} onGo={go} />
       </Suspense>
       {seen && (
         <Suspense fallback={null}>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { useAddressed } from '../../app/useAddressed';
 import type { Card } from '../../core/materials/card/card';
 import { LastCard, removeCard, saveCard } from '../../data/cards';
 import { InUse } from '../../data/inUse';
@@ -24,7 +25,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
-  const [side, setSide] = useState<'drawer' | 'recipe' | 'cutting'>('drawer');
+  const [side, setSide] = useAddressed('side', ['drawer', 'recipe', 'cutting']);
   const [edited, setEdited] = useState<Card | 'new'>();
 
   const save = async (card: Card) => {

@@ -1,7 +1,9 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { useAddressed } from '../../app/useAddressed';
 import { useDriedShelf } from '../../app/useDriedShelf';
 import { freeName } from '../../core/base/names';
 import { bareGround } from '../../core/engine/blend';
@@ -40,9 +42,12 @@ type Side = 'inks' | 'twins' | 'gaps';
 function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const notify = useNotify();
-  const [side, setSide] = useState<Side>('inks');
+  const [side, setSide] = useAddressed<Side>('side', ['inks', 'twins', 'gaps']);
   const [cardId, setCardId] = useState(usualCard(shelf.cards)?.id);
-  const [edited, setEdited] = useState<Ink | 'new'>();
+  const [asked] = useSearchParams();
+  const [edited, setEdited] = useState<Ink | 'new' | undefined>(() =>
+    asked.has('new') ? 'new' : shelf.inks.find(({ id }) => id === asked.get('ink')),
+  );
   const [importing, setImporting] = useState(false);
   const [sampling, setSampling] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];

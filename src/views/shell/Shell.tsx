@@ -31,6 +31,43 @@ const DRAWERS = [
   { to: '/recipes', label: 'Recipes' },
 ] as const;
 
+/** Places inside the views that are looked for by what is done there. */
+const PLACES = [
+  {
+    to: '/trios?way=bridge',
+    label: 'Start from two inks',
+    also: 'bridge middle between pair',
+    group: 'Choose',
+  },
+  {
+    to: '/trios?way=match',
+    label: 'Match a picture',
+    also: 'photo image photograph colours',
+    group: 'Choose',
+  },
+  { to: '/trios?way=kept', label: 'Kept trios', also: 'saved favourites', group: 'Choose' },
+  { to: '/shelf?new', label: 'Add an ink', also: 'new ink create', group: 'Inks' },
+  {
+    to: '/shelf?side=twins',
+    label: 'Twins: inks nearly alike',
+    also: 'duplicates same similar',
+    group: 'Inks',
+  },
+  { to: '/shelf?side=gaps', label: 'Which ink next', also: 'gaps missing buy wish', group: 'Inks' },
+  {
+    to: '/cards?side=cutting',
+    label: 'Cut a batch of cards',
+    also: 'many sheets cutting fair series',
+    group: 'Cards',
+  },
+  {
+    to: '/cards?side=recipe',
+    label: 'One recipe on all cards',
+    also: 'compare cardstock kraft black',
+    group: 'Cards',
+  },
+] as const;
+
 /** What stands around every view: the name, the ways to the work and to the drawers, and what can be found by name. */
 export function Shell() {
   return (
@@ -102,6 +139,7 @@ function Frame() {
           group: 'Views',
           run: () => navigate(to),
         })),
+        ...PLACES.map(({ to, ...place }) => ({ id: to, ...place, run: () => navigate(to) })),
         {
           id: 'mm',
           label: 'Measure in millimetres',

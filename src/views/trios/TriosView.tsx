@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { useAddressed } from '../../app/useAddressed';
 import { trioRecipe } from '../../core/advise/trioRecipe';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import { type Constraints, NO_CONSTRAINTS, type TrioQuery, trioKey } from '../../core/choose/search/query';
@@ -35,13 +36,10 @@ export function TriosView() {
   return <Choosing shelf={shelf} />;
 }
 
-const WAYS = ['trios', 'bridge', 'match', 'kept'] as const;
-type Way = (typeof WAYS)[number];
+type Way = 'trios' | 'bridge' | 'match' | 'kept';
 
 function Choosing({ shelf }: { readonly shelf: Shelf }) {
-  const [asked, ask] = useSearchParams();
-  const way = WAYS.find((one) => one === asked.get('way')) ?? 'trios';
-  const setWay = (next: Way) => ask(next === 'trios' ? {} : { way: next }, { replace: true });
+  const [way, setWay] = useAddressed<Way>('way', ['trios', 'bridge', 'match', 'kept']);
   const [cardId, setCardId] = useState('smooth-white');
   const { db } = useSession();
   const kept = useLiveQuery(() => listKept(db), [db]);

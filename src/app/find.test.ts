@@ -1,0 +1,29 @@
+import { expect, test } from 'vitest';
+import { findAmong } from './find';
+
+const THINGS = [
+  { id: 'tour', label: 'Show me round the bench', sort: 'Help' },
+  { id: 'new', label: 'New recipe', also: 'create start', sort: 'Recipe' },
+  { id: 'pink', label: 'Lantern Pink', sort: 'ink' },
+  { id: 'kiln', label: 'Tonal, pale inks of the kiln', sort: 'recipe' },
+  { id: 'cut', label: 'Cut cards from sheets', also: 'batch many', sort: 'Cards' },
+];
+const found = (typed: string) => findAmong(THINGS, typed).map(({ id }) => id);
+
+test('a beginning goes before a part, and scattered letters find nothing where a name does', () => {
+  expect(found('new rec')).toEqual(['new']);
+  expect(found('pink')).toEqual(['pink']);
+  expect(found('in')[0]).toBe('kiln');
+});
+
+test('other words that people use find it; words may come in any order', () => {
+  expect(found('batch')).toEqual(['cut']);
+  expect(found('recipe new')).toEqual(['new']);
+  expect(found('create')).toEqual(['new']);
+});
+
+test('scattered letters are the last resort, and nothing is nothing', () => {
+  expect(found('shwbnch')).toEqual(['tour']);
+  expect(found('xyzzy')).toEqual([]);
+  expect(found(' ')).toHaveLength(THINGS.length);
+});

@@ -1,0 +1,33 @@
+import { matchSorter, rankings } from 'match-sorter';
+
+/** Something that can be found by what it is called. */
+export interface Findable {
+  readonly id: string;
+  readonly label: string;
+  /** Other words it is looked for by. */
+  readonly also?: string;
+  /** What sort of thing it is, in a word. */
+  readonly sort: string;
+}
+
+/** What may be found by its other words, and by letters scattered in a name only where nothing else is found. */
+const KEYS = [
+  { key: 'label', threshold: rankings.CONTAINS },
+  { key: 'also', threshold: rankings.WORD_STARTS_WITH, maxRanking: rankings.WORD_STARTS_WITH },
+] as const;
+
+/**
+ * What is called so, the best first: the whole name, its beginning, a word of it, a part of it; then what has other words
+ * for it. Every word that is typed must be met. Letters scattered over a name count only where that finds nothing.
+ */
+export function findAmong<Thing extends Findable>(things: readonly Thing[], typed: string): readonly Thing[] {
+  const words = typed.trim().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return things;
+  const whole = matchSorter(things, typed.trim(), { keys: [...KEYS] });
+  const byWords = words.reduceRight<Thing[]>(
+    (left, word) => matchSorter(left, word, { keys: [...KEYS] }),
+    [...things],
+  );
+  const found = [...new Set([...whole, ...byWords])];
+  return found.length > 0 ? found : matchSorter(things, typed.trim(), { keys: ['label'] });
+}
