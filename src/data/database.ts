@@ -3,7 +3,15 @@ import type { Mood } from '../core/choose/search/moods/mood';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
-import type { KeptTrio, RecipeRecord, Setting, TimingRecord, VersionRecord } from './records';
+import type {
+  KeptTrio,
+  RecipeRecord,
+  Setting,
+  TagRecord,
+  Thumbnail,
+  TimingRecord,
+  VersionRecord,
+} from './records';
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
 
 /** Everything the maker has saved, in this browser. */
@@ -17,6 +25,8 @@ export class Database extends Dexie {
   readonly moods!: Table<Mood, string>;
   readonly versions!: Table<VersionRecord, string>;
   readonly timings!: Table<TimingRecord, number>;
+  readonly tags!: Table<TagRecord, string>;
+  readonly thumbnails!: Table<Thumbnail, string>;
 
   constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
     super(name);

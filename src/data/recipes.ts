@@ -64,27 +64,59 @@ export const removeRecipe = (db: Database, id: string): Promise<RecipeRecord | u
     return stored;
   });
 
+/** Takes several recipes out at once and returns them, for `restoreRecipes` to put back. */
+export const removeRecipes = (db: Database, ids: readonly string[]): Promise<RecipeRecord[]> =>
+  db.transaction('rw', db.recipes, async () => {
+    const stored = (await db.recipes.bulkGet([...ids])).filter((record) => record !== undefined);
+    await db.recipes.bulkDelete([...ids]);
+    return stored;
+  });
+
+export const restoreRecipes = async (db: Database, records: readonly RecipeRecord[]): Promise<void> => {
+  await db.recipes.bulkPut([...records]);
+};
+
 export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise<void> => {
   await db.recipes.put(record);
 };
 
 /**
- * Brings a recipe in from a file, with what of its inks, designs and card is not on the shelf yet: all of it or nothing.
+ * Brings recipes in from files, with what of their inks, designs and cards is not on the shelf yet: all of it or nothing.
  * One that is here under the same id but is another one comes in beside it under a new id.
  */
-export async function importRecipe(db: Database, resolved: ResolvedRecipe): Promise<RecipeRecord> {
+export async function importRecipes(
+  db: Database,
+  many: readonly ResolvedRecipe[],
+): Promise<readonly RecipeRecord[]> {
   const { isOwnDesign } = await import('../core/materials/design/own');
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
-    const inkIds = new Map<string, string>();
-    for (const ink of [...resolved.inks, ...resolved.passInks])
-      if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
-    const designIds = new Map<string, string>();
-    for (const design of resolved.designs)
-      if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
-    const cardId = await bringIn(db.cards, resolved.card);
-    const also = resolved.alsoOn ? { alsoOn: await bringIn(db.cards, resolved.alsoOn) } : {};
-    return addRecipe(db, withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds));
+    const records: RecipeRecord[] = [];
+    for (const resolved of many) records.push(await importOne(db, resolved, isOwnDesign));
+    return records;
   });
+}
+
+/** The same for one. */
+export async function importRecipe(db: Database, resolved: ResolvedRecipe): Promise<RecipeRecord> {
+  const [record] = await importRecipes(db, [resolved]);
+  if (!record) throw new Error('one recipe came in as none');
+  return record;
+}
+
+async function importOne(
+  db: Database,
+  resolved: ResolvedRecipe,
+  isOwnDesign: (id: string) => boolean,
+): Promise<RecipeRecord> {
+  const inkIds = new Map<string, string>();
+  for (const ink of [...resolved.inks, ...resolved.passInks])
+    if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
+  const designIds = new Map<string, string>();
+  for (const design of resolved.designs)
+    if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
+  const cardId = await bringIn(db.cards, resolved.card);
+  const also = resolved.alsoOn ? { alsoOn: await bringIn(db.cards, resolved.alsoOn) } : {};
+  return addRecipe(db, withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds));
 }
 
 async function bringIn<T extends { id: string; name: string }>(

@@ -56,3 +56,25 @@ export interface Setting {
   readonly key: string;
   readonly value: unknown;
 }
+
+/** The drawers in which things are tagged. */
+export type Drawer = 'ink' | 'card' | 'design' | 'recipe' | 'trio';
+
+/** What a maker has written on a thing of her own, beside what it is. */
+export interface TagRecord {
+  /** The drawer and the thing's id. */
+  readonly key: string;
+  readonly of: Drawer;
+  readonly id: string;
+  readonly tags: readonly string[];
+  readonly isFavourite: boolean;
+}
+
+/** A small picture of a recipe, and what it was painted of. */
+export interface Thumbnail {
+  /** The recipe's. */
+  readonly id: string;
+  /** Changes with whatever is seen in it. */
+  readonly of: string;
+  readonly picture: Blob;
+}

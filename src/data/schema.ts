@@ -57,6 +57,11 @@ export const SCHEMA: readonly SchemaVersion[] = [
     upgrade: everyRecipe(4, 5, () => true),
   },
   { version: 7, title: 'moods of one’s own', stores: { moods: 'id, name' } },
+  {
+    version: 8,
+    title: 'tags on whatever lies in a drawer, and small pictures of recipes',
+    stores: { tags: 'key, of', thumbnails: 'id' },
+  },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

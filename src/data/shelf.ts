@@ -22,6 +22,23 @@ export const removeInk = (db: Database, inkId: string): Promise<void> =>
     await db.inks.delete(inkId);
   });
 
+/**
+ * Takes several inks off the shelf at once; those that a recipe or a named state of one is made with stay.
+ *
+ * @returns what is gone, for `saveInks` to put back
+ */
+export const removeInks = (db: Database, ids: readonly string[]): Promise<Ink[]> =>
+  db.transaction('rw', db.inks, db.recipes, db.versions, async () => {
+    const made = [...(await db.recipes.toArray()), ...(await db.versions.toArray())];
+    const used = new Set(
+      made.flatMap(({ recipe }) => [...recipe.rungs.map(({ inkId }) => inkId), ...inkIdsOf(recipe.passes)]),
+    );
+    const free = ids.filter((id) => !used.has(id));
+    const gone = (await db.inks.bulkGet(free)).filter((ink) => ink !== undefined);
+    await db.inks.bulkDelete(free);
+    return gone;
+  });
+
 /** Keeps many inks, all of them or none; returns what stood there before under the same ids. */
 export const saveInks = (db: Database, inks: readonly Ink[]): Promise<Ink[]> =>
   db.transaction('rw', db.inks, async () => {

@@ -1,4 +1,4 @@
-import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -14,10 +14,14 @@ interface Props {
   readonly label: string;
   /** How far the work has come; the finished panel where left out. */
   readonly progress?: Progress;
+  /** Told once the panel is painted. */
+  readonly onPainted?: ((canvas: HTMLCanvasElement) => void) | undefined;
 }
 
 /** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
-export function PanelPicture({ resolved, wetness, width, height, label, progress }: Props) {
+export function PanelPicture(props: Props) {
+  const { resolved, wetness, width, height, label, progress, onPainted } = props;
+  const painted = useEffectEvent((target: HTMLCanvasElement) => onPainted?.(target));
   const canvas = useRef<HTMLCanvasElement>(null);
   const place = useId();
   const asked = useRef(0);
@@ -47,6 +51,7 @@ export function PanelPicture({ resolved, wetness, width, height, label, progress
         }
         target.dataset.painted = String(mine);
         pictureIsPainted();
+        painted(target);
         // From now on there is time to start a second painter for the pictures to come.
         startPainters(2);
         setFailed(false);

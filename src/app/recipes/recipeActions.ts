@@ -5,7 +5,15 @@ import { fileNameOf } from '../../core/base/names';
 import { type Fault, FileError } from '../../core/files/fileError';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { addRecipe, importRecipe, removeRecipe, restoreRecipe } from '../../data/recipes';
+import {
+  addRecipe,
+  importRecipes,
+  removeRecipe,
+  removeRecipes,
+  restoreRecipe,
+  restoreRecipes,
+} from '../../data/recipes';
+import type { RecipeRecord } from '../../data/records';
 import { closed } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
@@ -63,13 +71,39 @@ export function useRecipeActions() {
       ) {
         download(`${fileNameOf(resolved.recipe.name)}.png`, 'image/png', await paint(resolved));
       },
-      /** Brings a recipe in, from its file, its picture or its code, and opens it; returns what is wrong when it cannot. */
+      /** Hands several recipes to the browser as one zip of their files. */
+      async downloadAll(many: readonly ResolvedRecipe[]) {
+        const { writeRecipesZip } = await import('../../core/files/recipesZip');
+        download('recipes.zip', 'application/zip', writeRecipesZip(many));
+      },
+      async removeAll(records: readonly RecipeRecord[]) {
+        await autosave.flush();
+        const gone = await removeRecipes(
+          db,
+          records.map(({ id }) => id),
+        );
+        const inHand = store.getState().draft.recipe?.id;
+        if (gone.some(({ id }) => id === inHand)) dispatch(closed());
+        notify({
+          text: `${gone.length} ${gone.length === 1 ? 'recipe is' : 'recipes are'} deleted.`,
+          undo: () => void restoreRecipes(db, gone),
+        });
+      },
+      /**
+       * Brings recipes in, from a file, a picture, a code or a zip of files, and opens the one there is; returns what is
+       * wrong when they cannot be brought in, and then none is.
+       */
       async bringIn(file: File): Promise<Refusal | undefined> {
         try {
-          const resolved = await readRecipe(file);
-          const record = await importRecipe(db, resolved);
-          notify({ text: `“${record.recipe.name}” is brought in.` });
-          open(record.id);
+          const records = await importRecipes(db, await readRecipes(file));
+          const [only] = records;
+          notify({
+            text:
+              records.length === 1 && only
+                ? `“${only.recipe.name}” is brought in.`
+                : `${records.length} recipes are brought in.`,
+          });
+          if (records.length === 1 && only) open(only.id);
           return undefined;
         } catch (error) {
           if (error instanceof FileError) return { fileName: file.name, faults: error.faults };
@@ -83,12 +117,15 @@ export function useRecipeActions() {
   }, [db, autosave, navigate, notify, dispatch, store]);
 }
 
-/** The recipe of a file, in whichever format it came; one that is too large is not taken into memory. */
-async function readRecipe(file: File): Promise<ResolvedRecipe> {
-  const [{ LARGEST_RECIPE, openRecipe }, { refuseLarger }] = await Promise.all([
+/** The recipes of a file, in whichever format they came; one that is too large is not taken into memory. */
+async function readRecipes(file: File): Promise<readonly ResolvedRecipe[]> {
+  const [{ LARGEST_RECIPE, openRecipe }, { refuseLarger }, zip] = await Promise.all([
     import('../../core/files/open'),
     import('../../core/files/limits'),
+    import('../../core/files/recipesZip'),
   ]);
-  refuseLarger(file.size, LARGEST_RECIPE);
-  return openRecipe(new Uint8Array(await file.arrayBuffer()));
+  const isZip = zip.looksLikeZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()));
+  refuseLarger(file.size, isZip ? zip.RECIPES_ZIP_LIMIT : LARGEST_RECIPE);
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  return isZip ? zip.readRecipesZip(bytes) : [openRecipe(bytes)];
 }

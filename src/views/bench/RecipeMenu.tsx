@@ -67,7 +67,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
       <input
         ref={picker}
         type="file"
-        accept=".json,.png,.txt,application/json,image/png,text/plain"
+        accept=".json,.png,.txt,.zip,application/json,image/png,text/plain,application/zip"
         aria-label="Recipe file to import"
         className="hidden"
         onChange={async ({ target }) => {

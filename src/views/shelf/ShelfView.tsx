@@ -9,9 +9,7 @@ import { freeName } from '../../core/base/names';
 import { bareGround } from '../../core/engine/blend';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
-import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import { inksOfReadings, type NamedReading } from '../../core/materials/ink/newInks';
-import type { DriedInk } from '../../core/readings/driedShelf';
 import { usualCard } from '../../core/recipe/newRecipe';
 import { InUse } from '../../data/inUse';
 import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
@@ -20,11 +18,9 @@ import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
 import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
-import { Select } from '../../ui/Select';
-import { ALL_INKS, filterShelf, type ShelfFilter, SORT_LABELS, SORTS, type SortBy } from './filterShelf';
 import { GapsPlane } from './GapsPlane';
+import { InkDrawer } from './InkDrawer';
 import { InkForm } from './InkForm';
-import { InkList } from './InkList';
 import { TableImport } from './TableImport';
 import { TwinsList } from './TwinsList';
 
@@ -96,7 +92,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   if (!card) return <p className="p-6">The shelf has no card to dry inks on.</p>;
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <PageHeader title="Shelf of inks">
+      <PageHeader title="Inks">
         <Segmented<Side>
           label="What to see"
           value={side}
@@ -174,82 +170,5 @@ function ShelfSide({ side, shelf, card, onEdit, onRemove, onWish }: SideProps) {
   );
   if (side === 'twins') return <TwinsList dried={dried} onEdit={onEdit} onRemove={onRemove} />;
   if (side === 'gaps') return <GapsPlane inks={shelf.inks} dried={dried} card={card} onWish={onWish} />;
-  return <FilteredInks inks={shelf.inks} dried={dried} onEdit={onEdit} onRemove={onRemove} />;
-}
-
-interface FilteredProps extends Pick<SideProps, 'onEdit' | 'onRemove'> {
-  readonly inks: readonly Ink[];
-  readonly dried: readonly DriedInk[];
-}
-
-function FilteredInks({ inks, dried, onEdit, onRemove }: FilteredProps) {
-  const [filter, setFilter] = useState<ShelfFilter>(ALL_INKS);
-  const change = (part: Partial<ShelfFilter>) => setFilter((now) => ({ ...now, ...part }));
-  const driedById = useMemo(() => new Map(dried.map((one) => [one.ink.id, one])), [dried]);
-  const shown = useMemo(() => filterShelf(inks, driedById, filter), [inks, driedById, filter]);
-  const families = useMemo(() => [...new Set(inks.map(({ family }) => family))].sort(), [inks]);
-  const field = 'frame min-h-7 px-1.5 py-0.5';
-  return (
-    <>
-      <search className="flex flex-wrap items-center gap-2 px-4 py-2">
-        <input
-          type="search"
-          aria-label="Search by name, line, note or colour"
-          placeholder="Name, line, note or colour"
-          value={filter.text}
-          onChange={({ target }) => change({ text: target.value })}
-          className={`${field} w-56 placeholder:text-mute`}
-        />
-        <Select
-          label="Family"
-          value={filter.family}
-          options={[
-            { value: '', label: 'all families' },
-            ...families.map((family) => ({ value: family, label: family })),
-          ]}
-          onChange={(family) => change({ family })}
-        />
-        <Select<ShelfFilter['kind']>
-          label="Kind"
-          value={filter.kind}
-          options={[
-            { value: '', label: 'all kinds' },
-            ...INK_KIND_IDS.map((id) => ({ value: id, label: INK_KINDS[id].label })),
-          ]}
-          onChange={(kind) => change({ kind })}
-        />
-        <Segmented<ShelfFilter['owned']>
-          label="Owned or wished for"
-          value={filter.owned}
-          onChange={(owned) => change({ owned })}
-          options={[
-            { value: 'all', label: 'all' },
-            { value: 'owned', label: 'owned' },
-            { value: 'wished', label: 'wished for' },
-          ]}
-        />
-        <label className="flex items-center gap-2">
-          <span className="text-mute">sorted by</span>
-          <Select<SortBy>
-            label="Sorted by"
-            value={filter.sort}
-            options={SORTS.map((sort) => ({ value: sort, label: SORT_LABELS[sort] }))}
-            onChange={(sort) => change({ sort })}
-          />
-        </label>
-        <p role="status" className="ml-auto text-mute">
-          {shown.length} of {inks.length}
-        </p>
-      </search>
-      {shown.length === 0 ? (
-        <p className="px-4 py-6">
-          {inks.length === 0
-            ? 'The shelf is empty. Add an ink, import a table or a palette, or read a swatch sheet.'
-            : 'No ink matches. Clear the search, or add the ink.'}
-        </p>
-      ) : (
-        <InkList inks={shown} dried={driedById} onEdit={onEdit} onRemove={onRemove} />
-      )}
-    </>
-  );
+  return <InkDrawer inks={shelf.inks} dried={dried} onEdit={onEdit} onRemove={onRemove} />;
 }

@@ -6,7 +6,9 @@ import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ALL_INKS, filterShelf } from './filterShelf';
 
 const dried = new Map(dryShelf(DEMO_INKS, bareGround(WHITE_CARD)).map((one) => [one.ink.id, one]));
-const found = (change: Partial<typeof ALL_INKS>) => filterShelf(DEMO_INKS, dried, { ...ALL_INKS, ...change });
+const tagsOf = (id: string) => (id.startsWith('gorse') ? ['autumn'] : []);
+const found = (change: Partial<typeof ALL_INKS>) =>
+  filterShelf(DEMO_INKS, dried, tagsOf, { ...ALL_INKS, ...change });
 
 test('every word must be found, in the name, the kind, the note or the colour’s name', () => {
   expect(found({ text: 'gorse' })).toHaveLength(3);
@@ -18,14 +20,16 @@ test('every word must be found, in the name, the kind, the note or the colour’
   expect(found({ kind: 'fluorescent' })).toHaveLength(4);
 });
 
-test('families stand deep, mid, pale; lightness runs from the palest down', () => {
-  expect(found({ family: 'Weir' }).map(({ depth }) => depth)).toEqual(['deep', 'mid', 'pale']);
-  const lightness = found({ sort: 'lightness' }).map(({ id }) => dried.get(id)?.lab.l ?? 0);
-  expect(lightness).toEqual(lightness.toSorted((p, q) => q - p));
+test('a colour people speak of finds the inks that look like it, and a tag those that have it', () => {
+  const turquoise = found({ text: 'turquoise' });
+  expect(turquoise.length).toBeGreaterThan(0);
+  expect(turquoise.every(({ id }) => Math.abs((dried.get(id)?.lab.a ?? 0) + 35) < 30)).toBe(true);
+  expect(found({ tag: 'autumn' }).map(({ family }) => family)).toEqual(['Gorse', 'Gorse', 'Gorse']);
+  expect(found({ text: 'autumn pale' }).map(({ id }) => id)).toEqual(['gorse-pale']);
 });
 
 test('owned and wished for are told apart', () => {
   const some = DEMO_INKS.map((ink, i) => (i < 5 ? { ...ink, wished: true } : ink));
-  expect(filterShelf(some, dried, { ...ALL_INKS, owned: 'wished' })).toHaveLength(5);
-  expect(filterShelf(some, dried, { ...ALL_INKS, owned: 'owned' })).toHaveLength(67);
+  expect(filterShelf(some, dried, tagsOf, { ...ALL_INKS, owned: 'wished' })).toHaveLength(5);
+  expect(filterShelf(some, dried, tagsOf, { ...ALL_INKS, owned: 'owned' })).toHaveLength(67);
 });

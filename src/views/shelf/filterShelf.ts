@@ -1,19 +1,8 @@
-import { hueDegrees } from '../../core/materials/colour/lab';
-import { INK_DEPTHS, type Ink } from '../../core/materials/ink/ink';
+import { nearColour, spokenColour } from '../../core/choose/shelf/colourWord';
+import { plainColour } from '../../core/materials/colour/plainWords';
+import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS, type InkKindId } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
-
-export type SortBy = 'name' | 'family' | 'lightness' | 'hue' | 'kind';
-
-export const SORT_LABELS: Readonly<Record<SortBy, string>> = {
-  name: 'name',
-  family: 'family and depth',
-  lightness: 'lightness, pale first',
-  hue: 'hue',
-  kind: 'kind',
-};
-
-export const SORTS = Object.keys(SORT_LABELS) as readonly SortBy[];
 
 export interface ShelfFilter {
   readonly text: string;
@@ -22,37 +11,42 @@ export interface ShelfFilter {
   /** Empty for all. */
   readonly kind: InkKindId | '';
   readonly owned: 'all' | 'owned' | 'wished';
-  readonly sort: SortBy;
+  /** Empty for all. */
+  readonly tag: string;
 }
 
-export const ALL_INKS: ShelfFilter = { text: '', family: '', kind: '', owned: 'all', sort: 'family' };
+export const ALL_INKS: ShelfFilter = { text: '', family: '', kind: '', owned: 'all', tag: '' };
 
-/** The inks that match, in order. Every word of the text must be found somewhere in what is written of an ink. */
+/**
+ * The inks that match, as they stand on the shelf. Every word of the text must be found somewhere in what is written of an
+ * ink; or what is typed is a colour, and the ink looks like it.
+ */
 export function filterShelf(
   inks: readonly Ink[],
   dried: ReadonlyMap<string, DriedInk>,
-  { text, family, kind, owned, sort }: ShelfFilter,
+  tagsOf: (id: string) => readonly string[],
+  { text, family, kind, owned, tag }: ShelfFilter,
 ): Ink[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = inks.filter((ink) => {
+  const spoken = spokenColour(text);
+  const like = new Set(spoken ? nearColour(spoken, [...dried.values()]).map(({ ink }) => ink.id) : []);
+  return inks.filter((ink) => {
     if (family && ink.family !== family) return false;
     if (kind && ink.kind !== kind) return false;
     if (owned !== 'all' && (ink.wished ?? false) !== (owned === 'wished')) return false;
-    const written = [ink.name, ink.line, ink.note, INK_KINDS[ink.kind].label, dried.get(ink.id)?.colour.name]
+    if (tag && !tagsOf(ink.id).includes(tag)) return false;
+    const seen = dried.get(ink.id);
+    const written = [
+      ink.name,
+      ink.line,
+      ink.note,
+      INK_KINDS[ink.kind].label,
+      seen?.colour.name,
+      seen && plainColour(seen.lab),
+      ...tagsOf(ink.id),
+    ]
       .join(' ')
       .toLowerCase();
-    return words.every((word) => written.includes(word));
+    return like.has(ink.id) || words.every((word) => written.includes(word));
   });
-  const lightness = (ink: Ink) => dried.get(ink.id)?.lab.l ?? 0;
-  const hue = (ink: Ink) => hueDegrees(dried.get(ink.id)?.lab ?? { l: 0, a: 0, b: 0 });
-  const byName = (p: Ink, q: Ink) => p.name.localeCompare(q.name);
-  const orders: Readonly<Record<SortBy, (p: Ink, q: Ink) => number>> = {
-    name: byName,
-    family: (p, q) =>
-      p.family.localeCompare(q.family) || INK_DEPTHS.indexOf(p.depth) - INK_DEPTHS.indexOf(q.depth),
-    lightness: (p, q) => lightness(q) - lightness(p),
-    hue: (p, q) => hue(p) - hue(q),
-    kind: (p, q) => p.kind.localeCompare(q.kind) || byName(p, q),
-  };
-  return found.sort(orders[sort]);
 }

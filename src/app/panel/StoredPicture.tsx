@@ -1,0 +1,55 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { pictureSign, readThumbnail, writeThumbnail } from '../../data/thumbnails';
+import { useSession } from '../session';
+import { useAnswer } from '../useAnswer';
+import { PanelPicture } from './PanelPicture';
+
+interface Props {
+  readonly resolved: ResolvedRecipe;
+  /** CSS px. */
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+}
+
+/** The small picture of a recipe: the stored one at once, painted and stored anew where what it shows has changed. */
+export function StoredPicture({ resolved, width, height, label }: Props) {
+  const { db } = useSession();
+  const { id } = resolved.recipe;
+  const found = useAnswer(
+    useMemo(
+      () => async () => {
+        const [sign, kept] = await Promise.all([pictureSign(resolved, height), readThumbnail(db, id)]);
+        return { sign, picture: kept?.of === sign ? kept.picture : undefined };
+      },
+      [db, id, resolved, height],
+    ),
+  );
+  const keep = useCallback(
+    (canvas: HTMLCanvasElement) =>
+      canvas.toBlob((picture) => {
+        if (picture && found) void writeThumbnail(db, { id, of: found.sign, picture });
+      }, 'image/webp'),
+    [db, id, found],
+  );
+  const address = useAddress(found?.picture);
+  if (!found) return <span className="block bg-field" style={{ width, height }} />;
+  if (!found.picture)
+    return <PanelPicture resolved={resolved} wetness="dry" {...{ width, height, label }} onPainted={keep} />;
+  return (
+    <img src={address} alt={label} width={width} height={height} className="block" data-painted="stored" />
+  );
+}
+
+/** An address for bytes, as long as they are shown. */
+function useAddress(bytes: Blob | undefined): string | undefined {
+  const [address, setAddress] = useState<string>();
+  useEffect(() => {
+    if (!bytes) return;
+    const made = URL.createObjectURL(bytes);
+    setAddress(made);
+    return () => URL.revokeObjectURL(made);
+  }, [bytes]);
+  return address;
+}

@@ -1,0 +1,22 @@
+import type { ResolvedRecipe } from '../core/recipe/resolved';
+import type { Database } from './database';
+import type { Thumbnail } from './records';
+
+/** Changes with whatever is seen in a recipe's picture; its name, its notes and its tags are not. */
+export async function pictureSign(resolved: ResolvedRecipe, pixels: number): Promise<string> {
+  const { recipe, ...materials } = resolved;
+  const { name: _, notes: __, ...seen } = recipe;
+  const text = new TextEncoder().encode(JSON.stringify([PAINTED_AS, pixels, seen, materials]));
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', text));
+  return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
+/** One more when panels come to be painted otherwise, so that no old picture is shown for a new one. */
+const PAINTED_AS = 1;
+
+export const readThumbnail = (db: Database, id: string): Promise<Thumbnail | undefined> =>
+  db.thumbnails.get(id);
+
+export const writeThumbnail = async (db: Database, thumbnail: Thumbnail): Promise<void> => {
+  await db.thumbnails.put(thumbnail);
+};

@@ -1,0 +1,12 @@
+import { format, formatDistanceStrict, isSameYear } from 'date-fns';
+
+/** Within this many hours a time is told by how long ago it was. */
+const RECENT = 12;
+
+/** When something was, as people say it: `2 hours ago`, `14 November`, `3 May 2024`. */
+export function tellDate(at: number, now = Date.now()): string {
+  const hours = (now - at) / 3_600_000;
+  if (hours >= 0 && hours < 1 / 60) return 'just now';
+  if (hours >= 0 && hours < RECENT) return `${formatDistanceStrict(at, now)} ago`;
+  return format(at, isSameYear(at, now) ? 'd MMMM' : 'd MMMM yyyy');
+}

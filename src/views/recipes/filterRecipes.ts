@@ -1,0 +1,64 @@
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { RUNS } from '../../core/recipe/runs/runs';
+import type { RecipeRecord } from '../../data/records';
+
+/** A recipe as it stands in its drawer. */
+export interface RecipeRow {
+  readonly id: string;
+  readonly record: RecipeRecord;
+  /** Undefined while something it is made with is missing. */
+  readonly resolved: ResolvedRecipe | undefined;
+  readonly tags: readonly string[];
+  readonly isFavourite: boolean;
+}
+
+export const RECIPE_SORTS = {
+  changed: 'changed last',
+  made: 'begun last',
+  name: 'name',
+} as const;
+export type RecipeSort = keyof typeof RECIPE_SORTS;
+
+export interface RecipeFilter {
+  readonly text: string;
+  /** Empty for all. */
+  readonly tag: string;
+  readonly isFavourite: boolean;
+  readonly sort: RecipeSort;
+}
+
+export const ALL_RECIPES: RecipeFilter = { text: '', tag: '', isFavourite: false, sort: 'changed' };
+
+const ORDERS: Readonly<Record<RecipeSort, (p: RecipeRow, q: RecipeRow) => number>> = {
+  changed: (p, q) => q.record.updatedAt - p.record.updatedAt,
+  made: (p, q) => q.record.createdAt - p.record.createdAt,
+  name: (p, q) => p.record.recipe.name.localeCompare(q.record.recipe.name),
+};
+
+/** The recipes that match, in order. Every word of the text must be found somewhere in what is written of a recipe. */
+export function filterRecipes(
+  rows: readonly RecipeRow[],
+  { text, tag, isFavourite, sort }: RecipeFilter,
+): RecipeRow[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  return rows
+    .filter((row) => {
+      if (tag && !row.tags.includes(tag)) return false;
+      if (isFavourite && !row.isFavourite) return false;
+      const written = writtenOf(row);
+      return words.every((word) => written.includes(word));
+    })
+    .toSorted(ORDERS[sort]);
+}
+
+const writtenOf = ({ record: { recipe }, resolved, tags }: RecipeRow): string =>
+  [
+    recipe.name,
+    RUNS[recipe.run.id].label,
+    resolved?.card.name,
+    ...(resolved?.inks.map(({ name }) => name) ?? []),
+    ...Object.values(recipe.notes ?? {}),
+    ...tags,
+  ]
+    .join(' ')
+    .toLowerCase();
