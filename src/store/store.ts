@@ -1,4 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
+import { choosingSlice } from './choosing';
 import { draftReducer } from './draft';
 import { laidOutSlice } from './laidOut';
 import { viewSlice } from './view';
@@ -6,7 +7,12 @@ import { viewSlice } from './view';
 /** The store of one tab: the draft in hand and the view settings. */
 export const makeStore = () =>
   configureStore({
-    reducer: { draft: draftReducer, view: viewSlice.reducer, laidOut: laidOutSlice.reducer },
+    reducer: {
+      draft: draftReducer,
+      view: viewSlice.reducer,
+      laidOut: laidOutSlice.reducer,
+      choosing: choosingSlice.reducer,
+    },
     // Recipes are immutable values by type; walking them at every step of a drag would cost the frame.
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

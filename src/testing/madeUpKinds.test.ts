@@ -101,6 +101,7 @@ vi.mock('../core/choose/search/relations/table', async (original) => ({
     anyThree: {
       id: 'anyThree',
       label: 'Any three',
+      phrase: 'any trios',
       description: 'Whichever three there are.',
       anyMiddle: false,
       scorer: () => () => 0.5,

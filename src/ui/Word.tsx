@@ -9,13 +9,21 @@ interface Props {
   /** What it opens; told how to close it. */
   readonly children: (close: () => void) => ReactNode;
   readonly width?: string;
+  /** Whether it is open when it comes up: a word just added. */
+  readonly isOpenAtFirst?: boolean;
+  readonly onClose?: () => void;
 }
 
 /** A word of a sentence that opens its choices. */
-export function Word({ label, text, children, width = 'w-[min(30rem,94vw)]' }: Props) {
-  const [open, setOpen] = useState(false);
+export function Word(props: Props) {
+  const { label, text, children, width = 'w-[min(30rem,94vw)]', isOpenAtFirst = false, onClose } = props;
+  const [open, setOpen] = useState(isOpenAtFirst);
+  const change = (next: boolean) => {
+    setOpen(next);
+    if (!next) onClose?.();
+  };
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
+    <Popover.Root open={open} onOpenChange={change}>
       <Popover.Trigger aria-label={`${label}: ${text}`} className={WORD}>
         {text}
       </Popover.Trigger>
@@ -27,13 +35,12 @@ export function Word({ label, text, children, width = 'w-[min(30rem,94vw)]' }: P
           aria-label={label}
           className={`z-40 max-h-[min(34rem,80vh)] space-y-3 overflow-y-auto rounded-[3px] border border-line bg-sheet p-3 shadow-xl ${width}`}
         >
-          {children(() => setOpen(false))}
+          {children(() => change(false))}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
 
-/** How a word that can be changed looks; one that cannot be yet looks the same, so that nothing moves. */
-export const WORD =
-  'border-b border-text font-sans text-lead leading-6 font-semibold not-italic hover:bg-field data-[state=open]:bg-field max-sm:min-h-9';
+const WORD =
+  'border-b border-text text-left font-sans text-lead leading-6 font-semibold not-italic hover:bg-field data-[state=open]:bg-field max-sm:min-h-9';

@@ -71,17 +71,33 @@ export const GREYS = HUE_SECTORS.length;
 
 export type SortId = 'fit' | 'evenness' | 'chroma' | 'contrast' | 'unlikeKept' | 'chance';
 
+interface Sort {
+  readonly label: string;
+  /** How the sentence of a search says it. */
+  readonly phrase: string;
+  readonly description: string;
+}
+
 /** How found trios are ranked; each is a figure of one trio, larger first. */
-export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly description: string }>> = {
-  fit: { label: 'Fit', description: 'by the relation’s own score' },
-  evenness: { label: 'Evenness', description: 'smallest step in L* over the largest' },
-  chroma: { label: 'Chroma', description: 'mean chroma of the three' },
-  contrast: { label: 'Contrast with detail black', description: 'L* of the darkest ink' },
+export const SORTS: Readonly<Record<SortId, Sort>> = {
+  fit: { label: 'Fit', phrase: 'the most fitting first', description: 'by the relation’s own score' },
+  evenness: {
+    label: 'Evenness',
+    phrase: 'the most even first',
+    description: 'smallest step in L* over the largest',
+  },
+  chroma: { label: 'Chroma', phrase: 'the most colourful first', description: 'mean chroma of the three' },
+  contrast: {
+    label: 'Contrast with detail black',
+    phrase: 'the palest dark first',
+    description: 'L* of the darkest ink',
+  },
   unlikeKept: {
     label: 'Unlike what is kept',
+    phrase: 'the most unlike those I keep first',
     description: 'mean ΔE00 from the nearest kept trio, pale with pale, dark with dark',
   },
-  chance: { label: 'Chance', description: 'drawn at random from the seed' },
+  chance: { label: 'Chance', phrase: 'drawn by chance', description: 'drawn at random from the seed' },
 };
 
 export const SORT_IDS = Object.keys(SORTS) as readonly SortId[];

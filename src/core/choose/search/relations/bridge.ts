@@ -22,6 +22,7 @@ const DRAB_END = 0.8;
 export const bridge = defineRelation({
   id: 'bridge',
   label: 'Bridge',
+  phrase: 'bridged trios',
   description:
     'Two ends that would turn to mud or go dull, and a middle between them in hue and lightness that keeps both joints colourful.',
   anyMiddle: true,

@@ -16,6 +16,8 @@ export type Score = (first: number, middle: number, last: number) => number;
 export interface Relation<Id extends string = string> {
   readonly id: Id;
   readonly label: string;
+  /** What such trios are called in the sentence of a search: "tonal trios". */
+  readonly phrase: string;
   /** What the score weighs, in a sentence. */
   readonly description: string;
   /**

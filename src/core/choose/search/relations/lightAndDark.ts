@@ -15,6 +15,7 @@ const ALIKE_IN_LIGHTNESS = 22;
 export const lightAndDark = defineRelation({
   id: 'lightAndDark',
   label: 'Light three and one dark',
+  phrase: 'light trios for one dark',
   description:
     'Three different pale inks under a clear resist and one dark over all: by how clearly the worst of the three reads.',
   anyMiddle: true,

@@ -19,6 +19,7 @@ const DRAB_MIDDLE = 0.6;
 export const neighbours = defineRelation({
   id: 'neighbours',
   label: 'Neighbour run',
+  phrase: 'trios of neighbours',
   description:
     'Next-door hues that step round the circle one way, evenly, growing darker, with nothing dull between.',
   anyMiddle: false,

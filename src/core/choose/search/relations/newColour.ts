@@ -22,6 +22,7 @@ const DARK_MIDDLE = { below: 48, half: 18 };
 export const newColour = defineRelation({
   id: 'newColour',
   label: 'Contrast with a new colour',
+  phrase: 'contrasting trios',
   description: 'Inks far apart whose joints make colourful hues that none of the three has.',
   anyMiddle: false,
   scorer: ({ dried, pairs }) => {

@@ -24,6 +24,7 @@ const isWithin = (hue: number, { from, to }: { readonly from: number; readonly t
 export const primaries = defineRelation({
   id: 'primaries',
   label: 'Three primaries make six',
+  phrase: 'trios of primaries',
   description:
     'A pale yellow in the middle with more room, red and blue beside it: orange and green in the joints, violet where they meet.',
   anyMiddle: true,

@@ -22,6 +22,7 @@ const BAR = { below: 56, half: 20 };
 export const quieted = defineRelation({
   id: 'quieted',
   label: 'Quieted',
+  phrase: 'quieted trios',
   description: 'Two loud inks far apart in hue, joined by a dusty third between them in lightness.',
   anyMiddle: true,
   scorer:

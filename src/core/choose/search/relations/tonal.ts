@@ -16,6 +16,7 @@ const FLOWS = 0.4;
 export const tonal = defineRelation({
   id: 'tonal',
   label: 'Tonal',
+  phrase: 'tonal trios',
   description:
     'Three depths of one colour: near in hue, evenly spaced in lightness, colourful in step, far from pale to dark.',
   anyMiddle: false,
