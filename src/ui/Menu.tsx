@@ -41,7 +41,7 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
       <DropdownMenu.Trigger
         aria-label={label}
         disabled={disabled}
-        className={`disabled:opacity-45 ${LOOK[look]}`}
+        className={`whitespace-nowrap disabled:opacity-45 ${LOOK[look]}`}
       >
         {children}
       </DropdownMenu.Trigger>

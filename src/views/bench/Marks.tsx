@@ -239,7 +239,7 @@ function MarkLabel(props: HandleProps & { readonly place: MarkPlace }) {
       </span>
       <span className="block text-mute">
         {mark.solid}
-        {place.on && `, ${fromWhere(place)}`}
+        {place.on && !narrow && `, ${fromWhere(place)}`}
       </span>
     </span>
   );

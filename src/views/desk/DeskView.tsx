@@ -6,6 +6,7 @@ import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useSession } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
+import { useSize } from '../../app/useSize';
 import type { Unit } from '../../core/base/length';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
@@ -95,17 +96,17 @@ function Desk({ resolved, unit, maker }: Props) {
   }, []);
 
   return (
-    <main className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <main className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
         <h1 className="heading mr-auto min-w-0 truncate">{resolved.recipe.name}</h1>
         <span>
           {done ? 'Done' : `${at + 1} of ${steps.length}`} · {describeClock(clock.whole)} so far
         </span>
-        <Button aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
+        <Button className="max-lg:min-h-11" aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
           Sound {sounds ? 'on' : 'off'}
         </Button>
         <span className="text-mute">{awake ? 'Screen stays awake' : 'The screen may sleep here'}</span>
-        <Link to={`/sheet/${resolved.recipe.id}`} className="underline underline-offset-4">
+        <Link to={`/sheet/${resolved.recipe.id}`} className="underline underline-offset-4 max-lg:py-3">
           Whole sheet
         </Link>
       </header>
@@ -114,10 +115,7 @@ function Desk({ resolved, unit, maker }: Props) {
       ) : (
         <OneStep {...{ resolved, step, clock }} />
       )}
-      <nav
-        aria-label="Steps"
-        className="sticky bottom-0 grid grid-cols-[1fr_2fr] border-t-2 border-text bg-sheet"
-      >
+      <nav aria-label="Steps" className="grid shrink-0 grid-cols-[1fr_2fr] border-t-2 border-text bg-sheet">
         <button
           type="button"
           disabled={at === 0}
@@ -155,14 +153,22 @@ interface StepProps {
   readonly clock: ReturnType<typeof useStepClock>;
 }
 
-const HEIGHT = 360;
+/** How high the picture is, px: on a phone it stays above the bar with the words. */
+const HEIGHT = { wide: 360, narrow: 216 } as const;
+const NARROW = 768;
 
 function OneStep({ resolved, step, clock }: StepProps) {
   const { panel, tool } = resolved.recipe;
-  const height = Math.min(HEIGHT, (HEIGHT * 0.85 * panel.height) / panel.width);
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const most = width < NARROW ? HEIGHT.narrow : HEIGHT.wide;
+  const height = Math.min(most, (most * 0.85 * panel.height) / panel.width);
   const over = step.minutes !== undefined && clock.seconds >= step.minutes * 60;
   return (
-    <div className="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 overflow-y-auto p-5 md:grid-cols-[1fr_auto] md:p-8">
+    <div
+      ref={box}
+      className="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 overflow-y-auto p-5 md:grid-cols-[1fr_auto] md:p-8"
+    >
       <section aria-label="Step" aria-live="polite">
         <h2 className="heading flex flex-wrap items-center gap-3 text-3xl md:text-5xl">
           {step.ink && <InkDot ink={step.ink} className="size-9 md:size-12" />}

@@ -12,6 +12,8 @@ import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { Failed } from './Failed';
 
+/** On a phone the drawers stand behind one button. */
+const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
 const Palette = lazy(() => import('./Palette'));
 const Shortcuts = lazy(() => import('./Shortcuts'));
 const Tour = lazy(() => import('./Tour'));
@@ -189,16 +191,26 @@ function Frame() {
                   {label}
                 </NavLink>
               ))}
-              <span aria-hidden="true" className="mx-3 h-7 w-px shrink-0 bg-line max-lg:mx-1" />
+              <span aria-hidden="true" className="mx-3 h-7 w-px shrink-0 bg-line max-sm:mx-1" />
               {DRAWERS.map(({ to, label }) => (
                 <NavLink
                   key={to}
                   to={to}
-                  className="rounded-[3px] px-2.5 py-1.5 text-mute hover:bg-field aria-[current=page]:font-semibold aria-[current=page]:text-text aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8 max-lg:px-2 max-lg:py-3"
+                  className="rounded-[3px] px-2.5 py-1.5 text-mute hover:bg-field aria-[current=page]:font-semibold aria-[current=page]:text-text aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8 max-sm:hidden max-lg:py-3"
                 >
                   {label}
                 </NavLink>
               ))}
+              <span className="sm:hidden">
+                <Suspense fallback={null}>
+                  <Menu
+                    look="bare"
+                    items={DRAWERS.map(({ to, label }) => ({ label, onSelect: () => navigate(to) }))}
+                  >
+                    <span className="block py-3">Drawers</span>
+                  </Menu>
+                </Suspense>
+              </span>
             </nav>
             <Button
               aria-label="Find anything"
