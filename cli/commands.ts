@@ -9,6 +9,7 @@ import { LARGEST_RECIPE, openRecipe } from '../src/core/files/open';
 import { writeRecipePicture } from '../src/core/files/recipePicture';
 import { sheetJson } from '../src/core/files/sheetJson';
 import { PAPERS, type Paper, writeSheetPdf } from '../src/core/files/sheetPdf';
+import { stagePictures } from '../src/core/files/stagePictures';
 import { CannotCut, planCuts } from '../src/core/make/cutting/cutPlan';
 import { cutText } from '../src/core/make/cutting/cutText';
 import { paintPanel, pixelsAt } from '../src/core/picture/paint';
@@ -20,7 +21,7 @@ import { PASS_KINDS } from '../src/core/recipe/passes/passes';
 import type { ResolvedRecipe } from '../src/core/recipe/resolved';
 import { RUN_IDS } from '../src/core/recipe/runs/runs';
 import { SCHOOL_IDS } from '../src/core/recipe/schools/schools';
-import { sheetText } from '../src/core/sheet/compile';
+import { compileSheet, sheetText } from '../src/core/sheet/compile';
 import { Mistake } from './mistake';
 import { bridgeText, jointsText, matchText, triosText } from './shelfCommands';
 
@@ -140,7 +141,13 @@ async function cutPlanText(
   }
 }
 
-const FONTS = 'node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed';
+/** The application's faces for paper, and one with every other letter. */
+const FONTS = {
+  plain: '@fontsource/archivo/files/archivo-latin-400-normal.woff',
+  bold: '@fontsource/archivo/files/archivo-latin-700-normal.woff',
+  italic: '@fontsource/literata/files/literata-latin-400-italic.woff',
+  others: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf',
+} as const;
 /** Resolution of the panel on paper, dots an inch. */
 const PAPER_DPI = 300;
 
@@ -155,10 +162,16 @@ async function writePdf(
   const size = named('paper', paper, Object.keys(PAPERS) as Paper[]);
   const { width, height } = pixelsAt(resolved.recipe.panel, PAPER_DPI);
   const png = writeRecipePicture(resolved, paintPanel(resolved, 'dry', width, height), PAPER_DPI);
-  const font = async (weight: string) =>
-    new Uint8Array(await readFile(new URL(`../${FONTS}${weight}.ttf`, import.meta.url)));
-  const fonts = { plain: await font(''), bold: await font('-Bold') };
-  await writeFile(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, fonts }));
+  const font = async (face: keyof typeof FONTS) =>
+    new Uint8Array(await readFile(new URL(`../node_modules/${FONTS[face]}`, import.meta.url)));
+  const fonts = {
+    plain: await font('plain'),
+    bold: await font('bold'),
+    italic: await font('italic'),
+    others: await font('others'),
+  };
+  const stages = stagePictures(resolved, compileSheet(resolved, unit).steps);
+  await writeFile(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, stages, fonts }));
   return `${out}: ${size}, the panel at true size`;
 }
 

@@ -1,14 +1,17 @@
+import plain from '@fontsource/archivo/files/archivo-latin-400-normal.woff?url';
+import bold from '@fontsource/archivo/files/archivo-latin-700-normal.woff?url';
+import italic from '@fontsource/literata/files/literata-latin-400-italic.woff?url';
 import { expose, transfer } from 'comlink';
-import plain from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
-import bold from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf?url';
+import others from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 import type { Unit } from '../core/base/length';
 import { writeCutPdf } from '../core/files/cutPdf';
 import { writeRecipePicture } from '../core/files/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
+import { stagePictures } from '../core/files/stagePictures';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
 import { createPainter, pixelsAt } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
-import type { Maker } from '../core/sheet/compile';
+import { compileSheet, type Maker } from '../core/sheet/compile';
 
 /** Resolution of pictures for paper, dots an inch. */
 const DPI = 300;
@@ -35,7 +38,7 @@ const handOver = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffe
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
 const door = {
   async cutPdf(plan: CutPlan): Promise<Uint8Array> {
-    return handOver(await writeCutPdf(plan, await fontAt(plain)));
+    return handOver(await writeCutPdf(plan, await fontAt(others)));
   },
 
   picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
@@ -48,10 +51,15 @@ const door = {
     paper: Paper,
     onProgress: (part: number) => void,
   ): Promise<Uint8Array> {
-    const fonts = { plain: await fontAt(plain), bold: await fontAt(bold) };
-    return handOver(
-      await writeSheetPdf({ resolved, unit, maker, paper, png: panelPng(resolved, onProgress), fonts }),
-    );
+    const fonts = {
+      plain: await fontAt(plain),
+      bold: await fontAt(bold),
+      italic: await fontAt(italic),
+      others: await fontAt(others),
+    };
+    const png = panelPng(resolved, onProgress);
+    const stages = stagePictures(resolved, compileSheet(resolved, unit, maker).steps);
+    return handOver(await writeSheetPdf({ resolved, unit, maker, paper, png, stages, fonts }));
   },
 };
 

@@ -12,11 +12,13 @@ import { setRun } from '../recipe/editLadder';
 import { USUAL_PANEL } from '../recipe/panel';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
+import { compileSheet } from '../sheet/compile';
 import { FileError } from './fileError';
 import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 import { RECIPE_KEYWORD, readRecipePicture, writeRecipePicture } from './recipePicture';
 import { PAPERS, writeSheetPdf } from './sheetPdf';
+import { stagePictures } from './stagePictures';
 
 // Fonts are cut down and pictures packed, which takes seconds on a busy machine.
 vi.setConfig({ testTimeout: 40_000 });
@@ -96,8 +98,13 @@ describe('a recipe as a code', () => {
 
 const deflated = (text: string): Uint8Array => deflateSync(strToU8(text));
 
-const font = (name: string) => new Uint8Array(readFileSync(`node_modules/dejavu-fonts-ttf/ttf/${name}.ttf`));
-const FONTS = { plain: font('DejaVuSansCondensed'), bold: font('DejaVuSansCondensed-Bold') };
+const font = (name: string) => new Uint8Array(readFileSync(`node_modules/${name}`));
+const FONTS = {
+  plain: font('@fontsource/archivo/files/archivo-latin-400-normal.woff'),
+  bold: font('@fontsource/archivo/files/archivo-latin-700-normal.woff'),
+  italic: font('@fontsource/literata/files/literata-latin-400-italic.woff'),
+  others: font('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+};
 const POINT = 72 / 25.4;
 
 /** What a reader finds: the pages' sizes, the panel's size as it is placed, and the text. */
@@ -137,6 +144,7 @@ test.each(['A4', 'Letter'] as const)(
       maker: {},
       paper,
       png,
+      stages: stagePictures(glowing, compileSheet(glowing, 'mm').steps),
       fonts: FONTS,
     });
     const { pages, size, panel, text } = await read(pdf);
@@ -145,7 +153,15 @@ test.each(['A4', 'Letter'] as const)(
     expect(size[1]).toBeCloseTo(PAPERS[paper][1], 1);
     expect(panel.width / POINT).toBeCloseTo(USUAL_PANEL.width, 2);
     expect(panel.height / POINT).toBeCloseTo(USUAL_PANEL.height, 2);
-    for (const word of ['Gorsé ½', 'Skerry', 'Back with Weir', 'Edge: Tarn', 'hot air'])
+    for (const word of [
+      'Gorsé ½',
+      'Skerry',
+      'Back with Weir',
+      'Edge: Tarn',
+      'hot air',
+      'At every ink',
+      'Notes',
+    ])
       expect(text).toContain(word);
   },
 );
@@ -158,6 +174,7 @@ test('a panel larger than the paper is drawn smaller, and the page says so', asy
     maker: {},
     paper: 'A4',
     png: pictureOf(large, 20),
+    stages: [],
     fonts: FONTS,
   });
   const { text, panel } = await read(pdf);
@@ -185,6 +202,7 @@ test('a recipe whose own designs are too large for a code still becomes a sheet,
     maker: {},
     paper: 'A4',
     png: pictureOf(drawn, 40),
+    stages: [],
     fonts: FONTS,
   });
   const page = await (await getDocument({ data: pdf.slice() }).promise).getPage(1);

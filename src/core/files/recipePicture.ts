@@ -25,6 +25,10 @@ export function writeRecipePicture(
   return encodeChunks([header as PngChunk, pixelSize(dpi), ...rest]);
 }
 
+/** A picture as a plain PNG. */
+export const writePicture = ({ width, height, pixels }: Picture): Uint8Array =>
+  encode({ width, height, data: pixels, channels: 4, depth: 8 });
+
 type PngChunk = ReturnType<typeof extractChunks>[number];
 
 /** A pHYs chunk: pixels a metre, both ways. Source: PNG specification, W3C, 11.3.4.3. */

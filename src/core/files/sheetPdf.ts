@@ -4,6 +4,7 @@ import {
   endPath,
   PDFDocument,
   type PDFFont,
+  type PDFImage,
   type PDFPage,
   popGraphicsState,
   pushGraphicsState,
@@ -22,6 +23,7 @@ import { TOOLS } from '../recipe/tools/tools';
 import { compileSheet, type Maker, type Sheet } from '../sheet/compile';
 import { givenMarks } from '../sheet/measures';
 import { schoolOf } from '../sheet/schoolChoice';
+import { shareCare } from '../sheet/sharedCare';
 import { describeMinutes } from '../sheet/times';
 import { writeRecipeCode } from './recipeCode';
 
@@ -49,13 +51,23 @@ export interface PdfParts {
   readonly paper: Paper;
   /** The finished panel as a PNG. */
   readonly png: Uint8Array;
-  /** TrueType fonts that hold every letter a maker may write. */
-  readonly fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array };
+  /** The panel after each step of the sheet, small, as PNGs. */
+  readonly stages: readonly Uint8Array[];
+  readonly fonts: SheetFonts;
+}
+
+/** The application's own faces, as TrueType or WOFF, and one that has every letter a maker may write beside theirs. */
+export interface SheetFonts {
+  readonly plain: Uint8Array;
+  readonly bold: Uint8Array;
+  readonly italic: Uint8Array;
+  readonly others: Uint8Array;
 }
 
 /**
- * The sheet as a PDF: the panel at true size with its marks, the inks, the steps, and the recipe as a QR code. One page,
- * unless the panel leaves too little of it; a panel larger than the paper is printed smaller, and the page says so.
+ * The sheet as a PDF to be pinned up: the panel at true size with its marks, the inks, the steps with a small picture of
+ * each stage, room for notes, and the recipe as a QR code. One page, unless the panel leaves too little of it; a panel
+ * larger than the paper is printed smaller, and the page says so.
  */
 export async function writeSheetPdf({
   resolved,
@@ -63,6 +75,7 @@ export async function writeSheetPdf({
   maker,
   paper,
   png,
+  stages,
   fonts,
 }: PdfParts): Promise<Uint8Array> {
   const { recipe } = resolved;
@@ -70,21 +83,22 @@ export async function writeSheetPdf({
   document.registerFontkit(fontkit);
   document.setTitle(recipe.name);
   document.setCreator('Tint Ladder');
-  const plain = await document.embedFont(fonts.plain, { subset: true });
-  const bold = await document.embedFont(fonts.bold, { subset: true });
+  const faces = await embedFaces(document, fonts);
+  const pictures: PDFImage[] = [];
+  for (const stage of stages) pictures.push(await document.embedPng(stage));
   const picture = await document.embedPng(png);
   const sheet = compileSheet(resolved, unit, maker);
   const [width, height] = PAPERS[paper];
   const page = document.addPage([width, height]);
-  const pen = penOn(page, plain, bold);
+  const pen = penOn(page, faces);
 
-  pen.text(recipe.name, MARGIN, height - MARGIN - 14, 15, bold);
+  pen.text(recipe.name, MARGIN, height - MARGIN - 14, 15, 'bold');
   pen.text(
     `${formatBare(recipe.panel.width, unit)} × ${formatLength(recipe.panel.height, unit)} of ${resolved.card.name}. ${schoolOf(resolved).label}. ${describeMinutes(sheet.workMinutes)} at the desk, then dry ${describeMinutes(sheet.dryMinutes)}.`,
     MARGIN,
     height - MARGIN - 28,
     8.5,
-    plain,
+    'italic',
     MUTE,
   );
   const top = height - MARGIN - 38;
@@ -106,36 +120,50 @@ export async function writeSheetPdf({
       panel.x,
       panel.y - 9,
       7,
-      plain,
+      'plain',
       MUTE,
     );
 
   const columns = columnsAround(panel, top, width);
   const lines = linesOf(resolved, sheet);
-  const size = SIZES.find((points) => flow(pen, lines, columns, points, false));
+  const fits = (points: number, notes: number): boolean => {
+    const left = flow(pen, lines, columns, points, false);
+    return left !== undefined && noteLines(left) >= notes;
+  };
+  const size = SIZES.find((points) => fits(points, NOTES_WANTED)) ?? SIZES.find((points) => fits(points, 0));
   const code = codeOf(resolved);
+  const foot = (on: Pen) => {
+    drawStages(on, pictures, width);
+    drawCode(on, code, width - MARGIN - QR_SIZE, MARGIN);
+  };
   if (size !== undefined) {
-    flow(pen, lines, columns, size, true);
-    drawCode(pen, code, width - MARGIN - QR_SIZE, MARGIN);
+    const left = flow(pen, lines, columns, size, true);
+    if (left) drawNotes(pen, left);
+    foot(pen);
     return document.save();
   }
-  const second = penOn(document.addPage([width, height]), plain, bold);
+  const second = penOn(document.addPage([width, height]), faces);
   const half = (width - 2 * MARGIN - GAP) / 2;
-  flow(
+  const column = { top: height - MARGIN, foot: FOOT, width: half };
+  const left = flow(
     second,
     lines,
     [
-      { x: MARGIN, top: height - MARGIN, foot: MARGIN, width: half },
-      { x: MARGIN + half + GAP, top: height - MARGIN, foot: MARGIN + QR_SIZE + GAP, width: half },
+      { x: MARGIN, ...column },
+      { x: MARGIN + half + GAP, ...column },
     ],
     8,
     true,
   );
-  drawCode(second, code, width - MARGIN - QR_SIZE, MARGIN);
+  if (left) drawNotes(second, left);
+  foot(second);
   return document.save();
 }
 
-/** Where steps go on the first page: beside the panel and under it, where there is room, the code's corner left free. */
+/** Above this the steps are set; below it stand the stages and the recipe's code. */
+const FOOT = MARGIN + QR_SIZE + GAP;
+
+/** Where steps go on the first page: beside the panel and under it, where there is room, above the foot. */
 function columnsAround(
   panel: { readonly x: number; readonly y: number },
   top: number,
@@ -144,17 +172,16 @@ function columnsAround(
   const under = panel.y - GAP;
   const beside = panel.x - MARGIN - GAP;
   const columns: Column[] = [];
-  if (beside > LEAST.beside) columns.push({ x: MARGIN, top, foot: MARGIN, width: beside });
-  if (under - MARGIN <= LEAST.under) return columns;
+  if (beside > LEAST.beside) columns.push({ x: MARGIN, top, foot: FOOT, width: beside });
+  if (under - FOOT <= LEAST.under) return columns;
   const left = columns.length > 0 ? MARGIN + beside + GAP : MARGIN;
-  const foot = MARGIN + QR_SIZE + GAP;
   const wide = width - MARGIN - left;
-  if (wide <= LEAST.halved) return [...columns, { x: left, top: under, foot, width: wide }];
+  if (wide <= LEAST.halved) return [...columns, { x: left, top: under, foot: FOOT, width: wide }];
   const half = (wide - GAP) / 2;
   return [
     ...columns,
-    { x: left, top: under, foot: MARGIN, width: half },
-    { x: left + half + GAP, top: under, foot, width: half },
+    { x: left, top: under, foot: FOOT, width: half },
+    { x: left + half + GAP, top: under, foot: FOOT, width: half },
   ];
 }
 
@@ -169,20 +196,100 @@ interface Column {
 }
 
 type Pen = ReturnType<typeof penOn>;
+type Look = 'plain' | 'bold' | 'italic';
 
-/** Draws on one page; letters the fonts do not have become a box instead of an error. */
-function penOn(page: PDFPage, plain: PDFFont, bold: PDFFont) {
-  const known = new Set(plain.getCharacterSet());
-  const clean = (text: string): string =>
-    [...text].map((letter) => (known.has(letter.codePointAt(0) ?? 0) ? letter : '□')).join('');
+/** A face, with the letters it has. */
+interface Face {
+  readonly font: PDFFont;
+  readonly letters: ReadonlySet<number>;
+}
+type Faces = Readonly<Record<Look | 'others', Face>>;
+
+async function embedFaces(document: PDFDocument, fonts: SheetFonts): Promise<Faces> {
+  const face = async (bytes: Uint8Array): Promise<Face> => {
+    const font = await document.embedFont(bytes, { subset: true });
+    return { font, letters: new Set(font.getCharacterSet()) };
+  };
+  return {
+    plain: await face(fonts.plain),
+    bold: await face(fonts.bold),
+    italic: await face(fonts.italic),
+    others: await face(fonts.others),
+  };
+}
+
+/** A text in pieces of one face each: letters its own face has not are set in the other, or become a box. */
+function setIn(faces: Faces, text: string, look: Look): { font: PDFFont; text: string }[] {
+  const pieces: { font: PDFFont; text: string }[] = [];
+  for (const letter of text) {
+    const code = letter.codePointAt(0) ?? 0;
+    const face = [faces[look], faces.others].find(({ letters }) => letters.has(code));
+    const font = (face ?? faces.others).font;
+    const drawn = face ? letter : '□';
+    const last = pieces.at(-1);
+    if (last?.font === font) last.text += drawn;
+    else pieces.push({ font, text: drawn });
+  }
+  return pieces;
+}
+
+/** Draws on one page in the application's faces. */
+function penOn(page: PDFPage, faces: Faces) {
   return {
     page,
-    plain,
-    bold,
-    width: (text: string, size: number, font = plain): number => font.widthOfTextAtSize(clean(text), size),
-    text: (text: string, x: number, y: number, size: number, font = plain, color = INK): void =>
-      page.drawText(clean(text), { x, y, size, font, color }),
+    width: (text: string, size: number, look: Look = 'plain'): number =>
+      setIn(faces, text, look).reduce(
+        (sum, piece) => sum + piece.font.widthOfTextAtSize(piece.text, size),
+        0,
+      ),
+    text: (text: string, x: number, y: number, size: number, look: Look = 'plain', color = INK): void => {
+      let at = x;
+      for (const piece of setIn(faces, text, look)) {
+        page.drawText(piece.text, { x: at, y, size, font: piece.font, color });
+        at += piece.font.widthOfTextAtSize(piece.text, size);
+      }
+    },
   };
+}
+
+/** How high and how wide apart the pictures of the stages stand, and how many rows of them there is room for. */
+const STAGE = { height: 13.5 * POINT, apart: 12.2 * POINT, row: 17 * POINT, rows: 2 } as const;
+
+/** The panel after each step, numbered as the steps are, along the foot of the page. */
+function drawStages(pen: Pen, pictures: readonly PDFImage[], width: number): void {
+  const room = width - 2 * MARGIN - QR_SIZE - GAP;
+  const across = Math.floor(room / STAGE.apart);
+  // The last ones matter least where there are more than there is room for: they hardly differ.
+  pictures.slice(0, across * STAGE.rows).forEach((picture, i) => {
+    const scale = Math.min(STAGE.height / picture.height, (STAGE.apart - 4) / picture.width);
+    const x = MARGIN + (i % across) * STAGE.apart;
+    const top = FOOT - GAP - Math.floor(i / across) * STAGE.row;
+    const size = { width: picture.width * scale, height: picture.height * scale };
+    pen.page.drawImage(picture, { x, y: top - size.height, ...size });
+    pen.page.drawRectangle({ x, y: top - size.height, ...size, borderColor: MUTE, borderWidth: 0.25 });
+    pen.text(String(i + 1), x, top - size.height - 7, 6, 'bold');
+  });
+}
+
+/** How far apart lines for notes stand, and how many there are to be, if need be by smaller letters above them. */
+const NOTE_LINE = 6.5 * POINT;
+const NOTES_WANTED = 3;
+
+const noteLines = ({ column, y }: Left): number => Math.floor((y - NOTE_LINE - column.foot) / NOTE_LINE);
+
+/** Ruled lines in what is left of a column. */
+function drawNotes(pen: Pen, { column, y }: Left): void {
+  const lines = noteLines({ column, y });
+  if (lines < 1) return;
+  const top = y - NOTE_LINE;
+  pen.text('Notes', column.x, top + 2, 7, 'bold', MUTE);
+  for (let i = 1; i <= lines; i++)
+    pen.page.drawLine({
+      start: { x: column.x, y: top - i * NOTE_LINE + 4 },
+      end: { x: column.x + column.width, y: top - i * NOTE_LINE + 4 },
+      thickness: 0.3,
+      color: MUTE,
+    });
 }
 
 const colourOf = ({ overWhite }: Ink) => {
@@ -247,13 +354,14 @@ function drawMarks(
 /** A piece of the sheet's text: what it begins with, and how it is set. */
 interface Line {
   readonly text: string;
-  readonly look: 'head' | 'plain' | 'mute';
+  readonly look: 'head' | 'plain' | 'mute' | 'italic';
   readonly swatch?: Ink;
   /** Space above, in lines. */
   readonly above: number;
 }
 
 function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
+  const { shared, steps } = shareCare(sheet.steps);
   const noun = TOOLS[resolved.recipe.tool].noun;
   const laid = [...resolved.inks, ...resolved.passInks].filter((ink) => !isBare(ink));
   const inks = [...new Map(laid.map((ink) => [ink.id, ink])).values()];
@@ -261,7 +369,14 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
     { text: 'Inks', look: 'head', above: 0 },
     ...inks.map((ink): Line => ({ text: ink.name, look: 'plain', swatch: ink, above: 0.2 })),
     ...sheet.remarks.map((remark): Line => ({ text: `Mind: ${remark}`, look: 'head', above: 0.6 })),
-    ...sheet.steps.flatMap((step, i): Line[] => [
+    ...shared.map(
+      ({ when, lines }, i): Line => ({
+        text: `${when}: ${lines.join(' ')}`,
+        look: 'italic',
+        above: i === 0 ? 0.6 : 0.2,
+      }),
+    ),
+    ...steps.flatMap((step, i): Line[] => [
       {
         text: `${i + 1}. ${step.title}${step.brush ? `, ${noun} ${step.brush.letter}` : ''}${step.minutes ? ` (${describeMinutes(step.minutes)})` : ''}`,
         look: 'head',
@@ -284,28 +399,34 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
   ];
 }
 
-/** Sets lines into columns one after another, or only finds out whether they fit. */
+/** Where the lines ended, and in which column. */
+interface Left {
+  readonly column: Column;
+  readonly y: number;
+}
+
+/** Sets lines into columns one after another, or only finds out whether they fit; undefined where they do not. */
 function flow(
   pen: Pen,
   lines: readonly Line[],
   columns: readonly Column[],
   size: number,
   draw: boolean,
-): boolean {
+): Left | undefined {
   const leading = size * 1.28;
   let place = 0;
   let column = columns[place];
-  if (!column) return false;
+  if (!column) return undefined;
   let y = column.top;
   for (const { text, look, swatch, above } of lines) {
-    const font = look === 'head' ? pen.bold : pen.plain;
+    const face: Look = look === 'head' ? 'bold' : look === 'italic' ? 'italic' : 'plain';
     const indent = swatch ? size * 1.6 : 0;
     y -= above * leading;
     let first = true;
-    for (const row of wrapped(pen, text, font, size, column.width - indent)) {
+    for (const row of wrapped(pen, text, face, size, column.width - indent)) {
       if (y - leading < column.foot) {
         column = columns[++place];
-        if (!column) return false;
+        if (!column) return undefined;
         y = column.top;
       }
       y -= leading;
@@ -320,15 +441,15 @@ function flow(
             borderColor: MUTE,
             borderWidth: 0.3,
           });
-        pen.text(row, column.x + indent, y, size, font, look === 'mute' ? MUTE : INK);
+        pen.text(row, column.x + indent, y, size, face, look === 'mute' ? MUTE : INK);
       }
       first = false;
     }
   }
-  return true;
+  return { column, y };
 }
 
-function wrapped(pen: Pen, text: string, font: PDFFont, size: number, width: number): string[] {
+function wrapped(pen: Pen, text: string, font: Look, size: number, width: number): string[] {
   const rows: string[] = [];
   let row = '';
   for (const word of text.split(/\s+/)) {
@@ -351,14 +472,14 @@ type Code = ReturnType<typeof QRCode.create>;
 
 function drawCode(pen: Pen, code: Code | undefined, x: number, y: number): void {
   if (!code) {
-    pen.text('Its own designs are too large for a code:', x - 60, y + 10, 7, pen.plain, MUTE);
-    pen.text('export the recipe as a file.', x - 60, y + 2, 7, pen.plain, MUTE);
+    pen.text('Its own designs are too large for a code:', x - 60, y + 10, 7, 'plain', MUTE);
+    pen.text('export the recipe as a file.', x - 60, y + 2, 7, 'plain', MUTE);
     return;
   }
   const { modules } = code;
   const { page } = pen;
   const cell = QR_SIZE / modules.size;
-  pen.text('This recipe: scan it, paste it under Recipes', x, y - 7, 5, pen.plain, MUTE);
+  pen.text('This recipe: scan it, paste it under Recipes', x, y - 7, 5, 'plain', MUTE);
   for (let row = 0; row < modules.size; row++)
     for (let column = 0; column < modules.size; column++)
       if (modules.get(row, column))
