@@ -13,10 +13,10 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { compileSheet } from '../../core/sheet/compile';
 import { givenMarks } from '../../core/sheet/measures';
 import { schoolOf } from '../../core/sheet/schoolChoice';
+import { shareCare } from '../../core/sheet/sharedCare';
 import { describeMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import { Menu } from '../../ui/Menu';
 import { StepRow } from './StepRow';
 
 /** The whole order of work, for the desk and for the printer. */
@@ -32,6 +32,8 @@ export function SheetView() {
 function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
   const maker = useMaker();
   const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
+  const { shared, steps } = useMemo(() => shareCare(sheet.steps), [sheet]);
+  const paper = useAppSelector(({ view }) => view.paper);
   const { edit } = useEdit();
   const { recipe, card } = resolved;
   const school = schoolOf(resolved);
@@ -41,7 +43,9 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
       return { ...current, notes: note ? { ...others, [key]: note } : others };
     });
   return (
-    <main className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">
+    <main
+      className={`min-h-0 flex-1 overflow-y-auto p-6 max-sm:p-2 print:overflow-visible print:p-0 ${PAGE[paper]}`}
+    >
       <article className="mx-auto max-w-4xl bg-sheet px-8 py-7 print:max-w-none print:p-0">
         <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4 print:mb-2 print:flex-nowrap print:pb-1">
           <div className="mr-auto min-w-0">
@@ -67,12 +71,17 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             <Link to={`/desk/${recipe.id}`} className="frame px-2.5 py-1">
               Step by step
             </Link>
-            <PdfMenu resolved={resolved} unit={unit} />
+            <PdfButton resolved={resolved} unit={unit} />
             <Button look="strong" onClick={() => window.print()}>
               Print
             </Button>
           </div>
         </header>
+        {shared.map(({ when, lines }) => (
+          <p key={when} className="colour-name mb-3 text-lead print:mb-1 print:text-small">
+            <strong>{when}.</strong> {lines.join(' ')}
+          </p>
+        ))}
         {sheet.remarks.map((remark) => (
           <p key={remark} className="mb-4 border-l-4 border-text pl-3">
             <strong>Mind.</strong> {remark}
@@ -84,18 +93,24 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             {resolved.alsoOn && <MarkedPanel resolved={{ ...resolved, card: resolved.alsoOn }} unit={unit} />}
           </div>
           <ol className="space-y-4 print:space-y-1">
-            {sheet.steps.map((step, i) => (
+            {steps.map((step, i) => (
               <StepRow
                 key={step.key}
                 step={step}
-                recipeId={recipe.id}
-                tool={recipe.tool}
+                resolved={resolved}
                 number={i + 1}
                 onNote={(note) => setNote(step.key, note)}
               />
             ))}
           </ol>
         </div>
+        {/* On paper there is room to write. */}
+        <section aria-hidden="true" className="mt-2 hidden break-inside-avoid print:block">
+          <p className="font-semibold">Notes</p>
+          {['one', 'two', 'three'].map((line) => (
+            <p key={line} className="h-6 border-b border-line" />
+          ))}
+        </section>
         <footer className="mt-6 break-inside-avoid space-y-2 print:mt-2 print:space-y-0.5 print:pt-2 print:text-small border-t border-line pt-4">
           {sheet.cautions.map((caution) => (
             <p key={caution}>
@@ -108,15 +123,19 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
   );
 }
 
-/** The sheet as a PDF with the panel at true size. */
-function PdfMenu({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
+/** How the pages of a printed sheet are called, by the paper chosen; index.css gives them their sizes. */
+const PAGE = { A4: 'page-a4', Letter: 'page-letter' } as const;
+
+/** The sheet as a PDF with the panel at true size, on the paper of the desk settings. */
+function PdfButton({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
   const maker = useMaker();
-  const { make: begin, progress } = usePaperWork(
+  const paper = useAppSelector(({ view }) => view.paper);
+  const { make, progress } = usePaperWork(
     'Making the PDF',
     'The PDF could not be made. Reload the page and try again; the recipe is saved.',
   );
-  const make = (paper: 'A4' | 'Letter') =>
-    begin(async (worker, onProgress) =>
+  const begin = () =>
+    make(async (worker, onProgress) =>
       download(
         `${fileNameOf(resolved.recipe.name)}.pdf`,
         'application/pdf',
@@ -125,14 +144,9 @@ function PdfMenu({ resolved, unit }: { readonly resolved: ResolvedRecipe; readon
     );
   return (
     progress ?? (
-      <Menu
-        items={[
-          { label: 'A4', onSelect: () => void make('A4') },
-          { label: 'US Letter', onSelect: () => void make('Letter') },
-        ]}
-      >
+      <Button title={`On ${paper}; Desk settings change it`} onClick={() => void begin()}>
         PDF, true size
-      </Menu>
+      </Button>
     )
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { LayOutList } from '../../app/LayOutList';
-import { TOOLS, type ToolId } from '../../core/recipe/tools/tools';
+import { RecipeThumb } from '../../app/panel/RecipeThumb';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { TOOLS } from '../../core/recipe/tools/tools';
 import type { Step } from '../../core/sheet/desk';
 import { describeMinutes } from '../../core/sheet/times';
 import { Button } from '../../ui/Button';
@@ -8,17 +10,24 @@ import { InkDot } from '../../ui/InkDot';
 
 interface Props {
   readonly step: Step;
-  readonly recipeId: string;
-  readonly tool: ToolId;
+  readonly resolved: ResolvedRecipe;
   readonly number: number;
   readonly onNote: (note: string) => void;
 }
 
 /** One step of the sheet, with a note of the maker's own. */
-export function StepRow({ step, recipeId, tool, number, onNote }: Props) {
+export function StepRow({ step, resolved, number, onNote }: Props) {
+  const { id, tool } = resolved.recipe;
   return (
-    <li className="grid break-inside-avoid grid-cols-[2rem_1fr_auto] gap-x-3">
+    <li className="grid break-inside-avoid grid-cols-[2rem_3.25rem_1fr_auto] gap-x-3">
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
+      <RecipeThumb
+        resolved={resolved}
+        progress={step.after}
+        wetness={step.stands}
+        within={THUMB}
+        label={`After step ${number}`}
+      />
       <div>
         <h2 className="flex flex-wrap items-center gap-2 text-lead leading-6 font-semibold print:text-base print:leading-5">
           {step.ink && <InkDot ink={step.ink} className="size-4" />}
@@ -30,7 +39,7 @@ export function StepRow({ step, recipeId, tool, number, onNote }: Props) {
           )}
         </h2>
         <p className="text-lead print:text-small">{step.work}</p>
-        {step.layOut && <LayOutList recipeId={recipeId} things={step.layOut} />}
+        {step.layOut && <LayOutList recipeId={id} things={step.layOut} />}
         {step.care.map((line) => (
           <p key={line} className="text-mute print:mr-1 print:inline">
             {line}
@@ -42,6 +51,9 @@ export function StepRow({ step, recipeId, tool, number, onNote }: Props) {
     </li>
   );
 }
+
+/** Room for the picture of a step, px. */
+const THUMB = { width: 52, height: 58 } as const;
 
 const LONGEST_NOTE = 1000;
 
