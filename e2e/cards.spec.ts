@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { deskSetting, word } from './bench';
 
 test('a card is added by pounds and a reading in Lab, changed, used, kept while it is used, and taken out with undo', async ({
   page,
@@ -51,7 +52,7 @@ test('one recipe lies on all cards, the best fit first, with the reason, and ope
   await expect(all).toContainText('cannot be told from the bare card');
   await expectAccessible(page, 'on all cards');
   await page.getByRole('button', { name: 'Open a copy on kraft 280 g/m²' }).click();
-  await expect(page.getByLabel('Card', { exact: true })).toHaveValue('kraft');
+  await expect(word(page, 'Card')).toHaveText('kraft 280 g/m²');
 });
 
 test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts are listed, files go out', async ({
@@ -110,7 +111,7 @@ test('a batch is measured in inches, keeps the grain, and its drawing is as larg
   page,
 }) => {
   await page.goto('/cards');
-  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await deskSetting(page, 'in');
   await page.getByText('Cut a batch').click();
   const plans = page.getByRole('region', { name: 'Cut plans' });
   await expect(plans.getByRole('article')).toHaveCount(2);

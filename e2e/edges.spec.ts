@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { ink } from '../src/testing/resolvedRecipes';
 import { expectAccessible } from './axe';
+import { choose } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
 
@@ -21,7 +22,9 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await expect(page.getByText('There is no ink to choose from')).toBeVisible();
   await page.goto('/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
-  await expect(page.getByText('needs a card and two inks').first()).toBeVisible();
+  await expect(page.getByText('No colour of yours is there in three depths yet')).toBeVisible();
+  await page.getByRole('radio', { name: 'Two inks I love' }).click();
+  await expect(page.getByRole('button', { name: 'Lay the two' })).toBeDisabled();
 
   await replaceShelf(page, greys.slice(0, 1));
   await page.goto('/trios');
@@ -30,12 +33,16 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await replaceShelf(page, greys.slice(0, 2));
   await page.goto('/trios');
   await expect(page.getByText('Three inks make a trio, and there are two')).toBeVisible();
-  await page.getByText('Start from two inks').click();
+  await page.getByText('From two inks').click();
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
-  await page.getByText('Match a picture').click();
+  await page.getByText('From a picture').click();
   await expect(page.getByText('The shelf has fewer inks than the reference has colours')).toBeVisible();
   await page.goto('/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
+  await page.getByRole('radio', { name: 'Two inks I love' }).click();
+  await page.getByLabel('First ink').selectOption({ label: 'Slate 1' });
+  await page.getByLabel('Second ink').selectOption({ label: 'Slate 2' });
+  await page.getByRole('button', { name: 'Lay the two' }).click();
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Slate 2');
   await addPass(page, 'White base', 'before the blend');
   await expect(page.getByText('White base needs a white or a pigment ink').first()).toBeVisible();
@@ -46,7 +53,7 @@ test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page 
   await replaceShelf(page, greys);
   await page.goto('/trios');
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
-  await page.getByLabel('Relation').selectOption({ label: 'Light three and one dark' });
+  await choose(page, 'Relation', 'Light three and one dark');
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
 });
 

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { openBench } from './bench';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -27,8 +28,7 @@ async function command(page: Page, text: string): Promise<void> {
 }
 
 test('a panel from its inks to its sheet by keyboard alone', async ({ page }) => {
-  await page.goto('/bench/kiln-opening-2');
-  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await openBench(page);
   await expect(page.getByRole('option').first()).toBeVisible();
 
   await page.keyboard.press('Tab');
@@ -51,11 +51,11 @@ test('a panel from its inks to its sheet by keyboard alone', async ({ page }) =>
   const before = await mark.getAttribute('aria-valuenow');
   await page.keyboard.press('Shift+ArrowDown');
   await expect(mark).not.toHaveAttribute('aria-valuenow', before ?? '');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Control+a');
   await page.keyboard.type('98');
-  await page.keyboard.press('Enter');
   await expect(page.locator(':focus')).toHaveValue('98');
+  await page.keyboard.press('Enter');
+  await expect(mark).toHaveAttribute('aria-valuenow', '98');
+  await expect(mark).toBeFocused();
 
   // A resist and its coat, and whether it will be seen.
   await command(page, 'clear resist');

@@ -8,7 +8,7 @@ const inkOf = (page: Page, number: number) => matched(page).getByLabel(`Ink for 
 
 async function openMatch(page: Page) {
   await page.goto('/trios');
-  await page.getByText('Match a picture').click();
+  await page.getByText('From a picture').click();
   await expect(rows(page)).toHaveCount(3);
 }
 

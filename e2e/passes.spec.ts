@@ -1,19 +1,14 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { choose, deskSetting, openBench, unfoldMind } from './bench';
 import { addPass, showReadings } from './passes';
 import { colourAt, lightAt } from './picture';
 
-async function openBench(page: Page) {
-  await page.goto('/bench/kiln-opening-2');
-  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
-  await expect(page.getByRole('radio', { name: 'Straight' })).toBeVisible();
-  // The parts that load after the panel move it a little: nothing is aimed at before they are there.
-  await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Rung spacing');
-}
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
 const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
 const mind = (page: Page) => page.getByRole('region', { name: 'To mind' });
+/** What is seldom changed is shown. */
+const more = (page: Page) => passes(page).getByRole('button', { name: 'More', exact: true }).click();
 const type = async (page: Page, label: string, value: string) => {
   await page.getByLabel(label, { exact: true }).fill(value);
   await page.getByLabel(label, { exact: true }).press('Enter');
@@ -32,7 +27,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
   }
   await addPass(page, 'Clear resist');
   await page.getByLabel('Design of clear resist').selectOption({ label: 'Glaze drips' });
-  await expect(mind(page)).toContainText('Nothing dark lies over the clear resist yet');
+  await expect(await unfoldMind(page)).toContainText('Nothing dark lies over the clear resist yet');
   const before = await colourAt(page, 0.5, 0.3);
   await page.getByRole('button', { name: /^Coat it with / }).click();
   await expect(mind(page)).toHaveCount(0);
@@ -48,7 +43,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
 
   await page.getByRole('button', { name: /^Top coat/ }).click();
   await page.getByLabel('Ink of top coat').selectOption({ label: 'Saggar Deep' });
-  await expect(mind(page)).toContainText('clings to the resist');
+  await expect(await unfoldMind(page)).toContainText('clings to the resist');
   await page.getByRole('button', { name: /^Use / }).click();
   await expect(page.getByText('clings to the resist')).toHaveCount(0);
   await expect(steps(page)).toContainText('Buff the resist');
@@ -68,7 +63,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
 
   await page.reload();
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
-  await page.getByRole('radio', { name: 'Passes, 2' }).click();
+  await page.getByRole('radio', { name: 'Over the blend, 2' }).click();
   await expect(passes(page).getByRole('listitem')).toHaveCount(3);
 });
 
@@ -77,19 +72,19 @@ test('the other resists: on dark card over a white base, with paste, and masks b
 }) => {
   await openBench(page);
   const onWhite = await lightAt(page, 0.5, 0.1);
-  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'black 300 g/m²' });
-  await expect(mind(page)).toContainText('Over a white base');
+  await choose(page, 'Card', 'black 300 g/m²');
+  await expect(await unfoldMind(page)).toContainText('Over a white base');
   // What is to be minded may be told a moment before the picture is there.
   await expect.poll(() => lightAt(page, 0.5, 0.1)).toBeLessThan(onWhite - 40);
   const dull = await lightAt(page, 0.5, 0.1);
   await page.getByRole('button', { name: 'Lay a white base' }).click();
   await expect.poll(() => lightAt(page, 0.5, 0.1)).toBeGreaterThan(dull + 25);
-  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await page.getByRole('radio', { name: /^Over the blend/ }).click();
   await page.getByRole('button', { name: /^White base/ }).click();
   await page.getByLabel('White base: Before the blend').selectOption('left wet');
   await page.getByRole('button', { name: 'Dry the white first' }).click();
   await expect(steps(page)).toContainText('Dry the white');
-  await page.getByRole('button', { name: 'With and without, side by side' }).click();
+  await page.getByRole('button', { name: 'With and without' }).click();
   const pair = page.getByRole('dialog', { name: 'With and without the white base' });
   await expect(pair.locator('canvas[data-painted]')).toHaveCount(2);
   await expectAccessible(page, 'side by side');
@@ -103,7 +98,7 @@ test('the other resists: on dark card over a white base, with paste, and masks b
   await page.getByLabel('Design of tone resist').selectOption({ label: 'Bottle kiln' });
   // The card's own black in the middle of the kiln.
   await expect.poll(() => lightAt(page, 0.4, 0.62)).toBeLessThan(55);
-  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'smooth white 350 g/m²' });
+  await choose(page, 'Card', 'smooth white 350 g/m²');
   await addPass(page, 'Mask on the card', 'before the blend');
   await page.getByLabel('Design of mask on the card').selectOption({ label: 'Bottle kiln' });
   await page.getByRole('checkbox', { name: 'Tone resist on' }).uncheck();
@@ -123,7 +118,8 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await addPass(page, 'Edge stencil');
   await page.getByRole('button', { name: 'One more placing' }).click();
   await page.getByRole('button', { name: 'One more placing' }).click();
-  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toBeVisible();
+  await expect(passes(page).getByRole('rowheader', { name: '3' })).toBeVisible();
+  await more(page);
   await type(page, 'Edge stencil, placing 1: From the foot, mm', '79.5');
   await type(page, 'Edge stencil, placing 1: Turned, °', '8');
   await page.getByLabel('Ink of edge stencil, placing 2').selectOption({ label: 'Sloe Deep' });
@@ -146,13 +142,13 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await expect(turn).not.toHaveAttribute('aria-label', /: 0°/);
   await expect(steps(page)).toContainText('Edge stencil, placing 3');
   await page.getByLabel('Edge stencil, placing 1: Held').selectOption('with spray');
-  await expect(mind(page)).toContainText('Sprayed adhesive');
+  await expect(await unfoldMind(page)).toContainText('Sprayed adhesive');
   await page.getByRole('button', { name: 'Hold it by hand' }).click();
   await expect(mind(page)).toHaveCount(0);
   await page.getByRole('button', { name: 'Take placing 2 off' }).click();
-  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toHaveCount(0);
+  await expect(passes(page).getByRole('rowheader', { name: '3' })).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(passes(page).getByRole('group', { name: 'Placing 3' })).toBeVisible();
+  await expect(passes(page).getByRole('rowheader', { name: '3' })).toBeVisible();
   await type(page, 'Edge stencil, placing 1: Fades over, mm', '900');
   await expect(page.getByRole('alert')).toContainText('from 2 to 40');
 });
@@ -174,7 +170,7 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await page.getByRole('button', { name: /^Silhouette ·/ }).click();
   await expect(steps(page)).toContainText('Heat-set the image');
   await page.getByLabel('Silhouette: Set').selectOption('left to dry');
-  await expect(mind(page)).toContainText('Splashes rubs over the fresh silhouette');
+  await expect(await unfoldMind(page)).toContainText('Splashes rubs over the fresh silhouette');
   await page.getByRole('button', { name: 'Heat-set it first' }).click();
   await expect(page.getByLabel('Silhouette: Set')).toHaveValue('heat');
   // Closed, so that all of the list is in sight.
@@ -239,7 +235,7 @@ test('everything that goes over the blend is laid by its name, and nothing serio
   await expect(page.getByRole('checkbox', { name: 'Horizon on' })).toBeVisible();
   await showReadings(page);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await page.getByRole('radio', { name: /^Over the blend/ }).click();
   await expectAccessible(page, 'passes, narrow');
   await expectNoSideScroll(page, 390);
 });
@@ -265,7 +261,7 @@ test('the loupe reads under a resist and beside it; states with other passes are
   await page.keyboard.press('l');
 
   const versions = async () => {
-    await page.getByRole('button', { name: 'Recipe', exact: true }).click();
+    await page.getByRole('button', { name: 'Recipe …' }).click();
     await page.getByRole('menuitem', { name: 'Versions' }).click();
   };
   await versions();
@@ -273,11 +269,11 @@ test('the loupe reads under a resist and beside it; states with other passes are
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'States' }).getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('radio', { name: /^Passes/ }).click();
+  await page.getByRole('radio', { name: /^Over the blend/ }).click();
   await page.getByRole('button', { name: /^Clear resist/ }).click();
   await page.getByLabel('Design of clear resist').selectOption({ label: 'Reeds' });
   await page.getByRole('checkbox', { name: 'Greeting strip on' }).uncheck();
-  await page.getByLabel('Card', { exact: true }).selectOption({ label: 'mist grey 270 g/m²' });
+  await choose(page, 'Card', 'mist grey 270 g/m²');
   await versions();
   const boxes = page.getByRole('checkbox', { name: 'compare' });
   await expect(boxes).toHaveCount(2);
@@ -292,7 +288,7 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   page,
 }) => {
   await openBench(page);
-  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await deskSetting(page, 'in');
   await addPass(page, 'Horizon');
   await type(page, 'Horizon: Height, in', '1 1/4');
   await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');

@@ -2,6 +2,13 @@ import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 
+/** The inks as they are listed, without the header. */
+const rows = (page: Page) =>
+  page
+    .getByRole('table', { name: 'Inks' })
+    .getByRole('row')
+    .filter({ has: page.getByRole('cell') });
+
 const status = (page: Page) => page.locator('main').getByRole('status');
 
 async function openShelf(page: Page) {
@@ -28,14 +35,12 @@ test('an ink is added by its reading in Lab, found, used on the bench, changed a
   await page.getByRole('button', { name: 'Change Heron Mid' }).click();
   await page.getByLabel('Wished for, not owned yet').check();
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Heron Mid' }).first()).toContainText(
-    'wished for',
-  );
+  await expect(rows(page).filter({ hasText: 'Heron Mid' })).toContainText('wished for');
 
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await page.getByRole('option', { name: /^Heron Mid/ }).click();
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Heron Mid');
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Inks' }).click();
   await page.getByRole('searchbox').fill('heron');
   await page.getByRole('button', { name: 'Take Heron Mid off the shelf' }).click();
   await expect(page.getByText('Heron Mid stays').first()).toBeVisible();
@@ -51,7 +56,7 @@ test('an ink taken off comes back with undo', async ({ page }) => {
 
 test('brushes that are owned are counted, and a sheet for fewer says so', async ({ page }) => {
   await openShelf(page);
-  await page.getByRole('button', { name: 'Brushes I own' }).click();
+  await page.getByRole('button', { name: 'Desk settings' }).click();
   const count = page.getByLabel('Brushes for dye and hybrid');
   await count.fill('none');
   await count.press('Enter');
@@ -70,12 +75,13 @@ test('brushes that are owned are counted, and a sheet for fewer says so', async 
 test('the shelf is searched by colour, filtered and sorted; twins and gaps are told', async ({ page }) => {
   await openShelf(page);
   await page.getByRole('searchbox').fill('green dye');
-  await expect(page.getByRole('list', { name: 'Inks' }).getByRole('listitem').first()).toContainText('green');
+  await expect(rows(page).first()).toContainText('green');
+  await page.getByRole('searchbox').fill('turquoise');
+  await expect(rows(page).filter({ hasText: 'Leat Mid' })).toBeVisible();
   await page.getByRole('searchbox').fill('');
-  await page.getByLabel('Sorted by').selectOption('lightness');
-  await expect(page.getByRole('list', { name: 'Inks' }).getByRole('listitem').first()).toContainText(
-    'Slip White',
-  );
+  await page.getByRole('button', { name: 'L*', exact: true }).click();
+  await expect(rows(page).first()).toContainText('Slip White');
+  await expect(page.getByRole('columnheader', { name: 'L*' })).toHaveAttribute('aria-sort', 'descending');
   await page.getByText('Twins', { exact: true }).click();
   await expect(page.locator('main')).toContainText('nothing here is owned twice. The nearest are:');
   await expect(page.locator('main').getByText(/^ΔE00 /)).toHaveCount(8);
@@ -104,7 +110,7 @@ test('the gaps are a plane of real colours, and the ink that would add the most 
   await expect(page.getByText(`${name} is on the shelf.`).first()).toBeVisible();
   await page.getByText(/^Inks, \d+$/).click();
   await page.getByText('wished for', { exact: true }).click();
-  await expect(page.getByRole('list', { name: 'Inks' })).toContainText(name);
+  await expect(page.getByRole('table', { name: 'Inks' })).toContainText(name);
 });
 
 test('a table goes out, and a table comes in after a look at what it would do, with undo', async ({
@@ -112,7 +118,7 @@ test('a table goes out, and a table comes in after a look at what it would do, w
 }) => {
   await openShelf(page);
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('button', { name: 'Export' }).first().click();
   await page.getByRole('menuitem', { name: 'As a table' }).click();
   expect((await file).suggestedFilename()).toBe('inks.csv');
   await page.getByRole('button', { name: 'Import' }).click();
@@ -131,7 +137,7 @@ test('a table goes out, and a table comes in after a look at what it would do, w
 test('the palette goes out as GPL and comes in again as the same inks', async ({ page }) => {
   await openShelf(page);
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('button', { name: 'Export' }).first().click();
   await page.getByRole('menuitem', { name: 'As a palette' }).click();
   const path = await (await file).path();
   const text = await readFile(path, 'utf8');
@@ -155,4 +161,40 @@ test('nothing serious for axe on the shelf, its form, twins and gaps, wide or na
   await page.getByText('Inks, 72').click();
   await expectAccessible(page, 'inks, narrow');
   await expectNoSideScroll(page, 390);
+});
+
+test('several inks are taken at once: tagged, moved, exported and taken off, each with undo', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await page.getByRole('searchbox').fill('gorse');
+  await page.getByLabel('Take every one of inks').check();
+  await expect(page.getByText('3 taken')).toBeVisible();
+  await page.getByRole('button', { name: 'Tag …' }).click();
+  await page.getByLabel('A new tag').fill('autumn');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('3 inks tagged “autumn”.').first()).toBeVisible();
+  await expectAccessible(page, 'tags');
+  await page.keyboard.press('Escape');
+  await page.getByRole('searchbox').fill('');
+  await page.getByLabel('Tag', { exact: true }).selectOption('autumn');
+  await expect(rows(page)).toHaveCount(3);
+  await page.getByLabel('Take every one of inks').check();
+  await page.getByRole('button', { name: 'Move to …' }).click();
+  await page.getByRole('menuitem', { name: 'wished for' }).click();
+  await expect(rows(page).filter({ hasText: 'wished for' })).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(rows(page).filter({ hasText: 'wished for' })).toHaveCount(0);
+  await page.getByLabel('Take every one of inks').check();
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export' }).last().click();
+  expect((await readFile(await (await file).path(), 'utf8')).trim().split('\n')).toHaveLength(4);
+  // One of the three is in a recipe of the demo, and stays.
+  await page.getByRole('button', { name: 'Take off' }).first().click();
+  await expect(page.getByText(/off the shelf\. \d stay/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(rows(page)).toHaveCount(3);
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('dialog').getByLabel('Note').check();
+  await expect(page.getByRole('columnheader', { name: 'Note' })).toBeVisible();
 });

@@ -1,11 +1,24 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { choose, word } from './bench';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');
 /** How many trios fit, as told. */
 const count = async (page: Page) =>
   Number((await told(page).textContent())?.split(' of ')[0]?.replaceAll(',', ''));
+
+const inHand = (page: Page) => page.getByRole('region', { name: 'The trio in hand' });
+/** Adds a word to the sentence. */
+async function add(page: Page, item: string | RegExp) {
+  await page.getByRole('button', { name: 'and …' }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+}
+/** The name of the trio in hand, as its way to the bench says it. */
+const firstName = (page: Page) =>
+  inHand(page)
+    .getByRole('button', { name: /^Open / })
+    .getAttribute('aria-label');
 
 async function openTrios(page: Page) {
   await page.goto('/trios');
@@ -17,33 +30,46 @@ test('all trios of the shelf are searched, and every constraint narrows what is 
   await openTrios(page);
   await expect(told(page)).toContainText('of 57,155 trios');
   const tonal = await count(page);
-  await page.getByLabel('Relation').selectOption({ label: 'Contrast with a new colour' });
+  await choose(page, 'Relation', 'Contrast with a new colour');
   await expect.poll(() => count(page)).toBeGreaterThan(tonal);
   const all = await count(page);
-  await page.getByLabel('Must contain', { exact: true }).selectOption({ label: 'Gorse Pale' });
+  await add(page, /^with an ink/);
+  await page.getByLabel('Must contain', { exact: true }).last().selectOption({ label: 'Gorse Pale' });
   await expect.poll(() => count(page)).toBeLessThan(all);
-  const cards = found(page).getByRole('button', { name: /^Open / });
-  for (const name of await cards.evaluateAll((buttons) => buttons.map((button) => button.ariaLabel ?? '')))
-    expect(name).toContain('Gorse Pale');
+  await page.keyboard.press('Escape');
+  await expect(word(page, 'Must contain')).toHaveText('Gorse Pale');
+  for (const trio of await found(page).getByRole('button', { pressed: false }).allTextContents())
+    if (trio !== 'Draw for me' && !trio.startsWith('Show more')) expect(trio).toContain('Gorse Pale');
   const withGorse = await count(page);
-  await page.getByLabel('No mud in a joint').check();
+  await add(page, 'without mud');
+  await add(page, /^by how light/);
   await page.getByLabel('Steps at least, L*').fill('15');
   await page.getByLabel('Steps at least, L*').press('Enter');
   await expect.poll(() => count(page)).toBeLessThan(withGorse);
   await page.getByLabel('Palest at least, L*').fill('100');
   await page.getByLabel('Palest at least, L*').press('Enter');
   await expect(told(page)).toContainText('No trio meets all of this');
+  await page.getByRole('button', { name: 'Take this out' }).click();
+  await expect(told(page)).toContainText('trios fit');
+  // What was asked is there again after a look at another view.
+  await page.getByRole('link', { name: 'Cards' }).click();
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await expect(word(page, 'Must contain')).toHaveText('Gorse Pale');
 });
 
 test('a trio is compared wet and dried, cut to two inks, and opened on the bench', async ({ page }) => {
   await openTrios(page);
-  await found(page)
+  await inHand(page)
     .getByRole('button', { name: /^Compare / })
-    .nth(0)
     .click();
   await found(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('img') })
+    .nth(4)
+    .getByRole('button')
+    .click();
+  await inHand(page)
     .getByRole('button', { name: /^Compare / })
-    .nth(1)
     .click();
   const tray = page.getByRole('region', { name: 'Compared' });
   await expect(tray.getByRole('img')).toHaveCount(2);
@@ -69,17 +95,17 @@ test('a trio is kept, told as kept, narrows the next search, and is taken off wi
   const all = await count(page);
   const took = () => page.locator('[data-took]').getAttribute('data-took');
   const before = await took();
-  const keep = found(page)
-    .getByRole('button', { name: /^Keep / })
-    .first();
+  const keep = inHand(page).getByRole('button', { name: /^Keep / });
   await keep.click();
   await expect(keep).toHaveText('Kept');
   // Nothing shall happen: keeping asks for no new search, and one would take less than this.
   await page.waitForTimeout(1000);
   expect(await took()).toBe(before);
+  await add(page, /^unlike those/);
   await page.getByLabel('From kept trios at least, ΔE00').fill('20');
   await page.getByLabel('From kept trios at least, ΔE00').press('Enter');
   await expect.poll(() => count(page)).toBeLessThan(all);
+  await page.keyboard.press('Escape');
   await page.getByText('Kept, 1').click();
   const kept = page.getByRole('region', { name: 'Kept trios' });
   await expect(kept.getByRole('listitem')).toHaveCount(1);
@@ -93,15 +119,12 @@ test('a trio is kept, told as kept, narrows the next search, and is taken off wi
 
 test('a draw shows its seed, and the same seed draws the same again', async ({ page }) => {
   await openTrios(page);
-  const first = () =>
-    found(page)
-      .getByRole('button', { name: /^Open / })
-      .first()
-      .getAttribute('aria-label');
+  const first = () => firstName(page);
   const best = await first();
   await page.getByRole('button', { name: 'Draw for me' }).click();
   await expect.poll(first).not.toBe(best);
   const byChance = await first();
+  await word(page, 'Rank by').click();
   const seed = page.getByLabel('Seed');
   await expect(seed).toHaveValue(/^\d+$/);
   await seed.fill('41');
@@ -120,7 +143,7 @@ test('from red and green a yellow is offered between, and greys and browns to qu
   page,
 }) => {
   await page.goto('/trios');
-  await page.getByText('Start from two inks').click();
+  await page.getByText('From two inks').click();
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Mud');
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
   const between = page.getByRole('region', { name: 'Between them' });
@@ -134,12 +157,11 @@ test('from red and green a yellow is offered between, and greys and browns to qu
 
 test('nothing serious for axe on either way of choosing, wide or narrow', async ({ page }) => {
   await openTrios(page);
-  await found(page)
+  await inHand(page)
     .getByRole('button', { name: /^Compare / })
-    .first()
     .click();
   await expectAccessible(page, 'trios');
-  await page.getByText('Start from two inks').click();
+  await page.getByText('From two inks').click();
   await expect(
     page.getByRole('region', { name: 'Between them' }).getByRole('listitem').first(),
   ).toBeVisible();
@@ -151,17 +173,18 @@ test('nothing serious for axe on either way of choosing, wide or narrow', async 
 
 test('light three open under their resist and dark; two inks open with nothing between', async ({ page }) => {
   await openTrios(page);
-  await page.getByLabel('Relation').selectOption({ label: 'Light three and one dark' });
-  const first = found(page).getByRole('listitem').filter({ hasText: 'Three pale inks' }).first();
-  const dark = (await first.getByText(/^under /).textContent())?.match(/^under (.*), reads/)?.[1] ?? '';
+  await choose(page, 'Relation', 'Light three and one dark');
+  const chosen = inHand(page);
+  await expect(chosen).toContainText('Three pale inks');
+  const dark = (await chosen.getByText(/^under /).textContent())?.match(/^under (.*), reads/)?.[1] ?? '';
   expect(dark).not.toBe('');
-  await first.getByRole('button', { name: /^Open / }).click();
-  await page.getByText('Passes, 2').click();
+  await chosen.getByRole('button', { name: /^Open / }).click();
+  await page.getByText('Over the blend, 2').click();
   const passes = page.getByRole('region', { name: 'Passes' });
   await expect(passes).toContainText('Clear resist');
   await expect(page.getByRole('region', { name: 'Order of work' })).toContainText(dark);
   await page.goto('/trios');
-  await page.getByText('Start from two inks').click();
+  await page.getByText('From two inks').click();
   await page.getByRole('button', { name: 'Open just these two' }).click();
   const readings = page.getByRole('region', { name: 'Readings' });
   await expect(readings.getByRole('button', { name: /^Change/ })).toHaveCount(2);
@@ -171,13 +194,14 @@ test('a mood narrows what is found, is read, changed into one of one’s own, pa
   page,
 }) => {
   await openTrios(page);
-  await page.getByLabel('Relation').selectOption({ label: 'Neighbour run' });
+  await choose(page, 'Relation', 'Neighbour run');
   await expect.poll(() => count(page)).toBeGreaterThan(1000);
   const all = await count(page);
+  await add(page, /^in a mood/);
   const mood = page.getByLabel('Mood or occasion', { exact: true });
   await mood.selectOption({ label: 'Autumn' });
   await expect.poll(() => count(page)).toBeLessThan(all);
-  const wanted = page.getByRole('region', { name: 'What is wanted' });
+  const wanted = page.getByRole('dialog', { name: 'Mood or occasion of the trio' });
   await expect(wanted).toContainText('every ink of red, orange, yellow, yellow green, or a grey');
   const autumn = await count(page);
   const more = page.getByLabel('More with moods');

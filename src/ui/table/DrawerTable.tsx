@@ -70,8 +70,8 @@ export function DrawerTable<Row extends { readonly id: string }>(props: Props<Ro
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
-        <p role="status" className="mr-2 w-24 text-mute">
-          {taken.length === 0 ? `${rows.length} in all` : `${taken.length} taken`}
+        <p aria-live="polite" className="mr-2 w-20 text-mute">
+          {taken.length === 0 ? 'None taken' : `${taken.length} taken`}
         </p>
         {actions(taken, () => setRowSelection({}))}
         <span className="ml-auto">

@@ -43,8 +43,8 @@ export function RecipeGallery({ rows, known, tags }: Props) {
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
-        <p role="status" className="mr-2 w-24 text-mute">
-          {chosen.length === 0 ? `${rows.length} in all` : `${chosen.length} taken`}
+        <p aria-live="polite" className="mr-2 w-20 text-mute">
+          {chosen.length === 0 ? 'None taken' : `${chosen.length} taken`}
         </p>
         <TakenRecipes rows={chosen} known={known} tags={tags} onDone={() => setTaken(new Set())} />
       </div>

@@ -15,7 +15,7 @@ import { Failed } from './Failed';
 /** On a phone the drawers stand behind one button. */
 const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
 const Palette = lazy(() => import('./Palette'));
-const Shortcuts = lazy(() => import('./Shortcuts'));
+const Help = lazy(() => import('./Help'));
 const Tour = lazy(() => import('./Tour'));
 const StartDialog = lazy(() => import('./StartDialog'));
 const DeskSettings = lazy(() => import('./DeskSettings'));
@@ -79,7 +79,7 @@ export function Shell() {
   );
 }
 
-type Open = 'start' | 'palette' | 'shortcuts' | 'settings' | 'tour';
+type Open = 'start' | 'palette' | 'help' | 'settings' | 'tour';
 
 function Frame() {
   const dispatch = useAppDispatch();
@@ -119,7 +119,7 @@ function Frame() {
           also: 'shortcuts glossary guide manual',
           group: 'Help',
           key: '?',
-          run: () => setOpen('shortcuts'),
+          run: () => setOpen('help'),
         },
         {
           id: 'tour',
@@ -238,9 +238,9 @@ function Frame() {
           </ErrorBoundary>
           <Suspense fallback={null}>
             {open === 'palette' && <Palette onClose={close} />}
-            {open === 'shortcuts' && <Shortcuts onTour={startTour} onClose={close} />}
+            {open === 'help' && <Help onTour={startTour} onClose={close} />}
             {open === 'start' && <StartDialog onTour={startTour} onClose={close} />}
-            {open === 'settings' && <DeskSettings onHelp={() => setOpen('shortcuts')} onClose={close} />}
+            {open === 'settings' && <DeskSettings onHelp={() => setOpen('help')} onClose={close} />}
             {open === 'tour' && <Tour onEnd={endTour} />}
           </Suspense>
         </div>
