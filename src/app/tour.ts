@@ -13,31 +13,31 @@ export const STOPS: readonly Stop[] = [
   {
     at: 'rail',
     title: 'Your inks, pale at the top',
-    text: 'Each dot is an ink at the lightness it dries to on this card. Press one: it goes on the nearest rung of the ladder.',
+    text: 'Each dot is an ink at the lightness it dries to on this card. Press one, or type its name: it goes on the nearest rung.',
     side: 'right',
   },
   {
     at: 'panel',
     title: 'The panel, true to what dries',
-    text: 'Drag the white grips, type the figures, or use arrow keys. Everything else follows at once.',
+    text: 'Drag the white grips, press a figure to type it, or use arrow keys. Everything else follows at once.',
     side: 'bottom',
   },
   {
     at: 'run',
-    title: 'How the ladder lies',
-    text: 'Bands, a slant, a glow, corners or scattered patches; an edge, a horizon or a coat over it; brush, foam or brayer.',
+    title: 'The recipe as a sentence',
+    text: 'Press a word to change it: how the ladder lies, what it is laid with, on which card, how large, wet or dried.',
     side: 'bottom',
   },
   {
     at: 'shares',
     title: 'What will be seen',
-    text: 'The readings judge every joint. Here you say how much of each ink you want to see; “Make it so” lays it that way.',
+    text: 'The readings judge every join in plain words; Numbers shows the figures. “Make it so” lays what it takes for the eye.',
     side: 'left',
   },
   {
     at: 'steps',
     title: 'The order of work',
-    text: 'Compiled from the marks, never typed. Print it, make a PDF with the panel at true size, or go step by step at the desk.',
+    text: 'The panel after each step. Compiled from the marks, never typed; print it, or press a step to work from there at the desk.',
     side: 'top',
   },
 ];

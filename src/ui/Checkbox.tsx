@@ -8,7 +8,8 @@ interface Props extends Omit<ComponentProps<'input'>, 'type' | 'className'> {
 /** Yes or no; takes what `register` gives. */
 export function Checkbox({ label, ...input }: Props) {
   const look = 'size-4 shrink-0 accent-(--strong)';
-  if (label === undefined) return <input type="checkbox" className={look} {...input} />;
+  // Alone it is its own target, and as large as one has to be for a finger.
+  if (label === undefined) return <input type="checkbox" className={`${look} max-lg:size-6`} {...input} />;
   return (
     <label className="inline-flex min-h-6 items-center gap-2">
       <input type="checkbox" className={look} {...input} /> {label}

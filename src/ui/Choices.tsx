@@ -43,7 +43,9 @@ export function Choices<Value extends string>({ label, value, options, onChange 
           className={`${LOOK} ${hasPictures ? 'p-1.5' : 'min-h-8 px-2 py-1 max-sm:min-h-11'}`}
         >
           {option.picture && (
-            <span className="mb-1 flex h-24 items-center justify-center">{option.picture}</span>
+            <span aria-hidden="true" className="mb-1 flex h-24 items-center justify-center">
+              {option.picture}
+            </span>
           )}
           <span className="block leading-tight font-semibold">{option.label}</span>
           {!hasPictures && option.hint && <span className="block text-small text-mute">{option.hint}</span>}

@@ -53,7 +53,7 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
             if (chosen.current) queueMicrotask(chosen.current);
             chosen.current = undefined;
           }}
-          className="frame z-30 max-h-[70vh] min-w-44 overflow-y-auto p-1 shadow-lg"
+          className="frame z-50 max-h-[70vh] min-w-44 overflow-y-auto p-1 shadow-lg"
         >
           {items.map((item, i) =>
             item === 'line' ? (

@@ -21,13 +21,15 @@ export function StepRow({ step, resolved, number, onNote }: Props) {
   return (
     <li className="grid break-inside-avoid grid-cols-[2rem_3.25rem_1fr_auto] gap-x-3">
       <span className="heading text-right text-xl leading-6 text-mute">{number}</span>
-      <RecipeThumb
-        resolved={resolved}
-        progress={step.after}
-        wetness={step.stands}
-        within={THUMB}
-        label={`After step ${number}`}
-      />
+      <span className="print:[zoom:0.5]">
+        <RecipeThumb
+          resolved={resolved}
+          progress={step.after}
+          wetness={step.stands}
+          within={THUMB}
+          label={`After step ${number}`}
+        />
+      </span>
       <div>
         <h2 className="flex flex-wrap items-center gap-2 text-lead leading-6 font-semibold print:text-base print:leading-5">
           {step.ink && <InkDot ink={step.ink} className="size-4" />}
