@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { focusMain } from './focus';
 
 interface Props {
   /** In the middle and as large as it needs to be, or over nearly all of the page. */
@@ -29,7 +30,9 @@ export function Modal({ lies, className = '', described = false, onClose, childr
           // It has no trigger of its own: who had the focus before has it again.
           onCloseAutoFocus={(event) => {
             event.preventDefault();
-            if (opener instanceof HTMLElement && opener.isConnected) opener.focus();
+            if (opener instanceof HTMLElement && opener !== document.body && opener.isConnected)
+              opener.focus();
+            else focusMain();
           }}
           className={`fixed z-50 overflow-auto rounded-[3px] bg-sheet p-5 ${LIES[lies]} ${className}`}
         >

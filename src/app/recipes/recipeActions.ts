@@ -23,6 +23,9 @@ import { useSession } from '../session';
 /** Writing files is loaded when one is first written. */
 const recipeFiles = () => import('../../core/files/recipeFile');
 
+/** Comes with the way to a recipe that was just begun: its name is there to be typed over. */
+export const TO_BE_NAMED = 'to be named';
+
 /** A file that could not be opened, and why. */
 export interface Refusal {
   readonly fileName: string;
@@ -44,7 +47,8 @@ export function useRecipeActions() {
       /** Keeps a recipe as a new one and opens it. */
       async openNew(recipe: Recipe) {
         await autosave.flush();
-        open((await addRecipe(db, recipe)).id);
+        const { id } = await addRecipe(db, recipe);
+        navigate(`/bench/${id}`, { state: TO_BE_NAMED });
       },
       async duplicate(recipe: Recipe) {
         await autosave.flush();

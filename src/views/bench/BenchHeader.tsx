@@ -1,5 +1,7 @@
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { TO_BE_NAMED } from '../../app/recipes/recipeActions';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
 import type { Readings } from '../../core/readings/readings';
@@ -37,6 +39,13 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
   const [versions, setVersions] = useState(false);
   const dispatch = useAppDispatch();
   const canUndo = useAppSelector(({ draft }) => draft.past.length > 0);
+  const { state } = useLocation();
+  const field = useRef<HTMLSpanElement>(null);
+  const { id } = resolved.recipe;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for a recipe just begun
+  useEffect(() => {
+    if (state === TO_BE_NAMED) field.current?.querySelector('input')?.focus();
+  }, [id, state]);
   const rename = (wanted: string): string | undefined => {
     if (wanted.length > RECIPE_LIMITS.name) return `A name has at most ${RECIPE_LIMITS.name} letters.`;
     if (wanted === '') return 'A recipe needs a name.';
@@ -47,12 +56,14 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
     <header className="px-5 pt-3 pb-2 max-sm:px-3">
       <div className="flex items-center gap-2">
         <h1 className="sr-only">{name}</h1>
-        <TypedField
-          label="Name of the recipe"
-          shown={name}
-          onCommit={rename}
-          className="heading -ml-1.5 w-[min(25rem,44vw)] truncate border-transparent bg-transparent text-title hover:border-line"
-        />
+        <span ref={field}>
+          <TypedField
+            label="Name of the recipe"
+            shown={name}
+            onCommit={rename}
+            className="heading -ml-1.5 w-[min(25rem,44vw)] truncate border-transparent bg-transparent text-title hover:border-line"
+          />
+        </span>
         <SaveSign />
         <Button title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={() => dispatch(undone())}>
           Undo

@@ -29,7 +29,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
       data-tour="steps"
       className="flex min-w-0 flex-col border-t border-line bg-sheet sm:h-46 sm:flex-row"
     >
-      <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-52">
+      <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-60">
         <h2 className="heading text-lead">Order of work</h2>
         <p className="text-mute">
           {describeMinutes(sheet.workMinutes)}, then {describeMinutes(sheet.dryMinutes)} to dry
@@ -55,7 +55,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
         className="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden focus-visible:outline-offset-[-3px]"
       >
         {sheet.steps.map((step, i) => (
-          <li key={step.key} className="w-39 shrink-0 grow border-r border-line last:border-r-0 2xl:w-40">
+          <li key={step.key} className="w-44 shrink-0 grow border-r border-line last:border-r-0 2xl:w-40">
             <Frame {...{ resolved, step }} number={i + 1} />
           </li>
         ))}

@@ -45,7 +45,7 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
         <h3 className="font-semibold">
           {recipe.wanted ? 'Shares as wanted, to the eye' : 'Equal shares, to the eye'}
         </h3>
-        <Button disabled={off <= CLOSE_ENOUGH / 2} onClick={makeItSo}>
+        <Button className={off <= CLOSE_ENOUGH ? 'invisible' : ''} onClick={makeItSo}>
           Make it so
         </Button>
       </div>

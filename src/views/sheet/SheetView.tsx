@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { type Command, useCommands } from '../../app/commands';
 import { download } from '../../app/download';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
@@ -29,7 +30,19 @@ export function SheetView() {
   );
 }
 
+const COMMANDS: readonly Command[] = [
+  {
+    id: 'print',
+    label: 'Print the sheet',
+    also: 'paper',
+    group: 'Sheet',
+    key: 'p',
+    run: () => window.print(),
+  },
+];
+
 function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
+  useCommands(COMMANDS);
   const maker = useMaker();
   const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
   const { shared, steps } = useMemo(() => shareCare(sheet.steps), [sheet]);

@@ -69,16 +69,18 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
         className="frame mb-2 min-h-11 w-full px-3 text-lead placeholder:text-mute"
       />
       <Command.List className="max-h-[55vh] overflow-y-auto">
-        <Command.Empty className="p-3">
-          {isReading ? (
-            'Reading your shelf and recipes …'
-          ) : (
-            <>
-              Nothing is called “{typed}”. Look for what to do (new recipe, print, cut, export), an ink or a
-              colour (turquoise, dusty pink), a recipe, a note to a step, a card, a design or a setting.
-            </>
-          )}
-        </Command.Empty>
+        {found.length === 0 && (
+          <Command.Item disabled value="nothing found" className="p-3">
+            {isReading ? (
+              'Reading your shelf and recipes …'
+            ) : (
+              <>
+                Nothing is called “{typed}”. Look for what to do (new recipe, print, cut, export), an ink or a
+                colour (turquoise, dusty pink), a recipe, a note to a step, a card, a design or a setting.
+              </>
+            )}
+          </Command.Item>
+        )}
         {found.slice(0, MOST).map(({ id, label, sort, key, dried: ink, run }) => (
           <Command.Item
             key={id}

@@ -10,6 +10,7 @@ import { writeSetting } from '../../data/settings';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
+import { catchFocus, focusMain } from '../../ui/focus';
 import { Failed } from './Failed';
 
 /** On a phone the drawers stand behind one button. */
@@ -79,6 +80,9 @@ export function Shell() {
   );
 }
 
+/** How long a view is given to be drawn, ms. */
+const FOCUS_AFTER = 300;
+
 type Open = 'start' | 'palette' | 'help' | 'settings' | 'tour';
 
 function Frame() {
@@ -92,6 +96,12 @@ function Frame() {
   useEffect(() => {
     document.documentElement.dataset.surround = surround;
   }, [surround]);
+  // A view that has just come up takes the keys, once it is there.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever the place changes
+  useEffect(() => {
+    const timer = setTimeout(catchFocus, FOCUS_AFTER);
+    return () => clearTimeout(timer);
+  }, [pathname]);
   const startTour = useCallback(() => {
     if (!pathname.startsWith('/bench')) navigate('/bench');
     setOpen('tour');
@@ -174,7 +184,7 @@ function Frame() {
           <header
             className={`flex min-h-12 items-center gap-x-3 border-b border-line bg-sheet px-4 print:hidden max-lg:px-2 ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
           >
-            <Button className="not-focus:sr-only" onClick={skipToMain}>
+            <Button className="not-focus:sr-only" onClick={focusMain}>
               Skip to the work
             </Button>
             <span className="heading flex items-center gap-2 text-lead">
@@ -247,14 +257,6 @@ function Frame() {
       </StartContext>
     </TourContext>
   );
-}
-
-/** Past the views and settings, for the keyboard (WCAG 2.2, 2.4.1). */
-function skipToMain() {
-  const main = document.querySelector('main');
-  if (!main) return;
-  main.tabIndex = -1;
-  main.focus();
 }
 
 /** Three rungs, pale to dark. */
