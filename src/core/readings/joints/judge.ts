@@ -12,8 +12,9 @@ const COLOURFUL = 12;
 const DULL = 0.85;
 /** Greyed rose, brown and olive are disliked, greyed greens and blues are not: this side of the hue circle, degrees. */
 const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
-/** A dull stretch darker than this is mud; a paler one only dulls. */
+/** A dull stretch darker than this, L*, is mud; a paler one only dulls. Toward green, from such a hue on, it has to be darker still. */
 const MUD_BELOW = 65;
+const GREENISH = { from: 105, below: 55 } as const;
 /** A new colour takes two stations, or this part of the joint's whole change, CIEDE2000. */
 const WIDE = 0.15;
 /** It differs from both rungs by at least this, CIEDE2000. */
@@ -64,7 +65,14 @@ export function findDullness(labs: readonly Lab[], into: Dullness): void {
     before = dull;
     chromaBefore = c;
   }
-  if (into.at >= 0) into.isMud = (labs[into.at] as Lab).l < MUD_BELOW;
+  if (into.at >= 0) into.isMud = isDarkEnough(labs[into.at] as Lab);
+}
+
+/** Whether what is dull is dark enough to be mud. */
+function isDarkEnough(lab: Lab): boolean {
+  if (lab.l >= MUD_BELOW) return false;
+  const h = hueDegrees(lab);
+  return lab.l < GREENISH.below || h < GREENISH.from || h >= DISLIKED.from;
 }
 
 /**
