@@ -8,6 +8,23 @@ export function useAddressed<Side extends string>(
   const [address, setAddress] = useSearchParams();
   const [usual] = sides;
   const side = sides.find((one) => one === address.get(key)) ?? usual;
-  const set = (next: Side) => setAddress(next === usual ? {} : { [key]: next }, { replace: true });
+  const set = (next: Side) =>
+    setAddress(
+      (now) => {
+        const changed = new URLSearchParams(now);
+        if (next === usual) changed.delete(key);
+        else changed.set(key, next);
+        return changed;
+      },
+      { replace: true },
+    );
   return [side, set];
 }
+
+/** How the things of a drawer are seen. */
+export const AS = ['pictures', 'list'] as const;
+export type As = (typeof AS)[number];
+export const AS_OPTIONS = [
+  { value: 'pictures', label: 'As pictures' },
+  { value: 'list', label: 'As a list' },
+] as const;

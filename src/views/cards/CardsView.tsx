@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type Shelf, useSession, useShelf } from '../../app/session';
-import { useAddressed } from '../../app/useAddressed';
+import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Card } from '../../core/materials/card/card';
 import { LastCard, removeCard, saveCard } from '../../data/cards';
 import { InUse } from '../../data/inUse';
@@ -10,6 +10,7 @@ import { useNotify } from '../../ui/Notices';
 import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
 import { CardForm } from './CardForm';
+import { CardTable } from './CardTable';
 import { CardTile } from './CardTile';
 import { CutView } from './CutView';
 import { OnAllCards } from './OnAllCards';
@@ -26,6 +27,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
   const [side, setSide] = useAddressed('side', ['drawer', 'recipe', 'cutting']);
+  const [as, setAs] = useAddressed<As>('as', [...AS]);
   const [edited, setEdited] = useState<Card | 'new'>();
 
   const save = async (card: Card) => {
@@ -64,13 +66,17 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
             { value: 'cutting', label: 'Cut a batch' },
           ]}
         />
+        {side === 'drawer' && (
+          <Segmented<As> label="How they are seen" value={as} onChange={setAs} options={AS_OPTIONS} />
+        )}
         <Button look="strong" className="ml-auto" onClick={() => setEdited('new')}>
           Add a card
         </Button>
       </PageHeader>
       {side === 'cutting' && <CutView shelf={shelf} />}
       {side === 'recipe' && <OnAllCards shelf={shelf} />}
-      {side === 'drawer' && (
+      {side === 'drawer' && as === 'list' && <CardTable cards={shelf.cards} unit={unit} onEdit={setEdited} />}
+      {side === 'drawer' && as === 'pictures' && (
         <ul
           aria-label="Cards"
           className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] content-start gap-4 overflow-y-auto p-4"

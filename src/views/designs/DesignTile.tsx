@@ -1,10 +1,11 @@
 import { download } from '../../app/download';
 import { formatBare, formatFine, formatLength, type Unit } from '../../core/base/length';
 import { writeDesignSvg } from '../../core/files/designSvg';
-import type { Design, DesignUse } from '../../core/materials/design/design';
+import type { Design } from '../../core/materials/design/design';
 import { weightOfLine } from '../../core/materials/design/fineness';
 import { Button } from '../../ui/Button';
 import { DesignDrawing } from './DesignDrawing';
+import { DESIGN_USE_LABELS } from './useLabels';
 
 interface Props {
   readonly design: Design;
@@ -16,12 +17,6 @@ interface Props {
   readonly onRemove?: (design: Design) => void;
 }
 
-const USES: Readonly<Record<DesignUse, string>> = {
-  image: 'Image',
-  pattern: 'Pattern stencil',
-  edge: 'Edge stencil',
-};
-
 /** One design: how it looks, how large and how fine it is. */
 export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
   const { name, use, width, height } = design;
@@ -30,7 +25,7 @@ export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
       <DesignDrawing design={design} className="h-40 w-full border-b border-line p-3" />
       <div className="flex flex-1 flex-col p-3">
         <h2 className="text-lead font-semibold">{name}</h2>
-        <p>{USES[use]}</p>
+        <p>{DESIGN_USE_LABELS[use]}</p>
         <p className="text-mute">
           {formatBare(width, unit)} × {formatLength(height, unit)}
           {finest === undefined

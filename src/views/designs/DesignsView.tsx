@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Design, DesignUse } from '../../core/materials/design/design';
 import { isOwnDesign } from '../../core/materials/design/own';
 import { removeDesign, saveDesign } from '../../data/designs';
@@ -13,6 +14,7 @@ import { Segmented } from '../../ui/Segmented';
 import { designer } from '../../workers/client';
 import { DesignForm } from './DesignForm';
 import { DesignImport } from './DesignImport';
+import { DesignTable } from './DesignTable';
 import { DesignTile } from './DesignTile';
 
 type Shown = DesignUse | 'all';
@@ -29,6 +31,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
   const [shown, setShown] = useState<Shown>('all');
+  const [as, setAs] = useAddressed<As>('as', [...AS]);
   const [file, setFile] = useState<File>();
   const [edited, setEdited] = useState<Design>();
   const finest = useFinestLines(shelf.designs);
@@ -75,6 +78,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
               { value: 'edge', label: 'Edges' },
             ]}
           />
+          <Segmented<As> label="How they are seen" value={as} onChange={setAs} options={AS_OPTIONS} />
           <span className="ml-auto text-mute">
             {isDragActive ? 'Drop it here' : 'Drop an SVG or PNG, or'}
           </span>
@@ -83,20 +87,24 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
             Open a design
           </Button>
         </PageHeader>
-        <ul
-          aria-label="Designs"
-          className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] content-start gap-4 overflow-y-auto p-4"
-        >
-          {listed.map((design) => (
-            <DesignTile
-              key={design.id}
-              design={design}
-              finest={finest.get(design.id)}
-              unit={unit}
-              {...(isOwnDesign(design.id) ? {} : { onEdit: setEdited, onRemove: remove })}
-            />
-          ))}
-        </ul>
+        {as === 'list' ? (
+          <DesignTable designs={listed} finest={finest} unit={unit} onEdit={setEdited} />
+        ) : (
+          <ul
+            aria-label="Designs"
+            className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] content-start gap-4 overflow-y-auto p-4"
+          >
+            {listed.map((design) => (
+              <DesignTile
+                key={design.id}
+                design={design}
+                finest={finest.get(design.id)}
+                unit={unit}
+                {...(isOwnDesign(design.id) ? {} : { onEdit: setEdited, onRemove: remove })}
+              />
+            ))}
+          </ul>
+        )}
       </div>
       {file && (
         <DesignImport

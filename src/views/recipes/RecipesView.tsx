@@ -4,7 +4,7 @@ import { useDropzone } from 'react-dropzone';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
-import { useAddressed } from '../../app/useAddressed';
+import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import { useTags } from '../../app/useTags';
 import { resolve } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
@@ -40,7 +40,7 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
   const start = useStart();
   const tags = useTags('recipe');
   const [refusal, setRefusal] = useState<Refusal>();
-  const [as, setAs] = useAddressed<'pictures' | 'list'>('as', ['pictures', 'list']);
+  const [as, setAs] = useAddressed<As>('as', [...AS]);
   const [filter, setFilter] = useState<RecipeFilter>(ALL_RECIPES);
   const change = (part: Partial<RecipeFilter>) => setFilter((now) => ({ ...now, ...part }));
   const bringIn = async (files: readonly File[]) => {
@@ -71,15 +71,7 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
     <main {...drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">
       <input {...drop.getInputProps({ 'aria-label': 'Recipe file to import' })} />
       <PageHeader title="Recipes">
-        <Segmented<'pictures' | 'list'>
-          label="How they are seen"
-          value={as}
-          onChange={setAs}
-          options={[
-            { value: 'pictures', label: 'As pictures' },
-            { value: 'list', label: 'As a list' },
-          ]}
-        />
+        <Segmented<As> label="How they are seen" value={as} onChange={setAs} options={AS_OPTIONS} />
         <Button look="bare" className="ml-auto" onClick={drop.open}>
           Import from a file
         </Button>

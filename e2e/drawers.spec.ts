@@ -1,0 +1,102 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+
+const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
+const rows = (page: Page) =>
+  page
+    .getByRole('table')
+    .getByRole('row')
+    .filter({ has: page.getByRole('cell') });
+
+test('recipes are searched, favoured, tagged, and go out and come in as a zip', async ({ page }) => {
+  await page.goto('/recipes');
+  await expect(opened(page)).toHaveCount(4);
+  await page.getByLabel('Search recipes').fill('sloe');
+  await expect(opened(page)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Raku dusk, tonal is a favourite' }).click();
+  await page.getByLabel('Search recipes').fill('');
+  await page.getByLabel('Favourites only').check();
+  await expect(opened(page)).toHaveCount(1);
+  await page.getByLabel('Take Raku dusk, tonal').check();
+  await page.getByRole('button', { name: 'Tag …' }).click();
+  await page.getByLabel('A new tag').fill('fair');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Favourites only').uncheck();
+  await page.getByLabel('Tag', { exact: true }).selectOption('fair');
+  await expect(opened(page)).toHaveCount(1);
+  await page.getByLabel('Tag', { exact: true }).selectOption('');
+  await page.getByLabel('Take Kiln mouth').check();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export', exact: true }).click();
+  const zip = await readFile(await (await download).path());
+  const file = page.getByLabel('Recipe file to import');
+  await file.setInputFiles({ name: 'recipes.zip', mimeType: 'application/zip', buffer: zip });
+  await expect(page.getByText('2 recipes are brought in.').first()).toBeVisible();
+  await expect(opened(page)).toHaveCount(6);
+  await file.setInputFiles({ name: 'cut.zip', mimeType: 'application/zip', buffer: zip.subarray(0, 300) });
+  await expect(page.getByRole('dialog')).toContainText('cannot be unpacked');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(opened(page)).toHaveCount(6);
+
+  await page.getByRole('radio', { name: 'As a list' }).click();
+  await page.getByRole('button', { name: 'Name', exact: true }).click();
+  await expect(rows(page).first()).toContainText('Kiln mouth');
+  await expectAccessible(page, 'recipes as a list');
+  for (const name of ['Kiln mouth (2)', 'Raku dusk, tonal (2)'])
+    await page.getByLabel(`Take ${name}`).check();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(opened(page)).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(opened(page)).toHaveCount(6);
+  // It is as it was left after a reload.
+  await page.reload();
+  await expect(rows(page)).toHaveCount(6);
+});
+
+test('a small picture comes from what was stored, and is painted anew once an ink has changed', async ({
+  page,
+}) => {
+  await page.goto('/recipes');
+  await expect(page.locator('main [data-painted]')).toHaveCount(4);
+  // Stored while it is looked at; the next visit shows what was stored.
+  await page.waitForTimeout(1500);
+  await page.reload();
+  await expect(page.locator('main img[data-painted=stored]')).toHaveCount(4);
+  await page.goto('/shelf');
+  await page.getByRole('searchbox').fill('sloe deep');
+  await page.getByRole('button', { name: 'Change Sloe Deep' }).click();
+  await page.getByLabel('Colour over white, dried').fill('#804020');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.goto('/recipes');
+  await expect(page.locator('main canvas[data-painted]')).toHaveCount(1);
+});
+
+test('cards and designs are lists too: sorted, tagged, taken out; what is used stays', async ({ page }) => {
+  await page.goto('/cards?as=list');
+  await expect(rows(page)).toHaveCount(8);
+  await page.getByRole('button', { name: 'Weight' }).click();
+  await page.getByRole('button', { name: 'Weight' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Weight' })).toHaveAttribute(
+    'aria-sort',
+    /ascending|descending/,
+  );
+  await page.getByLabel('Take every one of cards').check();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(page.getByText(/out of the drawer\. 2 stay/).first()).toBeVisible();
+  await expect(rows(page)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(rows(page)).toHaveCount(8);
+  await expectAccessible(page, 'cards as a list');
+  await page.goto('/designs?as=list');
+  await expect(rows(page)).toHaveCount(15);
+  await page.getByLabel('Take Reeds').check();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export', exact: true }).click();
+  expect((await download).suggestedFilename()).toBe('designs.zip');
+  await expect(page.getByRole('button', { name: 'Take away' })).toBeDisabled();
+  await expectAccessible(page, 'designs as a list');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectNoSideScroll(page, 390);
+});
