@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
+import { choose, chooseRun, runWord } from '../e2e/bench';
 import { addPass } from '../e2e/passes';
 import { replaceShelf } from '../e2e/shelves';
 import { drawReference, REFERENCES } from '../src/core/choose/match/references';
@@ -114,7 +115,9 @@ const PREVIEWED = [
 async function previews(page: Page): Promise<Row[]> {
   const rows: Row[] = [];
   for (const { name, run, moves, ...more } of PREVIEWED) {
-    await page.getByRole('radio', { name: run }).click();
+    await chooseRun(page, run);
+    // The numbers of a run stand behind its word.
+    if (moves.startsWith('input')) await runWord(page).click();
     if ('over' in more) {
       await addPass(page, more.over);
     }
@@ -125,6 +128,7 @@ async function previews(page: Page): Promise<Row[]> {
       row(`preview-${name}`, quantile(latencies, 0.5), 'ms', 1000 / 60),
       row(`preview-${name}-p95`, quantile(latencies, 0.95), 'ms', 33),
     );
+    if (moves.startsWith('input')) await page.keyboard.press('Escape');
     if ('over' in more) await page.getByRole('button', { name: `Take ${more.over} off` }).click();
   }
   return rows;
@@ -177,7 +181,7 @@ async function longestTaskOfDrag(page: Page): Promise<number> {
 /** From choosing a picture of 12 megapixels to markers on its main colours, each time another picture. */
 async function matches(page: Page): Promise<number[]> {
   await page.goto('/trios');
-  await page.getByText('Match a picture').click();
+  await page.getByText('From a picture').click();
   await page.locator('button[aria-label^="Marker 1"]').waitFor();
   const times: number[] = [];
   for (const [i, reference] of REFERENCES.slice(0, 5).entries()) {
@@ -221,7 +225,7 @@ async function searches(page: Page): Promise<Row[]> {
   const some = standard.filter((_, i) => i % 4 === 0).slice(0, 240);
   const cold = await searchAll(page, some);
   const times: number[] = [];
-  for (const card of ['kraft', 'cream', 'mist-grey', 'linen', 'smooth-white'])
+  for (const card of ['kraft', 'smooth cream', 'mist grey', 'linen', 'smooth white'])
     times.push(await searchOnCard(page, card));
   await replaceShelf(page, standard);
   await page.goto('/trios');
@@ -252,7 +256,7 @@ async function searchAll(page: Page, inks: readonly Ink[]): Promise<number> {
 async function searchOnCard(page: Page, card: string): Promise<number> {
   const told = page.locator('[data-took]');
   const before = await told.getAttribute('data-took');
-  await page.getByLabel('Card').selectOption(card);
+  await choose(page, 'Card', card);
   await page.waitForFunction(
     (old) => document.querySelector('[data-took]')?.getAttribute('data-took') !== old,
     before,
@@ -263,7 +267,7 @@ async function searchOnCard(page: Page, card: string): Promise<number> {
 
 /** Runs in the page: scrolls the list of inks for two seconds and times its frames. */
 async function scrollList() {
-  const list = document.querySelector('ul[aria-label="Inks"]')?.parentElement;
+  const list = document.querySelector('table[aria-label="Inks"]')?.parentElement;
   if (!list) throw new Error('the shelf is not there');
   const frames: number[] = [];
   let last = await new Promise<number>(requestAnimationFrame);

@@ -13,7 +13,7 @@ const SHOTS = [
     path: '/bench/running-glaze',
     width: 1280,
     height: 800,
-    press: 'Passes, 4',
+    press: 'Over the blend, 4',
     unfold: 'Clear resist',
   },
   { name: 'designs', path: '/designs', width: 1280, height: 800, ready: 'main li svg' },
@@ -25,7 +25,7 @@ const SHOTS = [
     path: '/trios',
     width: 1280,
     height: 800,
-    press: 'Match a picture',
+    press: 'From a picture',
     ready: 'button[aria-label^="Marker 1"]',
   },
   { name: 'shelf', path: '/shelf', width: 1280, height: 800, ready: '[role=searchbox], input[type=search]' },
@@ -40,7 +40,8 @@ const SHOTS = [
   { name: 'cards', path: '/cards', width: 1280, height: 800, press: 'One recipe on all cards' },
   { name: 'cutting', path: '/cards', width: 1280, height: 800, press: 'Cut a batch', ready: 'article svg' },
   { name: 'seen', path: '/bench/kiln-opening-2', width: 1280, height: 800, press: 'Will it be seen?' },
-  { name: 'recipes', path: '/recipes', width: 1280, height: 800 },
+  { name: 'recipes', path: '/recipes', width: 1280, height: 800, ready: 'main [data-painted]' },
+  { name: 'start', path: '/bench/kiln-opening-2', width: 1280, height: 800, keys: ['n'] },
   { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
 ];
 
@@ -67,7 +68,7 @@ for (const { name, path, width, height, press, unfold, keys = [], ready = 'canva
   if (unfold) await page.getByRole('button', { name: new RegExp(`^${unfold}`) }).click();
   await page.waitForSelector(ready);
   for (const key of keys) await page.keyboard.press(key);
-  await page.waitForTimeout(unfold || name === 'designs' ? 4000 : 1500);
+  await page.waitForTimeout(unfold || name === 'designs' ? 4000 : 2500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }
 await browser.close();

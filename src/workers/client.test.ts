@@ -90,3 +90,24 @@ test('a point is read by the first painter, from what it has of the place', asyn
   await samplerFor('bench', resolvedWith(0.3));
   expect(asked(0)).toEqual(['setMaterials bench', 'paint bench', 'panelSampler bench']);
 });
+
+test('small pictures wait until the hand rests, and one that is no longer wanted is not painted', async () => {
+  vi.useFakeTimers();
+  try {
+    const { paint, paintQuietly } = await import('./client');
+    await paint('bench', resolvedWith(0.3), size);
+    const first = paintQuietly('step', resolvedWith(0.3), { ...size, width: 40, height: 50 });
+    const second = paintQuietly('step', resolvedWith(0.31), { ...size, width: 40, height: 50 });
+    await vi.advanceTimersByTimeAsync(300);
+    // The hand moves on: they wait anew.
+    await paint('bench', resolvedWith(0.32), size);
+    await vi.advanceTimersByTimeAsync(300);
+    expect(painters).toHaveLength(1);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(await first).toBeNull();
+    expect(await second).toHaveLength(1);
+    expect(asked(1)).toEqual(['setMaterials step', 'paint step']);
+  } finally {
+    vi.useRealTimers();
+  }
+});

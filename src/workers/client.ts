@@ -20,12 +20,14 @@ interface Painter {
 
 /** Starts painters until there are so many. The first is wanted at once, a second once a panel is on the screen. */
 export function startPainters(count: 1 | 2): void {
-  const more = Array.from({ length: Math.max(count - pictures.length, 0) }, () => ({
-    door: wrap<PictureDoor>(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })),
-    sent: new Map<string, PlaceMaterials>(),
-  }));
+  const more = Array.from({ length: Math.max(count - pictures.length, 0) }, startPainter);
   pictures = [...pictures, ...more];
 }
+
+const startPainter = (): Painter => ({
+  door: wrap<PictureDoor>(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })),
+  sent: new Map(),
+});
 
 /**
  * One of the painters, which has what the place's pictures are made of besides the recipe: it is sent once, and again
@@ -37,7 +39,15 @@ function painterFor(
   { recipe, ...materials }: ResolvedRecipe,
 ): Remote<PictureDoor> {
   startPainters(1);
-  const { door, sent } = pictures[which] as Painter;
+  return withMaterials(pictures[which] as Painter, place, materials);
+}
+
+/** A painter, which has been sent what it had not of the place. */
+function withMaterials(
+  { door, sent }: Painter,
+  place: string,
+  materials: PlaceMaterials,
+): Remote<PictureDoor> {
   const before = sent.get(place);
   const { card, inks, passInks, designs } = materials;
   const same =
@@ -54,7 +64,9 @@ function painterFor(
 
 /** Lets the painters forget a place that is no longer on the screen. */
 export function forgetPlace(place: string): void {
-  for (const { door, sent } of pictures) if (sent.delete(place)) void door.forget(place);
+  newestQuiet.delete(place);
+  for (const { door, sent } of [...pictures, ...(quiet ? [quiet] : [])])
+    if (sent.delete(place)) void door.forget(place);
 }
 
 /** A picture of fewer pixels than this is not worth sharing out. */
@@ -71,6 +83,7 @@ export async function paint(
   resolved: ResolvedRecipe,
   request: Omit<PaintRequest, 'recipe' | 'rows'>,
 ): Promise<Picture[] | null> {
+  lastAsked = performance.now();
   const { width, height } = request;
   const shares = navigator.hardwareConcurrency > 1 && pictures.length > 1 && width * height > SHARED_FROM;
   const middle = shares ? Math.round(height / 2) : height;
@@ -85,6 +98,42 @@ export async function paint(
   );
   const painted = halves.filter((half) => half !== null);
   return painted.length < halves.length ? null : painted;
+}
+
+/** When the picture in hand was last asked for, ms. */
+let lastAsked = 0;
+/** So long the hand has to rest, ms, before small pictures beside it are painted. */
+const REST = 400;
+/** Paints the small pictures beside the one in hand, so that none of them stands in its way. */
+let quiet: Painter | undefined;
+let quietQueue: Promise<unknown> = Promise.resolve();
+/** The newest request of every place with a small picture. */
+const newestQuiet = new Map<string, object>();
+
+/**
+ * Paints a small picture beside the one in hand: one after another, by a painter of their own, while the hand rests.
+ *
+ * @returns the picture; null when a newer request for the place came, or the place is gone
+ */
+export function paintQuietly(
+  place: string,
+  { recipe, ...materials }: ResolvedRecipe,
+  request: Omit<PaintRequest, 'recipe' | 'rows'>,
+): Promise<Picture[] | null> {
+  newestQuiet.set(place, request);
+  const painting = quietQueue.then(async () => {
+    for (;;) {
+      if (newestQuiet.get(place) !== request) return null;
+      const rested = performance.now() - lastAsked;
+      if (rested >= REST) break;
+      await new Promise((resolve) => setTimeout(resolve, REST - rested));
+    }
+    quiet ??= startPainter();
+    const painted = await withMaterials(quiet, place, materials).paint(place, { recipe, ...request });
+    return painted && [painted];
+  });
+  quietQueue = painting.catch(() => {});
+  return painting;
 }
 
 /** What reads the dried panel of a place at a point. */

@@ -2,7 +2,7 @@ import { useEffect, useEffectEvent, useId, useLayoutEffect, useRef, useState } f
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { forgetPlace, paint, startPainters } from '../../workers/client';
+import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
 import { pictureIsPainted } from './firstPicture';
 
 interface Props {
@@ -14,13 +14,15 @@ interface Props {
   readonly label: string;
   /** How far the work has come; the finished panel where left out. */
   readonly progress?: Progress;
+  /** A small one beside the picture in hand: it waits until the hand rests. */
+  readonly isQuiet?: boolean;
   /** Told once the panel is painted. */
   readonly onPainted?: ((canvas: HTMLCanvasElement) => void) | undefined;
 }
 
 /** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
 export function PanelPicture(props: Props) {
-  const { resolved, wetness, width, height, label, progress, onPainted } = props;
+  const { resolved, wetness, width, height, label, progress, isQuiet = false, onPainted } = props;
   const painted = useEffectEvent((target: HTMLCanvasElement) => onPainted?.(target));
   const canvas = useRef<HTMLCanvasElement>(null);
   const place = useId();
@@ -34,7 +36,8 @@ export function PanelPicture(props: Props) {
   useLayoutEffect(() => {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
-    paint(place, resolved, { wetness, width: columns, height: rows, progress })
+    const ask = isQuiet ? paintQuietly : paint;
+    ask(place, resolved, { wetness, width: columns, height: rows, progress })
       .then((halves) => {
         const target = canvas.current;
         if (!halves || !target || mine < shown.current) return;
@@ -57,7 +60,7 @@ export function PanelPicture(props: Props) {
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [place, resolved, wetness, columns, rows, progress]);
+  }, [place, resolved, wetness, columns, rows, progress, isQuiet]);
 
   useEffect(() => () => forgetPlace(place), [place]);
 

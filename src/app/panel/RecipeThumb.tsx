@@ -22,7 +22,11 @@ export function RecipeThumb({ resolved, label, within, wetness = 'dry', progress
       className="relative block shrink-0 bg-white shadow-[0_0_0_1px_#0003,0_1px_3px_#0004]"
       style={{ width, height }}
     >
-      <PanelPicture {...{ resolved, wetness, width, height, label }} {...(progress ? { progress } : {})} />
+      <PanelPicture
+        isQuiet
+        {...{ resolved, wetness, width, height, label }}
+        {...(progress ? { progress } : {})}
+      />
     </span>
   );
 }

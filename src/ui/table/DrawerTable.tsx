@@ -3,6 +3,7 @@ import {
   flexRender,
   getCoreRowModel,
   getSortedRowModel,
+  type Row,
   type RowSelectionState,
   type SortingState,
   useReactTable,
@@ -11,23 +12,23 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { type ReactNode, useRef, useState } from 'react';
+import { memo, type ReactNode, useRef, useState } from 'react';
 import { Button } from '../Button';
 import { Checkbox } from '../Checkbox';
 
-interface Props<Row extends { readonly id: string }> {
+interface Props<Item extends { readonly id: string }> {
   readonly label: string;
   /** What a row is called, for its box. */
-  readonly nameOf: (row: Row) => string;
-  readonly rows: readonly Row[];
+  readonly nameOf: (row: Item) => string;
+  readonly rows: readonly Item[];
   // biome-ignore lint/suspicious/noExplicitAny: the package's own type for columns of values of several sorts
-  readonly columns: readonly ColumnDef<Row, any>[];
+  readonly columns: readonly ColumnDef<Item, any>[];
   /** How it is sorted until a header is pressed. */
   readonly sorted: SortingState;
   /** Columns that are not seen until they are asked for. */
   readonly hidden: readonly string[];
   /** What can be done with the rows that are taken. */
-  readonly actions: (taken: readonly Row[], drop: () => void) => ReactNode;
+  readonly actions: (taken: readonly Item[], drop: () => void) => ReactNode;
   readonly rowHeight?: number;
 }
 
@@ -35,16 +36,16 @@ interface Props<Row extends { readonly id: string }> {
  * A drawer as a list: headers that sort, columns chosen, several rows taken at once. Only rows in sight are drawn, so a
  * thousand scroll like ten.
  */
-export function DrawerTable<Row extends { readonly id: string }>(props: Props<Row>) {
+export function DrawerTable<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, nameOf, rows, columns, hidden, actions, rowHeight = 44 } = props;
   const [sorting, setSorting] = useState(props.sorted);
   const [rowSelection, setRowSelection] = useState<RowSelectionState>({});
   const [columnVisibility, setColumnVisibility] = useState<VisibilityState>(() =>
     Object.fromEntries(hidden.map((id) => [id, false])),
   );
-  const table = useReactTable<Row>({
-    data: rows as Row[],
-    columns: columns as ColumnDef<Row>[],
+  const table = useReactTable<Item>({
+    data: rows as Item[],
+    columns: columns as ColumnDef<Item>[],
     getRowId: ({ id }) => id,
     state: { sorting, rowSelection, columnVisibility },
     onSortingChange: setSorting,
@@ -67,6 +68,10 @@ export function DrawerTable<Row extends { readonly id: string }>(props: Props<Ro
   const above = seen[0]?.start ?? 0;
   const below = lines.getTotalSize() - (seen.at(-1)?.end ?? 0);
   const width = table.getVisibleLeafColumns().length + 1;
+  const shownColumns = table
+    .getVisibleLeafColumns()
+    .map(({ id }) => id)
+    .join(' ');
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
@@ -88,7 +93,19 @@ export function DrawerTable<Row extends { readonly id: string }>(props: Props<Ro
         </span>
       </div>
       <div ref={box} className="min-h-96 flex-1 overflow-auto">
-        <table aria-label={label} aria-rowcount={all.length + 1} className="w-full border-collapse">
+        <table
+          aria-label={label}
+          aria-rowcount={all.length + 1}
+          className="w-full table-fixed border-collapse"
+          // Columns keep their widths whatever rows are in sight; a narrow page scrolls.
+          style={{ minWidth: table.getTotalSize() + BOX }}
+        >
+          <colgroup>
+            <col style={{ width: BOX }} />
+            {table.getVisibleLeafColumns().map((column) => (
+              <col key={column.id} style={{ width: column.getSize() }} />
+            ))}
+          </colgroup>
           <thead className="sticky top-0 z-10 bg-sheet">
             <tr>
               <th scope="col" className="w-10 pl-4 text-left">
@@ -135,25 +152,15 @@ export function DrawerTable<Row extends { readonly id: string }>(props: Props<Ro
               const row = all[index];
               return (
                 row && (
-                  <tr
+                  <Line
                     key={row.id}
-                    aria-rowindex={index + 2}
-                    style={{ height: rowHeight }}
-                    className={`border-b border-line ${row.getIsSelected() ? 'bg-field' : 'bg-pane hover:bg-sheet'}`}
-                  >
-                    <td className="pl-4">
-                      <Checkbox
-                        aria-label={`Take ${nameOf(row.original)}`}
-                        checked={row.getIsSelected()}
-                        onChange={({ target }) => row.toggleSelected(target.checked)}
-                      />
-                    </td>
-                    {row.getVisibleCells().map((cell) => (
-                      <td key={cell.id} className="max-w-80 truncate px-2">
-                        {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                      </td>
-                    ))}
-                  </tr>
+                    row={row as unknown as AnyRow}
+                    name={nameOf(row.original)}
+                    index={index}
+                    height={rowHeight}
+                    isTaken={row.getIsSelected()}
+                    seen={shownColumns}
+                  />
                 )
               );
             })}
@@ -168,6 +175,45 @@ export function DrawerTable<Row extends { readonly id: string }>(props: Props<Ro
     </>
   );
 }
+
+/** Room for the box that takes a row, px. */
+const BOX = 40;
+
+type AnyRow = Row<{ readonly id: string }>;
+
+interface LineProps {
+  readonly row: AnyRow;
+  readonly name: string;
+  readonly index: number;
+  readonly height: number;
+  readonly isTaken: boolean;
+  /** Which columns are seen: another row is drawn for others. */
+  readonly seen: string;
+}
+
+/** One row; it is drawn once, however far the list is scrolled. */
+const Line = memo(function Line({ row, name, index, height, isTaken }: LineProps) {
+  return (
+    <tr
+      aria-rowindex={index + 2}
+      style={{ height }}
+      className={`border-b border-line ${isTaken ? 'bg-field' : 'bg-pane hover:bg-sheet'}`}
+    >
+      <td className="pl-4">
+        <Checkbox
+          aria-label={`Take ${name}`}
+          checked={isTaken}
+          onChange={({ target }) => row.toggleSelected(target.checked)}
+        />
+      </td>
+      {row.getVisibleCells().map((cell) => (
+        <td key={cell.id} className="truncate px-2">
+          {flexRender(cell.column.columnDef.cell, cell.getContext())}
+        </td>
+      ))}
+    </tr>
+  );
+});
 
 interface Choice {
   readonly label: string;

@@ -33,6 +33,7 @@ export function CardTable({ cards, unit, onEdit }: Props) {
       column.accessor(({ name }) => name, {
         id: 'name',
         header: 'Name',
+        size: 280,
         enableHiding: false,
         cell: ({ row: { original } }) => (
           <span className="flex items-center gap-2.5">

@@ -38,6 +38,7 @@ export function DesignTable({ designs, finest, unit, onEdit }: Props) {
       column.accessor(({ name }) => name, {
         id: 'name',
         header: 'Name',
+        size: 240,
         enableHiding: false,
         cell: ({ row: { original } }) => (
           <span className="flex items-center gap-2.5">

@@ -22,6 +22,7 @@ export function RecipeTable({ rows, known, tags }: Props) {
       column.accessor(({ record }) => record.recipe.name, {
         id: 'name',
         header: 'Name',
+        size: 240,
         enableHiding: false,
         cell: ({ getValue, row }) => (
           <Link
@@ -38,6 +39,7 @@ export function RecipeTable({ rows, known, tags }: Props) {
         {
           id: 'inks',
           header: 'Inks',
+          size: 260,
         },
       ),
       column.accessor(({ resolved }) => resolved?.card.name ?? '', { id: 'card', header: 'Card' }),

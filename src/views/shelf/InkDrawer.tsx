@@ -139,6 +139,7 @@ function useColumns(onEdit: Props['onEdit'], onRemove: Props['onRemove']) {
       column.accessor(({ ink }) => ink.name, {
         id: 'name',
         header: 'Name',
+        size: 220,
         enableHiding: false,
         cell: ({ row: { original } }) => (
           <span className="flex items-center gap-2.5">
@@ -157,28 +158,32 @@ function useColumns(onEdit: Props['onEdit'], onRemove: Props['onRemove']) {
       column.accessor(({ dried }) => (dried ? plainColour(dried.lab) : 'stamped'), {
         id: 'colour',
         header: 'Colour',
+        size: 220,
         cell: ({ getValue, row }) => (
           <span className="colour-name" title={row.original.dried?.colour.name}>
             {getValue()}
           </span>
         ),
       }),
-      column.accessor(({ ink }) => ink.family, { id: 'family', header: 'Family' }),
+      column.accessor(({ ink }) => ink.family, { id: 'family', header: 'Family', size: 120 }),
       column.accessor(({ ink }) => INK_DEPTHS.indexOf(ink.depth), {
         id: 'depth',
         header: 'Depth',
+        size: 90,
         cell: ({ row }) => row.original.ink.depth,
       }),
-      column.accessor(({ ink }) => INK_KINDS[ink.kind].label, { id: 'kind', header: 'Kind' }),
+      column.accessor(({ ink }) => INK_KINDS[ink.kind].label, { id: 'kind', header: 'Kind', size: 100 }),
       column.accessor(({ dried }) => dried?.lab.l ?? 0, {
         id: 'lightness',
         header: 'L*',
+        size: 70,
         sortDescFirst: true,
         cell: ({ row }) => (row.original.dried ? Math.round(row.original.dried.lab.l) : ''),
       }),
       column.accessor(({ dried }) => (dried ? hueDegrees(dried.lab) : 0), {
         id: 'hue',
         header: 'Hue',
+        size: 70,
         cell: ({ row, getValue }) => (row.original.dried ? `${Math.round(getValue())}°` : ''),
       }),
       column.accessor(({ ink }) => ink.line ?? '', { id: 'line', header: 'Line' }),
@@ -187,6 +192,7 @@ function useColumns(onEdit: Props['onEdit'], onRemove: Props['onRemove']) {
       column.display({
         id: 'do',
         header: 'To do',
+        size: 170,
         enableHiding: false,
         cell: ({ row: { original } }) => (
           <span className="flex justify-end gap-1">
