@@ -243,8 +243,7 @@ test('everything that goes over the blend is laid by its name, and nothing serio
 test('the loupe reads under a resist and beside it; states with other passes are told apart by name', async ({
   page,
 }) => {
-  await page.goto('/bench/running-glaze');
-  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await openBench(page, '/bench/running-glaze');
   await page.keyboard.press('l');
   const loupe = page.getByRole('application', { name: /^Loupe/ });
   const reading = page.getByRole('status', { name: 'Loupe reading' });

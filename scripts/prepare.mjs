@@ -38,7 +38,15 @@ export function installPackages() {
   writeFileSync(stamp, wanted);
 }
 
-const BUILT_FROM = ['src', 'public', 'index.html', 'vite.config.ts', 'tsconfig.json', 'package-lock.json'];
+const BUILT_FROM = [
+  'src',
+  'docs/guide.md',
+  'public',
+  'index.html',
+  'vite.config.ts',
+  'tsconfig.json',
+  'package-lock.json',
+];
 
 /** Builds the application, unless it was built from exactly these sources. */
 export function build() {

@@ -4,15 +4,21 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
+import { takeJournal } from './data/journal';
+import { writeMark } from './data/mark';
 import { readSetting, writeSetting } from './data/settings';
+import { isSoundRecipe } from './data/sound';
+import { openStorage } from './data/storage';
 import './index.css';
 import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
+import { copiesKept, faultFound } from './store/storage';
 import { type AppStore, makeStore } from './store/store';
 import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Shell } from './views/shell/Shell';
+import { StorageGate } from './views/shell/StorageGate';
 import { startPainters } from './workers/client';
 
 const RecipesView = lazy(() =>
@@ -60,15 +66,28 @@ function start(root: HTMLElement) {
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void session.autosave.flush();
   });
-  keepView(store, db).catch((error: unknown) => {
-    root.textContent = `Tint Ladder could not open its storage in this browser (${error}). Private windows and full disks can cause this; allow storage for this address and reload.`;
+  window.addEventListener('pagehide', () => {
+    // A name or a figure that is being typed is taken as it stands.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    session.autosave.writeDown();
+    void session.autosave.flush();
+  });
+  void openStorage(db, (fault) => store.dispatch(faultFound(fault))).then(async (isUsable) => {
+    if (!isUsable) return;
+    store.dispatch(faultFound(undefined));
+    await keepView(store, db);
+    const copies = await takeJournal(db, isSoundRecipe);
+    if (copies.length > 0) store.dispatch(copiesKept(copies));
+    writeMark({ recipes: await db.recipes.count() });
   });
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
         <SessionProvider value={session}>
           <NoticeProvider>
-            <Views />
+            <StorageGate>
+              <Views />
+            </StorageGate>
           </NoticeProvider>
         </SessionProvider>
       </Provider>

@@ -3,6 +3,8 @@ import { createContext, useContext } from 'react';
 import type { Materials } from '../core/recipe/resolved';
 import type { Database } from '../data/database';
 import { listDesigns } from '../data/designs';
+import { listGone } from '../data/gone';
+import { isSoundCard, isSoundInk, soundOnes } from '../data/sound';
 import type { Autosave } from '../store/autosave';
 
 /** What every view of one tab works with. */
@@ -28,9 +30,10 @@ export function useShelf(): Shelf | undefined {
   const { db } = useSession();
   return useLiveQuery(
     async () => ({
-      inks: await db.inks.toArray(),
-      cards: await db.cards.toArray(),
+      inks: soundOnes(await db.inks.toArray(), isSoundInk).sound,
+      cards: soundOnes(await db.cards.toArray(), isSoundCard).sound,
       designs: await listDesigns(db),
+      gone: await listGone(db),
     }),
     [db],
   );

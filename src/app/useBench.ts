@@ -4,15 +4,15 @@ import { type Readings, readingsOf } from '../core/readings/readings';
 import { orderLightToDark, type PaleEnd } from '../core/recipe/editLadder';
 import type { Recipe } from '../core/recipe/recipe';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
-import { resolve } from '../core/recipe/resolved';
+import { resolveAnyway } from '../core/recipe/resolved';
 import { edited, gestureEnded } from '../store/draft';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import type { Shelf } from './session';
 
-/** The recipe in hand with all it needs; undefined while something of it is missing. */
+/** The recipe in hand with all it needs, stand-ins for what is gone among it; undefined until there is one. */
 export function useResolvedRecipe(shelf: Shelf | undefined): ResolvedRecipe | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  return useMemo(() => (recipe && shelf ? resolve(recipe, shelf) : undefined), [recipe, shelf]);
+  return useMemo(() => (recipe && shelf ? resolveAnyway(recipe, shelf) : undefined), [recipe, shelf]);
 }
 
 /** What the blend is judged by: the inks, and what they lie on. */

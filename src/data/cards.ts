@@ -1,5 +1,6 @@
 import type { Card } from '../core/materials/card/card';
 import type { Database } from './database';
+import { rememberGone } from './gone';
 import { refuseWhileUsed } from './inUse';
 
 /** Keeps a card, new or changed. */
@@ -19,8 +20,10 @@ export class LastCard extends Error {
  * @throws LastCard when there is no other
  */
 export const removeCard = (db: Database, cardId: string): Promise<void> =>
-  db.transaction('rw', db.cards, db.recipes, db.versions, async () => {
+  db.transaction('rw', db.cards, db.recipes, db.versions, db.gone, async () => {
     await refuseWhileUsed(db, ({ cardId: on, alsoOn }) => on === cardId || alsoOn === cardId);
     if ((await db.cards.count()) === 1) throw new LastCard();
+    const card = await db.cards.get(cardId);
+    if (card) await rememberGone(db, 'card', [card]);
     await db.cards.delete(cardId);
   });

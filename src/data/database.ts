@@ -3,7 +3,9 @@ import type { Mood } from '../core/choose/search/moods/mood';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
+import { readMark } from './mark';
 import type {
+  GoneRecord,
   KeptTrio,
   RecipeRecord,
   Setting,
@@ -27,6 +29,10 @@ export class Database extends Dexie {
   readonly timings!: Table<TimingRecord, number>;
   readonly tags!: Table<TagRecord, string>;
   readonly thumbnails!: Table<Thumbnail, string>;
+  readonly gone!: Table<GoneRecord, string>;
+
+  /** Whether it was made just now, and has nothing but the demo. */
+  isFresh = false;
 
   constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
     super(name);
@@ -34,6 +40,10 @@ export class Database extends Dexie {
       const declared = this.version(version).stores({ ...stores });
       if (upgrade) declared.upgrade(upgrade);
     }
-    this.on('populate', seedDemo);
+    this.on('populate', (transaction) => {
+      this.isFresh = true;
+      // Where there was data before, an empty database is a loss: the demo is not sown over it.
+      return readMark() ? undefined : seedDemo(transaction);
+    });
   }
 }

@@ -4,6 +4,7 @@ import type { Recipe } from '../core/recipe/recipe';
 import { type ResolvedRecipe, withIds } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
+import { isSoundRecord, soundOnes } from './sound';
 
 /** Another tab saved this recipe since it was opened here. Nothing was written. */
 export class ChangedElsewhere extends Error {
@@ -13,13 +14,13 @@ export class ChangedElsewhere extends Error {
   }
 }
 
-/** All recipes, the one changed last first. */
-export const listRecipes = (db: Database): Promise<RecipeRecord[]> =>
-  db.recipes.orderBy('updatedAt').reverse().toArray();
+/** All recipes that are sound, the one changed last first. */
+export const listRecipes = async (db: Database): Promise<RecipeRecord[]> =>
+  soundOnes(await db.recipes.toArray(), isSoundRecord).sound.sort((p, q) => q.updatedAt - p.updatedAt);
 
-/** The recipe changed last, if there is any. */
+/** The sound recipe changed last, if there is any. */
 export const latestRecipe = (db: Database): Promise<RecipeRecord | undefined> =>
-  db.recipes.orderBy('updatedAt').last();
+  db.recipes.orderBy('updatedAt').reverse().filter(isSoundRecord).first();
 
 /**
  * Saves a recipe that was opened at `baseRevision`.

@@ -1,3 +1,6 @@
+import type { Card } from '../core/materials/card/card';
+import type { Design } from '../core/materials/design/design';
+import type { Ink } from '../core/materials/ink/ink';
 import type { Recipe } from '../core/recipe/recipe';
 import type { TimedWork } from '../core/sheet/times';
 
@@ -78,3 +81,15 @@ export interface Thumbnail {
   readonly of: string;
   readonly picture: Blob;
 }
+
+/** Something that was taken off, as it was: recipes that come back may still ask for it. */
+export type GoneRecord = {
+  /** What it is, and its id. */
+  readonly key: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+} & (
+  | { readonly of: 'ink'; readonly value: Ink }
+  | { readonly of: 'card'; readonly value: Card }
+  | { readonly of: 'design'; readonly value: Design }
+);

@@ -62,6 +62,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
     title: 'tags on whatever lies in a drawer, and small pictures of recipes',
     stores: { tags: 'key, of', thumbnails: 'id' },
   },
+  { version: 9, title: 'what was taken off, as it was', stores: { gone: 'key' } },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

@@ -1,6 +1,7 @@
 import type { Ink } from '../core/materials/ink/ink';
 import { inkIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
+import { rememberGone } from './gone';
 import { refuseWhileUsed } from './inUse';
 
 /** Keeps an ink, new or changed. */
@@ -14,11 +15,13 @@ export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
  * @throws InUse when it is a rung of a recipe or laid in a pass
  */
 export const removeInk = (db: Database, inkId: string): Promise<void> =>
-  db.transaction('rw', db.inks, db.recipes, db.versions, async () => {
+  db.transaction('rw', db.inks, db.recipes, db.versions, db.gone, async () => {
     await refuseWhileUsed(
       db,
       ({ rungs, passes }) => rungs.some((rung) => rung.inkId === inkId) || inkIdsOf(passes).has(inkId),
     );
+    const ink = await db.inks.get(inkId);
+    if (ink) await rememberGone(db, 'ink', [ink]);
     await db.inks.delete(inkId);
   });
 
@@ -28,13 +31,14 @@ export const removeInk = (db: Database, inkId: string): Promise<void> =>
  * @returns what is gone, for `saveInks` to put back
  */
 export const removeInks = (db: Database, ids: readonly string[]): Promise<Ink[]> =>
-  db.transaction('rw', db.inks, db.recipes, db.versions, async () => {
+  db.transaction('rw', db.inks, db.recipes, db.versions, db.gone, async () => {
     const made = [...(await db.recipes.toArray()), ...(await db.versions.toArray())];
     const used = new Set(
       made.flatMap(({ recipe }) => [...recipe.rungs.map(({ inkId }) => inkId), ...inkIdsOf(recipe.passes)]),
     );
     const free = ids.filter((id) => !used.has(id));
     const gone = (await db.inks.bulkGet(free)).filter((ink) => ink !== undefined);
+    await rememberGone(db, 'ink', gone);
     await db.inks.bulkDelete(free);
     return gone;
   });
@@ -49,7 +53,8 @@ export const saveInks = (db: Database, inks: readonly Ink[]): Promise<Ink[]> =>
 
 /** Takes back `saveInks`: what was there before stands again, what was new is gone. */
 export const restoreInks = (db: Database, kept: readonly Ink[], before: readonly Ink[]): Promise<void> =>
-  db.transaction('rw', db.inks, async () => {
+  db.transaction('rw', db.inks, db.gone, async () => {
+    await rememberGone(db, 'ink', kept);
     await db.inks.bulkDelete(kept.map(({ id }) => id));
     await db.inks.bulkPut([...before]);
   });

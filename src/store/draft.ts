@@ -15,6 +15,14 @@ export interface Draft {
   /** Edits that follow each other with the same gesture, as in one drag, are one step back. */
   readonly gesture: string | null;
   readonly save: SaveState;
+  /** Recipes that were left while they could not be saved. */
+  readonly stranded: readonly Stranded[];
+}
+
+/** A recipe that is not stored yet, and the revision it was changed from. */
+export interface Stranded {
+  readonly recipe: Recipe;
+  readonly revision: number;
 }
 
 /** A stored recipe comes onto the bench; nothing of another one is kept. */
@@ -34,16 +42,34 @@ export const conflicted = createAction('draft/conflicted');
 /** The browser refused to store it. */
 export const saveFailed = createAction('draft/saveFailed');
 
-const EMPTY: Draft = { recipe: null, revision: 0, past: [], future: [], gesture: null, save: 'saved' };
+/** The recipe in hand is left although it could not be saved. */
+export const leftBehind = createAction<Stranded>('draft/leftBehind');
+/** One that was left behind is stored by now, or given up. */
+export const retrieved = createAction<string>('draft/retrieved');
+
+const EMPTY: Draft = {
+  recipe: null,
+  revision: 0,
+  past: [],
+  future: [],
+  gesture: null,
+  save: 'saved',
+  stranded: [],
+};
 
 /** How many steps back are kept. */
 const MAX_STEPS = 200;
 
 /** A plain reducer: recipes are values compared by identity, which a drafting proxy would hide. */
 export function draftReducer(draft: Draft = EMPTY, action: UnknownAction): Draft {
-  if (opened.match(action))
-    return { ...EMPTY, recipe: action.payload.recipe, revision: action.payload.revision };
-  if (closed.match(action)) return EMPTY;
+  if (opened.match(action)) return openedDraft(draft, action.payload);
+  if (closed.match(action)) return { ...EMPTY, stranded: draft.stranded };
+  if (leftBehind.match(action)) {
+    const others = draft.stranded.filter(({ recipe }) => recipe.id !== action.payload.recipe.id);
+    return { ...draft, stranded: [...others, action.payload] };
+  }
+  if (retrieved.match(action))
+    return { ...draft, stranded: draft.stranded.filter(({ recipe }) => recipe.id !== action.payload) };
   if (!draft.recipe) return draft;
 
   if (edited.match(action)) {
@@ -73,6 +99,15 @@ export function draftReducer(draft: Draft = EMPTY, action: UnknownAction): Draft
   if (conflicted.match(action)) return { ...draft, save: 'conflict' };
   if (saveFailed.match(action)) return { ...draft, save: 'failed' };
   return draft;
+}
+
+/** A stored recipe on the bench; where it was left unsaved before, that comes back instead. */
+function openedDraft({ stranded }: Draft, { id, recipe, revision }: RecipeRecord): Draft {
+  const left = stranded.find((one) => one.recipe.id === id && one.revision === revision);
+  const others = stranded.filter((one) => one !== left);
+  return left
+    ? { ...EMPTY, ...left, save: 'unsaved', stranded: others }
+    : { ...EMPTY, recipe, revision, stranded: others };
 }
 
 /** The draft after a change: to be saved, unless it is in conflict, which only the maker resolves. */

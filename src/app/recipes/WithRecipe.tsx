@@ -26,12 +26,7 @@ export function WithRecipe({ waiting, children }: Props) {
         It may have been deleted, or saved in another browser.
       </NotHere>
     );
-  if (!recipe || recipe.id !== recipeId || !shelf) return <p className="p-6 text-mute">{waiting}</p>;
-  if (!resolved)
-    return (
-      <NotHere title={recipe.name}>
-        An ink, a design or the card of this recipe is no longer on the shelf.
-      </NotHere>
-    );
+  if (!recipe || recipe.id !== recipeId || !shelf || !resolved)
+    return <p className="p-6 text-mute">{waiting}</p>;
   return children(resolved, shelf);
 }

@@ -1,6 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { addRecipe } from '../../data/recipes';
+import { isSoundRecord } from '../../data/sound';
+import { strand } from '../../store/autosave';
 import { conflicted, opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
@@ -18,7 +20,11 @@ export function useOpenRecipe(id: string | undefined): boolean {
   const notify = useNotify();
   const dispatch = useAppDispatch();
   const draft = useAppSelector((state) => state.draft);
-  const stored = useLiveQuery(async () => (id ? ((await db.recipes.get(id)) ?? null) : undefined), [db, id]);
+  const stored = useLiveQuery(async () => {
+    if (!id) return undefined;
+    const record = await db.recipes.get(id);
+    return isSoundRecord(record) ? record : null;
+  }, [db, id]);
   const isOpen = draft.recipe?.id === id;
 
   useEffect(() => {
@@ -31,6 +37,7 @@ export function useOpenRecipe(id: string | undefined): boolean {
     autosave.flush().then(async () => {
       if (!wanted) return;
       const left = store.getState().draft;
+      strand(store);
       dispatch(opened(stored));
       // Changes that another tab stood in the way of are not left behind: they are kept as a copy.
       if (left.recipe && left.save === 'conflict' && left.past.length > 0) {

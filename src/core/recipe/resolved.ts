@@ -17,6 +17,18 @@ export interface ResolvedRecipe {
   readonly passInks: readonly Ink[];
   /** The designs of `recipe.passes`, each once. */
   readonly designs: readonly Design[];
+  /** What is no longer there, for which others stand in; absent where all of it is there. */
+  readonly missing?: readonly MissingPart[];
+}
+
+/** Something a recipe is made with that is no longer on the shelf, and what stands in for it. */
+export interface MissingPart {
+  readonly of: 'ink' | 'card' | 'design';
+  readonly id: string;
+  /** What it is called, or that it is not known. */
+  readonly name: string;
+  /** Whether it stands in as it was, and not as a grey. */
+  readonly isKnown: boolean;
 }
 
 /** What recipes are made of: the maker's inks, cards and designs. */
@@ -24,6 +36,8 @@ export interface Materials {
   readonly inks: readonly Ink[];
   readonly cards: readonly Card[];
   readonly designs: readonly Design[];
+  /** What was taken off, as it was: it stands in for itself in recipes that still ask for it. */
+  readonly gone?: Pick<Materials, 'inks' | 'cards' | 'designs'>;
 }
 
 /** Ids of the inks that passes are laid in. */
@@ -38,32 +52,93 @@ export const designIdsOf = (passes: Recipe['passes']): Set<string> =>
 const keepInks = listKeeper<Ink>(64);
 const keepDesigns = listKeeper<Design>(64);
 
-/** A recipe with what it needs of the materials; undefined when an ink, a design or the card is no longer there. */
-export function resolve(recipe: Recipe, { inks, cards, designs }: Materials): ResolvedRecipe | undefined {
-  const card = cards.find(({ id }) => id === recipe.cardId);
-  const alsoOn = cards.find(({ id }) => id === recipe.alsoOn);
-  const found = recipe.rungs.flatMap(({ inkId }) =>
-    inkId === BARE.id ? BARE : (inks.find(({ id }) => id === inkId) ?? []),
-  );
+/** Stand-ins are the same values as long as they stand for the same. */
+const standInInk = memo(
+  200,
+  (id: string): Ink => ({
+    id,
+    name: 'an ink that is gone',
+    family: 'gone',
+    depth: 'mid',
+    kind: 'hybrid',
+    overWhite: '#8c8c8c',
+  }),
+);
+const standInCard = memo(
+  50,
+  (id: string): Card => ({
+    id,
+    name: 'a card that is gone',
+    colour: '#fafafa',
+    finish: 'smooth',
+    grammage: 300,
+  }),
+);
+const standInDesign = memo(
+  100,
+  (id: string): Design => ({
+    id,
+    name: 'a design that is gone',
+    use: 'image',
+    width: 40,
+    height: 40,
+    shapes: [{ d: 'M0 0H40V40H0Z', rule: 'nonzero' }],
+  }),
+);
+
+/**
+ * A recipe with what it needs of the materials. What is no longer there is stood in for: by itself as it was, where that is
+ * known, or else by a grey, white or square of its kind; so a recipe can always be opened, mended and passed on.
+ */
+export function resolveAnyway(recipe: Recipe, { inks, cards, designs, gone }: Materials): ResolvedRecipe {
+  const missing = new Map<string, MissingPart>();
+  const find = <Part extends { readonly id: string; readonly name: string }>(
+    of: MissingPart['of'],
+    id: string,
+    here: readonly Part[],
+    before: readonly Part[] | undefined,
+    standIn: (id: string) => Part,
+  ): Part => {
+    const found = here.find((part) => part.id === id);
+    if (found) return found;
+    const was = before?.find((part) => part.id === id);
+    const part = was ?? standIn(id);
+    missing.set(`${of} ${id}`, { of, id, name: part.name, isKnown: was !== undefined });
+    return part;
+  };
+  const inkOf = (id: string): Ink => (id === BARE.id ? BARE : find('ink', id, inks, gone?.inks, standInInk));
+  const cardOf = (id: string): Card => find('card', id, cards, gone?.cards, standInCard);
   const inkIds = inkIdsOf(recipe.passes);
-  const passInks = inks.filter(({ id }) => inkIds.has(id));
   const designIds = designIdsOf(recipe.passes);
-  const drawn = designs.filter(({ id }) => designIds.has(id));
-  const whole =
-    (recipe.alsoOn === undefined || alsoOn !== undefined) &&
-    found.length === recipe.rungs.length &&
-    passInks.length === inkIds.size &&
-    drawn.length === designIds.size;
-  return card && whole
-    ? {
-        recipe,
-        card,
-        ...(alsoOn ? { alsoOn } : {}),
-        inks: keepInks(found),
-        passInks: keepInks(passInks),
-        designs: keepDesigns(drawn),
-      }
-    : undefined;
+  const card = cardOf(recipe.cardId);
+  const alsoOn = recipe.alsoOn === undefined ? undefined : cardOf(recipe.alsoOn);
+  const laid = recipe.rungs.map(({ inkId }) => inkOf(inkId));
+  // In the order of the shelf, so that the list stays the same value whatever the order of the passes.
+  const inPasses = [
+    ...inks.filter(({ id }) => inkIds.has(id)),
+    ...[...inkIds].filter((id) => !inks.some((ink) => ink.id === id)).map(inkOf),
+  ];
+  const drawn = [
+    ...designs.filter(({ id }) => designIds.has(id)),
+    ...[...designIds]
+      .filter((id) => !designs.some((design) => design.id === id))
+      .map((id) => find('design', id, designs, gone?.designs, standInDesign)),
+  ];
+  return {
+    recipe,
+    card,
+    ...(alsoOn ? { alsoOn } : {}),
+    inks: keepInks(laid),
+    passInks: keepInks(inPasses),
+    designs: keepDesigns(drawn),
+    ...(missing.size > 0 ? { missing: [...missing.values()] } : {}),
+  };
+}
+
+/** A recipe with what it needs of the materials; undefined when an ink, a design or a card is no longer there. */
+export function resolve(recipe: Recipe, materials: Materials): ResolvedRecipe | undefined {
+  const resolved = resolveAnyway(recipe, materials);
+  return resolved.missing ? undefined : resolved;
 }
 
 /** The design a pass is made with, where it has one. */

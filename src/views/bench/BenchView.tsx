@@ -14,14 +14,13 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
-import { Button } from '../../ui/Button';
-import { Segmented } from '../../ui/Segmented';
 import { BenchHeader } from './BenchHeader';
 import { Conflict } from './Conflict';
 import { type Look, WHOLE } from './look';
 import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
 import { usePassReadings } from './passes/usePassReadings';
+import type { Side } from './SideTabs';
 import { useCalm } from './useCalm';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
@@ -38,9 +37,11 @@ const BenchCommands = lazy(
 const ReadingsColumn = lazy(
   afterFirstPicture(() => import('./ReadingsColumn').then((m) => ({ default: m.ReadingsColumn }))),
 );
+const SideTabs = lazy(afterFirstPicture(() => import('./SideTabs').then((m) => ({ default: m.SideTabs }))));
 const RuleFindings = lazy(
   afterFirstPicture(() => import('./RuleFindings').then((m) => ({ default: m.RuleFindings }))),
 );
+const MissingParts = lazy(() => import('./MissingParts').then((m) => ({ default: m.MissingParts })));
 const SeenDialog = lazy(() => import('./seen/SeenDialog'));
 const PassesColumn = lazy(() => import('./passes/PassesColumn').then((m) => ({ default: m.PassesColumn })));
 
@@ -67,8 +68,6 @@ export function BenchView() {
     </WithRecipe>
   );
 }
-
-type Side = 'readings' | 'passes';
 
 function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonly shelf: Shelf }) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
@@ -142,7 +141,12 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           readings={calm.readings}
           onAddRung={addRung}
         />
-        <Conflict />
+        <Conflict resolved={resolved} />
+        {resolved.missing && (
+          <Suspense fallback={null}>
+            <MissingParts missing={resolved.missing} />
+          </Suspense>
+        )}
         <PanelBoard
           {...{ resolved, unit, wetness, edit, look, onLook }}
           onDone={endGesture}
@@ -151,25 +155,9 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
       </section>
       <div className="order-3 flex min-h-0 flex-col border-line bg-pane lg:order-none lg:border-l">
         <div className="flex items-center border-b border-line px-3 pt-2">
-          <Segmented<Side>
-            label="What stands beside the panel"
-            value={side}
-            onChange={setSide}
-            options={[
-              { value: 'readings', label: 'Readings' },
-              {
-                value: 'passes',
-                label:
-                  resolved.recipe.passes.length > 0
-                    ? `Over the blend, ${resolved.recipe.passes.length}`
-                    : 'Over the blend',
-                hint: 'What is done before the blend and over it',
-              },
-            ]}
-          />
-          <Button look="bare" className="ml-auto text-mute hover:text-text" onClick={askSeen}>
-            Will it be seen?
-          </Button>
+          <Suspense fallback={<span className="min-h-8" />}>
+            <SideTabs side={side} passes={resolved.recipe.passes.length} onSide={setSide} onSeen={askSeen} />
+          </Suspense>
         </div>
         {side === 'readings' ? (
           <Suspense fallback={<p className="p-4 text-mute">Reading the ladder …</p>}>

@@ -1,14 +1,17 @@
 import { useNavigate } from 'react-router';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession } from '../../app/session';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { addRecipe } from '../../data/recipes';
 import { closed, opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 
 /** Told when another tab saved or deleted the recipe while it was changed here: nothing is overwritten unasked. */
-export function Conflict() {
+export function Conflict({ resolved }: { readonly resolved: ResolvedRecipe }) {
+  const actions = useRecipeActions();
   const { recipe, save } = useAppSelector(({ draft }) => draft);
-  const { db } = useSession();
+  const { db, autosave } = useSession();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   if (!recipe || (save !== 'conflict' && save !== 'failed')) return null;
@@ -32,10 +35,16 @@ export function Conflict() {
       className="mx-4 mt-2 flex flex-wrap items-center gap-3 border-l-4 border-text bg-field px-3 py-2"
     >
       {save === 'failed' ? (
-        <p>
-          The browser could not save this recipe. Export it, then free some space; the next change tries
-          again.
-        </p>
+        <>
+          <p className="min-w-56 flex-1">
+            <strong>Not saved.</strong> The browser could not store this recipe, and tries again by itself.
+            Keep it as a file meanwhile, and free some room on the disk.
+          </p>
+          <Button look="strong" onClick={() => void actions.download(resolved)}>
+            Keep it as a file
+          </Button>
+          <Button onClick={() => void autosave.flush()}>Try now</Button>
+        </>
       ) : (
         <>
           <p className="min-w-56 flex-1">

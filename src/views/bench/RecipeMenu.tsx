@@ -5,7 +5,7 @@ import { useStart } from '../../app/start';
 import { usePaperWork } from '../../app/usePaperWork';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { resolve } from '../../core/recipe/resolved';
+import { resolveAnyway } from '../../core/recipe/resolved';
 import { redone } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Menu } from '../../ui/Menu';
@@ -33,7 +33,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
   };
   const withResolved = (act: (resolved: ResolvedRecipe) => void) =>
     withRecipe((recipe) => {
-      const resolved = shelf && resolve(recipe, shelf);
+      const resolved = shelf && resolveAnyway(recipe, shelf);
       if (resolved) act(resolved);
     });
   return (

@@ -5,7 +5,7 @@ import { useAnswer } from '../../app/useAnswer';
 import { type Assembly, type Piece, piecesOf } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import type { Recipe } from '../../core/recipe/recipe';
-import { resolve } from '../../core/recipe/resolved';
+import { resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import { readSetting, writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
@@ -41,7 +41,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
-  const resolved = useMemo(() => recipe && resolve(recipe, shelf), [recipe, shelf]);
+  const resolved = useMemo(() => recipe && resolveAnyway(recipe, shelf), [recipe, shelf]);
   const ask = useMemo(
     () => resolved && (() => shelfWorker().matsFor(resolved, shelf.cards)),
     [resolved, shelf.cards],

@@ -6,7 +6,7 @@ import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession } from '../../app/session';
 import { cardFit, type FitWord } from '../../core/readings/card/cardFit';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { resolve } from '../../core/recipe/resolved';
+import { resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -27,7 +27,7 @@ export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
   const kits = useMemo(
     () =>
       shelf.cards
-        .flatMap((card) => (recipe && resolve({ ...recipe, cardId: card.id }, shelf)) ?? [])
+        .flatMap((card) => (recipe && resolveAnyway({ ...recipe, cardId: card.id }, shelf)) ?? [])
         .map((resolved) => ({
           resolved,
           fit: cardFit([...resolved.inks, ...resolved.passInks], resolved.card),

@@ -126,18 +126,12 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
         style={{ height: CARD.picture }}
       >
         <span className="block shadow-[0_1px_3px_#0006,0_6px_14px_-6px_#0006]">
-          {resolved ? (
-            <StoredPicture
-              resolved={resolved}
-              width={Math.round(panel.width * scale)}
-              height={Math.round(panel.height * scale)}
-              label={`Panel of ${recipe.name}`}
-            />
-          ) : (
-            <span className="grid h-52 w-40 place-items-center bg-field p-4 text-center">
-              An ink or card is no longer on the shelf
-            </span>
-          )}
+          <StoredPicture
+            resolved={resolved}
+            width={Math.round(panel.width * scale)}
+            height={Math.round(panel.height * scale)}
+            label={`Panel of ${recipe.name}`}
+          />
         </span>
       </Link>
       <div className="flex items-start gap-1">
@@ -148,9 +142,13 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
             onCommit={rename}
             className="heading w-full truncate border-transparent bg-transparent hover:border-line"
           />
-          <p className="truncate px-1.5 text-small">{resolved?.inks.map(({ name }) => name).join(', ')}</p>
+          <p className="truncate px-1.5 text-small">{resolved.inks.map(({ name }) => name).join(', ')}</p>
           <p className="truncate px-1.5 text-small text-mute">
-            {[tellDate(record.updatedAt), ...row.tags].join(' · ')}
+            {[
+              ...(resolved.missing ? ['something of it is gone'] : []),
+              tellDate(record.updatedAt),
+              ...row.tags,
+            ].join(' · ')}
           </p>
         </div>
         <Menu
@@ -158,11 +156,7 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
           look="bare"
           items={[
             { label: 'Duplicate', onSelect: () => void actions.duplicate(recipe) },
-            {
-              label: 'Export',
-              disabled: !resolved,
-              onSelect: () => resolved && void actions.download(resolved),
-            },
+            { label: 'Export', onSelect: () => void actions.download(resolved) },
             { label: 'Delete', onSelect: () => void actions.removeAll([record]) },
           ]}
         >

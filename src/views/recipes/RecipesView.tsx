@@ -6,7 +6,7 @@ import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import { useTags } from '../../app/useTags';
-import { resolve } from '../../core/recipe/resolved';
+import { resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { Button } from '../../ui/Button';
@@ -57,7 +57,7 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
         (record): RecipeRow => ({
           id: record.id,
           record,
-          resolved: resolve(record.recipe, shelf),
+          resolved: resolveAnyway(record.recipe, shelf),
           tags: tags.tagsOf(record.id),
           isFavourite: tags.isFavourite(record.id),
         }),

@@ -15,7 +15,7 @@ interface Props {
 export function TakenRecipes({ rows, known, tags, onDone }: Props) {
   const actions = useRecipeActions();
   const ids = rows.map(({ id }) => id);
-  const whole = rows.flatMap(({ resolved }) => resolved ?? []);
+  const whole = rows.map(({ resolved }) => resolved);
   const none = rows.length === 0;
   return (
     <>
@@ -23,7 +23,7 @@ export function TakenRecipes({ rows, known, tags, onDone }: Props) {
       <Button disabled={none} onClick={() => tags.favour(ids, !rows.every(({ isFavourite }) => isFavourite))}>
         {!none && rows.every(({ isFavourite }) => isFavourite) ? 'No favourites' : 'Favourites'}
       </Button>
-      <Button disabled={whole.length === 0} onClick={() => void actions.downloadAll(whole)}>
+      <Button disabled={none} onClick={() => void actions.downloadAll(whole)}>
         Export
       </Button>
       <Button

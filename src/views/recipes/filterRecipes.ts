@@ -6,8 +6,7 @@ import type { RecipeRecord } from '../../data/records';
 export interface RecipeRow {
   readonly id: string;
   readonly record: RecipeRecord;
-  /** Undefined while something it is made with is missing. */
-  readonly resolved: ResolvedRecipe | undefined;
+  readonly resolved: ResolvedRecipe;
   readonly tags: readonly string[];
   readonly isFavourite: boolean;
 }
@@ -55,8 +54,8 @@ const writtenOf = ({ record: { recipe }, resolved, tags }: RecipeRow): string =>
   [
     recipe.name,
     RUNS[recipe.run.id].label,
-    resolved?.card.name,
-    ...(resolved?.inks.map(({ name }) => name) ?? []),
+    resolved.card.name,
+    ...resolved.inks.map(({ name }) => name),
     ...Object.values(recipe.notes ?? {}),
     ...tags,
   ]

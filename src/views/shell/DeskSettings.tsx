@@ -7,6 +7,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
 import { OwnedBrushes } from './OwnedBrushes';
+import { StoredHere } from './StoredHere';
 
 /** What is chosen once for the desk and holds in every view. */
 export default function DeskSettings({
@@ -62,6 +63,7 @@ export default function DeskSettings({
         onChange={({ target }) => set({ letterKeys: target.checked })}
       />
       <OwnedBrushes />
+      <StoredHere />
       <p className="flex justify-end gap-2">
         <Button look="bare" className="mr-auto underline underline-offset-4" onClick={onHelp}>
           Help: keys, words and how to

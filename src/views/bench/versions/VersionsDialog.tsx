@@ -5,7 +5,7 @@ import { PanelPicture } from '../../../app/panel/PanelPicture';
 import { type Shelf, useSession } from '../../../app/session';
 import { useEdit } from '../../../app/useBench';
 import type { ResolvedRecipe } from '../../../core/recipe/resolved';
-import { resolve } from '../../../core/recipe/resolved';
+import { resolveAnyway } from '../../../core/recipe/resolved';
 import type { VersionRecord } from '../../../data/records';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from '../../../data/versions';
 import { Button } from '../../../ui/Button';
@@ -49,7 +49,7 @@ export default function VersionsDialog({ resolved, shelf, onClose }: Props) {
     setAgainst((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now, id].slice(-2)));
   const states = [{ id: 'now', name: 'As it stands now', resolved }].concat(
     (versions ?? []).flatMap((version) => {
-      const whole = resolve(version.recipe, shelf);
+      const whole = resolveAnyway(version.recipe, shelf);
       return whole ? [{ id: version.id, name: version.name, resolved: whole }] : [];
     }),
   );

@@ -1,0 +1,58 @@
+import { lazy, type ReactNode, Suspense, useEffect } from 'react';
+import { useSession } from '../../app/session';
+import { readMark } from '../../data/mark';
+import { isFull, isStorageError, stillStands } from '../../data/storage';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
+import { faultFound } from '../../store/storage';
+import { useNotify } from '../../ui/Notices';
+
+const StoragePage = lazy(() => import('./StoragePage'));
+
+/** Shows the application while its storage can be used, and what to do while it cannot. */
+export function StorageGate({ children }: { readonly children: ReactNode }) {
+  const fault = useAppSelector(({ storage }) => storage.fault);
+  useStorageWatch();
+  if (!fault) return children;
+  return (
+    <Suspense fallback={null}>
+      <StoragePage fault={fault} />
+    </Suspense>
+  );
+}
+
+/** Tells of every write that failed without anybody saying so, and looks whether the database still stands. */
+function useStorageWatch(): void {
+  const { db } = useSession();
+  const notify = useNotify();
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const copies = useAppSelector(({ storage }) => storage.copies);
+  useEffect(() => {
+    if (copies)
+      notify({ text: `What was not saved when the page was left is kept as ${copies.join(', ')}.` });
+  }, [copies, notify]);
+  useEffect(() => {
+    const onRejection = async (event: PromiseRejectionEvent) => {
+      if (!isStorageError(event.reason)) return;
+      event.preventDefault();
+      notify({
+        text: isFull(event.reason)
+          ? 'There is no room: the browser stored nothing of it. Free some room on the disk, then do it again.'
+          : 'The browser could not store that. Nothing was changed; do it again, or reload the page.',
+      });
+      if (await stillStands(db)) return;
+      dispatch(faultFound({ kind: 'lost', mark: readMark() ?? { lastSeen: Date.now(), recipes: 0 } }));
+    };
+    // Work that is neither stored nor kept anywhere else is not left unasked.
+    const onLeave = (event: BeforeUnloadEvent) => {
+      const { save, stranded } = store.getState().draft;
+      if (save === 'conflict' || save === 'failed' || stranded.length > 0) event.preventDefault();
+    };
+    window.addEventListener('unhandledrejection', onRejection);
+    window.addEventListener('beforeunload', onLeave);
+    return () => {
+      window.removeEventListener('unhandledrejection', onRejection);
+      window.removeEventListener('beforeunload', onLeave);
+    };
+  }, [db, notify, dispatch, store]);
+}
