@@ -81,7 +81,7 @@ function Lost({ mark }: { readonly mark: DataMark }) {
             if (!isSure) return setSure(true);
             clearMark();
             await db.delete({ disableAutoOpen: true });
-            location.reload();
+            location.assign('/');
           }}
         >
           {isSure ? 'Yes, begin anew with the demo' : 'Begin anew …'}
