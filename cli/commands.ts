@@ -1,6 +1,7 @@
 import { readFile, stat, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { findingsOf } from '../src/core/advise/rules/rules';
+import { BACKUP_LIMIT, BACKUP_TABLE_IDS, BACKUP_TABLES, readBackup } from '../src/core/files/backup';
 import { readCutRequest } from '../src/core/files/cutRequest';
 import { writeCutSvg } from '../src/core/files/cutSvg';
 import { FileError } from '../src/core/files/fileError';
@@ -35,22 +36,42 @@ const USAGE = `Usage:
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
   npm run -s tint -- joints PAIRS.csv [--card white] [--json]
+  npm run -s tint -- check BACKUP.zip
 
 FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
 
 const DPI_LIMITS = { min: 20, max: 1200 } as const;
 
-async function readResolved(path: string | undefined): Promise<ResolvedRecipe> {
-  if (!path) throw new Mistake(`Name the recipe file.\n${USAGE}`);
+/** Reads a file the caller named: what is wrong with it, or with reaching it, is the caller's to know. */
+async function orMistake<T>(path: string, read: () => Promise<T>): Promise<T> {
   try {
-    refuseLarger((await stat(path)).size, LARGEST_RECIPE);
-    return await openRecipe(new Uint8Array(await readFile(path)));
+    return await read();
   } catch (error) {
-    if (error instanceof FileError) throw new Mistake(`${path}: ${error.message}`);
+    if (error instanceof FileError || error instanceof CannotCut)
+      throw new Mistake(`${path}: ${error.message}`);
     if (error instanceof Error && 'code' in error)
       throw new Mistake(`${path}: cannot be read (${error.code})`);
     throw error;
   }
+}
+
+/** Writes a file the caller named. */
+async function writeOut(path: string, contents: string | Uint8Array): Promise<void> {
+  try {
+    await writeFile(path, contents);
+  } catch (error) {
+    if (error instanceof Error && 'code' in error)
+      throw new Mistake(`${path}: cannot be written (${error.code})`);
+    throw error;
+  }
+}
+
+async function readResolved(path: string | undefined): Promise<ResolvedRecipe> {
+  if (!path) throw new Mistake(`Name the recipe file.\n${USAGE}`);
+  return orMistake(path, async () => {
+    refuseLarger((await stat(path)).size, LARGEST_RECIPE);
+    return openRecipe(new Uint8Array(await readFile(path)));
+  });
 }
 
 /** The readings with each rung's shares, each joint's width in mm, what each pass does, and what offends against a rule of the trade. */
@@ -126,19 +147,13 @@ async function cutPlanText(
   svg: string | undefined,
 ): Promise<string> {
   if (!path) throw new Mistake(`Name the cut request.\n${USAGE}`);
-  try {
+  const plan = await orMistake(path, async () => {
     const { sheet, pieces, grain } = readCutRequest(await readFile(path, 'utf8'));
-    const plan = planCuts(sheet, pieces, grain, unit);
-    if (svg)
-      for (const [i] of plan.sheets.entries()) await writeFile(`${svg}-${i + 1}.svg`, writeCutSvg(plan, i));
-    return cutText(plan, unit);
-  } catch (error) {
-    if (error instanceof FileError || error instanceof CannotCut)
-      throw new Mistake(`${path}: ${error.message}`);
-    if (error instanceof Error && 'code' in error)
-      throw new Mistake(`${path}: cannot be read (${error.code})`);
-    throw error;
-  }
+    return planCuts(sheet, pieces, grain, unit);
+  });
+  if (svg)
+    for (const [i] of plan.sheets.entries()) await writeOut(`${svg}-${i + 1}.svg`, writeCutSvg(plan, i));
+  return cutText(plan, unit);
 }
 
 /** The application's faces for paper, and one with every other letter. */
@@ -171,8 +186,19 @@ async function writePdf(
     others: await font('others'),
   };
   const stages = stagePictures(resolved, compileSheet(resolved, unit).steps);
-  await writeFile(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, stages, fonts }));
+  await writeOut(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, stages, fonts }));
   return `${out}: ${size}, the panel at true size`;
+}
+
+/** What a backup holds, in words. */
+async function checkText(path: string | undefined): Promise<string> {
+  if (!path) throw new Mistake(`Name the backup to check.\n${USAGE}`);
+  const { head, workshop } = await orMistake(path, async () => {
+    refuseLarger((await stat(path)).size, BACKUP_LIMIT);
+    return readBackup(new Uint8Array(await readFile(path)));
+  });
+  const counts = BACKUP_TABLE_IDS.map((table) => `  ${workshop[table].length} ${BACKUP_TABLES[table].what}`);
+  return [`${path}: a whole backup of version ${head.version}, written ${head.made}`, ...counts].join('\n');
 }
 
 /**
@@ -196,6 +222,7 @@ export async function runTint(args: string[]): Promise<string> {
   if (command === 'bridge') return bridgeText(file, [out, other], values);
   if (command === 'match') return matchText(file, out, values);
   if (command === 'joints') return jointsText(file, values);
+  if (command === 'check') return checkText(file);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
 

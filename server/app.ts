@@ -1,9 +1,14 @@
-import { readFile } from 'node:fs/promises';
+import { access, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
+import { etag } from 'hono/etag';
 import { NONCE, type SecureHeadersVariables, secureHeaders } from 'hono/secure-headers';
+import { CannotServe, SIGN } from './port';
+
+/** The names this server goes by. */
+const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 /** Stands in the built page where each answer gets a fresh nonce; vite.config.ts puts it there. */
 export const NONCE_PLACEHOLDER = '__CSP_NONCE__';
@@ -16,8 +21,19 @@ const FOREVER = 'public, max-age=31536000, immutable';
  * and any path that is not a file opens the application.
  */
 export async function makeApp(root: string) {
-  const page = await readFile(join(root, 'index.html'), 'utf8');
+  const page = await builtPage(root);
   const app = new Hono<{ Variables: SecureHeadersVariables }>();
+
+  app.use(async (c, next) => {
+    // A name that another page gave this address is not answered: nobody's page may speak for it.
+    const host = (c.req.header('host') ?? new URL(c.req.url).host).replace(/:\d+$/, '');
+    if (!OWN_NAMES.has(host)) return c.text('Tint Ladder answers at 127.0.0.1 and localhost only.', 421);
+    if (c.req.method !== 'GET' && c.req.method !== 'HEAD')
+      return c.text('Only GET and HEAD are answered.', 405, { Allow: 'GET, HEAD' });
+    await next();
+    c.header(SIGN.header, SIGN.value);
+    return undefined;
+  });
 
   app.use(
     secureHeaders({
@@ -39,6 +55,8 @@ export async function makeApp(root: string) {
       crossOriginOpenerPolicy: 'same-origin',
       crossOriginEmbedderPolicy: 'require-corp',
       referrerPolicy: 'no-referrer',
+      xFrameOptions: 'DENY',
+      permissionsPolicy: { camera: [], microphone: [], geolocation: [], payment: [], usb: [] },
       strictTransportSecurity: false,
     }),
   );
@@ -48,12 +66,34 @@ export async function makeApp(root: string) {
     await next();
     if (c.res.ok) c.res.headers.set('Cache-Control', FOREVER);
   });
+  app.use('/assets/*', etag());
+  app.use('/icon.svg', etag());
   app.use('/assets/*', serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('Not found', 404));
   app.use('/icon.svg', serveStatic({ root }));
   app.get('*', (c) => {
+    // A file that is not there is not the page; the views have no points in their paths.
+    if (/\.[a-z0-9]+$/i.test(c.req.path)) return c.text('Not found', 404);
     c.header('Cache-Control', 'no-store');
     return c.html(page.replaceAll(NONCE_PLACEHOLDER, c.get('secureHeadersNonce') ?? ''));
   });
   return app;
+}
+
+/**
+ * The built page.
+ *
+ * @throws CannotServe where nothing is built, or only half of it is there
+ */
+async function builtPage(root: string): Promise<string> {
+  const page = await readFile(join(root, 'index.html'), 'utf8').catch(() => {
+    throw new CannotServe('Nothing is built yet: run npm start, which builds what is missing.');
+  });
+  for (const [, path = ''] of page.matchAll(/(?:src|href)="\/(assets\/[^"]+)"/g))
+    await access(join(root, path)).catch(() => {
+      throw new CannotServe(
+        `The build is not whole (${path} is missing): delete dist and run npm start again.`,
+      );
+    });
+  return page;
 }

@@ -1,6 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import type { Picture } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
+import type { BackupDoor } from './backup.worker';
 import type { DesignDoor } from './design.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
@@ -188,4 +189,9 @@ export const { door: paperWorker, stop: stopPaper } = stoppable<PaperDoor>(
 /** Reads designs and measures them. */
 export const { door: designer, stop: stopDesigner } = stoppable<DesignDoor>(
   () => new Worker(new URL('./design.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Packs and unpacks backups. */
+export const { door: backupWorker, stop: stopBackup } = stoppable<BackupDoor>(
+  () => new Worker(new URL('./backup.worker.ts', import.meta.url), { type: 'module' }),
 );

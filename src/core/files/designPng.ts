@@ -6,6 +6,7 @@ import { DESIGN_LIMITS, type Design } from '../materials/design/design';
 import { DESIGNS_LIMIT } from './designSchema';
 import type { ReadDesign } from './designSvg';
 import { FileError } from './fileError';
+import { refuseBrokenChunks } from './pngChunks';
 
 /** A picture over so many bytes, or with a longer side, is refused before any pixel of it is unpacked. */
 export const PNG_LIMITS = { bytes: 20_000_000, side: 6000 } as const;
@@ -87,6 +88,7 @@ interface Tones {
 }
 
 function darkness(bytes: Uint8Array): Tones {
+  refuseBrokenChunks(bytes);
   let picture: ReturnType<typeof decode>;
   try {
     picture = decode(bytes);
@@ -96,13 +98,25 @@ function darkness(bytes: Uint8Array): Tones {
   const { width, height, data, channels, depth, palette, resolution } = picture;
   const step = Math.max(1, Math.ceil(Math.max(width, height) / LONGEST));
   const [across, down] = [Math.floor(width / step) || 1, Math.floor(height / step) || 1];
-  const most = depth === 16 ? 65535 : 255;
-  const darknessAt = (pixel: number): number => {
+  const most = 2 ** depth - 1;
+  // Pixels of less than a byte lie packed, the first in the highest bits, each row from a byte of its own.
+  // Source: PNG specification, W3C, 7.2.
+  const rowBytes = Math.ceil((width * depth) / 8);
+  const packed = (x: number, y: number): number => {
+    const bit = x * depth;
+    const byte = data[y * rowBytes + (bit >> 3)];
+    return (byte >> (8 - depth - (bit & 7))) & most;
+  };
+  const darknessAt = (x: number, y: number): number => {
+    const pixel = y * width + x;
     let [r, g, b, alpha] = [0, 0, 0, 1];
     if (palette) {
-      const entry = palette[data[pixel]] ?? [0, 0, 0];
+      const entry = palette[depth < 8 ? packed(x, y) : data[pixel]] ?? [0, 0, 0];
       [r, g, b] = [(entry[0] ?? 0) / 255, (entry[1] ?? 0) / 255, (entry[2] ?? 0) / 255];
       alpha = (entry[3] ?? 255) / 255;
+    } else if (depth < 8) {
+      r = packed(x, y) / most;
+      [g, b] = [r, r];
     } else {
       const from = pixel * channels;
       const value = (i: number) => data[from + i] / most;
@@ -116,7 +130,7 @@ function darkness(bytes: Uint8Array): Tones {
     for (let x = 0; x < across; x++) {
       let sum = 0;
       for (let dy = 0; dy < step; dy++)
-        for (let dx = 0; dx < step; dx++) sum += darknessAt((y * step + dy) * width + x * step + dx);
+        for (let dx = 0; dx < step; dx++) sum += darknessAt(x * step + dx, y * step + dy);
       tones[y * across + x] = sum / step ** 2;
     }
   const known = resolution?.unit === 1 && resolution.x > 0;

@@ -6,6 +6,7 @@ import type { Picture } from '../picture/paint';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { FileError } from './fileError';
 import { type FileLimit, refuseLarger } from './limits';
+import { refuseBrokenChunks } from './pngChunks';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 
 /** Under this keyword the recipe stands in a tEXt chunk of the picture. Source: PNG specification, W3C, 11.3.3. */
@@ -58,6 +59,7 @@ export const looksLikePng = (bytes: Uint8Array): boolean =>
 export function readRecipePicture(bytes: Uint8Array): ResolvedRecipe {
   const refuse = (problem: string) => new FileError([{ place: '', problem }]);
   refuseLarger(bytes.length, RECIPE_PICTURE_LIMIT);
+  refuseBrokenChunks(bytes);
   let chunks: PngChunk[];
   try {
     chunks = extractChunks(bytes);

@@ -43,7 +43,7 @@ export const values = () =>
     );
 
 export function unknownField({ unknown }: { unknown: string }): string {
-  return `has a field that does not belong there: ${unknown}`;
+  return `has a field that does not belong there: ${clip(unknown)}`;
 }
 
 export const clip = (text: string): string => (text.length > 40 ? `${text.slice(0, 37)}…` : text);

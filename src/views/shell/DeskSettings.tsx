@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Modal } from '../../ui/Modal';
 import { Segmented } from '../../ui/Segmented';
+import { Backup } from './Backup';
 import { OwnedBrushes } from './OwnedBrushes';
 import { StoredHere } from './StoredHere';
 
@@ -63,6 +64,7 @@ export default function DeskSettings({
         onChange={({ target }) => set({ letterKeys: target.checked })}
       />
       <OwnedBrushes />
+      <Backup />
       <StoredHere />
       <p className="flex justify-end gap-2">
         <Button look="bare" className="mr-auto underline underline-offset-4" onClick={onHelp}>
