@@ -62,7 +62,17 @@ export function writeInksCsv(inks: readonly Ink[]): string {
 export function rowsOfCsv(text: string): InkRow[] {
   if (text.length > INK_CSV_LIMITS.bytes)
     throw new FileError([{ place: '', problem: 'The table is larger than 8 MB. Split it.' }]);
-  const { data } = Papa.parse<string[]>(text.replace(/^﻿/, ''), { skipEmptyLines: 'greedy' });
+  // Lines may end in one way here and in another there, where tables were put together.
+  const lines = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  const { data, errors } = Papa.parse<string[]>(lines, { skipEmptyLines: 'greedy' });
+  const open = errors.find(({ code }) => code === 'MissingQuotes');
+  if (open)
+    throw new FileError([
+      {
+        place: `line ${(open.row ?? 0) + 1}`,
+        problem: 'A quote is opened here and never closed: everything after it would be one cell.',
+      },
+    ]);
   const [header = [], ...rows] = data;
   const columns = header.map((cell) =>
     cell

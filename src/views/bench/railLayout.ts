@@ -22,21 +22,50 @@ export function layRail(shelf: readonly DriedInk[], width: number, height: numbe
   const y = railScale(height);
   const x = scaleLinear([0, 360], [APART / 2, width - APART * 2.2]);
   const placed: RailDot[] = [];
+  const taken = crowd();
   for (const dried of shelf.toSorted((p, q) => q.lab.l - p.lab.l)) {
     const grey = chroma(dried.lab) < COLOURLESS;
     const wanted = grey ? width - APART / 2 : x((hueDegrees(dried.lab) - FIRST_HUE + 360) % 360);
     const down = y(dried.lab.l);
-    placed.push({ ...dried, x: stepAside(wanted, down, placed, width), y: down });
+    const across = stepAside(wanted, down, taken.isFree, width);
+    taken.add(across, down);
+    placed.push({ ...dried, x: across, y: down });
   }
   return placed;
 }
 
-function stepAside(wanted: number, y: number, placed: readonly RailDot[], width: number): number {
-  const free = (x: number) => placed.every((dot) => Math.hypot(dot.x - x, dot.y - y) >= APART);
+function stepAside(
+  wanted: number,
+  y: number,
+  isFree: (x: number, y: number) => boolean,
+  width: number,
+): number {
   for (let step = 0; step <= width; step += 2)
     for (const x of [wanted - step, wanted + step])
-      if (x >= APART / 2 && x <= width - APART / 2 && free(x)) return x;
+      if (x >= APART / 2 && x <= width - APART / 2 && isFree(x, y)) return x;
   return wanted;
+}
+
+/** Dots in cells as wide as they must be apart: only those in the cells around a place can be too near to it. */
+function crowd() {
+  const cells = new Map<number, [x: number, y: number][]>();
+  const cellAt = (column: number, row: number) => row * 4096 + column;
+  return {
+    add(x: number, y: number): void {
+      const cell = cellAt(Math.floor(x / APART), Math.floor(y / APART));
+      const there = cells.get(cell);
+      if (there) there.push([x, y]);
+      else cells.set(cell, [[x, y]]);
+    },
+    isFree(x: number, y: number): boolean {
+      const [column, row] = [Math.floor(x / APART), Math.floor(y / APART)];
+      for (let down = -1; down <= 1; down++)
+        for (let across = -1; across <= 1; across++)
+          for (const [px, py] of cells.get(cellAt(column + across, row + down)) ?? [])
+            if (Math.hypot(px - x, py - y) < APART) return false;
+      return true;
+    },
+  };
 }
 
 /** Keys that lead from dot to dot, and how many dots on; up and down by L*, left and right by place. */

@@ -2,6 +2,9 @@ import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { FaultyRow, InkImport } from '../../core/files/inkImport';
+import { INK_CSV_LIMITS } from '../../core/files/inksCsv';
+import { megabytes } from '../../core/files/limits';
+import { textOf } from '../../core/files/textOf';
 import type { Ink } from '../../core/materials/ink/ink';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
@@ -21,6 +24,7 @@ const isGoingOn = (reading: Reading): reading is { readonly part: number } =>
 /** A table of inks, from a file or pasted: first what it would do, then all of it or nothing. */
 export function TableImport({ inks, onKeep, onClose }: Props) {
   const [reading, setReading] = useState<Reading>('nothing');
+  const [note, setNote] = useState<string>();
   const newest = useRef(0);
   const read = async (text: string) => {
     const mine = ++newest.current;
@@ -46,7 +50,16 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
         className="frame w-full p-1.5"
         onChange={async ({ target }) => {
           const file = target.files?.[0];
-          if (file) await read(file.size > TOO_LARGE ? ' '.repeat(TOO_LARGE) : await file.text());
+          if (!file) return;
+          newest.current++;
+          setNote(undefined);
+          if (file.size > INK_CSV_LIMITS.bytes)
+            return setReading({
+              refused: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${megabytes(INK_CSV_LIMITS.bytes)} are read. Split it.`,
+            });
+          const { text, note: told } = textOf(new Uint8Array(await file.arrayBuffer()));
+          setNote(told);
+          await read(text);
         }}
       />
       <textarea
@@ -54,8 +67,12 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
         rows={4}
         placeholder="name, over_white, kind …"
         className="frame w-full px-2 py-1 font-mono text-small placeholder:text-mute"
-        onChange={({ target }) => read(target.value)}
+        onChange={({ target }) => {
+          setNote(undefined);
+          void read(target.value);
+        }}
       />
+      {note && <p role="status">{note}</p>}
       <Preview reading={reading} />
       <div className="flex justify-end gap-2">
         <Dialog.Close asChild>
@@ -66,9 +83,6 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
     </Modal>
   );
 }
-
-/** A file over this is not read; the reader says so. Bytes. */
-const TOO_LARGE = 8_000_001;
 
 function KeepButton({ reading, onKeep }: { readonly reading: Reading; readonly onKeep: Props['onKeep'] }) {
   if (reading === 'nothing' || isGoingOn(reading) || 'refused' in reading)
