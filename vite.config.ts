@@ -1,9 +1,36 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // A new version waits until the maker takes it; the page that is open goes on with its own scripts.
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Tint Ladder',
+        short_name: 'Tint Ladder',
+        description: 'Ink ladders for card panels',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#c9c9c9',
+        theme_color: '#efefef',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff,woff2,ttf}'],
+        maximumFileSizeToCacheInBytes: 6_000_000,
+        navigateFallback: '/index.html',
+        cleanupOutdatedCaches: true,
+        // Maps would name paths of the machine that built it.
+        sourcemap: false,
+      },
+    }),
+  ],
   // The server puts a fresh nonce where this placeholder stands (server/app.ts).
   html: { cspNonce: '__CSP_NONCE__' },
   build: {

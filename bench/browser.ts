@@ -45,7 +45,7 @@ export async function measure({
       const colds: number[] = [];
       const inPage: number[] = [];
       for (let i = 0; i < 9; i++) {
-        const page = await (await browser.newContext({ baseURL })).newPage();
+        const page = await (await browser.newContext({ serviceWorkers: 'block', baseURL })).newPage();
         await page.addInitScript(notePainted);
         colds.push(await firstView(page));
         inPage.push(await page.evaluate(() => Number(document.documentElement.dataset.paintedAfter)));

@@ -62,7 +62,9 @@ const browser = await chromium.launch({
   ],
 });
 for (const { name, path, width, height, press, unfold, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
-  const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
+  const page = await (
+    await browser.newContext({ viewport: { width, height }, serviceWorkers: 'block' })
+  ).newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();
   if (unfold) await page.getByRole('button', { name: new RegExp(`^${unfold}`) }).click();

@@ -71,9 +71,18 @@ export async function makeApp(root: string) {
   app.use('/assets/*', serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('Not found', 404));
   app.use('/icon.svg', serveStatic({ root }));
+  // What makes the page work without this server is asked for anew each time, so that a new version is noticed.
+  for (const path of ['/sw.js', '/manifest.webmanifest', '/workbox-*'])
+    app.use(path, async (c, next) => {
+      await next();
+      c.res.headers.set('Cache-Control', 'no-cache');
+    });
+  app.get('/sw.js', serveStatic({ root }));
+  app.get('/manifest.webmanifest', serveStatic({ root }));
+  app.get('/:file{workbox-.+\\.js}', serveStatic({ root }));
   app.get('*', (c) => {
     // A file that is not there is not the page; the views have no points in their paths.
-    if (/\.[a-z0-9]+$/i.test(c.req.path)) return c.text('Not found', 404);
+    if (/\.[a-z0-9]+$/i.test(c.req.path) && c.req.path !== '/index.html') return c.text('Not found', 404);
     c.header('Cache-Control', 'no-store');
     return c.html(page.replaceAll(NONCE_PLACEHOLDER, c.get('secureHeadersNonce') ?? ''));
   });

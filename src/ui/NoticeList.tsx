@@ -16,10 +16,21 @@ export default function NoticeList({ notices, onDrop }: Props) {
       {notices.map((notice) => (
         <Toast.Root
           key={notice.id}
+          // What waits to be taken stays until it is.
+          {...(notice.action ? { duration: Number.POSITIVE_INFINITY } : {})}
           onOpenChange={(open) => !open && onDrop(notice.id)}
           className="flex items-center gap-4 rounded-[3px] bg-strong px-4 py-2.5 text-on-strong shadow-lg"
         >
           <Toast.Description>{notice.text}</Toast.Description>
+          {notice.action && (
+            <Toast.Action
+              altText={notice.action.label}
+              onClick={notice.action.run}
+              className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
+            >
+              {notice.action.label}
+            </Toast.Action>
+          )}
           {notice.undo && (
             <Toast.Action
               altText="Undo, with Ctrl+Z on the bench"

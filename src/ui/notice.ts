@@ -1,5 +1,6 @@
-/** Something to tell in passing, with a way to take back what was done. */
+/** Something to tell in passing, with a way to take back what was done, or to do what it speaks of. */
 export interface Notice {
   readonly text: string;
   readonly undo?: () => void;
+  readonly action?: { readonly label: string; readonly run: () => void };
 }

@@ -1,5 +1,6 @@
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { useSession } from '../../app/session';
+import { useOffline } from '../../app/useOffline';
 import { readMark } from '../../data/mark';
 import { isFull, isStorageError, stillStands } from '../../data/storage';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
@@ -12,6 +13,7 @@ const StoragePage = lazy(() => import('./StoragePage'));
 export function StorageGate({ children }: { readonly children: ReactNode }) {
   const fault = useAppSelector(({ storage }) => storage.fault);
   useStorageWatch();
+  useOffline();
   if (!fault) return children;
   return (
     <Suspense fallback={null}>
