@@ -5,6 +5,10 @@ export interface DataMark {
   /** Milliseconds since 1970. */
   readonly lastSeen: number;
   readonly recipes: number;
+  /** When it was first seen; milliseconds since 1970, as the rest. */
+  readonly since?: number;
+  /** When a backup was last asked for. */
+  readonly reminded?: number;
   /** When a backup was last written; absent where none was. */
   readonly lastBackup?: number;
 }
@@ -24,7 +28,8 @@ export function readMark(storage = pageStorage()): DataMark | undefined {
 
 export function writeMark(change: Partial<DataMark>, storage = pageStorage()): void {
   try {
-    const mark = { recipes: 0, ...readMark(storage), lastSeen: Date.now(), ...change };
+    const now = Date.now();
+    const mark = { recipes: 0, since: now, ...readMark(storage), lastSeen: now, ...change };
     storage?.setItem(MARK, JSON.stringify(mark));
   } catch {
     // Without it a loss would look like a first visit; the data itself is not touched.
@@ -32,3 +37,14 @@ export function writeMark(change: Partial<DataMark>, storage = pageStorage()): v
 }
 
 export const clearMark = (storage = pageStorage()): void => storage?.removeItem(MARK);
+
+const DAY = 86_400_000;
+/** A backup is asked for after so many days without one, and no more than once a day. */
+const DUE_AFTER = 7;
+
+/** How many days there has been no backup, where it is time to say so; undefined where it is not. */
+export function backupDue(mark: DataMark | undefined, now: number): number | undefined {
+  if (!mark || now - (mark.reminded ?? 0) < DAY) return undefined;
+  const days = Math.floor((now - (mark.lastBackup ?? mark.since ?? now)) / DAY);
+  return days >= DUE_AFTER ? days : undefined;
+}

@@ -1,7 +1,7 @@
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { useSession } from '../../app/session';
 import { useOffline } from '../../app/useOffline';
-import { readMark } from '../../data/mark';
+import { backupDue, readMark, writeMark } from '../../data/mark';
 import { isFull, isStorageError, stillStands } from '../../data/storage';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { faultFound } from '../../store/storage';
@@ -33,6 +33,13 @@ function useStorageWatch(): void {
     if (copies)
       notify({ text: `What was not saved when the page was left is kept as ${copies.join(', ')}.` });
   }, [copies, notify]);
+  useEffect(() => {
+    const now = Date.now();
+    const days = backupDue(readMark(), now);
+    if (days === undefined) return;
+    writeMark({ reminded: now });
+    notify({ text: `${days} days without a backup: Desk settings save everything as one file.` });
+  }, [notify]);
   useEffect(() => {
     const onRejection = async (event: PromiseRejectionEvent) => {
       if (!isStorageError(event.reason)) return;

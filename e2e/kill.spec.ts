@@ -1,0 +1,10 @@
+import { expect, test } from '@playwright/test';
+import { killAndLook } from './kills';
+
+test('a browser that is killed in the midst of edits loses nothing that was told as saved', async ({
+  baseURL,
+}) => {
+  const { edits, lost } = await killAndLook({ baseURL: baseURL ?? '', kills: 3, editsEach: 5 });
+  expect(edits).toBe(15);
+  expect(lost).toEqual([]);
+});
