@@ -1,3 +1,4 @@
+import { withCleanName } from '../core/base/names';
 import type { Card } from '../core/materials/card/card';
 import type { Database } from './database';
 import { rememberGone } from './gone';
@@ -5,7 +6,7 @@ import { refuseWhileUsed } from './inUse';
 
 /** Keeps a card, new or changed. */
 export const saveCard = async (db: Database, card: Card): Promise<void> => {
-  await db.cards.put(card);
+  await db.cards.put(withCleanName(card));
 };
 
 /** Inks are dried on a card: one always stays. Nothing was deleted. */

@@ -1,3 +1,4 @@
+import { withCleanName } from '../core/base/names';
 import type { Design } from '../core/materials/design/design';
 import { designIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
@@ -17,7 +18,7 @@ export async function listDesigns(db: Database): Promise<Design[]> {
 
 /** Keeps a design, new or changed. */
 export const saveDesign = async (db: Database, design: Design): Promise<void> => {
-  await db.designs.put(design);
+  await db.designs.put(withCleanName(design));
 };
 
 /**

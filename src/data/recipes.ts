@@ -1,4 +1,4 @@
-import { freeName, LONGEST_NAME } from '../core/base/names';
+import { freeName, LONGEST_NAME, withCleanName } from '../core/base/names';
 import { isBare } from '../core/materials/ink/ink';
 import type { Recipe } from '../core/recipe/recipe';
 import { type ResolvedRecipe, withIds } from '../core/recipe/resolved';
@@ -32,7 +32,12 @@ export const saveRecipe = (db: Database, recipe: Recipe, baseRevision: number): 
   db.transaction('rw', db.recipes, async () => {
     const stored = await db.recipes.get(recipe.id);
     if (!stored || stored.revision !== baseRevision) throw new ChangedElsewhere(stored);
-    const record = { ...stored, recipe, revision: baseRevision + 1, updatedAt: Date.now() };
+    const record = {
+      ...stored,
+      recipe,
+      revision: baseRevision + 1,
+      updatedAt: Date.now(),
+    };
     await db.recipes.put(record);
     return record;
   });
@@ -42,7 +47,7 @@ export const addRecipe = (db: Database, recipe: Recipe): Promise<RecipeRecord> =
   db.transaction('rw', db.recipes, async () => {
     const names = new Set((await db.recipes.toArray()).map((record) => record.recipe.name));
     const record = firstRecord(
-      { ...recipe, id: crypto.randomUUID(), name: freeName(recipe.name, names) },
+      { ...recipe, id: crypto.randomUUID(), name: freeName(withCleanName(recipe).name, names) },
       Date.now(),
     );
     await db.recipes.add(record);
@@ -120,10 +125,11 @@ async function importOne(
   return addRecipe(db, withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds));
 }
 
-async function bringIn<T extends { id: string; name: string }>(
+async function bringIn<T extends { readonly id: string; readonly name: string }>(
   table: { get(id: string): PromiseLike<T | undefined>; add(value: T): PromiseLike<string> },
-  incoming: T,
+  brought: T,
 ): Promise<string> {
+  const incoming = withCleanName(brought);
   const here = await table.get(incoming.id);
   if (here && sameFields(here, incoming)) return here.id;
   const id = here ? crypto.randomUUID() : incoming.id;

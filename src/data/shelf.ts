@@ -1,3 +1,4 @@
+import { withCleanName } from '../core/base/names';
 import type { Ink } from '../core/materials/ink/ink';
 import { inkIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
@@ -6,7 +7,7 @@ import { refuseWhileUsed } from './inUse';
 
 /** Keeps an ink, new or changed. */
 export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
-  await db.inks.put(ink);
+  await db.inks.put(withCleanName(ink));
 };
 
 /**
@@ -47,7 +48,7 @@ export const removeInks = (db: Database, ids: readonly string[]): Promise<Ink[]>
 export const saveInks = (db: Database, inks: readonly Ink[]): Promise<Ink[]> =>
   db.transaction('rw', db.inks, async () => {
     const before = (await db.inks.bulkGet(inks.map(({ id }) => id))).filter((ink) => ink !== undefined);
-    await db.inks.bulkPut([...inks]);
+    await db.inks.bulkPut(inks.map(withCleanName));
     return before;
   });
 

@@ -16,3 +16,16 @@ export const fileNameOf = (name: string): string =>
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-|-$/g, '') || 'recipe';
+
+/** Control characters, marks of direction, joiners of nothing, halves of letters, and what is no character at all. */
+const UNSEEN = /[\p{Cc}\p{Cs}\p{Cn}\p{Co}\u200b\u200e\u200f\u202a-\u202e\u2060-\u2069\ufeff]/gu;
+
+/** A name as it may stand in a list, a file and a drawing: what nobody sees is left out of it, and gaps are single spaces. */
+export const cleanName = (name: string): string =>
+  name.replace(/\s/g, ' ').replace(UNSEEN, '').replace(/ +/g, ' ').trim();
+
+/** A thing with its name clean; without one that can be seen it is called by what is left to call it. */
+export const withCleanName = <Thing extends { readonly name: string }>(thing: Thing): Thing => {
+  const name = cleanName(thing.name);
+  return name === thing.name ? thing : { ...thing, name: name || 'without a name' };
+};

@@ -15,6 +15,7 @@ interface Props {
   readonly edit: Edit;
   readonly onAdd: (kind: PassKindId) => void;
   readonly onSeen: () => void;
+  readonly onExport: () => void;
   /** To the sheet, or to the desk. */
   readonly onGo: (where: 'sheet' | 'desk') => void;
   readonly look: Look;
@@ -22,7 +23,7 @@ interface Props {
 }
 
 /** What can be done to the recipe on the bench, by name and by key. */
-export function BenchCommands({ readings, edit, onAdd, onSeen, onGo, look, onLook }: Props) {
+export function BenchCommands({ readings, edit, onAdd, onSeen, onExport, onGo, look, onLook }: Props) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   useCommands(
@@ -60,10 +61,17 @@ export function BenchCommands({ readings, edit, onAdd, onSeen, onGo, look, onLoo
         {
           id: 'sheet',
           label: 'Print the order of work',
-          also: 'sheet pdf steps export',
+          also: 'sheet pdf steps',
           group: 'Recipe',
           key: 'p',
           run: () => onGo('sheet'),
+        },
+        {
+          id: 'export',
+          label: 'Export this recipe as a file',
+          also: 'save json share send',
+          group: 'Recipe',
+          run: onExport,
         },
         {
           id: 'desk',
@@ -100,7 +108,7 @@ export function BenchCommands({ readings, edit, onAdd, onSeen, onGo, look, onLoo
         { id: 'reverse', label: 'Reverse', group: 'Ladder', key: 'r', run: () => edit(reverse) },
         { id: 'equal', label: 'Equal shares', group: 'Ladder', run: () => edit(shareEqually) },
       ];
-    }, [readings, edit, onAdd, onSeen, onGo, look, onLook, dispatch, store]),
+    }, [readings, edit, onAdd, onSeen, onExport, onGo, look, onLook, dispatch, store]),
   );
   return null;
 }

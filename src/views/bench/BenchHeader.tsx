@@ -4,6 +4,7 @@ import { afterFirstPicture } from '../../app/panel/firstPicture';
 import { TO_BE_NAMED } from '../../app/recipes/recipeActions';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
+import { cleanName } from '../../core/base/names';
 import type { Readings } from '../../core/readings/readings';
 import { RECIPE_LIMITS } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -46,7 +47,8 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
   useEffect(() => {
     if (state === TO_BE_NAMED) field.current?.querySelector('input')?.focus();
   }, [id, state]);
-  const rename = (wanted: string): string | undefined => {
+  const rename = (typed: string): string | undefined => {
+    const wanted = cleanName(typed);
     if (wanted.length > RECIPE_LIMITS.name) return `A name has at most ${RECIPE_LIMITS.name} letters.`;
     if (wanted === '') return 'A recipe needs a name.';
     edit((current) => ({ ...current, name: wanted }));

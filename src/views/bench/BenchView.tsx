@@ -2,6 +2,7 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react
 import { useNavigate, useParams } from 'react-router';
 import { useInkTaker } from '../../app/commands';
 import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
 import { useEdit, useReadings } from '../../app/useBench';
@@ -85,6 +86,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const [look, setLook] = useState<Look>(WHOLE);
   const onLook = useCallback((change: Partial<Look>) => setLook((now) => ({ ...now, ...change })), []);
   const navigate = useNavigate();
+  const actions = useRecipeActions();
   const recipeId = resolved.recipe.id;
   const go = useCallback(
     (where: 'sheet' | 'desk') => void navigate(`/${where}/${recipeId}`),
@@ -102,6 +104,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const drop = useDroppedRecipe();
   // The panel follows the hand at once; what is written about it may come a moment later.
   const calm = useCalm(useMemo(() => ({ resolved, readings }), [resolved, readings]));
+  const passOn = useCallback(() => void actions.download(calm.resolved), [actions, calm.resolved]);
   const addOne = useAddPass(calm.resolved, shelf, edit, showPass);
   const passes = usePassReadings(calm.resolved, shelf.inks);
   const aim = fittingAim(chosen, resolved.recipe);
@@ -200,7 +203,13 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
         </Suspense>
       </div>
       <Suspense fallback={null}>
-        <BenchCommands {...{ readings, edit, look, onLook }} onAdd={addOne} onSeen={askSeen} onGo={go} />
+        <BenchCommands
+          {...{ readings, edit, look, onLook }}
+          onAdd={addOne}
+          onSeen={askSeen}
+          onExport={passOn}
+          onGo={go}
+        />
       </Suspense>
       {seen && (
         <Suspense fallback={null}>

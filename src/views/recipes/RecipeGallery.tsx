@@ -7,6 +7,7 @@ import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession } from '../../app/session';
 import { useSize } from '../../app/useSize';
 import type { Tags } from '../../app/useTags';
+import { cleanName } from '../../core/base/names';
 import { renameRecipe } from '../../data/recipes';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
@@ -93,7 +94,8 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
   const { recipe } = record;
   const { panel } = recipe;
   const scale = Math.min(CARD.picture / panel.height, (CARD.width - 48) / panel.width);
-  const rename = (name: string): string | undefined => {
+  const rename = (typed: string): string | undefined => {
+    const name = cleanName(typed);
     if (name === '' || name.length > 120) return 'A name has 1 to 120 letters.';
     void renameRecipe(db, recipe.id, name);
     return undefined;

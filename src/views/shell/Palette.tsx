@@ -6,6 +6,7 @@ import { useAllCommands, useTakeInk } from '../../app/commands';
 import { type Findable, findAmong } from '../../app/find';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useDriedShelf } from '../../app/useDriedShelf';
+import { GLOSSARY } from '../../core/base/glossary';
 import { nearColour, spokenColour } from '../../core/choose/shelf/colourWord';
 import { bareGround } from '../../core/engine/blend';
 import { plainColour } from '../../core/materials/colour/plainWords';
@@ -28,7 +29,13 @@ const MOST = 40;
 const MOST_BY_COLOUR = 8;
 
 /** Everything that can be done or opened, by what people call it: commands, inks by name and colour, recipes, notes, cards, designs. */
-export default function Palette({ onClose }: { readonly onClose: () => void }) {
+export default function Palette({
+  onHelp,
+  onClose,
+}: {
+  readonly onHelp: () => void;
+  readonly onClose: () => void;
+}) {
   const [typed, setTyped] = useState('');
   const { db } = useSession();
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
@@ -38,7 +45,7 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
     shelf?.inks ?? NO_INKS,
     useMemo(() => card && bareGround(card), [card]),
   );
-  const things = useThings(recipes, shelf, dried);
+  const things = useThings(recipes, shelf, dried, onHelp);
   const found = useMemo(() => {
     if (typed.trim() === '') return things.filter(({ sort }) => !DRAWERS.has(sort));
     const named = findAmong(things, typed);
@@ -87,7 +94,8 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
             value={id}
             onSelect={() => {
               onClose();
-              run();
+              // What it opens takes the place of this dialog, once that is gone.
+              queueMicrotask(run);
             }}
             className="flex min-h-8 cursor-pointer items-center gap-2.5 rounded-[2px] px-3 py-1.5 data-[selected=true]:bg-strong data-[selected=true]:text-on-strong max-sm:min-h-11"
           >
@@ -104,12 +112,13 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
 
 const NO_INKS: Shelf['inks'] = [];
 /** What stands in drawers is found by typing; until then only what can be done is listed, and the recipes. */
-const DRAWERS: ReadonlySet<string> = new Set(['ink', 'card', 'design', 'note']);
+const DRAWERS: ReadonlySet<string> = new Set(['ink', 'card', 'design', 'note', 'word']);
 
 function useThings(
   recipes: readonly RecipeRecord[] | undefined,
   shelf: Shelf | undefined,
   dried: readonly DriedInk[],
+  onHelp: () => void,
 ): readonly Found[] {
   const commands = useAllCommands();
   const navigate = useNavigate();
@@ -149,6 +158,12 @@ function useThings(
           run: go(`/sheet/${id}`),
         })),
       ),
+      ...GLOSSARY.map(({ term, meaning }) => ({
+        id: `word ${term}`,
+        label: `${term}: ${meaning}`,
+        sort: 'word',
+        run: onHelp,
+      })),
       ...(shelf?.cards ?? []).map(({ id, name }) => ({
         id: `card ${id}`,
         label: name,
@@ -163,5 +178,5 @@ function useThings(
         run: go('/designs'),
       })),
     ];
-  }, [commands, recipes, shelf, dried, takeInk, navigate]);
+  }, [commands, recipes, shelf, dried, takeInk, navigate, onHelp]);
 }

@@ -15,7 +15,8 @@ import { Failed } from './Failed';
 
 /** On a phone the drawers stand behind one button. */
 const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
-const Palette = lazy(() => import('./Palette'));
+const palette = () => import('./Palette');
+const Palette = lazy(palette);
 const Help = lazy(() => import('./Help'));
 const Tour = lazy(() => import('./Tour'));
 const StartDialog = lazy(() => import('./StartDialog'));
@@ -82,6 +83,8 @@ export function Shell() {
 
 /** How long a view is given to be drawn, ms. */
 const FOCUS_AFTER = 300;
+/** How long after the first view what finds things is fetched, ms. */
+const FETCH_AFTER = 2500;
 
 type Open = 'start' | 'palette' | 'help' | 'settings' | 'tour';
 
@@ -106,6 +109,12 @@ function Frame() {
     if (!pathname.startsWith('/bench')) navigate('/bench');
     setOpen('tour');
   }, [navigate, pathname]);
+  const askHelp = useCallback(() => setOpen('help'), []);
+  // Fetched ahead: letters typed right after its key must not be lost, or be taken for other keys.
+  useEffect(() => {
+    const timer = setTimeout(palette, FETCH_AFTER);
+    return () => clearTimeout(timer);
+  }, []);
   const askStart = useCallback(() => setOpen('start'), []);
   const endTour = useCallback(() => {
     setOpen(undefined);
@@ -142,6 +151,13 @@ function Frame() {
           id: 'settings',
           label: 'Desk settings',
           also: 'preferences options units inches millimetres surround paper letter keys brushes owned',
+          group: 'View',
+          run: () => setOpen('settings'),
+        },
+        {
+          id: 'backup',
+          label: 'Backup: save everything, or bring it in',
+          also: 'export import restore move computer all zip storage',
           group: 'View',
           run: () => setOpen('settings'),
         },
@@ -247,7 +263,7 @@ function Frame() {
             </Suspense>
           </ErrorBoundary>
           <Suspense fallback={null}>
-            {open === 'palette' && <Palette onClose={close} />}
+            {open === 'palette' && <Palette onHelp={askHelp} onClose={close} />}
             {open === 'help' && <Help onTour={startTour} onClose={close} />}
             {open === 'start' && <StartDialog onTour={startTour} onClose={close} />}
             {open === 'settings' && <DeskSettings onHelp={() => setOpen('help')} onClose={close} />}
