@@ -10,8 +10,11 @@ export interface CutRequest {
   readonly grain: boolean;
 }
 
+/** No blade cuts anything smaller, mm. */
+const LEAST_SIDE = 1;
+
 const side = () =>
-  number().strict().typeError('must be a number').required().moreThan(0).max(CARD_LIMITS.sheet.max);
+  number().strict().typeError('must be a number').required().min(LEAST_SIDE).max(CARD_LIMITS.sheet.max);
 const requestSchema = object({
   sheet: object({ width: side(), height: side() }).noUnknown().required(),
   pieces: array()

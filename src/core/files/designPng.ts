@@ -18,6 +18,9 @@ const STRAY = 0.35;
 /** A picture that does not say how large it is, is taken to be so wide, mm. */
 const USUAL_WIDTH = 100;
 
+/** Where a PNG says how its rows are woven. Source: PNG specification, W3C, 11.2.2. */
+const INTERLACE_AT = 28;
+
 const refuse = (problem: string): never => {
   throw new FileError([{ place: '', problem }]);
 };
@@ -91,11 +94,15 @@ function darkness(bytes: Uint8Array): Tones {
   refuseBrokenChunks(bytes);
   let picture: ReturnType<typeof decode>;
   try {
-    picture = decode(bytes);
+    picture = decode(bytes, { checkCrc: true });
   } catch {
     return refuse('The picture is damaged: it could not be read to its end. Export it again.');
   }
-  const { width, height, data, channels, depth, palette, resolution } = picture;
+  const { width, height, data, channels, depth, palette, transparency, resolution } = picture;
+  if (depth < 8 && bytes[INTERLACE_AT] !== 0)
+    refuse(
+      'The picture is interlaced and has fewer than 8 bits a pixel, which is not read. Save it without interlacing.',
+    );
   const step = Math.max(1, Math.ceil(Math.max(width, height) / LONGEST));
   const [across, down] = [Math.floor(width / step) || 1, Math.floor(height / step) || 1];
   const most = 2 ** depth - 1;
@@ -117,11 +124,14 @@ function darkness(bytes: Uint8Array): Tones {
     } else if (depth < 8) {
       r = packed(x, y) / most;
       [g, b] = [r, r];
+      if (transparency && packed(x, y) === transparency[0]) alpha = 0;
     } else {
       const from = pixel * channels;
       const value = (i: number) => data[from + i] / most;
       [r, g, b] = channels < 3 ? [value(0), value(0), value(0)] : [value(0), value(1), value(2)];
       if (channels === 2 || channels === 4) alpha = value(channels - 1);
+      // One value, or one triple, may stand for no colour at all. Source: PNG specification, W3C, 11.3.2.1.
+      else if (transparency?.every((open, i) => open === data[from + i])) alpha = 0;
     }
     return alpha * (1 - (0.2126 * r + 0.7152 * g + 0.0722 * b));
   };

