@@ -1,8 +1,10 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
+import { readBackup } from '../src/core/files/backup';
+import type { RecipeRecord } from '../src/data/records';
 
 /** What a run of kills found. */
 export interface Killed {
@@ -33,9 +35,11 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
   let edits = 0;
   let savedAs = 'Kiln-opening invitation, run 2';
   let since: string[] = [];
+  let inks = new Set([72]);
+  let backup: { readonly file: string; readonly name: string } | undefined;
   try {
     for (let kill = 0; kill <= kills; kill++) {
-      const context = await open(profile, baseURL);
+      const context = await openProfile(profile, baseURL);
       const page = context.pages()[0] ?? (await context.newPage());
       await page.goto('/bench/kiln-opening-2');
       await page.locator('main canvas[data-painted]').first().waitFor();
@@ -43,9 +47,16 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
       if (found !== savedAs && !since.includes(found))
         lost.push(`“${savedAs}” was saved, “${found}” was found`);
       const counts = await countsOf(page);
-      if (counts !== '72 inks, 4 recipes') lost.push(`after kill ${kill}: ${counts}`);
+      if (counts.recipes !== 4 || !inks.has(counts.inks))
+        lost.push(`after kill ${kill}: ${counts.recipes} recipes, ${counts.inks} inks`);
+      inks = new Set([counts.inks]);
       savedAs = found;
       since = [];
+      if (kill % BACKUP_EVERY === 1) {
+        const file = join(profile, `backup-${kill}.zip`);
+        await saveBackup(page, file);
+        backup = { file, name: found };
+      }
       if (kill === kills) {
         await context.close();
         break;
@@ -65,9 +76,18 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
           since = [];
         }
       }
+      if (kill % IMPORT_EVERY === 2) {
+        inks.add(counts.inks + IMPORTED);
+        await startImport(page, kill);
+      }
       await page.waitForTimeout(Math.random() * LIVES);
       execFileSync('pkill', ['-9', '-f', profile]);
       await context.close().catch(() => {});
+      if (backup) {
+        const held = readBackup(new Uint8Array(await readFile(backup.file))).workshop.recipes;
+        if (!held.some((row) => (row as unknown as RecipeRecord).recipe.name === backup?.name))
+          lost.push(`the backup of “${backup.name}” holds it no more`);
+      }
       tell(`${kill + 1} of ${kills} kills, ${edits} edits, ${lost.length} lost`);
     }
   } finally {
@@ -76,7 +96,7 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
   return { edits, kills, lost };
 }
 
-const open = (profile: string, baseURL: string): Promise<BrowserContext> =>
+export const openProfile = (profile: string, baseURL: string): Promise<BrowserContext> =>
   chromium.launchPersistentContext(profile, {
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
@@ -90,11 +110,40 @@ async function rename(page: Page, name: string): Promise<void> {
   await field.press('Enter');
 }
 
-/** What is stored, in words. */
-const countsOf = (page: Page): Promise<string> =>
+/** A backup is written after one start in so many, an import begun before one kill in so many. */
+const BACKUP_EVERY = 4;
+const IMPORT_EVERY = 3;
+/** Inks in an import. */
+const IMPORTED = 2000;
+
+async function saveBackup(page: Page, file: string): Promise<void> {
+  await page.getByRole('button', { name: 'Desk settings' }).click();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save everything as a file' }).click(),
+  ]);
+  await saved.saveAs(file);
+  await page.keyboard.press('Escape');
+}
+
+/** Begins to keep a large table of inks, and does not wait for it. */
+async function startImport(page: Page, round: number): Promise<void> {
+  const rows = Array.from({ length: IMPORTED }, (_, i) => `Zed ${round} ${i},#123456`);
+  await page.getByRole('link', { name: 'Inks' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await page.getByLabel('Table file').setInputFiles({
+    name: 'zed.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['name,over_white', ...rows].join('\n')),
+  });
+  await page.getByRole('button', { name: /^Keep/ }).click();
+}
+
+/** How much is stored. */
+const countsOf = (page: Page): Promise<{ inks: number; recipes: number }> =>
   page.evaluate(
     () =>
-      new Promise<string>((resolve, reject) => {
+      new Promise<{ inks: number; recipes: number }>((resolve, reject) => {
         const opening = indexedDB.open('tint-ladder');
         opening.onerror = () => reject(opening.error);
         opening.onsuccess = () => {
@@ -104,7 +153,7 @@ const countsOf = (page: Page): Promise<string> =>
           const recipes = reading.objectStore('recipes').count();
           reading.oncomplete = () => {
             db.close();
-            resolve(`${inks.result} inks, ${recipes.result} recipes`);
+            resolve({ inks: inks.result, recipes: recipes.result });
           };
         };
       }),

@@ -1,4 +1,4 @@
-// npm run soak: kills the browser thirty times in the midst of three hundred edits, and looks whether anything is lost.
+// npm run soak: kills the browser thirty times in the midst of three hundred edits, imports and backups, and looks whether anything is lost.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { killAndLook } from './kills';

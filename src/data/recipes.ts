@@ -4,6 +4,7 @@ import type { Recipe } from '../core/recipe/recipe';
 import { type ResolvedRecipe, withIds } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { firstRecord, type RecipeRecord } from './records';
+import { askForRoom } from './room';
 import { isSoundRecord, soundOnes } from './sound';
 
 /** Another tab saved this recipe since it was opened here. Nothing was written. */
@@ -95,6 +96,7 @@ export async function importRecipes(
   many: readonly ResolvedRecipe[],
 ): Promise<readonly RecipeRecord[]> {
   const { isOwnDesign } = await import('../core/materials/design/own');
+  await askForRoom(many);
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const records: RecipeRecord[] = [];
     for (const resolved of many) records.push(await importOne(db, resolved, isOwnDesign));

@@ -4,6 +4,7 @@ import { inkIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
 import { rememberGone } from './gone';
 import { refuseWhileUsed } from './inUse';
+import { askForRoom } from './room';
 
 /** Keeps an ink, new or changed. */
 export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
@@ -45,12 +46,14 @@ export const removeInks = (db: Database, ids: readonly string[]): Promise<Ink[]>
   });
 
 /** Keeps many inks, all of them or none; returns what stood there before under the same ids. */
-export const saveInks = (db: Database, inks: readonly Ink[]): Promise<Ink[]> =>
-  db.transaction('rw', db.inks, async () => {
+export async function saveInks(db: Database, inks: readonly Ink[]): Promise<Ink[]> {
+  await askForRoom(inks);
+  return db.transaction('rw', db.inks, async () => {
     const before = (await db.inks.bulkGet(inks.map(({ id }) => id))).filter((ink) => ink !== undefined);
     await db.inks.bulkPut(inks.map(withCleanName));
     return before;
   });
+}
 
 /** Takes back `saveInks`: what was there before stands again, what was new is gone. */
 export const restoreInks = (db: Database, kept: readonly Ink[], before: readonly Ink[]): Promise<void> =>

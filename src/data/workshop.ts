@@ -1,5 +1,6 @@
 import { BACKUP_TABLE_IDS, type BackupChanges, type Row, type Workshop } from '../core/files/backup';
 import type { Database } from './database';
+import { askForRoom } from './room';
 
 /** Everything the maker has, as it stands at one moment. */
 export const readWorkshop = (db: Database): Promise<Workshop> =>
@@ -13,13 +14,15 @@ export const readWorkshop = (db: Database): Promise<Workshop> =>
 const tablesOf = (db: Database) => BACKUP_TABLE_IDS.map((table) => db.table(table));
 
 /** Puts other contents in place of what is here: all of it, or nothing. */
-export const replaceWorkshop = (db: Database, workshop: Workshop): Promise<void> =>
-  db.transaction('rw', tablesOf(db), async () => {
+export async function replaceWorkshop(db: Database, workshop: Workshop): Promise<void> {
+  await askForRoom(workshop);
+  await db.transaction('rw', tablesOf(db), async () => {
     for (const table of BACKUP_TABLE_IDS) {
       await db.table(table).clear();
       await db.table(table).bulkPut([...workshop[table]]);
     }
   });
+}
 
 /**
  * Brings what is new in, and of what is otherwise here and there the one that is wanted: all of it, or nothing. A recipe
@@ -27,12 +30,13 @@ export const replaceWorkshop = (db: Database, workshop: Workshop): Promise<void>
  *
  * @param wanted  of what stands on both sides
  */
-export const mergeWorkshop = (
+export async function mergeWorkshop(
   db: Database,
   changes: BackupChanges,
   wanted: 'mine' | 'theirs',
-): Promise<void> =>
-  db.transaction('rw', tablesOf(db), async () => {
+): Promise<void> {
+  await askForRoom(changes);
+  await db.transaction('rw', tablesOf(db), async () => {
     for (const table of BACKUP_TABLE_IDS) {
       const { fresh, changed } = changes[table];
       const taken = wanted === 'theirs' ? changed : [];
@@ -42,6 +46,7 @@ export const mergeWorkshop = (
         await db.recipes.update(String(row.id), { revision: Number(row.revision) + LEAP });
     }
   });
+}
 
 /** More saves than two copies of a recipe grow apart by. */
 const LEAP = 1_000_000;

@@ -1,8 +1,8 @@
 import { type Remote, wrap } from 'comlink';
 import type { Picture } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
-import type { BackupDoor } from './backup.worker';
 import type { DesignDoor } from './design.worker';
+import type { FilesDoor } from './files.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
 import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
@@ -191,7 +191,7 @@ export const { door: designer, stop: stopDesigner } = stoppable<DesignDoor>(
   () => new Worker(new URL('./design.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-/** Packs and unpacks backups. */
-export const { door: backupWorker, stop: stopBackup } = stoppable<BackupDoor>(
-  () => new Worker(new URL('./backup.worker.ts', import.meta.url), { type: 'module' }),
+/** Reads files from anywhere, and packs and unpacks backups. */
+export const { door: filesWorker, stop: stopFiles } = stoppable<FilesDoor>(
+  () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
 );

@@ -121,15 +121,11 @@ export function useRecipeActions() {
   }, [db, autosave, navigate, notify, dispatch, store]);
 }
 
-/** The recipes of a file, in whichever format they came; one that is too large is not taken into memory. */
+/** The recipes of a file, in whichever format they came. */
 async function readRecipes(file: File): Promise<readonly ResolvedRecipe[]> {
-  const [{ LARGEST_RECIPE, openRecipe }, { refuseLarger }, zip] = await Promise.all([
-    import('../../core/files/open'),
-    import('../../core/files/limits'),
+  const [{ readFile }, { LARGEST_RECIPES }] = await Promise.all([
+    import('../readFile'),
     import('../../core/files/recipesZip'),
   ]);
-  const isZip = zip.looksLikeZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()));
-  refuseLarger(file.size, isZip ? zip.RECIPES_ZIP_LIMIT : LARGEST_RECIPE);
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  return isZip ? zip.readRecipesZip(bytes) : [openRecipe(bytes)];
+  return readFile(file, LARGEST_RECIPES, (door, bytes) => door.readRecipes(bytes));
 }

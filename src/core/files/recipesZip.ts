@@ -2,14 +2,14 @@ import { strToU8, unzipSync, zipSync } from 'fflate';
 import { fileNameOf, freeName } from '../base/names';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { FileError } from './fileError';
-import { type FileLimit, megabytes } from './limits';
-import { openRecipe } from './open';
+import { type FileLimit, megabytes, refuseLarger } from './limits';
+import { LARGEST_RECIPE, openRecipe } from './open';
 import { RECIPE_FILE_LIMIT, writeRecipeFile } from './recipeFile';
 
 /** Most recipes in one zip, and most bytes of it unpacked. */
 export const RECIPES_ZIP_LIMITS = { recipes: 2000, unpacked: 300_000_000 } as const;
-/** A larger zip is not taken into memory. */
-export const RECIPES_ZIP_LIMIT: FileLimit = { what: 'a zip of recipes', bytes: 60_000_000 };
+/** A larger zip is refused. */
+const RECIPES_ZIP_LIMIT: FileLimit = { what: 'a zip of recipes', bytes: 60_000_000 };
 
 /** Whether a file is a zip: its first bytes say so. */
 export const looksLikeZip = (bytes: Uint8Array): boolean =>
@@ -68,6 +68,23 @@ export function readRecipesZip(bytes: Uint8Array): ResolvedRecipe[] {
       );
     }
   });
+}
+
+/** A file larger than any that holds recipes is not taken into memory. */
+export const LARGEST_RECIPES: FileLimit = {
+  what: LARGEST_RECIPE.what,
+  bytes: Math.max(LARGEST_RECIPE.bytes, RECIPES_ZIP_LIMIT.bytes),
+};
+
+/**
+ * The recipes of a file, one in whichever format it came, or a zip of them.
+ *
+ * @throws FileError saying what is wrong, where, and what to do
+ */
+export function openRecipes(bytes: Uint8Array): ResolvedRecipe[] {
+  if (!looksLikeZip(bytes)) return [openRecipe(bytes)];
+  refuseLarger(bytes.length, RECIPES_ZIP_LIMIT);
+  return readRecipesZip(bytes);
 }
 
 function refuseMore(name: string, count: number, size: number, unpacked: number): void {

@@ -1,5 +1,7 @@
+import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
 import { download } from '../../app/download';
+import { readFile } from '../../app/readFile';
 import { useSession } from '../../app/session';
 import {
   BACKUP_LIMIT,
@@ -10,7 +12,6 @@ import {
   type Workshop,
 } from '../../core/files/backup';
 import { type Fault, FileError } from '../../core/files/fileError';
-import { refuseLarger } from '../../core/files/limits';
 import { readMark, writeMark } from '../../data/mark';
 import { mergeWorkshop, readWorkshop, replaceWorkshop } from '../../data/workshop';
 import { Button } from '../../ui/Button';
@@ -18,7 +19,7 @@ import { tellDate } from '../../ui/dates';
 import Faults from '../../ui/Faults';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
-import { backupWorker, stopBackup } from '../../workers/client';
+import { filesWorker, stopFiles } from '../../workers/client';
 
 /** What was read of a backup, and how it stands to what is here. */
 interface Incoming {
@@ -52,7 +53,7 @@ export function Backup() {
     during('Packing everything', async (isWanted) => {
       await autosave.flush();
       const made = new Date();
-      const bytes = await backupWorker().write(await readWorkshop(db), made);
+      const bytes = await filesWorker().writeBackup(await readWorkshop(db), made);
       if (!isWanted()) return;
       download(`tint-ladder-${made.toISOString().slice(0, 10)}.zip`, 'application/zip', bytes);
       writeMark({ lastBackup: made.getTime() });
@@ -60,13 +61,12 @@ export function Backup() {
   const open = (file: File) =>
     during('Reading the backup', async (isWanted) => {
       try {
-        refuseLarger(file.size, BACKUP_LIMIT);
         await autosave.flush();
-        const answer = await backupWorker().read(new Uint8Array(await file.arrayBuffer()));
+        const { head, workshop } = await readFile(file, BACKUP_LIMIT, (door, bytes) =>
+          door.readBackup(transfer(bytes, [bytes.buffer])),
+        );
         if (!isWanted()) return;
-        if ('faults' in answer) throw new FileError(answer.faults);
         const here = await readWorkshop(db);
-        const { head, workshop } = answer;
         const changes = compareWorkshops(here, workshop);
         setIncoming({ fileName: file.name, made: head.made, here, workshop, changes });
       } catch (error) {
@@ -97,7 +97,7 @@ export function Backup() {
           <Button
             onClick={() => {
               newest.current++;
-              stopBackup();
+              stopFiles();
               setDoing(undefined);
             }}
           >

@@ -44,8 +44,13 @@ export function MoodChoice({ mood, onMood }: Props) {
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     try {
-      const { readMoodsFile } = await import('../../core/files/moodsFile');
-      const read = readMoodsFile(await chosen.text());
+      const [{ readFile }, { MOODS_FILE_LIMIT }] = await Promise.all([
+        import('../../app/readFile'),
+        import('../../core/files/moodsFile'),
+      ]);
+      const read = await readFile(chosen, MOODS_FILE_LIMIT, (door, bytes) =>
+        door.readMoods(new TextDecoder().decode(bytes)),
+      );
       await keepMoods(db, read);
       notify({ text: `${read.length} ${read.length === 1 ? 'mood' : 'moods'} taken in.` });
     } catch (error) {

@@ -1,0 +1,36 @@
+import type { Remote } from 'comlink';
+import { FileError } from '../core/files/fileError';
+import { type FileLimit, refuseLarger } from '../core/files/limits';
+import { filesWorker, stopFiles } from '../workers/client';
+import type { FilesDoor, Read } from '../workers/files.worker';
+
+/** A file that takes longer than this to read is given up, ms. */
+const PATIENCE = 30_000;
+
+/**
+ * Reads a file in a worker, which is ended when it takes too long.
+ *
+ * @param limit  a larger file is not taken into memory
+ * @throws FileError saying what is wrong with it, where, and what to do
+ */
+export async function readFile<T>(
+  file: File,
+  limit: FileLimit,
+  read: (door: Remote<FilesDoor>, bytes: Uint8Array) => Promise<Read<T>>,
+): Promise<T> {
+  refuseLarger(file.size, limit);
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const outOfTime = new Promise<Read<T>>((resolve) => {
+    timer = setTimeout(() => {
+      stopFiles();
+      resolve({
+        faults: [{ place: '', problem: 'It takes too long to read. Split it, or export it again.' }],
+      });
+    }, PATIENCE);
+  });
+  const answer = await Promise.race([read(filesWorker(), bytes), outOfTime]);
+  clearTimeout(timer);
+  if ('faults' in answer) throw new FileError(answer.faults);
+  return answer.read;
+}

@@ -1,0 +1,38 @@
+/** Less than this is written without asking, bytes. */
+const ASKED_FROM = 200_000;
+/** A write takes so many times its text on the disk for a while: the log, the table, what it stands in place of. */
+const ON_DISK = 4;
+const TRIAL = 'tint-ladder-trial';
+/** As much as is tried in one go, bytes: random, so that nothing makes it smaller. */
+const PIECE = 65_536;
+
+/**
+ * Asks for room before much is written: first what the browser reckons, then by writing as much beside the database and
+ * taking it away again. A browser that runs out of room while it writes a database has been seen to drop it whole; what
+ * is tried in its cache is lost alone.
+ *
+ * @param things  what is to be written
+ * @throws DOMException QuotaExceededError when there is no room for it
+ */
+export async function askForRoom(things: unknown): Promise<void> {
+  const needed = JSON.stringify(things).length * ON_DISK;
+  if (needed < ASKED_FROM * ON_DISK || typeof caches === 'undefined') return;
+  const { quota, usage = 0 } = (await navigator.storage?.estimate?.()) ?? {};
+  if (quota !== undefined && quota - usage < needed) throw noRoom();
+  try {
+    const trial = await caches.open(TRIAL);
+    await trial.put('/trial', new Response(new Blob(piecesOf(needed))));
+  } catch {
+    throw noRoom();
+  } finally {
+    await caches.delete(TRIAL).catch(() => false);
+  }
+}
+
+const noRoom = () => new DOMException('no room on the disk', 'QuotaExceededError');
+
+function piecesOf(bytes: number): Uint8Array<ArrayBuffer>[] {
+  return Array.from({ length: Math.ceil(bytes / PIECE) }, () =>
+    crypto.getRandomValues(new Uint8Array(PIECE)),
+  );
+}
