@@ -5,6 +5,7 @@ import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
 import { readMark } from './mark';
 import type {
+  FolderRecord,
   GoneRecord,
   KeptTrio,
   RecipeRecord,
@@ -30,6 +31,7 @@ export class Database extends Dexie {
   readonly tags!: Table<TagRecord, string>;
   readonly thumbnails!: Table<Thumbnail, string>;
   readonly gone!: Table<GoneRecord, string>;
+  readonly folders!: Table<FolderRecord, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

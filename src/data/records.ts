@@ -93,3 +93,11 @@ export type GoneRecord = {
   | { readonly of: 'card'; readonly value: Card }
   | { readonly of: 'design'; readonly value: Design }
 );
+
+/** A folder on the maker's disk that backups are written to. It belongs to this browser and goes into no file. */
+export interface FolderRecord {
+  readonly key: 'backups';
+  readonly folder: FileSystemDirectoryHandle;
+  /** When one was last written there, milliseconds since 1970. */
+  readonly lastWritten?: number;
+}

@@ -63,6 +63,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
     stores: { tags: 'key, of', thumbnails: 'id' },
   },
   { version: 9, title: 'what was taken off, as it was', stores: { gone: 'key' } },
+  { version: 10, title: 'a folder for backups', stores: { folders: 'key' } },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

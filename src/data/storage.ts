@@ -48,9 +48,15 @@ export async function openStorage(db: Database, tell: (fault: StorageFault) => v
     tell({ kind: 'refused', reason: 'this browser has no storage for pages' });
     return false;
   }
-  db.on('versionchange', () => {
+  db.on('versionchange', ({ newVersion }) => {
     db.close({ disableAutoOpen: true });
-    tell({ kind: 'newer' });
+    tell(
+      newVersion === null && mark !== undefined
+        ? { kind: 'lost', mark: readMark() ?? mark }
+        : { kind: 'newer' },
+    );
+    // Dexie's own answer, which comes after this one, would open it again at the next access.
+    return false;
   });
   const waiting = setTimeout(() => tell({ kind: 'blocked' }), BLOCKED_AFTER);
   db.on('blocked', () => tell({ kind: 'blocked' }));

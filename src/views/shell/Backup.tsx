@@ -1,5 +1,6 @@
 import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
+import { packWorkshop } from '../../app/backups';
 import { download } from '../../app/download';
 import { readFile } from '../../app/readFile';
 import { useSession } from '../../app/session';
@@ -12,6 +13,7 @@ import {
   type Workshop,
 } from '../../core/files/backup';
 import { type Fault, FileError } from '../../core/files/fileError';
+import { backupName } from '../../data/backupFolder';
 import { readMark, writeMark } from '../../data/mark';
 import { mergeWorkshop, readWorkshop, replaceWorkshop } from '../../data/workshop';
 import { Button } from '../../ui/Button';
@@ -19,7 +21,8 @@ import { tellDate } from '../../ui/dates';
 import Faults from '../../ui/Faults';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
-import { filesWorker, stopFiles } from '../../workers/client';
+import { stopFiles } from '../../workers/client';
+import { BackupFolder } from './BackupFolder';
 
 /** What was read of a backup, and how it stands to what is here. */
 interface Incoming {
@@ -53,9 +56,9 @@ export function Backup() {
     during('Packing everything', async (isWanted) => {
       await autosave.flush();
       const made = new Date();
-      const bytes = await filesWorker().writeBackup(await readWorkshop(db), made);
+      const bytes = await packWorkshop(db, made);
       if (!isWanted()) return;
-      download(`tint-ladder-${made.toISOString().slice(0, 10)}.zip`, 'application/zip', bytes);
+      download(backupName(made), 'application/zip', bytes);
       writeMark({ lastBackup: made.getTime() });
     });
   const open = (file: File) =>
@@ -110,6 +113,7 @@ export function Backup() {
           <Button onClick={() => picker.current?.click()}>Bring everything in …</Button>
         </p>
       )}
+      <BackupFolder />
       <input
         ref={picker}
         type="file"

@@ -1,5 +1,6 @@
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { useSession } from '../../app/session';
+import { useBackupFolder } from '../../app/useBackupFolder';
 import { useOffline } from '../../app/useOffline';
 import { backupDue, readMark, writeMark } from '../../data/mark';
 import { isFull, isStorageError, stillStands } from '../../data/storage';
@@ -14,6 +15,7 @@ export function StorageGate({ children }: { readonly children: ReactNode }) {
   const fault = useAppSelector(({ storage }) => storage.fault);
   useStorageWatch();
   useOffline();
+  useBackupFolder();
   if (!fault) return children;
   return (
     <Suspense fallback={null}>

@@ -1,0 +1,112 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible } from './axe';
+import { openBench } from './bench';
+
+const name = (page: Page) => page.getByLabel('Name of the recipe');
+const rename = async (page: Page, text: string) => {
+  await name(page).fill(text);
+  await name(page).press('Enter');
+};
+
+test('everything moves to another machine in one file, is looked at first, merged, and taken back', async ({
+  page,
+  browser,
+}) => {
+  await openBench(page);
+  await rename(page, 'Moved house');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.getByRole('button', { name: 'Desk settings' }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save everything as a file' }).click();
+  const file = await (await saving).path();
+  expect((await saving).suggestedFilename()).toMatch(/^tint-ladder-\d{4}-\d\d-\d\d\.zip$/);
+
+  const context = await browser.newContext();
+  const elsewhere = await context.newPage();
+  elsewhere.setDefaultTimeout(8000);
+  await openBench(elsewhere);
+  await elsewhere.getByRole('button', { name: 'Desk settings' }).click();
+  const picker = elsewhere.getByLabel('Backup file');
+  await picker.setInputFiles({
+    name: 'notes.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('hello'),
+  });
+  await expect(elsewhere.getByText(/it cannot be unpacked/)).toBeVisible();
+  await elsewhere.getByRole('button', { name: 'Close' }).click();
+  await picker.setInputFiles({
+    name: 'backup.zip',
+    mimeType: 'application/zip',
+    buffer: await readFile(file),
+  });
+  const changes = elsewhere.getByRole('table', { name: 'What the backup would change' });
+  await expect(changes.getByRole('row', { name: /^inks/ })).toContainText('72');
+  await expectAccessible(elsewhere, 'a backup coming in');
+  await elsewhere.getByRole('radio', { name: 'take the backup’s' }).click();
+  await elsewhere.getByRole('button', { name: 'Merge it in' }).click();
+  await elsewhere.getByRole('button', { name: 'Done' }).click();
+  await expect(name(elsewhere)).toHaveValue('Moved house');
+  await elsewhere
+    .getByRole('listitem')
+    .filter({ hasText: 'The backup is brought in.' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await elsewhere.getByRole('link', { name: 'Recipes' }).click();
+  await expect(
+    elsewhere.getByRole('link', { name: 'Open Kiln-opening invitation, run 2 on the bench' }),
+  ).toBeVisible();
+  await context.close();
+});
+
+/** The page's private folder stands in for one on the disk, and old backups lie in it. */
+const pickPrivateFolder = (page: Page) =>
+  page.addInitScript(() => {
+    const folderOf = async () => {
+      const root = await navigator.storage.getDirectory();
+      return root.getDirectoryHandle('Backups of mine', { create: true });
+    };
+    Object.assign(window, { showDirectoryPicker: folderOf });
+  });
+
+const filesIn = (page: Page) =>
+  page.evaluate(async () => {
+    const root = await navigator.storage.getDirectory();
+    const folder = await root.getDirectoryHandle('Backups of mine', { create: true });
+    const names: string[] = [];
+    for await (const name of folder.keys()) names.push(name);
+    return names.toSorted();
+  });
+
+test('a folder takes a backup each day of work by itself, keeps the last ten, and leaves other files alone', async ({
+  page,
+}) => {
+  await pickPrivateFolder(page);
+  await page.goto('/icon.svg');
+  await page.evaluate(async () => {
+    const root = await navigator.storage.getDirectory();
+    const folder = await root.getDirectoryHandle('Backups of mine', { create: true });
+    for (let day = 10; day < 22; day++)
+      await folder.getFileHandle(`tint-ladder-2025-03-${day}.zip`, { create: true });
+    await folder.getFileHandle('letter.txt', { create: true });
+  });
+  await openBench(page);
+  await page.getByRole('button', { name: 'Desk settings' }).click();
+  await page.getByRole('button', { name: 'Choose a backup folder …' }).click();
+  await expect(page.getByText('Each day you work into “Backups of mine”')).toContainText('last just now');
+  await expectAccessible(page, 'a folder for backups');
+  const first = await filesIn(page);
+  expect(first).toHaveLength(11);
+  expect(first).toContain('letter.txt');
+  expect(first).not.toContain('tint-ladder-2025-03-12.zip');
+
+  // The next day of work writes the next one, and nobody has to think of it.
+  const tomorrow = Date.now() + 86_400_000;
+  await page.clock.install({ time: tomorrow });
+  await page.reload();
+  await openBench(page);
+  await rename(page, 'The day after');
+  await page.clock.runFor(10_000);
+  await expect.poll(async () => (await filesIn(page)).at(-1)).not.toBe(first.at(-1));
+  expect(await filesIn(page)).toHaveLength(11);
+});
