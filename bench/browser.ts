@@ -13,6 +13,7 @@ import type { Ink } from '../src/core/materials/ink/ink';
 import { demoRecipe } from './core';
 import { eightPasses } from './eightPasses';
 import { standardInks } from './inks';
+import { largeShelf } from './large';
 import { quantile, type Row, row } from './row';
 
 const PORT = 5272;
@@ -72,6 +73,7 @@ export async function measure({
         ...(await previewOfPasses(page)),
         row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
+        ...(await largeShelf(await browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } }))),
       ];
     } finally {
       await browser.close();

@@ -25,8 +25,14 @@ export function useSession(): Session {
 /** The maker's inks, cards and designs. */
 export type Shelf = Materials;
 
+const ShelfContext = createContext<Shelf | undefined>(undefined);
+export const ShelfProvider = ShelfContext.Provider;
+
 /** The shelf; undefined until it is read. */
-export function useShelf(): Shelf | undefined {
+export const useShelf = (): Shelf | undefined => useContext(ShelfContext);
+
+/** The shelf as it is stored, read once for all views and again when it changes. */
+export function useStoredShelf(): Shelf | undefined {
   const { db } = useSession();
   return useLiveQuery(
     async () => ({

@@ -1,9 +1,13 @@
 import { useMemo } from 'react';
+import { memo } from '../core/base/memo';
 import type { BlendGround } from '../core/engine/blend';
 import type { Ink } from '../core/materials/ink/ink';
 import type { DriedInk } from '../core/readings/driedShelf';
 import { shelfWorker } from '../workers/client';
 import { useAnswer } from './useAnswer';
+
+/** Answers the views ask for again when they are opened again. */
+const driedOn = memo(4, (inks: readonly Ink[], on: BlendGround) => shelfWorker().dryShelf([...inks], on));
 
 const AT_ONCE = Promise.resolve();
 const NONE: readonly DriedInk[] = [];
@@ -20,9 +24,6 @@ export function useDriedShelf(
   on: BlendGround | undefined,
   after: Promise<void> = AT_ONCE,
 ): readonly DriedInk[] {
-  const ask = useMemo(
-    () => on && (() => after.then(() => shelfWorker().dryShelf([...inks], on))),
-    [inks, on, after],
-  );
+  const ask = useMemo(() => on && (() => after.then(() => driedOn(inks, on))), [inks, on, after]);
   return useAnswer(ask) ?? NONE;
 }

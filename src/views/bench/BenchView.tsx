@@ -7,8 +7,9 @@ import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
 import { useEdit, useReadings } from '../../app/useBench';
 import { useDriedShelf } from '../../app/useDriedShelf';
+import { memoOf } from '../../core/base/memo';
 import { blendGround } from '../../core/engine/blend';
-import { BARE } from '../../core/materials/ink/ink';
+import { BARE, type Ink } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { type Aim, fittingAim, takePressedInk } from '../../core/recipe/pressedInk';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -70,16 +71,15 @@ export function BenchView() {
   );
 }
 
+/** The inks, and bare card, which a rung may be of. */
+const withBare = memoOf((inks: readonly Ink[]): readonly Ink[] => [...inks, BARE]);
+
 function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonly shelf: Shelf }) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
   const [chosen, setChosen] = useState<Aim>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(resolved);
-  const dried = useDriedShelf(
-    useMemo(() => [...shelf.inks, BARE], [shelf.inks]),
-    blendGround(resolved),
-    firstPicture,
-  );
+  const dried = useDriedShelf(withBare(shelf.inks), blendGround(resolved), firstPicture);
   const [side, setSide] = useState<Side>('readings');
   const [pass, setPass] = useState<string>();
   const [seen, setSeen] = useState(false);

@@ -1,5 +1,13 @@
-import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  memo as rememberView,
+  type SyntheticEvent,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
 import { useSize } from '../../app/useSize';
+import { memo } from '../../core/base/memo';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
@@ -22,18 +30,20 @@ const AXIS = 34;
 const PAD = 12;
 const DOT = 11;
 const RUNG_DOT = 20;
+const NO_DOTS: readonly RailDot[] = [];
+/** A view that is opened again has its rail as it was. */
+const layOnce = memo(6, layRail);
 const TICKS = [10, 20, 30, 40, 50, 60, 70, 80, 90];
 
 /** Every ink at the lightness it dries to, pale at the top; the recipe's rungs are joined up from pale to dark. */
-export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo, aimed }: Props) {
+export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick, goesTo, aimed }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const [active, setActive] = useState<string>();
   const [named, setNamed] = useState<string>();
-  const dots = useMemo(
-    () => layRail(shelf, Math.max(width - AXIS - PAD, 80), Math.max(height - 2 * PAD, 80)),
-    [shelf, width, height],
-  );
+  const dots =
+    width === 0 ? NO_DOTS : layOnce(shelf, Math.max(width - AXIS - PAD, 80), Math.max(height - 2 * PAD, 80));
+  const drawn = useGradually(dots);
   const y = railScale(Math.max(height - 2 * PAD, 80));
   const byId = new Map(dots.map((dot) => [dot.ink.id, dot]));
   const ladder = rungs.flatMap((id) => byId.get(id) ?? []).toSorted((p, q) => q.lab.l - p.lab.l);
@@ -51,9 +61,13 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
     setActive(dot.ink.id);
     focusDot(box.current, dot.ink.id);
   };
-  const onKeyDown = (event: KeyboardEvent<HTMLElement>, dot: RailDot) => {
+  /** The dot that something happens to. */
+  const dotOf = ({ target }: SyntheticEvent): RailDot | undefined =>
+    target instanceof HTMLElement ? byId.get(target.dataset.ink ?? '') : undefined;
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const { key } = event;
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const dot = dotOf(event);
+    if (!dot || event.ctrlKey || event.metaKey || event.altKey) return;
     const next = neighbourDot(dots, dot, key);
     if (next) {
       typing.clear();
@@ -96,17 +110,21 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
           aria-multiselectable="true"
           className="absolute"
           style={{ left: AXIS, top: PAD }}
+          onClick={(event) => {
+            const dot = dotOf(event);
+            if (dot) onPick(dot);
+          }}
+          onKeyDown={onKeyDown}
+          onFocus={(event) => setActive(dotOf(event)?.ink.id)}
+          onPointerOver={(event) => setNamed(dotOf(event)?.ink.id)}
+          onPointerLeave={() => setNamed(undefined)}
         >
-          {dots.map((dot) => (
+          {drawn.map((dot) => (
             <Dot
               key={dot.ink.id}
               dot={dot}
               isRung={rungs.includes(dot.ink.id)}
               focusable={dot === focusable}
-              onPick={() => onPick(dot)}
-              onKeyDown={(event) => onKeyDown(event, dot)}
-              onActive={() => setActive(dot.ink.id)}
-              onNamed={(on) => setNamed(on ? dot.ink.id : undefined)}
             />
           ))}
         </div>
@@ -137,6 +155,21 @@ export const ValueRail = memo(function ValueRail({ shelf, rungs, onPick, goesTo,
   );
 });
 
+/** Dots drawn in one go. */
+const DRAWN_AT_ONCE = 150;
+
+/** The dots of a large shelf come a part at a time, while nothing else is to be done: the panel goes before. */
+function useGradually(dots: readonly RailDot[]): readonly RailDot[] {
+  const [count, setCount] = useState(DRAWN_AT_ONCE);
+  const isAll = count >= dots.length;
+  useEffect(() => {
+    if (isAll) return;
+    const waiting = requestIdleCallback(() => setCount(count + DRAWN_AT_ONCE), { timeout: 400 });
+    return () => cancelIdleCallback(waiting);
+  }, [isAll, count]);
+  return isAll ? dots : dots.slice(0, count);
+}
+
 const focusDot = (rail: HTMLElement | null, inkId: string): void =>
   rail?.querySelector<HTMLElement>(`[data-ink="${CSS.escape(inkId)}"]`)?.focus();
 
@@ -144,13 +177,10 @@ interface DotProps {
   readonly dot: RailDot;
   readonly isRung: boolean;
   readonly focusable: boolean;
-  readonly onPick: () => void;
-  readonly onKeyDown: (event: KeyboardEvent<HTMLElement>) => void;
-  readonly onActive: () => void;
-  readonly onNamed: (on: boolean) => void;
 }
 
-function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: DotProps) {
+/** One of many: what happens to it, the rail hears. */
+const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
   const { ink, lab, hex, colour } = dot;
   const size = isRung ? RUNG_DOT : DOT;
   return (
@@ -162,14 +192,9 @@ function Dot({ dot, isRung, focusable, onPick, onKeyDown, onActive, onNamed }: D
       data-ink={ink.id}
       className={`absolute -translate-1/2 cursor-pointer border ${isBare(ink) ? 'rounded-none' : 'rounded-full'} hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}
       style={{ left: dot.x, top: dot.y, width: size, height: size, backgroundColor: hex }}
-      onClick={onPick}
-      onKeyDown={onKeyDown}
-      onFocus={onActive}
-      onPointerEnter={() => onNamed(true)}
-      onPointerLeave={() => onNamed(false)}
     />
   );
-}
+});
 
 /** What the ladder's inks are called, beside their dots where there is room. */
 function Names({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {

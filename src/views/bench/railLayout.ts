@@ -22,50 +22,49 @@ export function layRail(shelf: readonly DriedInk[], width: number, height: numbe
   const y = railScale(height);
   const x = scaleLinear([0, 360], [APART / 2, width - APART * 2.2]);
   const placed: RailDot[] = [];
-  const taken = crowd();
   for (const dried of shelf.toSorted((p, q) => q.lab.l - p.lab.l)) {
     const grey = chroma(dried.lab) < COLOURLESS;
     const wanted = grey ? width - APART / 2 : x((hueDegrees(dried.lab) - FIRST_HUE + 360) % 360);
     const down = y(dried.lab.l);
-    const across = stepAside(wanted, down, taken.isFree, width);
-    taken.add(across, down);
-    placed.push({ ...dried, x: across, y: down });
+    placed.push({ ...dried, x: stepAside(wanted, takenAt(placed, down), width), y: down });
   }
   return placed;
 }
 
-function stepAside(
-  wanted: number,
-  y: number,
-  isFree: (x: number, y: number) => boolean,
-  width: number,
-): number {
-  for (let step = 0; step <= width; step += 2)
-    for (const x of [wanted - step, wanted + step])
-      if (x >= APART / 2 && x <= width - APART / 2 && isFree(x, y)) return x;
-  return wanted;
+/** What of a row is taken by dots placed above it: spans where another would touch one of them, from left to right. */
+function takenAt(placed: readonly RailDot[], y: number): Span[] {
+  const spans: Span[] = [];
+  // They come from pale to dark, so that what is too far above ends the search.
+  for (let i = placed.length - 1; i >= 0; i--) {
+    const { x, y: above } = placed[i] as RailDot;
+    if (y - above >= APART) break;
+    const half = Math.sqrt(APART ** 2 - (y - above) ** 2);
+    spans.push({ from: x - half, to: x + half });
+  }
+  return spans.sort((p, q) => p.from - q.from);
 }
 
-/** Dots in cells as wide as they must be apart: only those in the cells around a place can be too near to it. */
-function crowd() {
-  const cells = new Map<number, [x: number, y: number][]>();
-  const cellAt = (column: number, row: number) => row * 4096 + column;
-  return {
-    add(x: number, y: number): void {
-      const cell = cellAt(Math.floor(x / APART), Math.floor(y / APART));
-      const there = cells.get(cell);
-      if (there) there.push([x, y]);
-      else cells.set(cell, [[x, y]]);
-    },
-    isFree(x: number, y: number): boolean {
-      const [column, row] = [Math.floor(x / APART), Math.floor(y / APART)];
-      for (let down = -1; down <= 1; down++)
-        for (let across = -1; across <= 1; across++)
-          for (const [px, py] of cells.get(cellAt(column + across, row + down)) ?? [])
-            if (Math.hypot(px - x, py - y) < APART) return false;
-      return true;
-    },
+interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The free place nearest to the one wanted; that one itself where the row is full. */
+function stepAside(wanted: number, taken: readonly Span[], width: number): number {
+  let nearest: number | undefined;
+  const offer = (from: number, to: number): void => {
+    if (from > to) return;
+    const place = Math.min(Math.max(wanted, from), to);
+    if (nearest === undefined || Math.abs(place - wanted) < Math.abs(nearest - wanted)) nearest = place;
   };
+  const end = width - APART / 2;
+  let free = APART / 2;
+  for (const { from, to } of taken) {
+    offer(free, Math.min(from, end));
+    free = Math.max(free, to);
+  }
+  offer(free, end);
+  return nearest ?? wanted;
 }
 
 /** Keys that lead from dot to dot, and how many dots on; up and down by L*, left and right by place. */

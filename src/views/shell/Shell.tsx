@@ -1,9 +1,9 @@
 import { Search, Settings2 } from 'lucide-react';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { type Command, CommandProvider, useCommands } from '../../app/commands';
-import { useSession } from '../../app/session';
+import { ShelfProvider, useSession, useStoredShelf } from '../../app/session';
 import { StartContext } from '../../app/start';
 import { TOUR_SETTING, TourContext } from '../../app/tour';
 import { writeSetting } from '../../data/settings';
@@ -75,9 +75,11 @@ const PLACES = [
 /** What stands around every view: the name, the ways to the work and to the drawers, and what can be found by name. */
 export function Shell() {
   return (
-    <CommandProvider>
-      <Frame />
-    </CommandProvider>
+    <ShelfProvider value={useStoredShelf()}>
+      <CommandProvider>
+        <Frame />
+      </CommandProvider>
+    </ShelfProvider>
   );
 }
 
@@ -99,12 +101,17 @@ function Frame() {
   useEffect(() => {
     document.documentElement.dataset.surround = surround;
   }, [surround]);
-  // A view that has just come up takes the keys, once it is there.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever the place changes
+  // A view that is gone to takes the keys, once it is there; on the first one they begin at the head of the page.
+  const came = useRef(pathname);
+  const how = useNavigationType();
   useEffect(() => {
+    if (came.current === pathname) return;
+    came.current = pathname;
+    // Sent on from an address that stands for another.
+    if (how === 'REPLACE') return;
     const timer = setTimeout(catchFocus, FOCUS_AFTER);
     return () => clearTimeout(timer);
-  }, [pathname]);
+  }, [pathname, how]);
   const startTour = useCallback(() => {
     if (!pathname.startsWith('/bench')) navigate('/bench');
     setOpen('tour');

@@ -1,0 +1,146 @@
+import type { Page } from '@playwright/test';
+import { OWN_DESIGNS } from '../src/core/materials/design/own';
+import { addPlacement } from '../src/core/recipe/editPasses';
+import { demoRecipe } from './core';
+import { eightPasses } from './eightPasses';
+import { standardInks } from './inks';
+import { quantile, type Row, row } from './row';
+
+/** What a large shelf holds. */
+const LARGE = { inks: 1000, recipes: 1000, designs: 200 } as const;
+/** Changes of view that the heap is watched over; the first of them fill what is kept. */
+const VIEWS = 300;
+const WARM = 30;
+
+/** A large shelf: how fast the bench opens again, the recipes open and are searched, and whether the heap stays. */
+export async function largeShelf(page: Page): Promise<Row[]> {
+  await fill(page);
+  await page.goto('/bench');
+  await page.locator('main canvas[data-painted]').first().waitFor();
+  await page.evaluate(watchTasks);
+  const again: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    await open(page, 'Inks', 'main [role=row], main table');
+    again.push(await open(page, 'Bench', 'main canvas[data-painted]'));
+  }
+  const lists: number[] = [];
+  const found: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    lists.push(await open(page, 'Recipes', 'main a[href^="/bench/large-"]'));
+    found.push(await page.evaluate(clockFilter, `Evening ${i + 111}`));
+    await open(page, 'Inks', 'main [role=row], main table');
+  }
+  const tasks = await page.evaluate(() => (window as { tasks?: number[] }).tasks ?? []);
+  const heap = await heapGrowth(page);
+  return [
+    row('bench-1000-inks', quantile(again, 0.5), 'ms', 300),
+    row('recipes-1000', quantile(lists, 0.5), 'ms', 300),
+    row('recipes-1000-find', quantile(found, 0.5), 'ms', 100),
+    row('large-longest-task', Math.max(0, ...tasks), 'ms', 100),
+    row('heap-300-views', heap, 'MB', 3),
+  ];
+}
+
+/** From a press on a view's name to what it shows, ms. */
+async function open(page: Page, view: string, shows: string): Promise<number> {
+  return page.evaluate(
+    async ([name, selector]) => {
+      const link = [...document.querySelectorAll<HTMLAnchorElement>('header nav a')].find(
+        (one) => one.textContent === name,
+      );
+      const begun = performance.now();
+      link?.click();
+      while (!document.querySelector(selector)) await new Promise(requestAnimationFrame);
+      return performance.now() - begun;
+    },
+    [view, shows] as const,
+  );
+}
+
+/** Runs in the page: from typing what is looked for to the list that holds it alone, ms. */
+async function clockFilter(text: string): Promise<number> {
+  const field = document.querySelector<HTMLInputElement>('main input[type=search]');
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+  if (!field || !set) throw new Error('there is nothing to search with');
+  const begun = performance.now();
+  set.call(field, text);
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  while (document.querySelectorAll('main a[href^="/bench/large-"]').length !== 1)
+    await new Promise(requestAnimationFrame);
+  return performance.now() - begun;
+}
+
+/** Runs in the page: notes how long its long tasks are, ms. */
+function watchTasks(): void {
+  const told = window as { tasks?: number[] };
+  told.tasks = [];
+  new PerformanceObserver((list) => {
+    told.tasks?.push(...list.getEntries().map(({ duration }) => duration));
+  }).observe({ entryTypes: ['longtask'] });
+}
+
+/** How much larger the heap is after many changes of view than when all have been seen, MB. */
+async function heapGrowth(page: Page): Promise<number> {
+  const devtools = await page.context().newCDPSession(page);
+  const used = async (): Promise<number> => {
+    await devtools.send('HeapProfiler.collectGarbage');
+    return (await devtools.send('Runtime.getHeapUsage')).usedSize / 1e6;
+  };
+  const views = ['Choose', 'Bench', 'Inks', 'Cards', 'Designs', 'Recipes'];
+  let before = 0;
+  for (let i = 0; i < VIEWS; i++) {
+    if (i === WARM) before = await used();
+    await page
+      .getByRole('link', { name: views[i % views.length] as string, exact: true })
+      .first()
+      .click();
+    await page.locator('main h1, main [aria-label="Name of the recipe"]').first().waitFor();
+  }
+  return (await used()) - before;
+}
+
+/** Puts the large shelf in place of the demo's. */
+export async function fill(page: Page): Promise<void> {
+  await page.goto('/recipes');
+  await page.getByRole('button', { name: 'New recipe' }).waitFor();
+  const laid = eightPasses(demoRecipe());
+  const recipe = addPlacement(addPlacement(laid.recipe, 'edgeStencil-1'), 'edgeStencil-1');
+  const designs = OWN_DESIGNS.slice(0, 1).flatMap((design) =>
+    Array.from({ length: LARGE.designs }, (_, i) => ({ ...design, id: `large-${i}`, name: `Design ${i}` })),
+  );
+  const given = {
+    inks: standardInks().slice(0, LARGE.inks),
+    laid: laid.inks,
+    passInks: laid.passInks,
+    designs,
+    recipe,
+  };
+  await page.evaluate(
+    async ([all, count]) => {
+      await new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('tint-ladder');
+        opening.onerror = () => reject(opening.error);
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const writing = db.transaction(['inks', 'recipes', 'designs'], 'readwrite');
+          for (const ink of [...all.inks, ...all.laid, ...all.passInks]) writing.objectStore('inks').put(ink);
+          for (const design of all.designs) writing.objectStore('designs').put(design);
+          for (let i = 0; i < count; i++)
+            writing.objectStore('recipes').put({
+              id: `large-${i}`,
+              recipe: { ...all.recipe, id: `large-${i}`, name: `Evening ${i}` },
+              updatedAt: Date.now() - i * 60_000,
+              createdAt: Date.now() - i * 60_000,
+              revision: 1,
+            });
+          writing.onerror = () => reject(writing.error);
+          writing.oncomplete = () => {
+            db.close();
+            resolve();
+          };
+        };
+      });
+    },
+    [given, LARGE.recipes] as const,
+  );
+}
