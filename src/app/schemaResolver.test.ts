@@ -32,10 +32,10 @@ test('what a form shows of an ink or a card it takes', async () => {
 
 test('what files would refuse is refused at its field, with what to type', async () => {
   expect(await inkFaults({ dryBack: '95' })).toEqual({ dryBack: 'Type 0 to 90.' });
-  expect(Object.keys(await inkFaults({ name: ' ', overWhite: 'teal', potency: 'strong' })).sort()).toEqual([
+  expect(Object.keys(await inkFaults({ name: ' ', overWhite: 'teal', strength: 'strong' })).sort()).toEqual([
     'name',
     'overWhite',
-    'potency',
+    'strength',
   ]);
   expect(await cardFaults({ grammage: 'thick' })).toEqual(['grammage']);
   expect(await cardFaults({ stock: '2.5' })).toEqual(['stock']);

@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { recipeAt } from '../core/files/recipeMigrations';
+import { inkAt, recipeAt } from '../core/files/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';
@@ -64,6 +64,21 @@ export const SCHEMA: readonly SchemaVersion[] = [
   },
   { version: 9, title: 'what was taken off, as it was', stores: { gone: 'key' } },
   { version: 10, title: 'a folder for backups', stores: { folders: 'key' } },
+  {
+    version: 11,
+    title: 'an ink’s potency is its strength',
+    stores: {},
+    upgrade: async (transaction) => {
+      const inks = transaction.table<Record<string, unknown>>('inks');
+      await inks.bulkPut((await inks.toArray()).map((ink) => inkAt(ink, 5, 6)));
+      await transaction
+        .table('gone')
+        .toCollection()
+        .modify((record: { of: string; value: Record<string, unknown> }) => {
+          if (record.of === 'ink') record.value = inkAt(record.value, 5, 6);
+        });
+    },
+  },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

@@ -2,7 +2,7 @@ import { type LinearRgb, linearRgbOfXyz } from '../materials/colour/lab';
 import { WEIGHTS } from '../materials/colour/observer';
 import { BANDS, type Spectrum } from '../materials/colour/spectrum';
 import { filmCurve } from '../materials/ink/filmCurve';
-import { dryBackOf, filmOfInk, type Ink, potencyOf } from '../materials/ink/ink';
+import { dryBackOf, filmOfInk, type Ink } from '../materials/ink/ink';
 import { countLayers, type LayerStack } from './stack';
 
 /** Dried is how a panel is judged; wet is how it looks under the brush. */
@@ -19,16 +19,16 @@ const MAX_TRAPPED = 0.9;
 /** An ink as the loop over bands reads it. */
 interface MixedInk {
   readonly absorption: Float64Array;
-  readonly scattering: number;
-  readonly potency: number;
+  readonly scattering: Float64Array;
   /** How much thicker the film is than once dried, and how much of the light its gloss keeps inside. */
   readonly thicker: number;
   readonly trapping: number;
 }
 
-/** What a mixer works on: what the layer in hand absorbs, and the light that comes back, by band. */
+/** What a mixer works on: what the layer in hand absorbs and scatters, and the light that comes back, by band. */
 interface Bands {
   readonly k: Float64Array;
+  readonly s: Float64Array;
   readonly r: Float64Array;
 }
 
@@ -87,74 +87,67 @@ function mixer(palette: readonly Ink[], ground: Spectrum, wetness: Wetness) {
   const bare = Float64Array.from(ground);
   const bands: Bands = {
     k: new Float64Array(BANDS),
+    s: new Float64Array(BANDS),
     r: new Float64Array(BANDS),
   };
   const films = palette.map(
     (ink): MixedInk => ({
       absorption: Float64Array.from(filmOfInk(ink).absorption),
-      scattering: filmOfInk(ink).scattering,
-      potency: potencyOf(ink),
+      scattering: Float64Array.from(filmOfInk(ink).scattering),
       thicker: 1 / (1 - dryBackOf(ink)),
       trapping: WET_TRAPPING * dryBackOf(ink),
     }),
   );
-  const potent = films.some(({ potency }) => potency !== 1);
   const layAll = (stack: LayerStack, layers: number): void => {
     bands.r.set(bare);
     for (let layer = 0; layer < layers; layer++)
-      layOver(bands, films, stack, layer, potent, wetness === 'wet' && stack.wet && layer === stack.dried);
+      layOver(bands, films, stack, layer, wetness === 'wet' && stack.wet && layer === stack.dried);
   };
   return { bands, layAll };
 }
 
 /** Lays one layer over what `bands.r` shows. */
 function layOver(
-  { k, r }: Bands,
+  { k, s, r }: Bands,
   films: readonly MixedInk[],
   { amounts, inks }: LayerStack,
   layer: number,
-  potent: boolean,
   wet: boolean,
 ): void {
   const from = layer * inks;
-  const scale = potent ? evenPotency(films, amounts, from) : 1;
   let trapped = 0;
-  let s = 0;
   let laidInks = 0;
   for (let ink = 0; ink < inks; ink++) {
-    const laid = amounts[from + ink];
-    if (laid === 0) continue;
+    const coats = amounts[from + ink];
+    if (coats === 0) continue;
     const film = films[ink] as MixedInk;
-    const coats = potent ? laid * scale * film.potency : laid;
     const thick = wet ? coats * film.thicker : coats;
-    addFilm(k, film.absorption, thick, laidInks === 0);
-    s += thick * film.scattering;
+    if (laidInks === 0) startFilm(k, s, film, thick);
+    else addFilm(k, s, film, thick);
     if (wet) trapped += coats * film.trapping;
     laidInks++;
   }
   if (laidInks === 0) return;
   trapped = Math.min(trapped, MAX_TRAPPED);
   for (let band = 0; band < BANDS; band++) {
-    const back = filmOver(k[band], s, r[band]);
+    const back = filmOver(k[band], s[band], r[band]);
     r[band] = trapped === 0 ? back : (back * (1 - trapped)) / (1 - trapped * back);
   }
 }
 
-/** A potent ink counts for more of the same thickness of film, the others for less: by this factor. */
-function evenPotency(films: readonly MixedInk[], amounts: Float64Array, from: number): number {
-  let whole = 0;
-  let weighed = 0;
-  for (let ink = 0; ink < films.length; ink++) {
-    whole += amounts[from + ink];
-    weighed += amounts[from + ink] * (films[ink] as MixedInk).potency;
+/** The first ink of a layer takes the place of what stood there. */
+function startFilm(k: Float64Array, s: Float64Array, film: MixedInk, coats: number): void {
+  for (let band = 0; band < BANDS; band++) {
+    k[band] = coats * film.absorption[band];
+    s[band] = coats * film.scattering[band];
   }
-  return weighed > 0 ? whole / weighed : 1;
 }
 
-/** @param alone  whether nothing was added before */
-function addFilm(k: Float64Array, absorption: Float64Array, coats: number, alone: boolean): void {
-  if (alone) for (let band = 0; band < BANDS; band++) k[band] = coats * absorption[band];
-  else for (let band = 0; band < BANDS; band++) k[band] = k[band] + coats * absorption[band];
+function addFilm(k: Float64Array, s: Float64Array, film: MixedInk, coats: number): void {
+  for (let band = 0; band < BANDS; band++) {
+    k[band] = k[band] + coats * film.absorption[band];
+    s[band] = s[band] + coats * film.scattering[band];
+  }
 }
 
 /** One band of a film over a ground; see `filmCurve` for the form of Kubelka's formula. */

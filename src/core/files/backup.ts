@@ -9,7 +9,7 @@ import { inkSchema } from './inkSchema';
 import { type FileLimit, megabytes } from './limits';
 import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
-import { RECIPE_VERSION, recipeAt } from './recipeMigrations';
+import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
 import { recipeSchema } from './recipeSchema';
 import { validated } from './validated';
 
@@ -178,9 +178,12 @@ function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fa
       return {};
     }
     try {
+      const today = table === 'inks' ? inkAt(row, head.recipeVersion) : row;
       const schema = SCHEMAS[table];
-      if (schema) validated(schema, row);
-      return table === 'recipes' || table === 'versions' ? withRecipe(row, head) : row;
+      if (schema) validated(schema, today);
+      return table === 'recipes' || table === 'versions'
+        ? withRecipe(today, head)
+        : goneToday(table, today, head);
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
       faults.push(...error.faults.map((fault) => ({ ...fault, place: `${at}.${fault.place}` })));
@@ -188,6 +191,12 @@ function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fa
     }
   });
 }
+
+/** An ink that was taken off, as inks are today. */
+const goneToday = (table: BackupTable, row: Row, { recipeVersion }: BackupHead): Row =>
+  table === 'gone' && row.of === 'ink' && isPlain(row.value)
+    ? { ...row, value: inkAt(row.value, recipeVersion) }
+    : row;
 
 /** A record with its recipe as recipes are today. */
 function withRecipe(row: Row, { recipeVersion }: BackupHead): Row {

@@ -82,6 +82,6 @@ function sameInk(p: Ink, q: Ink): boolean {
     fields.every((field) => (p[field] ?? '') === (q[field] ?? '')) &&
     Boolean(p.wished) === Boolean(q.wished) &&
     Math.abs((p.dryBack ?? -1) - (q.dryBack ?? -1)) < 1e-9 &&
-    p.potency === q.potency
+    p.strength === q.strength
   );
 }

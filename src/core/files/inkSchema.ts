@@ -1,8 +1,23 @@
-import { boolean, number, type ObjectSchema, object, string } from 'yup';
+import { array, boolean, number, type ObjectSchema, object, string } from 'yup';
 import { type Hex, isHex } from '../materials/colour/hex';
 import { INK_DEPTHS, INK_LIMITS, type Ink } from '../materials/ink/ink';
 import { INK_KIND_IDS } from '../materials/ink/kinds';
-import { COLOUR_FAULT, colour, id, label, oneOf, unknownField } from './schemaParts';
+import { MODES } from '../materials/ink/modes';
+import { TAUGHT_LIMITS } from '../materials/ink/taught';
+import { between, COLOUR_FAULT, colour, id, label, oneOf, unknownField } from './schemaParts';
+
+/** What panels taught of an ink, as it stands in files. */
+const taughtSchema = object({
+  strength: between(TAUGHT_LIMITS.strength),
+  strengthSpread: between(TAUGHT_LIMITS.spread),
+  scattering: between(TAUGHT_LIMITS.scattering),
+  scatteringSpread: between(TAUGHT_LIMITS.spread),
+  slope: between(TAUGHT_LIMITS.slope),
+  modes: array().strict().required().length(MODES).max(MODES).of(between(TAUGHT_LIMITS.mode)),
+  panels: between(TAUGHT_LIMITS.panels).integer(),
+  at: string().strict().required().max(40),
+  off: boolean().strict(),
+}).noUnknown(unknownField);
 
 /** An ink as it stands in files. */
 export const inkSchema: ObjectSchema<Ink> = object({
@@ -19,6 +34,7 @@ export const inkSchema: ObjectSchema<Ink> = object({
   note: string().strict().max(INK_LIMITS.note),
   wished: boolean().strict(),
   dryBack: number().strict().min(INK_LIMITS.dryBack.min).max(INK_LIMITS.dryBack.max),
-  potency: number().strict().min(INK_LIMITS.potency.min).max(INK_LIMITS.potency.max),
+  strength: number().strict().min(INK_LIMITS.strength.min).max(INK_LIMITS.strength.max),
+  taught: taughtSchema.default(undefined).optional(),
   brush: string().strict().max(INK_LIMITS.brush),
 }).noUnknown(unknownField) as ObjectSchema<Ink>;

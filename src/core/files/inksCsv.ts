@@ -14,7 +14,7 @@ export const INK_COLUMNS = [
   'over_white',
   'over_black',
   'dry_back_percent',
-  'potency',
+  'strength',
   'brush',
   'line',
   'owned',
@@ -43,7 +43,7 @@ export function writeInksCsv(inks: readonly Ink[]): string {
       over_white: ink.overWhite,
       over_black: ink.overBlack ?? '',
       dry_back_percent: ink.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 1000) / 10),
-      potency: ink.potency === undefined ? '' : String(ink.potency),
+      strength: ink.strength === undefined ? '' : String(ink.strength),
       brush: ink.brush ?? '',
       line: ink.line ?? '',
       owned: ink.wished ? 'no' : 'yes',
@@ -74,12 +74,13 @@ export function rowsOfCsv(text: string): InkRow[] {
       },
     ]);
   const [header = [], ...rows] = data;
-  const columns = header.map((cell) =>
-    cell
+  const columns = header.map((cell) => {
+    const name = cell
       .trim()
       .toLowerCase()
-      .replace(/[\s-]+/g, '_'),
-  );
+      .replace(/[\s-]+/g, '_');
+    return FORMERLY[name] ?? name;
+  });
   const missing = REQUIRED.filter((column) => !columns.includes(column));
   if (missing.length > 0)
     throw new FileError([
@@ -97,6 +98,9 @@ export function rowsOfCsv(text: string): InkRow[] {
     return { line: i + 2, read: inkFromRow(cell) };
   });
 }
+
+/** Columns as tables written before called them. */
+const FORMERLY: Readonly<Record<string, Column>> = { potency: 'strength' };
 
 const NO = new Set(['no', 'n', 'false', '0', 'wished', 'wished for']);
 
@@ -119,10 +123,10 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
   const dryBack = Number(percent) / 100;
   if (percent !== '' && !(dryBack >= INK_LIMITS.dryBack.min && dryBack <= INK_LIMITS.dryBack.max))
     return `dry_back_percent "${percent}" is not 0 to 90`;
-  const strength = cell('potency').replace(',', '.').trim();
-  const potency = Number(strength);
-  if (strength !== '' && !(potency >= INK_LIMITS.potency.min && potency <= INK_LIMITS.potency.max))
-    return `potency "${strength}" is not ${INK_LIMITS.potency.min} to ${INK_LIMITS.potency.max}`;
+  const times = cell('strength').replace(',', '.').trim();
+  const strength = Number(times);
+  if (times !== '' && !(strength >= INK_LIMITS.strength.min && strength <= INK_LIMITS.strength.max))
+    return `strength "${times}" is not ${INK_LIMITS.strength.min} to ${INK_LIMITS.strength.max}`;
   const brush = cell('brush').slice(0, INK_LIMITS.brush);
   const [line, note] = [cell('line').slice(0, INK_LIMITS.line), cell('note').slice(0, INK_LIMITS.note)];
   return {
@@ -133,7 +137,7 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
     overWhite,
     ...(overBlack ? { overBlack } : {}),
     ...(percent === '' ? {} : { dryBack }),
-    ...(strength === '' ? {} : { potency }),
+    ...(times === '' ? {} : { strength }),
     ...(brush ? { brush } : {}),
     ...(line ? { line } : {}),
     ...(note ? { note } : {}),

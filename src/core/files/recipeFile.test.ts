@@ -14,7 +14,7 @@ const resolved = resolvedOf([
   ink('Weir', '#007a7c'),
   ink('Skerry', '#005487', 'dye'),
 ]);
-const published = JSON.parse(readFileSync('docs/formats/recipe-5.schema.json', 'utf8'));
+const published = JSON.parse(readFileSync('docs/formats/recipe-6.schema.json', 'utf8'));
 const allows = new Ajv({ allErrors: true }).compile(published);
 
 /** The message for a file with one thing changed in it. */
@@ -47,7 +47,7 @@ test('what is written fits the published schema', () => {
 
 test('the published schema is what the tables of kinds and the limits make it', async () => {
   await expect(`${JSON.stringify(recipeJsonSchema(), null, 2)}\n`).toMatchFileSnapshot(
-    join(process.cwd(), 'docs/formats/recipe-5.schema.json'),
+    join(process.cwd(), 'docs/formats/recipe-6.schema.json'),
   );
 });
 

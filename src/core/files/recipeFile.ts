@@ -14,7 +14,7 @@ import { inkSchema } from './inkSchema';
 import { type FileLimit, refuseLarger } from './limits';
 import { isPlain } from './plain';
 import { recipeFaults } from './recipeFaults';
-import { migrateRecipe, RECIPE_VERSION } from './recipeMigrations';
+import { inkAt, migrateRecipe, RECIPE_VERSION } from './recipeMigrations';
 import { recipeSchema } from './recipeSchema';
 import { real, unknownField } from './schemaParts';
 import { parsedJson, validated } from './validated';
@@ -125,12 +125,13 @@ const DESIGNS_FROM = 3;
 
 /** A file of an earlier version as today's program writes it. */
 function inTodaysShape(file: Readonly<Record<string, unknown>>, version: number): unknown {
-  const { recipe } = file;
+  const { recipe, inks } = file;
   if (!isPlain(recipe) || version === RECIPE_VERSION) return file;
   return {
     ...file,
     version: RECIPE_VERSION,
     recipe: migrateRecipe(recipe, version),
+    inks: Array.isArray(inks) ? inks.map((ink) => (isPlain(ink) ? inkAt(ink, version) : ink)) : inks,
     ...(version < DESIGNS_FROM ? { designs: [] } : {}),
   };
 }

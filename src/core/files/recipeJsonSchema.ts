@@ -4,6 +4,8 @@ import { FINISH_IDS } from '../materials/card/finishes';
 import { DESIGN_LIMITS, DESIGN_USES } from '../materials/design/design';
 import { INK_DEPTHS, INK_LIMITS } from '../materials/ink/ink';
 import { INK_KIND_IDS } from '../materials/ink/kinds';
+import { MODES } from '../materials/ink/modes';
+import { TAUGHT_LIMITS } from '../materials/ink/taught';
 import { PANEL_LIMITS } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type PassKindId } from '../recipe/passes/passes';
 import { RECIPE_LIMITS, RUNG_LIMITS } from '../recipe/recipe';
@@ -127,6 +129,25 @@ const recipe = (): Json =>
     ['alsoOn', 'wanted', 'notes'],
   );
 
+/** What panels taught of an ink, as `TaughtInk` says. */
+const taught = (): Json => ({
+  description: 'What panels that were made have taught of it',
+  ...record(
+    {
+      strength: { description: 'Against its swatch', ...between(TAUGHT_LIMITS.strength) },
+      strengthSpread: { description: 'Of the natural logarithm', ...between(TAUGHT_LIMITS.spread) },
+      scattering: { description: 'Against what is usual for it', ...between(TAUGHT_LIMITS.scattering) },
+      scatteringSpread: { description: 'Of the natural logarithm', ...between(TAUGHT_LIMITS.spread) },
+      slope: { description: 'n of (550 nm/λ)^n', ...between(TAUGHT_LIMITS.slope) },
+      modes: list(between(TAUGHT_LIMITS.mode), { minItems: MODES, maxItems: MODES }),
+      panels: { ...between(TAUGHT_LIMITS.panels), type: 'integer' },
+      at: text(40),
+      off: { description: 'Kept, but switched off', type: 'boolean' },
+    },
+    ['off'],
+  ),
+});
+
 const ink = (): Json =>
   record(
     {
@@ -144,13 +165,14 @@ const ink = (): Json =>
         description: 'Part of the wet film’s strength lost by drying',
         ...between(INK_LIMITS.dryBack),
       },
-      potency: {
-        description: 'Strength beside another ink in a mixture; 1 where left out',
-        ...between(INK_LIMITS.potency),
+      strength: {
+        description: 'How much of it this maker’s hand lays in a coat, against its swatch; 1 where left out',
+        ...between(INK_LIMITS.strength),
       },
+      taught: taught(),
       brush: text(INK_LIMITS.brush),
     },
-    ['overBlack', 'line', 'note', 'wished', 'dryBack', 'potency', 'brush'],
+    ['overBlack', 'line', 'note', 'wished', 'dryBack', 'strength', 'taught', 'brush'],
   );
 
 const card = (): Json =>

@@ -204,3 +204,16 @@ test.each<[string, (file: ReturnType<typeof JSON.parse>) => void, RegExp]>([
   change(file);
   expect(() => readRecipeFile(JSON.stringify(file))).toThrow(told);
 });
+
+test('an ink that stood more strongly in version 5 is so much stronger', () => {
+  const older = {
+    ...JSON.parse(writeRecipeFile(readRecipeFile(JSON.stringify(FIRST)))),
+    version: 5,
+    inks: inks.map((one, i) => (i === 0 ? { ...one, potency: 1.5 } : one)),
+  };
+  const published = JSON.parse(readFileSync('docs/formats/recipe-5.schema.json', 'utf8'));
+  expect(new Ajv().compile(published)(older)).toBe(true);
+  const read = readRecipeFile(JSON.stringify(older)).inks;
+  expect(read.map(({ strength }) => strength)).toEqual([1.5, undefined]);
+  expect(read[0]).not.toHaveProperty('potency');
+});

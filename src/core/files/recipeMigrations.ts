@@ -5,11 +5,16 @@ export interface RecipeMigration {
   readonly from: number;
   readonly title: string;
   /** Nothing is known of the value yet: what does not fit is left for the reader to refuse. */
-  readonly up: (recipe: Readonly<Record<string, unknown>>) => Record<string, unknown>;
+  readonly up: (recipe: Loose) => Record<string, unknown>;
+  /** The same for each ink that comes with it, where inks changed. */
+  readonly upInk?: (ink: Loose) => Record<string, unknown>;
 }
 
+/** A value of a file, as it is before it is checked. */
+type Loose = Readonly<Record<string, unknown>>;
+
 /** Today's version of a recipe, in files and in the database. */
-export const RECIPE_VERSION = 5;
+export const RECIPE_VERSION = 6;
 
 /** All of them, oldest first. One that has been released is never edited. */
 export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
@@ -49,6 +54,12 @@ export const RECIPE_MIGRATIONS: readonly RecipeMigration[] = [
       ...recipe,
       passes: Array.isArray(passes) ? passes.map(passThatCanBeDone) : passes,
     }),
+  },
+  {
+    from: 5,
+    title: 'how strongly an ink stands is its strength, and inks carry what panels have taught of them',
+    up: (recipe) => ({ ...recipe }),
+    upInk: ({ potency, ...ink }) => ({ ...ink, ...(potency === undefined ? {} : { strength: potency }) }),
   },
 ];
 
@@ -177,6 +188,13 @@ export const recipeAt = (
   RECIPE_MIGRATIONS.filter((step) => step.from >= from && step.from < to).reduce<Record<string, unknown>>(
     (older, { up }) => up(older),
     recipe,
+  );
+
+/** An ink of one version of files in the shape of a later one. */
+export const inkAt = (ink: Loose, from: number, to: number = RECIPE_VERSION): Record<string, unknown> =>
+  RECIPE_MIGRATIONS.filter((step) => step.from >= from && step.from < to).reduce<Record<string, unknown>>(
+    (older, { upInk }) => upInk?.(older) ?? older,
+    ink,
   );
 
 /** A recipe of an earlier version in today's shape. */

@@ -99,7 +99,7 @@ test('the picture has the panel’s proportions, and its top and foot show the f
 
 test('the picture’s mixing in one pass says what the films say, layer by layer', () => {
   const over = ink('over', '#7a2450', 'dye');
-  const palette = [pale, { ...dark, potency: 2.2 }, ink('third', '#e2568f', 'pigment'), over];
+  const palette = [pale, { ...dark, strength: 2.2 }, ink('third', '#e2568f', 'pigment'), over];
   const ground = groundOfCard(BLACK_CARD);
   const stack = makeStack(palette, 3);
   const wet = [0.2, 0.5, 0.3, 0.4];

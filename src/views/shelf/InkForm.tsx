@@ -20,7 +20,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const { potency, dryBack } = INK_LIMITS;
+const { strength, dryBack } = INK_LIMITS;
 /** What to type, where the schema of files has something against what is typed. */
 const HELP = {
   name: `A name has 1 to ${INK_LIMITS.name} letters.`,
@@ -28,7 +28,7 @@ const HELP = {
   overWhite: COLOUR_HELP,
   overBlack: COLOUR_HELP,
   dryBack: `Type ${100 * dryBack.min} to ${100 * dryBack.max}, or leave it empty.`,
-  potency: `Type ${potency.min} to ${potency.max}, or leave it empty.`,
+  strength: `Type ${strength.min} to ${strength.max}, or leave it empty.`,
   line: `At most ${INK_LIMITS.line} letters.`,
   brush: `At most ${INK_LIMITS.brush} letters.`,
   note: `At most ${INK_LIMITS.note.toLocaleString('en')} letters.`,
@@ -102,11 +102,11 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
       />
       <p className="self-end text-mute">{hidingOf(white, black)}</p>
       <FormInput
-        label="Potency beside other inks"
-        problem={errors.potency?.message}
+        label="Strength of your hand with it"
+        problem={errors.strength?.message}
         inputMode="decimal"
-        placeholder="1; more where it overpowers"
-        {...register('potency')}
+        placeholder="1, as its swatch; more where it comes out darker"
+        {...register('strength')}
       />
       <FormInput label="Written on its brush" problem={errors.brush?.message} {...register('brush')} />
       <div className="sm:col-span-2">

@@ -54,7 +54,8 @@ test('a colour is read as hex or as a reading in Lab', () => {
 });
 
 test('with a second swatch over black, hiding is solved: an opaque ink scatters more than a clear one', () => {
-  const scattering = (overBlack: `#${string}`) => filmOfInk({ ...ink('x', '#c9b060'), overBlack }).scattering;
+  const scattering = (overBlack: `#${string}`) =>
+    filmOfInk({ ...ink('x', '#c9b060'), overBlack }).scattering[0] ?? 0;
   expect(scattering('#b59d50')).toBeGreaterThan(4 * scattering('#3a3428'));
   expect(contrastRatio('#c9b060', '#b59d50')).toBeGreaterThan(0.7);
   expect(contrastRatio('#c9b060', '#c9b060')).toBe(1);

@@ -6,7 +6,7 @@ import { bandReflectance, filmFromSwatch, filmReflectance, mixedReflectance } fr
 const absorption = fc.double({ min: 0, max: 6, noNaN: true });
 const scattering = fc.double({ min: 0, max: 4, noNaN: true });
 const reflectance = fc.double({ min: 0.005, max: 1, noNaN: true });
-const flat = (k: number, s: number) => ({ absorption: flatSpectrum(k), scattering: s });
+const flat = (k: number, s: number) => ({ absorption: flatSpectrum(k), scattering: flatSpectrum(s) });
 
 test('no film is the bare ground', () => {
   fc.assert(fc.property(reflectance, (ground) => Math.abs(bandReflectance(0, 0, ground) - ground) < 1e-12));
@@ -63,7 +63,7 @@ test('two coats laid as one film look like one coat dried over the other', () =>
 test('a film solved from its swatch shows that swatch again', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.002, max: 0.99, noNaN: true }), scattering, (swatch, s) => {
-      const film = filmFromSwatch(flatSpectrum(swatch), flatSpectrum(1), s);
+      const film = filmFromSwatch(flatSpectrum(swatch), flatSpectrum(1), flatSpectrum(s));
       for (const r of filmReflectance(film, flatSpectrum(1))) expect(r).toBeCloseTo(swatch, 6);
     }),
   );

@@ -2,12 +2,12 @@ import { BANDS, type Spectrum } from '../colour/spectrum';
 import { expMinus } from './expMinus';
 
 /**
- * What one unit of an ink's film does to light: K absorbs, band by band, S scatters, alike in all bands. Both are
- * dimensionless, because the thickness of one unit (a full, dried coat) is folded in, and both are at least 0.
+ * What one unit of an ink's film does to light, band by band: K absorbs, S scatters. Both are dimensionless, because the
+ * thickness of one unit (a full, dried coat) is folded in, and both are at least 0.
  */
 export interface Film {
   readonly absorption: Spectrum;
-  readonly scattering: number;
+  readonly scattering: Spectrum;
 }
 
 /** Below this scattering a film is a clear filter; the general formula loses its digits there. */
@@ -56,10 +56,13 @@ export interface Portion {
  */
 export function mixedReflectance(portions: readonly Portion[], ground: Spectrum): Spectrum {
   const reflectance = new Float64Array(BANDS);
-  const s = portions.reduce((sum, { film, coats }) => sum + coats * film.scattering, 0);
   for (let band = 0; band < BANDS; band++) {
     let k = 0;
-    for (const { film, coats } of portions) k += coats * film.absorption[band];
+    let s = 0;
+    for (const { film, coats } of portions) {
+      k += coats * film.absorption[band];
+      s += coats * film.scattering[band];
+    }
     reflectance[band] = bandReflectance(k, s, ground[band]);
   }
   return reflectance;
@@ -71,14 +74,20 @@ export function mixedReflectance(portions: readonly Portion[], ground: Spectrum)
  *
  * @param swatch  reflectance over the ground, 0…1 per band
  * @param ground  reflectance of the ground, 0…1 per band
- * @param scattering  S of one coat, the same in every band
+ * @param scattering  S of one coat, per band
  */
-export function filmFromSwatch(swatch: Spectrum, ground: Spectrum, scattering: number): Film {
+export function filmFromSwatch(swatch: Spectrum, ground: Spectrum, scattering: Spectrum): Film {
   return {
-    absorption: swatch.map((target, band) => absorptionFor(target, ground[band], scattering)),
+    absorption: swatch.map((target, band) => absorptionFor(target, ground[band], scattering[band])),
     scattering,
   };
 }
+
+/** The film that lays so many times as much at once. */
+export const strongerFilm = ({ absorption, scattering }: Film, times: number): Film =>
+  times === 1
+    ? { absorption, scattering }
+    : { absorption: absorption.map((k) => k * times), scattering: scattering.map((s) => s * times) };
 
 /**
  * Solves `bandReflectance(k, s, ground) = target` for k, by false position on the logarithm of the reflectance,

@@ -1,9 +1,10 @@
 import { memoByKey, memoOf } from '../../base/memo';
 import { type Hex, labOfHex, xyzOfHex } from '../colour/hex';
 import { flatSpectrum } from '../colour/spectrum';
-import { type Film, filmFromSwatch } from './film';
+import { type Film, filmFromSwatch, strongerFilm } from './film';
 import { INK_KINDS, type InkKindId, usualScattering } from './kinds';
 import { reflectanceOfHex } from './reflectance';
+import { shiftedSpectrum, type TaughtInk, taughtScattering, taughtSign } from './taught';
 import { filmFromTwoSwatches } from './twoSwatches';
 
 /** How deep an ink stands inside its family. */
@@ -24,8 +25,10 @@ export interface Ink {
   readonly overBlack?: Hex;
   /** Part of the wet film's strength lost by drying, 0…0.9; the kind's own where left out. */
   readonly dryBack?: number;
-  /** How strongly it stands against another ink in a mixture, 0.25…4; 1 where left out. */
-  readonly potency?: number;
+  /** How much of it this maker's hand lays in a coat, against its swatch, 0.25…4; 1 where left out. */
+  readonly strength?: number;
+  /** What panels that were made have taught of it; counts in place of `strength` unless switched off. */
+  readonly taught?: TaughtInk;
   /** What is written on the brush that holds it. */
   readonly brush?: string;
   /** Which maker's line it belongs to, in the owner's words. */
@@ -61,19 +64,31 @@ export const filmOfInk = memoOf((ink: Ink): Film => filmOfSwatch(signOf(ink), in
 /** A worker gets a new copy of the same ink with a request: so films are remembered by their swatches, too. */
 const filmOfSwatch = memoByKey(MAX_FILMS, (_: string, ink: Ink): Film => solveFilm(ink));
 
-const signOf = ({ kind, overWhite, overBlack }: Ink): string => `${kind} ${overWhite} ${overBlack ?? ''}`;
+const signOf = (ink: Ink): string =>
+  [ink.kind, ink.overWhite, ink.overBlack ?? '', strengthOf(ink), taughtSign(taughtOf(ink))].join(' ');
 
-function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
-  if (kind === 'bare') return { absorption: flatSpectrum(0), scattering: 0 };
-  const onWhite = reflectanceOfHex(overWhite);
+/**
+ * The film of a coat as this maker lays it: what the swatch and the panels say of the ink, times its strength.
+ */
+const solveFilm = (ink: Ink): Film => strongerFilm(swatchFilm(ink, taughtOf(ink)), strengthOf(ink));
+
+/** The film of a coat as strong as the swatch. */
+function swatchFilm(ink: Ink, taught: TaughtInk | undefined): Film {
+  if (isBare(ink)) return { absorption: flatSpectrum(0), scattering: flatSpectrum(0) };
+  const swatch = reflectanceOfHex(ink.overWhite);
+  const usual = swatchScattering(ink);
+  return taught
+    ? filmFromSwatch(shiftedSpectrum(swatch, taught.modes), SWATCH_GROUND, taughtScattering(usual, taught))
+    : filmFromSwatch(swatch, SWATCH_GROUND, flatSpectrum(usual));
+}
+
+/** S of one coat as strong as the swatch, the same in all bands: by both swatches, or by what is usual for the kind. */
+export function swatchScattering({ kind, overWhite, overBlack }: Ink): number {
   const likely = usualScattering(kind, labOfHex(overWhite).l);
-  if (!overBlack) return filmFromSwatch(onWhite, SWATCH_GROUND, likely);
-  return filmFromTwoSwatches(
-    onWhite,
-    SWATCH_GROUND,
-    { lab: labOfHex(overBlack), ground: BLACK_GROUND },
-    likely,
-  );
+  if (!overBlack) return likely;
+  const second = { lab: labOfHex(overBlack), ground: BLACK_GROUND };
+  return filmFromTwoSwatches(reflectanceOfHex(overWhite), SWATCH_GROUND, second, likely)
+    .scattering[0] as number;
 }
 
 /**
@@ -83,11 +98,15 @@ function solveFilm({ kind, overWhite, overBlack }: Ink): Film {
 export const contrastRatio = (overWhite: Hex, overBlack: Hex): number =>
   xyzOfHex(overBlack).y / Math.max(xyzOfHex(overWhite).y, 1e-6);
 
-/** How strongly this ink stands against others in a mixture. */
-export const potencyOf = (ink: Ink): number => ink.potency ?? 1;
-/** How strongly an ink may stand, and lose by drying; how long its texts may be, in letters. */
+/** What is taught of an ink and counts. */
+export const taughtOf = ({ taught }: Pick<Ink, 'taught'>): TaughtInk | undefined =>
+  taught?.off ? undefined : taught;
+/** How much of an ink this maker's hand lays in a coat, against its swatch. */
+export const strengthOf = (ink: Pick<Ink, 'strength' | 'taught'>): number =>
+  taughtOf(ink)?.strength ?? ink.strength ?? 1;
+/** How strong an ink may be, and lose by drying; how long its texts may be, in letters. */
 export const INK_LIMITS = {
-  potency: { min: 0.25, max: 4 },
+  strength: { min: 0.25, max: 4 },
   dryBack: { min: 0, max: 0.9 },
   name: 120,
   brush: 60,

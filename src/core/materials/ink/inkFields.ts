@@ -14,7 +14,7 @@ export interface InkFields {
   readonly overBlack: string;
   /** Per cent. */
   readonly dryBack: string;
-  readonly potency: string;
+  readonly strength: string;
   readonly brush: string;
   readonly note: string;
   readonly wished: boolean;
@@ -30,7 +30,7 @@ export const inkFields = (ink: Ink | undefined): InkFields => ({
   overWhite: ink?.overWhite ?? '',
   overBlack: ink?.overBlack ?? '',
   dryBack: ink?.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 100)),
-  potency: ink?.potency === undefined ? '' : String(ink.potency),
+  strength: ink?.strength === undefined ? '' : String(ink.strength),
   brush: ink?.brush ?? '',
   note: ink?.note ?? '',
   wished: ink?.wished ?? false,
@@ -52,7 +52,7 @@ export function inkOfFields(fields: InkFields, id: string): Ink {
     overWhite: colour(fields.overWhite),
     ...(typed(fields.overBlack) ? { overBlack: colour(fields.overBlack) } : {}),
     ...(typed(fields.dryBack) ? { dryBack: numberOf(fields.dryBack) / 100 } : {}),
-    ...(typed(fields.potency) ? { potency: numberOf(fields.potency) } : {}),
+    ...(typed(fields.strength) ? { strength: numberOf(fields.strength) } : {}),
     ...(typed(fields.brush) ? { brush: fields.brush.trim() } : {}),
     ...(typed(fields.line) ? { line: fields.line.trim() } : {}),
     ...(typed(fields.note) ? { note: fields.note.trim() } : {}),

@@ -1,6 +1,6 @@
 import { deltaE00 } from '../colour/difference';
 import { type Lab, labOfSpectrum } from '../colour/lab';
-import type { Spectrum } from '../colour/spectrum';
+import { flatSpectrum, type Spectrum } from '../colour/spectrum';
 import { type Film, filmFromSwatch, filmReflectance } from './film';
 
 /** A coat of more scatters no more that an eye would see, and one of less is clear. */
@@ -31,7 +31,7 @@ export function filmFromTwoSwatches(
   second: { readonly lab: Lab; readonly ground: Spectrum },
   likely: number,
 ): Film {
-  const filmOf = (log: number): Film => filmFromSwatch(swatch, ground, Math.exp(log));
+  const filmOf = (log: number): Film => filmFromSwatch(swatch, ground, flatSpectrum(Math.exp(log)));
   const doubt = (log: number): number => {
     const seen = labOfSpectrum(filmReflectance(filmOf(log), second.ground));
     return (deltaE00(seen, second.lab) / READ_WRONG) ** 2 + ((log - Math.log(likely)) / KIND_SPREAD) ** 2;

@@ -13,7 +13,7 @@ import { WEIGHTS } from '../../../materials/colour/observer';
 import { BANDS, type Spectrum } from '../../../materials/colour/spectrum';
 import type { Film } from '../../../materials/ink/film';
 import { filmCurve } from '../../../materials/ink/filmCurve';
-import { filmOfInk, type Ink, potencyOf } from '../../../materials/ink/ink';
+import { filmOfInk, type Ink } from '../../../materials/ink/ink';
 import { driedColour } from '../../../materials/ink/laid';
 import {
   isWhiteGround,
@@ -135,7 +135,7 @@ export type RowJudge = (row: number, table: PairTable, from?: number, to?: numbe
 export function pairJudge(dried: DriedInks, card: Card): RowJudge {
   const { inks, labs, noun } = dried;
   const count = inks.length;
-  const films = inks.map(potentFilm);
+  const films = inks.map(filmOfInk);
   const bare = groundOfCard(card);
   const ground = weighedGround(bare);
   // On white the joint itself is judged for mud; on another card, as it would dry on white.
@@ -157,11 +157,10 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
       nouns[STATIONS - 1] = noun[other];
       for (let station = 1; station < STATIONS - 1; station++) {
         const part = station / (STATIONS - 1);
-        const y = (part * second.potency) / ((1 - part) * first.potency + part * second.potency);
-        const lab = mixedLab(first, second, y, ground);
+        const lab = mixedLab(first, second, part, ground);
         walked[station] = lab;
         nouns[station] = nounOf(lab.l, lab.a, lab.b);
-        if (white) onWhite[station] = mixedLab(first, second, y, white);
+        if (white) onWhite[station] = mixedLab(first, second, part, white);
       }
       judge(row, other, table);
     }
@@ -228,24 +227,17 @@ function weighedGround(ground: Spectrum): Float64Array {
   return rows;
 }
 
-/** An ink's film and how strongly it stands in a mixture. */
-interface PotentFilm extends Film {
-  readonly potency: number;
-}
-
-const potentFilm = (ink: Ink): PotentFilm => ({ ...filmOfInk(ink), potency: potencyOf(ink) });
-
 /** Colour of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
-function mixedLab(first: PotentFilm, second: PotentFilm, y: number, ground: Float64Array): Lab {
-  const { absorption: k1 } = first;
-  const { absorption: k2 } = second;
+function mixedLab(first: Film, second: Film, y: number, ground: Float64Array): Lab {
+  const { absorption: k1, scattering: s1 } = first;
+  const { absorption: k2, scattering: s2 } = second;
   const x = 1 - y;
-  const s = x * first.scattering + y * second.scattering;
   let sumX = 0;
   let sumY = 0;
   let sumZ = 0;
   for (let band = 0, at = 0; band < BANDS; band++, at += 4) {
     const k = x * k1[band] + y * k2[band];
+    const s = x * s1[band] + y * s2[band];
     const g = ground[at];
     const both = k + s;
     const curve = filmCurve(k * (both + s));
