@@ -9,3 +9,7 @@ export const percentOf = (part: number): string => percent(part * 100);
 
 /** The first sentence of several, with its full stop; a point inside a figure ends none. */
 export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec(text)?.[0] ?? text;
+
+/** So many of something: `1 panel`, `4 panels`. */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;

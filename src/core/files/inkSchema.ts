@@ -3,17 +3,16 @@ import { type Hex, isHex } from '../materials/colour/hex';
 import { INK_DEPTHS, INK_LIMITS, type Ink } from '../materials/ink/ink';
 import { INK_KIND_IDS } from '../materials/ink/kinds';
 import { MODES } from '../materials/ink/modes';
-import { TAUGHT_LIMITS } from '../materials/ink/taught';
+import { DOUBTS, TAUGHT_LIMITS } from '../materials/ink/taught';
 import { between, COLOUR_FAULT, colour, id, label, oneOf, unknownField } from './schemaParts';
 
 /** What panels taught of an ink, as it stands in files. */
 const taughtSchema = object({
   strength: between(TAUGHT_LIMITS.strength),
-  strengthSpread: between(TAUGHT_LIMITS.spread),
   scattering: between(TAUGHT_LIMITS.scattering),
-  scatteringSpread: between(TAUGHT_LIMITS.spread),
   slope: between(TAUGHT_LIMITS.slope),
   modes: array().strict().required().length(MODES).max(MODES).of(between(TAUGHT_LIMITS.mode)),
+  doubt: array().strict().required().length(DOUBTS).max(DOUBTS).of(between(TAUGHT_LIMITS.doubt)),
   panels: between(TAUGHT_LIMITS.panels).integer(),
   at: string().strict().required().max(40),
   off: boolean().strict(),

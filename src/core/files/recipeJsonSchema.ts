@@ -5,7 +5,7 @@ import { DESIGN_LIMITS, DESIGN_USES } from '../materials/design/design';
 import { INK_DEPTHS, INK_LIMITS } from '../materials/ink/ink';
 import { INK_KIND_IDS } from '../materials/ink/kinds';
 import { MODES } from '../materials/ink/modes';
-import { TAUGHT_LIMITS } from '../materials/ink/taught';
+import { DOUBTS, TAUGHT_LIMITS } from '../materials/ink/taught';
 import { PANEL_LIMITS } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, type PassKindId } from '../recipe/passes/passes';
 import { RECIPE_LIMITS, RUNG_LIMITS } from '../recipe/recipe';
@@ -135,11 +135,13 @@ const taught = (): Json => ({
   ...record(
     {
       strength: { description: 'Against its swatch', ...between(TAUGHT_LIMITS.strength) },
-      strengthSpread: { description: 'Of the natural logarithm', ...between(TAUGHT_LIMITS.spread) },
       scattering: { description: 'Against what is usual for it', ...between(TAUGHT_LIMITS.scattering) },
-      scatteringSpread: { description: 'Of the natural logarithm', ...between(TAUGHT_LIMITS.spread) },
       slope: { description: 'n of (550 nm/λ)^n', ...between(TAUGHT_LIMITS.slope) },
       modes: list(between(TAUGHT_LIMITS.mode), { minItems: MODES, maxItems: MODES }),
+      doubt: {
+        description: 'Covariances of strength, scattering, slope and modes: the lower triangle, row by row',
+        ...list(between(TAUGHT_LIMITS.doubt), { minItems: DOUBTS, maxItems: DOUBTS }),
+      },
       panels: { ...between(TAUGHT_LIMITS.panels), type: 'integer' },
       at: text(40),
       off: { description: 'Kept, but switched off', type: 'boolean' },

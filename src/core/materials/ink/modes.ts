@@ -33,7 +33,9 @@ function leadingModes(): readonly Spectrum[] {
   );
   let sizes: readonly number[] = [];
   for (let round = 0; round < ROUNDS; round++) {
-    const grown: readonly Spectrum[] = modes.map((mode) => Float64Array.from(covariance, (row) => dot(row, mode)));
+    const grown: readonly Spectrum[] = modes.map((mode) =>
+      Float64Array.from(covariance, (row) => dot(row, mode)),
+    );
     const upright: Spectrum[] = [];
     sizes = grown.map((vector) => {
       for (const earlier of upright) subtract(vector, earlier, dot(vector, earlier));

@@ -8,16 +8,17 @@ import { MODES, nmOf, spectrumModes } from './modes';
 export interface TaughtInk {
   /** How much of it this maker's hand lays in a coat, against its swatch, above 0. */
   readonly strength: number;
-  /** Standard deviation of the natural logarithm of `strength`. */
-  readonly strengthSpread: number;
   /** S at 550 nm as a multiple of what is usual for the ink, above 0. */
   readonly scattering: number;
-  /** Standard deviation of the natural logarithm of `scattering`. */
-  readonly scatteringSpread: number;
   /** n of (550 nm/λ)^n: how much more of short waves it scatters. */
   readonly slope: number;
   /** How far its hidden spectrum lies from the recovered one, a coefficient for each of `spectrumModes`. */
   readonly modes: readonly number[];
+  /**
+   * How sure all that is: covariances of its parameters (`keep/learn/inkParams.ts`) in the order strength, scattering, slope,
+   * modes, each in standard deviations of what was thought before; the lower triangle, row by row.
+   */
+  readonly doubt: readonly number[];
   /** From how many panels. */
   readonly panels: number;
   /** When it was learned, ISO 8601. */
@@ -26,13 +27,16 @@ export interface TaughtInk {
   readonly off?: boolean;
 }
 
+/** Numbers of `doubt`: a triangle of three parameters and the modes. */
+export const DOUBTS = ((3 + MODES) * (4 + MODES)) / 2;
+
 /** What the values may be in a file. */
 export const TAUGHT_LIMITS = {
   strength: { min: 0.05, max: 20 },
   scattering: { min: 0.02, max: 50 },
   slope: { min: -4, max: 6 },
   mode: { min: -8, max: 8 },
-  spread: { min: 0, max: 5 },
+  doubt: { min: -2, max: 2 },
   panels: { min: 0, max: 100_000 },
 } as const;
 
