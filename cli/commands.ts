@@ -11,8 +11,10 @@ import { writeRecipePicture } from '../src/core/files/recipePicture';
 import { sheetJson } from '../src/core/files/sheetJson';
 import { PAPERS, type Paper, writeSheetPdf } from '../src/core/files/sheetPdf';
 import { stagePictures } from '../src/core/files/stagePictures';
+import { finder } from '../src/core/keep/learn/fromLog';
 import { CannotCut, planCuts } from '../src/core/make/cutting/cutPlan';
 import { cutText } from '../src/core/make/cutting/cutText';
+import type { Ink } from '../src/core/materials/ink/ink';
 import { paintPanel, pixelsAt } from '../src/core/picture/paint';
 import { passReadings } from '../src/core/readings/passReadings';
 import { laidShares, perceivedShares } from '../src/core/readings/perceived';
@@ -23,11 +25,12 @@ import type { ResolvedRecipe } from '../src/core/recipe/resolved';
 import { RUN_IDS } from '../src/core/recipe/runs/runs';
 import { SCHOOL_IDS } from '../src/core/recipe/schools/schools';
 import { compileSheet, sheetText } from '../src/core/sheet/compile';
+import { learnText, readTaughtShelf } from './learnCommand';
 import { Mistake } from './mistake';
 import { bridgeText, jointsText, matchText, triosText } from './shelfCommands';
 
 const USAGE = `Usage:
-  npm run -s tint -- readings FILE.json
+  npm run -s tint -- readings FILE.json [--shelf SHELF.json]
   npm run -s tint -- sheet FILE.json [--inches] [--school pale-first] [--json]
   npm run -s tint -- picture FILE.json OUT.png [--dpi 300] [--wet] [--run glow]
   npm run -s tint -- pdf FILE.json OUT.pdf [--paper A4] [--inches] [--school …] [--run …]
@@ -36,6 +39,7 @@ const USAGE = `Usage:
   npm run -s tint -- bridge SHELF.csv NAME NAME [--card white] [--json]
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
   npm run -s tint -- joints PAIRS.csv [--card white] [--json]
+  npm run -s tint -- learn SHELF.csv LOG.json [--json] [--out SHELF.json] [--predict READINGS.json]
   npm run -s tint -- check BACKUP.zip
 
 FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
@@ -130,6 +134,17 @@ function named<T extends string>(option: string, given: string, ids: readonly T[
   return found;
 }
 
+/** The recipe with its inks as a shelf knows them, by their names. */
+async function onShelf(resolved: ResolvedRecipe, path: string | undefined): Promise<ResolvedRecipe> {
+  if (!path) return resolved;
+  const find = finder(await readTaughtShelf(path));
+  const known = (ink: Ink): Ink => {
+    const here = find({ name: ink.name });
+    return here ? { ...here, id: ink.id } : ink;
+  };
+  return { ...resolved, inks: resolved.inks.map(known), passInks: resolved.passInks.map(known) };
+}
+
 /** The recipe on another run or by another school, where that is asked for. */
 function asAsked(
   resolved: ResolvedRecipe,
@@ -210,7 +225,7 @@ async function checkText(path: string | undefined): Promise<string> {
 export async function runTint(args: string[]): Promise<string> {
   const { positionals, values } = parsed(args);
   const [command, file, out, other] = positionals;
-  const recipeAsked = async () => asAsked(await readResolved(file), values);
+  const recipeAsked = async () => asAsked(await onShelf(await readResolved(file), values.shelf), values);
   const unit = values.inches ? 'in' : 'mm';
   if (command === 'readings') return JSON.stringify(readingsOutput(await recipeAsked()), null, 2);
   if (command === 'sheet')
@@ -222,6 +237,7 @@ export async function runTint(args: string[]): Promise<string> {
   if (command === 'bridge') return bridgeText(file, [out, other], values);
   if (command === 'match') return matchText(file, out, values);
   if (command === 'joints') return jointsText(file, values);
+  if (command === 'learn') return learnText(file, out, values);
   if (command === 'check') return checkText(file);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
@@ -237,6 +253,9 @@ function parsed(args: string[]) {
         inches: { type: 'boolean', default: false },
         paper: { type: 'string', default: 'A4' },
         svg: { type: 'string' },
+        shelf: { type: 'string' },
+        out: { type: 'string' },
+        predict: { type: 'string' },
         school: { type: 'string' },
         run: { type: 'string' },
         relation: { type: 'string', default: 'tonal' },

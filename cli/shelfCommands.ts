@@ -40,8 +40,11 @@ import { Mistake } from './mistake';
 /** Faulty rows named before the rest are only counted. */
 const FAULTS_TOLD = 5;
 
-/** The inks of a table, which must be free of faulty rows. */
-async function readShelf(path: string | undefined): Promise<Ink[]> {
+/** The inks of a table, which must be free of faulty rows: those that can be rungs, where nothing else is asked for. */
+export async function readShelf(
+  path: string | undefined,
+  isWanted: (ink: Ink) => boolean = ({ kind }) => INK_KINDS[kind].blends,
+): Promise<Ink[]> {
   if (!path) throw new Mistake('Name the ink table (CSV).');
   try {
     const rows = rowsOfCsv(await readFile(path, 'utf8'));
@@ -54,7 +57,7 @@ async function readShelf(path: string | undefined): Promise<Ink[]> {
     }
     return rows
       .flatMap(({ line, read }) => (typeof read === 'string' ? [] : [{ ...read, id: `line-${line}` }]))
-      .filter(({ kind }) => INK_KINDS[kind].blends);
+      .filter(isWanted);
   } catch (error) {
     if (error instanceof FileError) throw new Mistake(`${path}: ${error.message}`);
     if (error instanceof Error && 'code' in error)

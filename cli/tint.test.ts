@@ -192,3 +192,46 @@ test('from the shell a mistake goes to standard error with exit 1', { timeout: 2
   expect({ status, stdout }).toEqual({ status: 1, stdout: '' });
   expect(stderr).toContain('gone.json');
 });
+
+test('a log teaches: the shelf is written with it, places are predicted, and readings are by it', async () => {
+  const [shelf, log, places, taught] = ['taught.csv', 'log.json', 'places.json', 'taught.json'].map((name) =>
+    join(folder, name),
+  ) as [string, string, string, string];
+  writeFileSync(shelf, writeInksCsv(DEMO_INKS));
+  const coats = (part: number) => [
+    { ink: 'Gorse Pale', coats: 1 - part },
+    { ink: 'Leat Mid', coats: part },
+  ];
+  const reading = {
+    coats: coats(0.25),
+    card: '#ffffff',
+    lab: [71.2, -9.8, 31.5],
+    source: 'reader',
+    noise: 0.5,
+  };
+  writeFileSync(
+    log,
+    JSON.stringify({
+      format: 'tint-ladder/log',
+      version: 1,
+      panels: [{ number: 1, date: '2026-05-01', readings: [reading] }],
+    }),
+  );
+  writeFileSync(places, JSON.stringify({ readings: [{ coats: coats(0.25), card: '#ffffff' }] }));
+  const said = JSON.parse(
+    await runTint(['learn', shelf, log, '--json', '--predict', places, '--out', taught]),
+  );
+  expect(said.inks.map(({ name }: { name: string }) => name)).toEqual(['Gorse Pale', 'Leat Mid']);
+  const [{ before, after, within }] = said.predictions;
+  const off = ([l = 0, a = 0, b = 0]: number[]) => Math.hypot(l - 71.2, a + 9.8, b - 31.5);
+  expect(off(after)).toBeLessThan(off(before) / 3);
+  expect(within).toBeGreaterThan(0.5);
+
+  const gorse = DEMO_INKS.filter(({ name }) => ['Gorse Pale', 'Leat Mid'].includes(name));
+  const recipe = join(folder, 'taught-recipe.json');
+  writeFileSync(recipe, writeRecipeFile(resolvedOf(gorse)));
+  const lightness = async (...more: string[]) =>
+    JSON.parse(await runTint(['readings', recipe, ...more])).rungs[0].lab.l;
+  expect(await lightness('--shelf', taught)).not.toBeCloseTo(await lightness(), 1);
+  await expect(runTint(['learn', shelf, places])).rejects.toThrow(/not a log/);
+});

@@ -1,0 +1,41 @@
+/** What can go wrong with a panel, as it is seen. A new one is a line here and an entry in the trouble finder's table. */
+export const TROUBLE_IDS = [
+  'hardLine',
+  'disc',
+  'muddyBand',
+  'wetSplotches',
+  'drySplotches',
+  'specks',
+  'inkGone',
+  'heavyHand',
+  'creeping',
+  'fingerprints',
+  'waterMarks',
+  'curl',
+  'lostResist',
+  'clinging',
+  'greyWhite',
+  'unreadable',
+  'noRoom',
+] as const;
+export type TroubleId = (typeof TROUBLE_IDS)[number];
+
+export const TROUBLE_NAMES: Readonly<Record<TroubleId, string>> = {
+  hardLine: 'a hard line or arc',
+  disc: 'a disc of colour in the blend',
+  muddyBand: 'a brown or grey band',
+  wetSplotches: 'splotches while wet',
+  drySplotches: 'splotches when dry',
+  specks: 'specks of bare card',
+  inkGone: 'one ink has gone',
+  heavyHand: 'too dark, or too much of one ink',
+  creeping: 'a wrong colour creeping in',
+  fingerprints: 'fingerprints',
+  waterMarks: 'water marks',
+  curl: 'the card curls',
+  lostResist: 'the resist design is lost',
+  clinging: 'ink stuck on the resist',
+  greyWhite: 'a white image went grey',
+  unreadable: 'a greeting that cannot be read',
+  noRoom: 'not enough room for the last ink',
+};
