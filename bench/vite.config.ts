@@ -6,6 +6,8 @@ export default defineConfig({
     ssr: true,
     target: 'node20',
     outDir: '.cache/bench',
-    rolldownOptions: { input: { core: 'bench/core.ts', browser: 'bench/browser.ts' } },
+    rolldownOptions: {
+      input: { core: 'bench/core.ts', learn: 'bench/learn.ts', browser: 'bench/browser.ts' },
+    },
   },
 });
