@@ -1,5 +1,7 @@
 import Dexie, { type Table } from 'dexie';
 import type { Mood } from '../core/choose/search/moods/mood';
+import type { MadePanel } from '../core/keep/log/made';
+import type { Pad } from '../core/keep/pads/pad';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -8,6 +10,7 @@ import type {
   FolderRecord,
   GoneRecord,
   KeptTrio,
+  PhotoRecord,
   RecipeRecord,
   Setting,
   TagRecord,
@@ -32,6 +35,9 @@ export class Database extends Dexie {
   readonly thumbnails!: Table<Thumbnail, string>;
   readonly gone!: Table<GoneRecord, string>;
   readonly folders!: Table<FolderRecord, string>;
+  readonly panels!: Table<MadePanel, string>;
+  readonly photos!: Table<PhotoRecord, string>;
+  readonly pads!: Table<Pad, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

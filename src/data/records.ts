@@ -82,6 +82,17 @@ export interface Thumbnail {
   readonly picture: Blob;
 }
 
+/** A photograph, never changed: what it is of decides its id. */
+export interface PhotoRecord {
+  /** SHA-1 of its bytes, hexadecimal. */
+  readonly id: string;
+  readonly type: 'image/webp' | 'image/jpeg' | 'image/png';
+  readonly bytes: Uint8Array<ArrayBuffer>;
+  /** Pixels. */
+  readonly width: number;
+  readonly height: number;
+}
+
 /** Something that was taken off, as it was: recipes that come back may still ask for it. */
 export type GoneRecord = {
   /** What it is, and its id. */

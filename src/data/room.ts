@@ -15,7 +15,7 @@ const PIECE = 65_536;
  * @throws DOMException QuotaExceededError when there is no room for it
  */
 export async function askForRoom(things: unknown): Promise<void> {
-  const needed = JSON.stringify(things).length * ON_DISK;
+  const needed = sizeOf(things) * ON_DISK;
   if (needed < ASKED_FROM * ON_DISK || typeof caches === 'undefined') return;
   const { quota, usage = 0 } = (await navigator.storage?.estimate?.()) ?? {};
   if (quota !== undefined && quota - usage < needed) throw noRoom();
@@ -27,6 +27,17 @@ export async function askForRoom(things: unknown): Promise<void> {
   } finally {
     await caches.delete(TRIAL).catch(() => false);
   }
+}
+
+/** About how many bytes things are: their text, and pictures as they are. */
+function sizeOf(things: unknown): number {
+  let pictures = 0;
+  const text = JSON.stringify(things, (_, value: unknown) => {
+    if (!(value instanceof Uint8Array)) return value;
+    pictures += value.length;
+    return undefined;
+  });
+  return text.length + pictures;
 }
 
 const noRoom = () => new DOMException('no room on the disk', 'QuotaExceededError');

@@ -79,6 +79,11 @@ export const SCHEMA: readonly SchemaVersion[] = [
         });
     },
   },
+  {
+    version: 12,
+    title: 'panels that were made, their photographs, and when pads were re-inked',
+    stores: { panels: 'id, number, date', photos: 'id', pads: 'inkId' },
+  },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
-import { strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { expect, test } from 'vitest';
 import {
   BACKUP_TABLE_IDS,
@@ -12,6 +12,7 @@ import {
 import { FileError } from '../core/files/fileError';
 import { Database } from './database';
 import { keepTrio } from './kept';
+import { listPanels, logPanel, removePanels, restorePanels, tidyPhotos } from './panels';
 import { renameRecipe } from './recipes';
 import { setTag } from './tags';
 import { mergeWorkshop, readWorkshop, replaceWorkshop } from './workshop';
@@ -25,7 +26,18 @@ const filled = async () => {
   if (!ink || !other || !third) throw new Error('the demo is not whole');
   await keepTrio(db, [ink, other, third], 'smooth-white');
   await setTag(db, 'ink', [ink.id], 'autumn', true);
+  const bytes = Uint8Array.of(82, 73, 70, 70, 0, 255, 1, 2);
+  await logPanel(db, LOGGED, [{ id: 'picture', type: 'image/webp', bytes, width: 3, height: 4 }]);
+  await db.pads.put({ inkId: ink.id, reinked: ['2026-01-03'] });
   return db;
+};
+/** A panel made without the application, with a photograph. */
+const LOGGED = {
+  date: '2026-05-01',
+  name: 'By hand',
+  inkNames: ['Gorse'],
+  readings: [],
+  photos: ['picture'],
 };
 const faultsOf = (bytes: Uint8Array) => {
   try {
@@ -40,7 +52,15 @@ const faultsOf = (bytes: Uint8Array) => {
 test('everything goes out and comes in the same on another machine, and a second time nothing is new', async () => {
   const workshop = await readWorkshop(await filled());
   const { head, workshop: back } = readBackup(writeBackup(workshop, MADE));
-  expect(head.counts).toMatchObject({ inks: 72, cards: 8, recipes: 4, kept: 1, tags: 1 });
+  expect(head.counts).toMatchObject({
+    inks: 72,
+    cards: 8,
+    recipes: 4,
+    kept: 1,
+    tags: 1,
+    panels: 1,
+    photos: 1,
+  });
   const elsewhere = freshDb();
   await replaceWorkshop(elsewhere, back);
   expect(await readWorkshop(elsewhere)).toEqual(workshop);
@@ -103,4 +123,41 @@ test('a backup cut short or with bytes changed is refused, or says the same; it 
     }),
     { numRuns: 12 },
   );
+});
+
+test('a backup of before panels were logged is read, with none of them', async () => {
+  const files = unzipSync(writeBackup(await readWorkshop(await filled()), MADE));
+  const head = JSON.parse(strFromU8(files['manifest.json'] ?? new Uint8Array()));
+  for (const name of Object.keys(files)) if (/^(panels|photos|pads)/.test(name)) delete files[name];
+  const older = zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify({ ...head, version: 1 })) });
+  expect(readBackup(older).workshop.panels).toEqual([]);
+});
+
+test('a backup whose photograph is missing is refused with its place', async () => {
+  const { 'photos/picture.webp': _, ...files } = unzipSync(
+    writeBackup(await readWorkshop(await filled()), MADE),
+  );
+  expect(faultsOf(zipSync(files))).toEqual([
+    { place: 'photos/picture.webp', problem: expect.stringContaining('missing') },
+  ]);
+});
+
+test('panels get running numbers, come back as they were, and take their photographs with them only when tidied', async () => {
+  const db = await filled();
+  const [first] = await listPanels(db);
+  expect((await logPanel(db, LOGGED)).number).toBe(2);
+  const gone = await removePanels(
+    db,
+    (await listPanels(db)).map(({ id }) => id),
+  );
+  expect(await db.photos.count()).toBe(1);
+  await restorePanels(db, gone);
+  expect(await tidyPhotos(db)).toBe(0);
+  expect((await listPanels(db)).map(({ number }) => number)).toEqual([2, 1]);
+  expect((await listPanels(db))[1]).toEqual(first);
+  await removePanels(
+    db,
+    gone.map(({ id }) => id),
+  );
+  expect(await tidyPhotos(db)).toBe(1);
 });

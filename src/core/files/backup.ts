@@ -7,6 +7,7 @@ import { writeDesignSvg } from './designSvg';
 import { type Fault, FileError } from './fileError';
 import { inkSchema } from './inkSchema';
 import { type FileLimit, megabytes } from './limits';
+import { madePanelSchema, padSchema, photoSchema } from './madeSchema';
 import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
@@ -26,7 +27,17 @@ export const BACKUP_TABLES = {
   gone: { key: 'key', what: 'things taken off' },
   timings: { key: 'id', what: 'times of one’s own' },
   settings: { key: 'key', what: 'settings' },
-} as const satisfies Readonly<Record<string, { readonly key: string; readonly what: string }>>;
+  panels: { key: 'id', what: 'panels made', since: 2 },
+  photos: { key: 'id', what: 'photographs', since: 2 },
+  pads: { key: 'inkId', what: 're-inkings', since: 2 },
+} as const satisfies Readonly<Record<string, TableInfo>>;
+
+interface TableInfo {
+  readonly key: string;
+  readonly what: string;
+  /** The first version of backups that has it; 1 where left out. */
+  readonly since?: number;
+}
 
 export type BackupTable = keyof typeof BACKUP_TABLES;
 export const BACKUP_TABLE_IDS = Object.keys(BACKUP_TABLES) as readonly BackupTable[];
@@ -37,7 +48,7 @@ export type Row = Readonly<Record<string, unknown>>;
 export type Workshop = Readonly<Record<BackupTable, readonly Row[]>>;
 
 const FORMAT = 'tint-ladder/backup';
-const VERSION = 1;
+const VERSION = 2;
 
 /** What stands at the head of a backup. */
 export interface BackupHead {
@@ -68,12 +79,20 @@ export function writeBackup(workshop: Workshop, made: Date): Uint8Array {
     counts,
   };
   const files: Zippable = { 'manifest.json': jsonOf(head) };
-  for (const table of BACKUP_TABLE_IDS) files[`${table}.json`] = jsonOf(workshop[table]);
+  for (const table of BACKUP_TABLE_IDS)
+    files[`${table}.json`] = jsonOf(table === 'photos' ? workshop.photos.map(withoutBytes) : workshop[table]);
+  // Pictures are packed already.
+  for (const photo of workshop.photos)
+    if (photo.bytes instanceof Uint8Array) files[photoFile(photo)] = [photo.bytes, { level: 0 }];
   workshop.designs.forEach((design, i) => {
     files[`designs/${i + 1}.svg`] = strToU8(writeDesignSvg(design as unknown as Design));
   });
   return zipSync(files, { level: 6 });
 }
+
+const withoutBytes = ({ bytes: _, ...row }: Row): Row => row;
+/** Where a photograph stands in the zip. */
+const photoFile = ({ id, type }: Row): string => `photos/${String(id)}.${String(type).split('/')[1]}`;
 
 const jsonOf = (value: unknown): Uint8Array => strToU8(`${JSON.stringify(value, null, 1)}\n`);
 
@@ -87,8 +106,13 @@ export function readBackup(bytes: Uint8Array): { readonly head: BackupHead; read
   const head = headOf(jsonIn(files, 'manifest.json'));
   const faults: Fault[] = [];
   const workshop = Object.fromEntries(
-    BACKUP_TABLE_IDS.map((table) => [table, rowsOf(table, jsonIn(files, `${table}.json`), head, faults)]),
-  ) as Workshop;
+    BACKUP_TABLE_IDS.map((table) => {
+      const { since = 1 }: TableInfo = BACKUP_TABLES[table];
+      if (since > head.version) return [table, []];
+      const rows = rowsOf(table, jsonIn(files, `${table}.json`), head, faults);
+      return [table, table === 'photos' ? withPictures(rows, files, faults) : rows];
+    }),
+  ) as unknown as Workshop;
   if (faults.length > 0) {
     const more = faults.length - TOLD;
     throw new FileError([
@@ -99,12 +123,25 @@ export function readBackup(bytes: Uint8Array): { readonly head: BackupHead; read
   return { head, workshop };
 }
 
+/** Photographs with their pictures, which stand beside the table. */
+const withPictures = (
+  rows: readonly Row[],
+  files: Readonly<Record<string, Uint8Array>>,
+  faults: Fault[],
+): readonly Row[] =>
+  rows.map((row) => {
+    const place = photoFile(row);
+    const bytes = files[place];
+    if (!bytes) faults.push({ place, problem: 'This photograph is missing. Choose the backup unchanged.' });
+    return { ...row, bytes: bytes ?? new Uint8Array() };
+  });
+
 function unpacked(bytes: Uint8Array): Readonly<Record<string, Uint8Array>> {
   let size = 0;
   try {
     return unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
-        if (!name.endsWith('.json')) return false;
+        if (!name.endsWith('.json') && !name.startsWith('photos/')) return false;
         size += originalSize;
         if (size > MOST.unpacked)
           throw new FileError([
@@ -146,7 +183,11 @@ function headOf(value: unknown): BackupHead {
       },
     ]);
   const { version, recipeVersion } = value;
-  if (version !== VERSION || typeof recipeVersion !== 'number' || recipeVersion > RECIPE_VERSION)
+  if (
+    !(version === 1 || version === VERSION) ||
+    typeof recipeVersion !== 'number' ||
+    recipeVersion > RECIPE_VERSION
+  )
     throw new FileError([
       {
         place: 'manifest.json',
@@ -162,6 +203,9 @@ const SCHEMAS: Readonly<Partial<Record<BackupTable, Schema>>> = {
   cards: cardSchema,
   designs: designSchema,
   moods: moodSchema,
+  panels: madePanelSchema,
+  photos: photoSchema,
+  pads: padSchema,
 };
 
 function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fault[]): readonly Row[] {
@@ -178,7 +222,8 @@ function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fa
       return {};
     }
     try {
-      const today = table === 'inks' ? inkAt(row, head.recipeVersion) : row;
+      const today =
+        table === 'inks' ? inkAt(row, head.recipeVersion) : table === 'panels' ? panelAt(row, head) : row;
       const schema = SCHEMAS[table];
       if (schema) validated(schema, today);
       return table === 'recipes' || table === 'versions'
@@ -190,6 +235,21 @@ function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fa
       return {};
     }
   });
+}
+
+/** A made panel with its recipe and its inks as they are today. */
+function panelAt(row: Row, { recipeVersion }: BackupHead): Row {
+  const { made } = row;
+  if (!isPlain(made) || recipeVersion === RECIPE_VERSION) return row;
+  const { recipe, inks } = made;
+  return {
+    ...row,
+    made: {
+      ...made,
+      recipe: isPlain(recipe) ? recipeAt(recipe, recipeVersion, RECIPE_VERSION) : recipe,
+      inks: Array.isArray(inks) ? inks.map((ink) => (isPlain(ink) ? inkAt(ink, recipeVersion) : ink)) : inks,
+    },
+  };
 }
 
 /** An ink that was taken off, as inks are today. */
@@ -241,5 +301,9 @@ export const compareWorkshops = (here: Workshop, incoming: Workshop): BackupChan
 /** What a record says, whatever the order of its fields. */
 const saidOf = (value: unknown): string =>
   JSON.stringify(value, (_, inner: unknown) =>
-    isPlain(inner) ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1))) : inner,
+    inner instanceof Uint8Array
+      ? inner.length
+      : isPlain(inner)
+        ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1)))
+        : inner,
   );

@@ -8,17 +8,15 @@ import {
   type MadePanel,
   madeOf,
   type NamedCoats,
-  RATINGS,
   resolveMade,
 } from '../keep/log/made';
-import { TROUBLE_IDS } from '../keep/log/troubles';
 import { type Hex, isHex } from '../materials/colour/hex';
 import { labOfSpectrum } from '../materials/colour/lab';
 import { inBands } from '../materials/colour/resample';
 import type { Ink } from '../materials/ink/ink';
-import { PANEL_LIMITS } from '../recipe/panel';
 import { type Fault, FileError } from './fileError';
 import { type FileLimit, refuseLarger } from './limits';
+import { layerSchema, MADE_FIELDS, placeSchema } from './madeSchema';
 import { isPlain } from './plain';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 import { between, COLOUR_FAULT, label, oneOf, unknownField } from './schemaParts';
@@ -28,11 +26,9 @@ import { parsedJson, validated } from './validated';
 export const LOG_FORMAT = 'tint-ladder/log';
 export const LOG_VERSION = 1;
 export const LOG_FILE_LIMIT: FileLimit = { what: 'a log', bytes: 60_000_000 };
-export const LOG_LIMITS = { panels: 20_000, layers: 16 } as const;
+export const LOG_LIMITS = { panels: 20_000 } as const;
 const L = MADE_LIMITS;
 
-const coats = object({ ink: label(), coats: between(L.coats) }).noUnknown(unknownField);
-const layer = () => array().strict().max(L.inks).of(coats.required());
 const lab = mixed<readonly [number, number, number]>().test(
   'lab',
   'must be three numbers: L* from 0 to 100, a* and b* from -150 to 150',
@@ -73,15 +69,9 @@ const spectrum = object({
   .optional();
 
 const readingSchema = object({
-  coats: layer().default(undefined),
-  layers: array().strict().max(LOG_LIMITS.layers).of(layer().required()).default(undefined),
-  at: object({
-    x: between({ min: 0, max: PANEL_LIMITS.max }),
-    y: between({ min: 0, max: PANEL_LIMITS.max }),
-  })
-    .noUnknown(unknownField)
-    .default(undefined)
-    .optional(),
+  coats: layerSchema().default(undefined),
+  layers: array().strict().max(L.layers).of(layerSchema().required()).default(undefined),
+  at: placeSchema,
   card: string<Hex>()
     .strict()
     .test('hex', COLOUR_FAULT, (value) => value === undefined || isHex(value)),
@@ -105,41 +95,12 @@ const readSchema = readingSchema.test(
 );
 
 const panelSchema = object({
-  number: between(L.number).integer('must be a whole number'),
-  date: string()
-    .strict()
-    .required()
-    .test('day', 'must be a day as 2026-05-01', (value) => isDay(value ?? '')),
+  ...MADE_FIELDS,
   name: string().strict().max(L.name),
   inks: array().strict().max(L.inks).of(label()),
   recipe: mixed(),
-  occasion: string().strict().max(L.occasion),
-  rating: number().strict().integer().min(RATINGS.min).max(RATINGS.max),
-  favourite: boolean().strict(),
-  tags: array().strict().max(L.tags).of(string().strict().required().min(1).max(L.tag)),
-  times: array()
-    .strict()
-    .max(L.times)
-    .of(
-      object({
-        key: string().strict().required().max(80),
-        title: string().strict().required().max(400),
-        minutes: between(L.minutes),
-      })
-        .noUnknown(unknownField)
-        .required(),
-    ),
-  troubles: array().strict().max(TROUBLE_IDS.length).of(oneOf(TROUBLE_IDS)),
-  differently: string().strict().max(L.differently),
-  note: string().strict().max(L.note),
   readings: array().strict().required().max(L.readings).of(readSchema.required()),
 }).noUnknown(unknownField);
-
-/** A day of the calendar as `2026-05-01`. */
-export function isDay(text: string): boolean {
-  const date = /^\d{4}-\d\d-\d\d$/.test(text) ? new Date(`${text}T00:00:00Z`) : undefined;
-  return date !== undefined && !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
-}
 
 interface FileReading {
   readonly coats?: readonly NamedCoats[];

@@ -90,6 +90,7 @@ export const MADE_LIMITS = {
   readings: 500,
   times: 200,
   inks: 12,
+  layers: 16,
   minutes: { min: 0, max: 24 * 60 },
   coats: { min: 0, max: 10 },
   noise: { min: 0.01, max: 50 },

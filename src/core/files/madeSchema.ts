@@ -1,0 +1,109 @@
+import { array, boolean, number, object, string } from 'yup';
+import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
+import { TROUBLE_IDS } from '../keep/log/troubles';
+import { PANEL_LIMITS } from '../recipe/panel';
+import { cardSchema } from './cardSchema';
+import { isDay } from './day';
+import { designSchema } from './designSchema';
+import { inkSchema } from './inkSchema';
+import { recipeSchema } from './recipeSchema';
+import { between, colour, id, label, oneOf, unknownField } from './schemaParts';
+
+const day = () =>
+  string()
+    .strict()
+    .required()
+    .test('day', 'must be a day as 2026-05-01', (value) => isDay(value ?? ''));
+const text = (most: number) => string().strict().max(most);
+
+/** What of a made panel a log and a backup have alike. */
+export const MADE_FIELDS = {
+  number: between(L.number).integer('must be a whole number'),
+  date: day(),
+  occasion: text(L.occasion),
+  rating: number().strict().integer().min(RATINGS.min).max(RATINGS.max),
+  favourite: boolean().strict(),
+  tags: array().strict().max(L.tags).of(text(L.tag).required().min(1)),
+  times: array()
+    .strict()
+    .max(L.times)
+    .of(
+      object({ key: text(80).required(), title: text(400).required(), minutes: between(L.minutes) })
+        .noUnknown(unknownField)
+        .required(),
+    ),
+  troubles: array().strict().max(TROUBLE_IDS.length).of(oneOf(TROUBLE_IDS)),
+  differently: text(L.differently),
+  note: text(L.note),
+} as const;
+
+/** A place on a panel, mm. */
+export const placeSchema = object({
+  x: between({ min: 0, max: PANEL_LIMITS.max }),
+  y: between({ min: 0, max: PANEL_LIMITS.max }),
+})
+  .noUnknown(unknownField)
+  .default(undefined)
+  .optional();
+
+/** So many coats of named inks, one layer. */
+export const layerSchema = () =>
+  array()
+    .strict()
+    .max(L.inks)
+    .of(
+      object({ ink: label(), coats: between(L.coats) })
+        .noUnknown(unknownField)
+        .required(),
+    );
+
+const reading = object({
+  at: placeSchema,
+  layers: array().strict().max(L.layers).of(layerSchema().required()),
+  card: colour().notRequired(),
+  lab: object({
+    l: between({ min: 0, max: 100 }),
+    a: between({ min: -150, max: 150 }),
+    b: between({ min: -150, max: 150 }),
+  })
+    .noUnknown(unknownField)
+    .required(),
+  source: oneOf(['reader', 'photograph']),
+  noise: between(L.noise),
+  wet: boolean().strict(),
+}).noUnknown(unknownField);
+
+/** A made panel as it stands in a backup. */
+export const madePanelSchema = object({
+  ...MADE_FIELDS,
+  id: id(),
+  name: text(L.name).required(),
+  made: object({
+    recipe: recipeSchema.required(),
+    card: cardSchema.required(),
+    alsoOn: cardSchema.default(undefined).optional(),
+    inks: array().strict().required().max(100).of(inkSchema.required()),
+    designs: array().strict().required().max(100).of(designSchema.required()),
+  })
+    .noUnknown(unknownField)
+    .default(undefined)
+    .optional(),
+  inkNames: array().strict().max(L.inks).of(label()),
+  readings: array().strict().required().max(L.readings).of(reading.required()),
+  photos: array().strict().max(L.photos).of(id()),
+  after: id().notRequired(),
+}).noUnknown(unknownField);
+
+const pixels = () => between({ min: 1, max: 20_000 }).integer();
+/** A photograph's record; its picture stands beside it. */
+export const photoSchema = object({
+  id: id(),
+  type: oneOf(['image/webp', 'image/jpeg', 'image/png']),
+  width: pixels(),
+  height: pixels(),
+}).noUnknown(unknownField);
+
+export const padSchema = object({
+  inkId: id(),
+  reinked: array().strict().required().max(1000).of(day()),
+}).noUnknown(unknownField);

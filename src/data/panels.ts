@@ -1,0 +1,60 @@
+import { type MadePanel, nextNumber } from '../core/keep/log/made';
+import type { Database } from './database';
+import type { PhotoRecord } from './records';
+
+/** Panels that were made, the last one first. */
+export const listPanels = (db: Database): Promise<MadePanel[]> =>
+  db.panels.orderBy('number').reverse().toArray();
+
+/** Logs a panel with the next number. */
+export const logPanel = (
+  db: Database,
+  panel: Omit<MadePanel, 'id' | 'number'>,
+  photos: readonly PhotoRecord[] = [],
+): Promise<MadePanel> =>
+  db.transaction('rw', db.panels, db.photos, async () => {
+    const last = await db.panels.orderBy('number').last();
+    const made: MadePanel = { ...panel, id: crypto.randomUUID(), number: nextNumber(last ? [last] : []) };
+    await db.photos.bulkPut([...photos]);
+    await db.panels.add(made);
+    return made;
+  });
+
+/** Changes what is said of a panel; returns it as it was, for `restorePanels`. Nothing happens to one that is gone. */
+export const changePanel = (
+  db: Database,
+  id: string,
+  change: (panel: MadePanel) => MadePanel,
+  photos: readonly PhotoRecord[] = [],
+): Promise<MadePanel | undefined> =>
+  db.transaction('rw', db.panels, db.photos, async () => {
+    const before = await db.panels.get(id);
+    if (!before) return undefined;
+    await db.photos.bulkPut([...photos]);
+    await db.panels.put(change(before));
+    return before;
+  });
+
+/** Takes panels out of the log; their photographs stay until they are tidied. Returns them, for `restorePanels`. */
+export const removePanels = (db: Database, ids: readonly string[]): Promise<MadePanel[]> =>
+  db.transaction('rw', db.panels, async () => {
+    const gone = (await db.panels.bulkGet([...ids])).filter((panel) => panel !== undefined);
+    await db.panels.bulkDelete([...ids]);
+    return gone;
+  });
+
+/** Puts panels back as they were. */
+export const restorePanels = async (db: Database, panels: readonly MadePanel[]): Promise<void> => {
+  await db.panels.bulkPut([...panels]);
+};
+
+export const readPhoto = (db: Database, id: string): Promise<PhotoRecord | undefined> => db.photos.get(id);
+
+/** Takes away photographs that no panel shows any more: called when nothing can be undone any longer, as at a start. */
+export const tidyPhotos = (db: Database): Promise<number> =>
+  db.transaction('rw', db.panels, db.photos, async () => {
+    const shown = new Set((await db.panels.toArray()).flatMap(({ photos = [] }) => photos));
+    const unseen = (await db.photos.toCollection().primaryKeys()).filter((id) => !shown.has(id));
+    await db.photos.bulkDelete(unseen);
+    return unseen.length;
+  });
