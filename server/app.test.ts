@@ -1,7 +1,10 @@
 import { mkdir, mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { beforeAll, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { readCgats } from '../src/core/files/cgats';
+import { writeRecipeFile } from '../src/core/files/recipeFile';
+import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { makeApp, NONCE_PLACEHOLDER } from './app';
 import { askedPort } from './port';
 
@@ -76,4 +79,45 @@ test('a port is a whole number, or told; the usual one where none is asked for',
   expect(askedPort('5343')).toBe(5343);
   for (const text of ['abc', '99999', '-1', '80.5', '5343,5344', ''])
     expect(() => askedPort(text)).toThrow(/is no port/);
+});
+
+describe('the simulated desk', () => {
+  const recipe = JSON.parse(
+    writeRecipeFile(
+      resolvedOf(
+        (['#e9c85a', '#3d5f86'] as const).map((hex, i) => ({ ...ink(`Ink ${i}`, hex), id: `ink-${i}` })),
+      ),
+    ),
+  );
+  const ask = (path: string, body: unknown, headers: Record<string, string> = {}) =>
+    app.request(`/stand-in/${path}`, {
+      method: 'POST',
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+      headers: { 'content-type': 'application/json', ...headers },
+    });
+
+  test('makes a panel, photographs it, and its reader tells colours as such readers do, the same each time', async () => {
+    const picture = await ask('photograph', { recipe, evening: 5 });
+    expect(picture.headers.get('content-type')).toBe('image/jpeg');
+    const [first, second] = [
+      await ask('reader', { recipe, evening: 5 }),
+      await ask('reader', { recipe, evening: 5 }),
+    ];
+    const samples = readCgats(await first.text());
+    expect(samples.map(({ name }) => name)).toContain('Ink 0, solid');
+    expect(readCgats(await second.text())[0]?.lab).toEqual(samples[0]?.lab);
+    expect(readCgats(await (await ask('reader', { recipe, evening: 6 })).text())[0]?.lab).not.toEqual(
+      samples[0]?.lab,
+    );
+  });
+
+  test('says what is wrong with what it is asked, and answers no other page', async () => {
+    expect((await ask('photograph', '{')).status).toBe(400);
+    const wrong = await ask('photograph', { recipe: {}, evening: 1 });
+    expect([wrong.status, await wrong.text()]).toEqual([400, expect.stringContaining('recipe')]);
+    expect((await ask('reader', { recipe, evening: 5 }, { 'sec-fetch-site': 'cross-site' })).status).toBe(
+      405,
+    );
+    expect((await ask('reader', ' '.repeat(6_000_000))).status).toBe(413);
+  });
 });

@@ -6,6 +6,7 @@ import { compress } from 'hono/compress';
 import { etag } from 'hono/etag';
 import { NONCE, type SecureHeadersVariables, secureHeaders } from 'hono/secure-headers';
 import { CannotServe, SIGN } from './port';
+import { standIns } from './standIns';
 
 /** The names this server goes by. */
 const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
@@ -28,7 +29,9 @@ export async function makeApp(root: string) {
     // A name that another page gave this address is not answered: nobody's page may speak for it.
     const host = (c.req.header('host') ?? new URL(c.req.url).host).replace(/:\d+$/, '');
     if (!OWN_NAMES.has(host)) return c.text('Tint Ladder answers at 127.0.0.1 and localhost only.', 421);
-    if (c.req.method !== 'GET' && c.req.method !== 'HEAD')
+    const isOwn = ['same-origin', 'none', undefined].includes(c.req.header('sec-fetch-site'));
+    const isAsked = c.req.method === 'POST' && c.req.path.startsWith('/stand-in/') && isOwn;
+    if (c.req.method !== 'GET' && c.req.method !== 'HEAD' && !isAsked)
       return c.text('Only GET and HEAD are answered.', 405, { Allow: 'GET, HEAD' });
     await next();
     c.header(SIGN.header, SIGN.value);
@@ -61,6 +64,7 @@ export async function makeApp(root: string) {
     }),
   );
   app.use(compress());
+  app.route('/stand-in', standIns());
 
   app.use('/assets/*', async (c, next) => {
     await next();

@@ -1,0 +1,69 @@
+import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import sharp from 'sharp';
+import { writeCgats } from '../src/core/files/cgats';
+import { FileError } from '../src/core/files/fileError';
+import { isPlain } from '../src/core/files/plain';
+import { readRecipeFile } from '../src/core/files/recipeFile';
+import { readingPlaces } from '../src/core/keep/read/places';
+import { photographPanel, type Shot } from '../src/core/keep/stand/photograph';
+import { readPlaces } from '../src/core/keep/stand/reader';
+import { asMade } from '../src/core/keep/stand/trueInks';
+import type { ResolvedRecipe } from '../src/core/recipe/resolved';
+
+/** Which simulated desk this is: its inks are as they are, and nobody looks them up. */
+export const DESK = 4711;
+/** Pixels of a simulated photograph. */
+const SIZE = { width: 1200, height: 1600 } as const;
+const QUALITY = 90;
+const MOST_BYTES = 5_000_000;
+const MISHAPS: readonly (Shot['mishap'] & string)[] = ['glare', 'shadow', 'clipped'];
+
+interface Asked {
+  readonly resolved: ResolvedRecipe;
+  /** Which evening it was made on: the same one makes the same panel. */
+  readonly evening: number;
+  readonly mishap: Shot['mishap'];
+}
+
+/** What a caller asks the simulated desk for. */
+function askedOf(body: unknown): Asked {
+  if (!isPlain(body) || !Number.isInteger(body.evening))
+    throw new FileError([
+      { place: 'evening', problem: 'must be a whole number: which evening the panel is made on' },
+    ]);
+  return {
+    resolved: readRecipeFile(JSON.stringify(body.recipe)),
+    evening: Number(body.evening),
+    mishap: MISHAPS.find((one) => one === body.mishap),
+  };
+}
+
+/**
+ * Simulated stand-ins for what is outside the application: a desk that makes a panel of true inks and photographs it, and
+ * a colour reader that reads it, in the format such readers write.
+ */
+export function standIns() {
+  const app = new Hono();
+  app.use(bodyLimit({ maxSize: MOST_BYTES, onError: (c) => c.text('That is too much at once.', 413) }));
+  app.onError((error, c) =>
+    error instanceof FileError || error instanceof SyntaxError
+      ? c.text(error.message, 400)
+      : c.text('The simulated desk failed.', 500),
+  );
+  app.post('/photograph', async (c) => {
+    const { resolved, evening, mishap } = askedOf(await c.req.json());
+    const made = asMade(resolved, DESK, evening);
+    const { picture } = photographPanel(made, { seed: evening, ...SIZE, ...(mishap ? { mishap } : {}) });
+    const jpeg = await sharp(picture.data, { raw: { ...SIZE, channels: 4 } })
+      .jpeg({ quality: QUALITY })
+      .toBuffer();
+    return c.body(new Uint8Array(jpeg), 200, { 'Content-Type': 'image/jpeg' });
+  });
+  app.post('/reader', async (c) => {
+    const { resolved, evening } = askedOf(await c.req.json());
+    const made = asMade(resolved, DESK, evening);
+    return c.text(writeCgats(readPlaces(made, readingPlaces(resolved), evening), new Date()));
+  });
+  return app;
+}

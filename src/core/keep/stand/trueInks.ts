@@ -1,0 +1,74 @@
+import { seededRandom } from '../../base/random';
+import type { Ink } from '../../materials/ink/ink';
+import { MODES } from '../../materials/ink/modes';
+import { DOUBTS } from '../../materials/ink/taught';
+import type { Recipe } from '../../recipe/recipe';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+
+/** How inks differ from their swatches at the simulated desk: natural logarithms, slope, and modes' coefficients. */
+const SPREADS = { strength: 0.28, scattering: 0.4, slope: 0.4, modes: 0.7, load: 0.05, creep: 0.2 } as const;
+const USUAL_SLOPE = 0.75;
+
+/** A normal number. Source: G. E. P. Box, M. E. Muller, Ann. Math. Stat. 29 (1958) 610. */
+export const normal = (draw: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
+
+/** A number for a text, the same on every machine (FNV-1a, from memory). */
+export function numberOf(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  return hash >>> 0;
+}
+
+/**
+ * An ink as it really is at the simulated desk, which nobody there can look up: the same for the same ink and desk. What was
+ * learned of it meanwhile does not change it.
+ */
+export function trueInk(ink: Ink, desk: number): Ink {
+  const draw = seededRandom(numberOf(`${ink.id} ${ink.overWhite}`) ^ desk);
+  return {
+    ...ink,
+    taught: {
+      strength: Math.exp(SPREADS.strength * normal(draw)),
+      scattering: Math.exp(SPREADS.scattering * normal(draw)),
+      slope: USUAL_SLOPE + SPREADS.slope * normal(draw),
+      modes: Array.from({ length: MODES }, () => SPREADS.modes * normal(draw)),
+      doubt: Array.from({ length: DOUBTS }, () => 0),
+      panels: 0,
+      at: '',
+    },
+  };
+}
+
+/** A recipe as one evening's hand makes it: inks as they are, each a little heavier or lighter, joints crept. */
+export function asMade(resolved: ResolvedRecipe, desk: number, evening: number): ResolvedRecipe {
+  const draw = seededRandom(evening ^ desk);
+  const creep = SPREADS.creep * normal(draw);
+  const loads = new Map<string, number>();
+  const made = (ink: Ink): Ink => {
+    const load = loads.get(ink.id) ?? Math.exp(SPREADS.load * normal(draw));
+    loads.set(ink.id, load);
+    const { taught, ...rest } = trueInk(ink, desk);
+    return taught ? { ...rest, taught: { ...taught, strength: taught.strength * load } } : rest;
+  };
+  const inks = resolved.inks.map(made);
+  return { ...resolved, recipe: crept(resolved.recipe, creep), inks, passInks: resolved.passInks.map(made) };
+}
+
+/** The slope of a joint's parts at its middle, times its width: a logit shift there moves the border by so much. */
+const BORDER_PER_LOGIT = 1 / 6;
+
+/** Each border a little toward the first rung, or away from it: as much as the parts' logit is shifted. */
+function crept(recipe: Recipe, creep: number): Recipe {
+  const { rungs, joints, panel } = recipe;
+  const shares = rungs.map(({ share }) => share);
+  joints.forEach(({ width }, i) => {
+    const shift = Math.min(
+      Math.max((creep * width * BORDER_PER_LOGIT) / panel.height, -0.3 * (shares[i] ?? 0)),
+      0.3 * (shares[i + 1] ?? 0),
+    );
+    shares[i] = (shares[i] ?? 0) - shift;
+    shares[i + 1] = (shares[i + 1] ?? 0) + shift;
+  });
+  return { ...recipe, rungs: rungs.map((rung, i) => ({ ...rung, share: shares[i] ?? rung.share })) };
+}
