@@ -24,6 +24,8 @@ import { startPainters } from './workers/client';
 const RecipesView = lazy(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
 );
+const LogView = lazy(() => import('./views/log/LogView').then((m) => ({ default: m.LogView })));
+const PanelPage = lazy(() => import('./views/log/PanelPage').then((m) => ({ default: m.PanelPage })));
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
 const CardsView = lazy(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
@@ -45,6 +47,8 @@ function Views() {
           <Route path="cards" element={<CardsView />} />
           <Route path="designs" element={<DesignsView />} />
           <Route path="recipes" element={<RecipesView />} />
+          <Route path="log" element={<LogView />} />
+          <Route path="log/:panelId" element={<PanelPage />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
           <Route path="desk/:recipeId" element={<DeskView />} />
           <Route path="*" element={<Navigate to="/bench" replace />} />

@@ -1,6 +1,7 @@
 import { type MadePanel, nextNumber } from '../core/keep/log/made';
 import type { Database } from './database';
 import type { PhotoRecord } from './records';
+import { askForRoom } from './room';
 
 /** Panels that were made, the last one first. */
 export const listPanels = (db: Database): Promise<MadePanel[]> =>
@@ -19,6 +20,18 @@ export const logPanel = (
     await db.panels.add(made);
     return made;
   });
+
+/** Brings panels in from elsewhere, under numbers of their own that follow the last one's. */
+export async function logPanels(db: Database, panels: readonly MadePanel[]): Promise<MadePanel[]> {
+  await askForRoom(panels);
+  return db.transaction('rw', db.panels, async () => {
+    const last = await db.panels.orderBy('number').last();
+    const first = nextNumber(last ? [last] : []);
+    const added = panels.map((panel, i) => ({ ...panel, id: crypto.randomUUID(), number: first + i }));
+    await db.panels.bulkAdd(added);
+    return added;
+  });
+}
 
 /** Changes what is said of a panel; returns it as it was, for `restorePanels`. Nothing happens to one that is gone. */
 export const changePanel = (
@@ -53,7 +66,9 @@ export const readPhoto = (db: Database, id: string): Promise<PhotoRecord | undef
 /** Takes away photographs that no panel shows any more: called when nothing can be undone any longer, as at a start. */
 export const tidyPhotos = (db: Database): Promise<number> =>
   db.transaction('rw', db.panels, db.photos, async () => {
-    const shown = new Set((await db.panels.toArray()).flatMap(({ photos = [] }) => photos));
+    const shown = new Set(
+      (await db.panels.toArray()).flatMap(({ photos = [] }) => photos.map(({ id }) => id)),
+    );
     const unseen = (await db.photos.toCollection().primaryKeys()).filter((id) => !shown.has(id));
     await db.photos.bulkDelete(unseen);
     return unseen.length;

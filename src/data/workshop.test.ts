@@ -37,7 +37,7 @@ const LOGGED = {
   name: 'By hand',
   inkNames: ['Gorse'],
   readings: [],
-  photos: ['picture'],
+  photos: [{ id: 'picture' }],
 };
 const faultsOf = (bytes: Uint8Array) => {
   try {

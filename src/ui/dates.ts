@@ -1,4 +1,4 @@
-import { format, formatDistanceStrict, isSameYear } from 'date-fns';
+import { format, formatDistanceStrict, isSameYear, parseISO } from 'date-fns';
 
 /** Within this many hours a time is told by how long ago it was. */
 const RECENT = 12;
@@ -8,5 +8,11 @@ export function tellDate(at: number, now = Date.now()): string {
   const hours = (now - at) / 3_600_000;
   if (hours >= 0 && hours < 1 / 60) return 'just now';
   if (hours >= 0 && hours < RECENT) return `${formatDistanceStrict(at, now)} ago`;
+  return format(at, isSameYear(at, now) ? 'd MMMM' : 'd MMMM yyyy');
+}
+
+/** A day of the calendar, `2026-05-01`, as people say it: `1 May`, or with its year where that is another. */
+export function tellDay(day: string, now = Date.now()): string {
+  const at = parseISO(day);
   return format(at, isSameYear(at, now) ? 'd MMMM' : 'd MMMM yyyy');
 }

@@ -3,6 +3,7 @@ import type { Picture } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { DesignDoor } from './design.worker';
 import type { FilesDoor } from './files.worker';
+import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
 import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
@@ -194,4 +195,9 @@ export const { door: designer, stop: stopDesigner } = stoppable<DesignDoor>(
 /** Reads files from anywhere, and packs and unpacks backups. */
 export const { door: filesWorker, stop: stopFiles } = stoppable<FilesDoor>(
   () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Reads photographs and readings of made panels, and learns from them. */
+export const { door: logWorker, stop: stopLog } = stoppable<LogDoor>(
+  () => new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' }),
 );

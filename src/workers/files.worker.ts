@@ -1,8 +1,10 @@
 import { expose, transfer } from 'comlink';
 import { type BackupHead, readBackup, type Workshop, writeBackup } from '../core/files/backup';
 import { type Fault, FileError } from '../core/files/fileError';
+import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
 import { openRecipes } from '../core/files/recipesZip';
+import { textOf } from '../core/files/textOf';
 
 /** What was read, or why it cannot be: an error class does not survive the way out of a worker. */
 export type Read<T> = { readonly read: T } | { readonly faults: readonly Fault[] };
@@ -25,6 +27,7 @@ const door = {
   readBackup: (bytes: Uint8Array): Read<{ readonly head: BackupHead; readonly workshop: Workshop }> =>
     orFaults(() => readBackup(bytes)),
   readRecipes: (bytes: Uint8Array) => orFaults(() => openRecipes(bytes)),
+  readLog: (bytes: Uint8Array) => orFaults(() => readLogFile(textOf(bytes).text)),
   readMoods: (text: string) => orFaults(() => readMoodsFile(text)),
 };
 

@@ -7,6 +7,9 @@ export interface FileLimit {
   readonly bytes: number;
 }
 
+/** A log is text, without its photographs. */
+export const LOG_FILE_LIMIT: FileLimit = { what: 'a log', bytes: 60_000_000 };
+
 /** `4 MB`, `60 MB`. */
 export const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
 

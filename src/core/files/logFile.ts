@@ -15,7 +15,7 @@ import { labOfSpectrum } from '../materials/colour/lab';
 import { inBands } from '../materials/colour/resample';
 import type { Ink } from '../materials/ink/ink';
 import { type Fault, FileError } from './fileError';
-import { type FileLimit, refuseLarger } from './limits';
+import { LOG_FILE_LIMIT, refuseLarger } from './limits';
 import { layerSchema, MADE_FIELDS, placeSchema } from './madeSchema';
 import { isPlain } from './plain';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
@@ -25,7 +25,6 @@ import { parsedJson, validated } from './validated';
 /** What stands under `format` in a log; docs/formats/log-1.schema.json describes it. */
 export const LOG_FORMAT = 'tint-ladder/log';
 export const LOG_VERSION = 1;
-export const LOG_FILE_LIMIT: FileLimit = { what: 'a log', bytes: 60_000_000 };
 export const LOG_LIMITS = { panels: 20_000 } as const;
 const L = MADE_LIMITS;
 

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string } from 'yup';
+import { CHANGE_IDS } from '../keep/log/changes';
 import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
 import { TROUBLE_IDS } from '../keep/log/troubles';
 import { PANEL_LIMITS } from '../recipe/panel';
@@ -7,7 +8,7 @@ import { isDay } from './day';
 import { designSchema } from './designSchema';
 import { inkSchema } from './inkSchema';
 import { recipeSchema } from './recipeSchema';
-import { between, colour, id, label, oneOf, unknownField } from './schemaParts';
+import { between, colour, id, label, oneOf, real, unknownField } from './schemaParts';
 
 const day = () =>
   string()
@@ -34,6 +35,14 @@ export const MADE_FIELDS = {
     ),
   troubles: array().strict().max(TROUBLE_IDS.length).of(oneOf(TROUBLE_IDS)),
   differently: text(L.differently),
+  changes: array()
+    .strict()
+    .max(L.changes)
+    .of(
+      object({ id: oneOf(CHANGE_IDS), inkId: id().notRequired() })
+        .noUnknown(unknownField)
+        .required(),
+    ),
   note: text(L.note),
 } as const;
 
@@ -73,6 +82,12 @@ const reading = object({
   wet: boolean().strict(),
 }).noUnknown(unknownField);
 
+const point = object({ x: real(), y: real() }).noUnknown(unknownField);
+const photo = object({
+  id: id(),
+  corners: array().strict().length(4).max(4).of(point.required()).default(undefined).optional(),
+}).noUnknown(unknownField);
+
 /** A made panel as it stands in a backup. */
 export const madePanelSchema = object({
   ...MADE_FIELDS,
@@ -90,7 +105,7 @@ export const madePanelSchema = object({
     .optional(),
   inkNames: array().strict().max(L.inks).of(label()),
   readings: array().strict().required().max(L.readings).of(reading.required()),
-  photos: array().strict().max(L.photos).of(id()),
+  photos: array().strict().max(L.photos).of(photo.required()),
   after: id().notRequired(),
 }).noUnknown(unknownField);
 

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useRef, useState } from 'react';
+import { useLogActions } from '../../app/log/useLogActions';
 import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
 import { useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
@@ -16,6 +17,7 @@ const Faults = lazy(() => import('../../ui/Faults'));
 export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) {
   const store = useAppStore();
   const actions = useRecipeActions();
+  const { log } = useLogActions();
   const shelf = useShelf();
   const start = useStart();
   const dispatch = useAppDispatch();
@@ -57,6 +59,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           },
           { label: 'Import from a file', onSelect: () => picker.current?.click() },
           'line',
+          { label: 'Log it as made today', onSelect: withResolved((resolved) => void log(resolved)) },
           { label: 'Versions', onSelect: onVersions },
           'line',
           { label: 'Delete', onSelect: withRecipe(actions.remove) },

@@ -1,6 +1,7 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { LayOutList } from '../../app/LayOutList';
+import { useLogActions } from '../../app/log/useLogActions';
 import { DashedPaths } from '../../app/panel/DashedPaths';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
@@ -8,6 +9,7 @@ import { useSession } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
 import { useSize } from '../../app/useSize';
 import type { Unit } from '../../core/base/length';
+import type { StepTime } from '../../core/keep/log/made';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet, type Maker } from '../../core/sheet/compile';
@@ -60,6 +62,8 @@ function Desk({ resolved, unit, maker }: Props) {
   );
   const [sounds, setSounds] = useState(true);
   const [timed, setTimed] = useState(0);
+  const [times, setTimes] = useState<readonly StepTime[]>([]);
+  const { log } = useLogActions();
   const { db } = useSession();
   const clock = useStepClock();
   const awake = useAwake();
@@ -75,6 +79,11 @@ function Desk({ resolved, unit, maker }: Props) {
   };
   const go = (by: 1 | -1) => {
     if (by === 1 && !done) remember();
+    if (by === 1 && !done)
+      setTimes((all) => [
+        ...all.filter(({ key }) => key !== step.key),
+        { key: step.key, title: step.title, minutes: Number((clock.seconds / 60).toFixed(2)) },
+      ]);
     const next = Math.min(Math.max(at + by, 0), steps.length);
     if (next === at) return;
     setAt(next);
@@ -111,7 +120,12 @@ function Desk({ resolved, unit, maker }: Props) {
         </Link>
       </header>
       {done ? (
-        <Done whole={clock.whole} timed={timed} onForget={() => void clearTimings(db)} />
+        <Done
+          whole={clock.whole}
+          timed={timed}
+          onLog={() => void log(resolved, times)}
+          onForget={() => void clearTimings(db)}
+        />
       ) : (
         <OneStep {...{ resolved, step, clock }} />
       )}
@@ -237,10 +251,11 @@ interface DoneProps {
   readonly whole: number;
   /** Steps whose time could have been work. */
   readonly timed: number;
+  readonly onLog: () => void;
   readonly onForget: () => void;
 }
 
-function Done({ whole, timed, onForget }: DoneProps) {
+function Done({ whole, timed, onLog, onForget }: DoneProps) {
   return (
     <section aria-label="Step" className="min-h-0 flex-1 overflow-y-auto p-8 text-2xl">
       <h2 className="heading text-4xl">Done in {describeClock(whole)}</h2>
@@ -249,6 +264,9 @@ function Done({ whole, timed, onForget }: DoneProps) {
           ? `${timed} ${timed === 1 ? 'step was' : 'steps were'} timed; the sheet reckons with your own times from now on.`
           : 'No step took as long as its work would: nothing was learnt of your times.'}
       </p>
+      <Button look="strong" className="mt-4 mr-3 min-h-11 px-4 text-base" onClick={onLog}>
+        Log this panel
+      </Button>
       <Button className="mt-4 min-h-11 px-4 text-base" onClick={onForget}>
         Forget my times
       </Button>

@@ -33,6 +33,7 @@ const DRAWERS = [
   { to: '/cards', label: 'Cards' },
   { to: '/designs', label: 'Designs' },
   { to: '/recipes', label: 'Recipes' },
+  { to: '/log', label: 'Log' },
 ] as const;
 
 /** Places inside the views that are looked for by what is done there. */
@@ -64,6 +65,13 @@ const PLACES = [
     also: 'many sheets cutting fair series',
     group: 'Cards',
   },
+  {
+    to: '/log?side=lessons',
+    label: 'What the log teaches',
+    also: 'learn strength calibrate readings photograph',
+    group: 'Log',
+  },
+  { to: '/log?side=figures', label: 'The log in figures', also: 'chart statistics used count', group: 'Log' },
   {
     to: '/cards?side=recipe',
     label: 'One recipe on all cards',

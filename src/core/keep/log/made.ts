@@ -7,6 +7,8 @@ import type { Ink } from '../../materials/ink/ink';
 import type { Recipe } from '../../recipe/recipe';
 import { type Materials, type ResolvedRecipe, resolveAnyway } from '../../recipe/resolved';
 import type { ReadingSource } from '../learn/evidence';
+import type { Corners } from '../read/perspective';
+import type { NextTime } from './changes';
 import type { TroubleId } from './troubles';
 
 /** A recipe as it was when a panel was made of it, whole: what it was made with may change or go. */
@@ -47,6 +49,13 @@ export interface StepTime {
   readonly minutes: number;
 }
 
+/** A photograph of a panel, and where in it the panel lies. */
+export interface PanelPhoto {
+  readonly id: string;
+  /** In pixels of the photograph as it is kept. */
+  readonly corners?: Corners;
+}
+
 export const RATINGS = { min: 1, max: 5 } as const;
 
 /** A panel that was made. */
@@ -71,10 +80,12 @@ export interface MadePanel {
   readonly troubles?: readonly TroubleId[];
   /** What would be done differently, in the maker's words. */
   readonly differently?: string;
+  /** What of that the recipe knows how to change. */
+  readonly changes?: readonly NextTime[];
   readonly note?: string;
   readonly readings: readonly LoggedReading[];
-  /** Ids of its photographs, the first shown. */
-  readonly photos?: readonly string[];
+  /** Its photographs, the first shown. */
+  readonly photos?: readonly PanelPhoto[];
   /** The panel that this one tried again. */
   readonly after?: string;
 }
@@ -90,6 +101,7 @@ export const MADE_LIMITS = {
   readings: 500,
   times: 200,
   inks: 12,
+  changes: 20,
   layers: 16,
   minutes: { min: 0, max: 24 * 60 },
   coats: { min: 0, max: 10 },

@@ -4,6 +4,7 @@ import { MODES } from '../../materials/ink/modes';
 import { DOUBTS } from '../../materials/ink/taught';
 import type { Recipe } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { numberOf } from './evening';
 
 /** How inks differ from their swatches at the simulated desk: natural logarithms, slope, and modes' coefficients. */
 const SPREADS = { strength: 0.28, scattering: 0.4, slope: 0.4, modes: 0.7, load: 0.05, creep: 0.2 } as const;
@@ -12,13 +13,6 @@ const USUAL_SLOPE = 0.75;
 /** A normal number. Source: G. E. P. Box, M. E. Muller, Ann. Math. Stat. 29 (1958) 610. */
 export const normal = (draw: () => number): number =>
   Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
-
-/** A number for a text, the same on every machine (FNV-1a, from memory). */
-export function numberOf(text: string): number {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
-  return hash >>> 0;
-}
 
 /**
  * An ink as it really is at the simulated desk, which nobody there can look up: the same for the same ink and desk. What was

@@ -1,0 +1,103 @@
+import { proxy } from 'comlink';
+import { format } from 'date-fns';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { counted } from '../../core/base/words';
+import { type InkLesson, type Lessons, tellTaught, withLesson } from '../../core/keep/learn/lessons';
+import { withChange } from '../../core/keep/log/changes';
+import { type MadePanel, madeOf, type StepTime } from '../../core/keep/log/made';
+import { settle } from '../../core/recipe/editLadder';
+import type { Recipe } from '../../core/recipe/recipe';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import type { Database } from '../../data/database';
+import { changePanel, listPanels, logPanel, removePanels, restorePanels } from '../../data/panels';
+import { saveInks } from '../../data/shelf';
+import { useNotify } from '../../ui/Notices';
+import { logWorker } from '../../workers/client';
+import { useRecipeActions } from '../recipes/recipeActions';
+import { useSession } from '../session';
+
+/** Today as a log has it. */
+export const today = (): string => format(new Date(), 'yyyy-MM-dd');
+
+/** What can be done with panels that were made; the same from the desk, the bench and the log. */
+export function useLogActions() {
+  const { db, autosave } = useSession();
+  const navigate = useNavigate();
+  const notify = useNotify();
+  const recipes = useRecipeActions();
+  return useMemo(
+    () => ({
+      /** Logs the recipe in hand as a panel made today, and opens its page. */
+      async log(resolved: ResolvedRecipe, times: readonly StepTime[] = []) {
+        await autosave.flush();
+        const panel = await logPanel(db, {
+          date: today(),
+          name: resolved.recipe.name,
+          made: madeOf(resolved),
+          readings: [],
+          ...(times.length > 0 ? { times } : {}),
+        });
+        notify({
+          text: `Logged as No ${panel.number}.`,
+          undo: () => void removePanels(db, [panel.id]).then(() => navigate('/log')),
+        });
+        navigate(`/log/${panel.id}`);
+      },
+      async change(panel: MadePanel, part: Partial<MadePanel>) {
+        await changePanel(db, panel.id, (now) => ({ ...now, ...part }));
+      },
+      async remove(panels: readonly MadePanel[]) {
+        const gone = await removePanels(
+          db,
+          panels.map(({ id }) => id),
+        );
+        navigate('/log');
+        notify({
+          text: `${counted(gone.length, 'panel')} taken out of the log.`,
+          undo: () => void restorePanels(db, gone),
+        });
+      },
+      /** Opens the recipe as it was, as a new one; with what was to be done differently where that is asked for. */
+      async again(panel: MadePanel, isChanged: boolean) {
+        if (!panel.made) return;
+        const { recipe } = panel.made;
+        const changed = isChanged
+          ? (panel.changes ?? []).reduce<Recipe>((now, change) => withChange(now, change), recipe)
+          : recipe;
+        await recipes.openNew(settle(changed));
+      },
+      /** Learns from the whole log anew, and puts what is taken on the shelf. */
+      async learn(onStep: (done: number) => void = () => {}): Promise<Lessons> {
+        const { lessons, undo } = await learnFromLog(db, onStep);
+        const taken = lessons.inks.filter(({ isTaken }) => isTaken);
+        const [first] = taken.toSorted(byStrangeness);
+        notify({
+          text: first
+            ? `${counted(taken.length, 'ink')} learned from ${counted(lessons.readings, 'reading')}. ${tellTaught(first.ink, first.taught)}`
+            : 'The log teaches nothing yet: read a panel first.',
+          ...(first ? { undo: () => void undo() } : {}),
+        });
+        return lessons;
+      },
+    }),
+    [db, autosave, navigate, notify, recipes],
+  );
+}
+
+/** What is farthest from what its swatch says first. */
+const byStrangeness = (p: InkLesson, q: InkLesson): number =>
+  Math.abs(Math.log(q.taught.strength)) - Math.abs(Math.log(p.taught.strength));
+
+async function learnFromLog(db: Database, onStep: (done: number) => void) {
+  const [log, shelf] = [await listPanels(db), await db.inks.toArray()];
+  const lessons = await logWorker().learn(log, shelf, proxy(onStep));
+  const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
+  const changed = shelf.flatMap((ink) => {
+    const lesson = byId.get(ink.id);
+    if (lesson) return [withLesson(ink, lesson.isTaken ? lesson : undefined)];
+    return [];
+  });
+  const before = await saveInks(db, changed);
+  return { lessons, undo: () => saveInks(db, before) };
+}

@@ -1,0 +1,142 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { usePanels } from '../../app/log/usePanels';
+import { readFile } from '../../app/readFile';
+import { useSession, useShelf } from '../../app/session';
+import { useAddressed } from '../../app/useAddressed';
+import { counted } from '../../core/base/words';
+import { type Fault, FileError } from '../../core/files/fileError';
+import { LOG_FILE_LIMIT } from '../../core/files/limits';
+import { filterLog, type LogFilter, WHOLE_LOG } from '../../core/keep/log/filterLog';
+import type { MadePanel } from '../../core/keep/log/made';
+import { resolveAnyway } from '../../core/recipe/resolved';
+import { logPanels, removePanels } from '../../data/panels';
+import { useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
+import Faults from '../../ui/Faults';
+import { useNotify } from '../../ui/Notices';
+import { PageHeader } from '../../ui/PageHeader';
+import { Segmented } from '../../ui/Segmented';
+import { LogFilters } from './LogFilters';
+import { LogForm } from './LogForm';
+import { PanelWall } from './PanelWall';
+
+const Lessons = lazy(() => import('./LessonsSide'));
+const Figures = lazy(() => import('./FiguresSide'));
+
+const SIDES = ['panels', 'lessons', 'figures'] as const;
+type Side = (typeof SIDES)[number];
+const SIDE_OPTIONS = [
+  { value: 'panels', label: 'Panels' },
+  { value: 'lessons', label: 'What they teach' },
+  { value: 'figures', label: 'In figures' },
+] as const;
+
+/** Panels that were made: a wall of them, what they teach, and what they come to in figures. */
+export function LogView() {
+  const panels = usePanels();
+  if (!panels) return <p className="p-6 text-mute">Reading your log …</p>;
+  return <Log panels={panels} />;
+}
+
+function Log({ panels }: { readonly panels: readonly MadePanel[] }) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const [side, setSide] = useAddressed<Side>('side', [...SIDES]);
+  const [isAdding, setAdding] = useState(false);
+  const [refusal, setRefusal] = useState<{ fileName: string; faults: readonly Fault[] }>();
+  const bringIn = async ([file]: readonly File[]) => {
+    if (!file) return;
+    try {
+      const read = await readFile(file, LOG_FILE_LIMIT, (door, bytes) => door.readLog(bytes));
+      const added = await logPanels(db, read);
+      notify({
+        text: `${counted(added.length, 'panel')} brought in.`,
+        undo: () =>
+          void removePanels(
+            db,
+            added.map(({ id }) => id),
+          ),
+      });
+    } catch (error) {
+      if (!(error instanceof FileError)) throw error;
+      setRefusal({ fileName: file.name, faults: error.faults });
+    }
+  };
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    accept: { 'application/json': ['.json'] },
+    onDrop: (files) => void bringIn(files),
+  });
+  return (
+    <main {...drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">
+      <input {...drop.getInputProps({ 'aria-label': 'Log file to import' })} />
+      <PageHeader title="Log">
+        <Segmented<Side> label="Sides of the log" value={side} onChange={setSide} options={SIDE_OPTIONS} />
+        <Button look="bare" className="ml-auto" onClick={drop.open}>
+          Import
+        </Button>
+        <Button look="bare" disabled={panels.length === 0} onClick={() => void exportLog(panels)}>
+          Export
+        </Button>
+        <Button look="strong" onClick={() => setAdding(true)}>
+          Log a panel by hand
+        </Button>
+      </PageHeader>
+      {side === 'panels' && <Panels panels={panels} />}
+      <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
+        {side === 'lessons' && <Lessons panels={panels} />}
+        {side === 'figures' && <Figures panels={panels} />}
+      </Suspense>
+      {isAdding && <LogForm onClose={() => setAdding(false)} />}
+      {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}
+    </main>
+  );
+}
+
+async function exportLog(panels: readonly MadePanel[]): Promise<void> {
+  const [{ writeLogFile }, { download }] = await Promise.all([
+    import('../../core/files/logFile'),
+    import('../../app/download'),
+  ]);
+  download('log.json', 'application/json', writeLogFile(panels));
+}
+
+function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
+  const [filter, setFilter] = useState<LogFilter>(WHOLE_LOG);
+  const inHand = useInHand();
+  const asked = useDeferredValue(filter);
+  const shown = useMemo(() => filterLog(panels, asked, inHand), [panels, asked, inHand]);
+  return (
+    <>
+      <LogFilters
+        panels={panels}
+        filter={filter}
+        inHand={inHand?.recipe.name}
+        shown={shown.length}
+        onChange={setFilter}
+      />
+      {shown.length === 0 ? (
+        <p className="max-w-md p-6">
+          {panels.length === 0
+            ? 'Nothing is logged yet. Finish a panel at the desk and log it with one press, or log one by hand: its number, photograph and readings are kept, and teach the pictures to come.'
+            : 'No panel matches. Ask for less.'}
+        </p>
+      ) : (
+        <PanelWall panels={shown} />
+      )}
+    </>
+  );
+}
+
+/** The recipe in hand, or else the one changed last: what likeness is told to. */
+function useInHand() {
+  const { db } = useSession();
+  const shelf = useShelf();
+  const draft = useAppSelector(({ draft: { recipe } }) => recipe);
+  const last = useLiveQuery(() => db.recipes.orderBy('updatedAt').last(), [db]);
+  const recipe = draft ?? last?.recipe;
+  return useMemo(() => (recipe && shelf ? resolveAnyway(recipe, shelf) : undefined), [recipe, shelf]);
+}

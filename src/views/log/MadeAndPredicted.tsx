@@ -1,0 +1,237 @@
+import { useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { PanelImage } from '../../app/log/PanelImage';
+import { NoDesk, photographAtDesk, readAtDesk } from '../../app/log/standIn';
+import { useLogActions } from '../../app/log/useLogActions';
+import { useSession } from '../../app/session';
+import { type LoggedReading, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
+import { noiseAt, readingPlaces } from '../../core/keep/read/places';
+import { numberOf } from '../../core/keep/stand/evening';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { changePanel } from '../../data/panels';
+import { Button } from '../../ui/Button';
+import { Menu } from '../../ui/Menu';
+import { Segmented } from '../../ui/Segmented';
+import { logWorker } from '../../workers/client';
+import { PhotoReader } from './PhotoReader';
+
+interface Props {
+  readonly panel: MadePanel;
+  readonly resolved: ResolvedRecipe | undefined;
+}
+
+const WAYS = [
+  { value: 'beside', label: 'Side by side' },
+  { value: 'wipe', label: 'Wiped' },
+] as const;
+type Way = (typeof WAYS)[number]['value'];
+const ROOM = { width: 300, height: 380 } as const;
+
+/** The panel as predicted and as made, and the ways to bring in a photograph or readings. */
+export function MadeAndPredicted({ panel, resolved }: Props) {
+  const { db } = useSession();
+  const { learn } = useLogActions();
+  const [way, setWay] = useState<Way>('beside');
+  const [isReading, setReading] = useState(false);
+  const [busy, setBusy] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const [photo] = panel.photos ?? [];
+
+  const during = async (what: string, work: () => Promise<string | undefined>) => {
+    setBusy(what);
+    setProblem(undefined);
+    try {
+      setProblem(await work());
+    } catch (error) {
+      if (!(error instanceof NoDesk)) throw error;
+      setProblem(error.message);
+    } finally {
+      setBusy(undefined);
+    }
+  };
+  const takePhoto = (file: File) =>
+    during('Making the photograph ready …', async () => {
+      if ((panel.photos ?? []).length >= MADE_LIMITS.photos)
+        return `At most ${MADE_LIMITS.photos} photographs are kept.`;
+      const taken = await logWorker().takePhoto(file);
+      if ('refused' in taken) return taken.refused;
+      const corners = resolved ? await logWorker().findPanel(taken.bytes, taken.type) : undefined;
+      await changePanel(
+        db,
+        panel.id,
+        (now) => ({
+          ...now,
+          photos: [
+            { id: taken.id, ...(corners ? { corners } : {}) },
+            ...(now.photos ?? []).filter(({ id }) => id !== taken.id),
+          ],
+        }),
+        [taken],
+      );
+      if (resolved) setReading(true);
+      return undefined;
+    });
+  const keepReadings = async (readings: readonly LoggedReading[]) => {
+    await changePanel(db, panel.id, (now) => ({
+      ...now,
+      readings: [...now.readings, ...readings].slice(-MADE_LIMITS.readings),
+    }));
+    await learn();
+  };
+  const readCgats = (text: string) =>
+    during('Reading …', async () => {
+      if (!resolved) return undefined;
+      const answer = await logWorker().readCgats(text);
+      if ('faults' in answer)
+        return answer.faults.map(({ place, problem: why }) => (place ? `${place}: ${why}` : why)).join(' ');
+      const places = readingPlaces(resolved);
+      const readings = places.flatMap((place, i): LoggedReading[] => {
+        const sample = answer.read.find(({ name }) => name === place.label) ? undefined : answer.read[i];
+        const own = answer.read.filter(({ name }) => name === place.label);
+        const nth = places.slice(0, i).filter(({ label }) => label === place.label).length;
+        const read = own[nth] ?? sample;
+        return read
+          ? [
+              {
+                at: { x: place.x, y: place.y },
+                lab: read.lab,
+                source: 'reader',
+                noise: noiseAt(place, 'reader'),
+              },
+            ]
+          : [];
+      });
+      if (readings.length === 0) return 'None of its samples is a place of this panel.';
+      await keepReadings(readings);
+      return undefined;
+    });
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: ([file]) => {
+      if (file) void (file.type.startsWith('image/') ? takePhoto(file) : file.text().then(readCgats));
+    },
+  });
+  const evening = numberOf(panel.id);
+  return (
+    <section aria-label="As predicted and as made" {...drop.getRootProps({ role: 'region' })}>
+      <input {...drop.getInputProps({ 'aria-label': 'Photograph or readings of the panel' })} />
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        {photo && resolved && (
+          <Segmented<Way> label="How they are compared" value={way} onChange={setWay} options={WAYS} />
+        )}
+        <Button look={photo ? 'plain' : 'strong'} disabled={busy !== undefined} onClick={drop.open}>
+          {photo ? 'Another photograph or readings' : 'Add its photograph, or readings'}
+        </Button>
+        {photo && resolved && (
+          <Button look={panel.readings.length > 0 ? 'plain' : 'strong'} onClick={() => setReading(true)}>
+            Read the photograph
+          </Button>
+        )}
+        {resolved && (
+          <Menu
+            disabled={busy !== undefined}
+            items={[
+              {
+                label: 'Make and photograph it at the simulated desk',
+                onSelect: () =>
+                  void during('The simulated desk makes it …', async () => {
+                    await takePhoto(await photographAtDesk(resolved, evening));
+                    return undefined;
+                  }),
+              },
+              {
+                label: 'Read it with the simulated colour reader',
+                onSelect: () =>
+                  void during('The simulated reader reads it …', async () => {
+                    await readCgats(await readAtDesk(resolved, evening));
+                    return undefined;
+                  }),
+              },
+            ]}
+          >
+            Without a desk at hand
+          </Menu>
+        )}
+        {busy && (
+          <span role="status" className="text-mute">
+            {busy}
+          </span>
+        )}
+      </div>
+      {problem && (
+        <p role="alert" className="mb-3 max-w-xl border-l-2 border-text pl-3">
+          {problem}
+        </p>
+      )}
+      {photo && resolved && way === 'wipe' ? (
+        <Wiped panel={panel} />
+      ) : (
+        <div className="flex flex-wrap gap-6">
+          {resolved && (
+            <Figure caption="as predicted">
+              <PanelImage panel={panel} {...ROOM} shows="predicted" />
+            </Figure>
+          )}
+          {photo && (
+            <Figure caption="as made">
+              <PanelImage panel={panel} {...ROOM} />
+            </Figure>
+          )}
+        </div>
+      )}
+      {isReading && photo && panel.made && (
+        <PhotoReader
+          panel={panel}
+          made={panel.made}
+          photo={photo}
+          onKeep={(readings) => {
+            setReading(false);
+            void during('Learning …', async () => {
+              await keepReadings(readings);
+              return undefined;
+            });
+          }}
+          onClose={() => setReading(false)}
+        />
+      )}
+    </section>
+  );
+}
+
+const Figure = ({ caption, children }: { readonly caption: string; readonly children: React.ReactNode }) => (
+  <figure>
+    <div className="w-fit shadow-[0_1px_3px_#0006]">{children}</div>
+    <figcaption className="mt-1 text-mute">{caption}</figcaption>
+  </figure>
+);
+
+/** Both over each other, with a line between that can be moved. */
+function Wiped({ panel }: { readonly panel: MadePanel }) {
+  const [at, setAt] = useState(50);
+  return (
+    <div>
+      <div className="relative w-fit shadow-[0_1px_3px_#0006]">
+        <PanelImage panel={panel} {...ROOM} shows="predicted" />
+        <div className="absolute inset-0" style={{ clipPath: `inset(0 0 0 ${at}%)` }}>
+          <PanelImage panel={panel} {...ROOM} />
+        </div>
+        <span aria-hidden="true" className="absolute inset-y-0 w-px bg-strong" style={{ left: `${at}%` }} />
+      </div>
+      <label className="mt-2 flex max-w-xs items-center gap-2 text-mute">
+        predicted
+        <input
+          type="range"
+          min={0}
+          max={100}
+          value={at}
+          aria-label="Where the made panel begins, per cent from the left"
+          onChange={({ target }) => setAt(Number(target.value))}
+          className="flex-1 accent-(--strong)"
+        />
+        made
+      </label>
+    </div>
+  );
+}

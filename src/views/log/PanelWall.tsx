@@ -1,0 +1,80 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Star } from 'lucide-react';
+import { useRef } from 'react';
+import { Link } from 'react-router';
+import { PanelImage } from '../../app/log/PanelImage';
+import { useSize } from '../../app/useSize';
+import { inkNamesOf, type MadePanel } from '../../core/keep/log/made';
+import { TROUBLE_NAMES } from '../../core/keep/log/troubles';
+import { tellDay } from '../../ui/dates';
+
+/** Width a panel asks for, height it takes with what is said of it, and the room of its picture, px. */
+const TILE = { width: 196, height: 296, picture: { width: 164, height: 200 } } as const;
+
+/** Panels as they were made, side by side; only those in sight are drawn, so five thousand scroll like ten. */
+export function PanelWall({ panels }: { readonly panels: readonly MadePanel[] }) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const columns = Math.max(Math.floor((width - 16) / TILE.width), 1);
+  const lines = useVirtualizer({
+    count: Math.ceil(panels.length / columns),
+    getScrollElement: () => box.current,
+    estimateSize: () => TILE.height,
+    overscan: 2,
+  });
+  return (
+    <div ref={box} className="min-h-96 flex-1 overflow-y-auto border-t border-line px-2 pt-2">
+      <ul aria-label="Panels made" className="relative" style={{ height: lines.getTotalSize() }}>
+        {lines.getVirtualItems().flatMap(({ index, start }) =>
+          panels.slice(index * columns, (index + 1) * columns).map((panel, i) => (
+            <li
+              key={panel.id}
+              aria-posinset={index * columns + i + 1}
+              aria-setsize={panels.length}
+              className="absolute p-2"
+              style={{
+                top: start,
+                left: `${(i * 100) / columns}%`,
+                width: `${100 / columns}%`,
+                height: TILE.height,
+              }}
+            >
+              <PanelTile panel={panel} />
+            </li>
+          )),
+        )}
+      </ul>
+    </div>
+  );
+}
+
+function PanelTile({ panel }: { readonly panel: MadePanel }) {
+  const troubles = panel.troubles ?? [];
+  return (
+    <Link
+      to={`/log/${panel.id}`}
+      aria-label={`No ${panel.number}, ${panel.name}, ${tellDay(panel.date)}`}
+      className="flex h-full flex-col bg-pane p-3 hover:bg-field"
+    >
+      <span className="grid flex-1 place-items-center">
+        <span className="block shadow-[0_1px_3px_#0006,0_6px_14px_-6px_#0006]">
+          <PanelImage panel={panel} {...TILE.picture} />
+        </span>
+      </span>
+      <span className="mt-2 flex items-baseline gap-2">
+        <strong className="tabular-nums">No {panel.number}</strong>
+        <span className="min-w-0 flex-1 truncate">{panel.name}</span>
+        {panel.favourite && <Star size={13} aria-label="best of its sitting" fill="currentColor" />}
+      </span>
+      <span className="truncate text-small">{inkNamesOf(panel).join(', ')}</span>
+      <span className="truncate text-small text-mute">
+        {[
+          tellDay(panel.date),
+          ...(panel.rating ? [`rated ${panel.rating}`] : []),
+          ...(panel.occasion ? [panel.occasion] : []),
+          ...troubles.map((trouble) => TROUBLE_NAMES[trouble]),
+        ].join(' · ')}
+      </span>
+    </Link>
+  );
+}

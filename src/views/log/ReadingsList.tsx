@@ -1,0 +1,113 @@
+import { quantile } from 'd3-array';
+import { useMemo } from 'react';
+import { useLogActions } from '../../app/log/useLogActions';
+import { useShelf } from '../../app/session';
+import { counted } from '../../core/base/words';
+import { finder, panelPlaces } from '../../core/keep/learn/fromLog';
+import { placeColour, trustOf } from '../../core/keep/learn/tell';
+import type { MadePanel } from '../../core/keep/log/made';
+import { deltaE00 } from '../../core/materials/colour/difference';
+import { hexOfLab } from '../../core/materials/colour/hex';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { Button } from '../../ui/Button';
+import { Patch } from './PhotoReader';
+
+interface Props {
+  readonly panel: MadePanel;
+  readonly resolved: ResolvedRecipe;
+}
+
+/** What was read on the panel, beside what was said of it when it was made and what would be said now. */
+export function ReadingsList({ panel, resolved }: Props) {
+  const { change, learn } = useLogActions();
+  const shelf = useShelf();
+  const rows = useMemo(() => {
+    const { made } = panel;
+    if (!made || !shelf) return [];
+    const then = panelPlaces(made, ({ id }) => made.inks.find((ink) => ink.id === id));
+    const now = panelPlaces(made, finder(shelf.inks));
+    return panel.readings.flatMap(({ at, lab, source, wet }, i) => {
+      if (!at || wet) return [];
+      const [said, tells] = [then(at.x, at.y), now(at.x, at.y)];
+      return [
+        {
+          key: `${i} ${at.x} ${at.y}`,
+          at,
+          lab,
+          source,
+          said: placeColour(said),
+          tells: placeColour(tells),
+          within: trustOf(tells),
+        },
+      ];
+    });
+  }, [panel, shelf]);
+  const middle = (of: (row: (typeof rows)[number]) => number) =>
+    quantile(rows.map(of), 0.5)?.toFixed(1) ?? '–';
+  if (rows.length === 0) return null;
+  const { width, height } = resolved.recipe.panel;
+  return (
+    <section aria-label="Readings">
+      <div className="mb-2 flex flex-wrap items-center gap-3">
+        <h2 className="heading">{counted(rows.length, 'reading')}</h2>
+        <p className="text-mute">
+          ΔE00 at the median: {middle((row) => deltaE00(row.said, row.lab))} from what was said of it,{' '}
+          {middle((row) => deltaE00(row.tells, row.lab))} from what is told now.
+        </p>
+        <Button
+          look="bare"
+          className="ml-auto"
+          onClick={() => void change(panel, { readings: [] }).then(() => learn())}
+        >
+          Take the readings out
+        </Button>
+      </div>
+      <div className="overflow-x-auto">
+        <table className="w-full max-w-3xl">
+          <thead className="text-left text-mute">
+            <tr>
+              <th scope="col">Place, mm</th>
+              <th scope="col">said</th>
+              <th scope="col">read</th>
+              <th scope="col">told now</th>
+              <th scope="col" className="text-right">
+                off then
+              </th>
+              <th scope="col" className="text-right">
+                off now
+              </th>
+              <th scope="col" className="text-right">
+                trusted to
+              </th>
+              <th scope="col" className="pl-3">
+                by
+              </th>
+            </tr>
+          </thead>
+          <tbody className="tabular-nums">
+            {rows.map(({ key, at, said, lab, tells, within, source }) => (
+              <tr key={key}>
+                <td>
+                  {at.x.toFixed(0)} of {width.toFixed(0)}, {at.y.toFixed(0)} of {height.toFixed(0)}
+                </td>
+                <td>
+                  <Patch hex={hexOfLab(said)} />
+                </td>
+                <td>
+                  <Patch hex={hexOfLab(lab)} />
+                </td>
+                <td>
+                  <Patch hex={hexOfLab(tells)} />
+                </td>
+                <td className="text-right">{deltaE00(said, lab).toFixed(1)}</td>
+                <td className="text-right">{deltaE00(tells, lab).toFixed(1)}</td>
+                <td className="text-right">± {within.toFixed(1)}</td>
+                <td className="pl-3 text-mute">{source === 'reader' ? 'colour reader' : 'photograph'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,129 @@
+import { expose, transfer } from 'comlink';
+import { imageDimensionsFromData } from 'image-dimensions';
+import type { Pixels } from '../core/choose/photo/pixels';
+import { readCgats } from '../core/files/cgats';
+import { type Fault, FileError } from '../core/files/fileError';
+import { evidenceOf } from '../core/keep/learn/fromLog';
+import { type Lessons, lessonsOf } from '../core/keep/learn/lessons';
+import { figuresOf, type LogFigures } from '../core/keep/log/figures';
+import { type MadeOf, type MadePanel, resolveMade } from '../core/keep/log/made';
+import { findPanel } from '../core/keep/read/findPanel';
+import { flatten } from '../core/keep/read/flatten';
+import type { Corners } from '../core/keep/read/perspective';
+import { type PhotoReading, readPanel } from '../core/keep/read/readPanel';
+import type { Ink } from '../core/materials/ink/ink';
+
+/** A file over this many bytes, or a picture over this many pixels, is refused. */
+const LIMITS = { bytes: 80_000_000, pixels: 60_000_000 } as const;
+/** A photograph is reduced to this on its longer side, and packed so well. */
+const LONGEST = 2000;
+const QUALITY = 0.86;
+const FORMATS: readonly string[] = ['png', 'jpeg', 'webp'];
+
+/** A photograph as it is kept. */
+export interface TakenPhoto {
+  readonly id: string;
+  readonly type: 'image/webp';
+  readonly bytes: Uint8Array<ArrayBuffer>;
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * A photograph made ready to be kept: the right way up, at most 2,000 px, as WebP, with nothing in it but the picture
+ * (place and camera are dropped, since it is packed anew).
+ */
+async function takePhoto(file: Blob): Promise<TakenPhoto | { readonly refused: string }> {
+  if (file.size > LIMITS.bytes)
+    return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
+  const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
+  if (!size || !FORMATS.includes(size.type))
+    return { refused: 'This is no PNG, JPEG or WebP picture. Save it as one of these, and open it again.' };
+  if (size.width * size.height > LIMITS.pixels)
+    return {
+      refused: `The picture has ${size.width} × ${size.height} pixels; at most 60 megapixels are read. Make it smaller first.`,
+    };
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined);
+  if (!bitmap)
+    return { refused: 'The picture is damaged: it cannot be decoded. Copy it again from where it came.' };
+  const canvas = drawn(bitmap, Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height)));
+  const blob = await canvas.convertToBlob({ type: 'image/webp', quality: QUALITY });
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', bytes));
+  const id = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return { id, type: 'image/webp', bytes, width: canvas.width, height: canvas.height };
+}
+
+function drawn(bitmap: ImageBitmap, scale: number): OffscreenCanvas {
+  const side = (length: number) => Math.max(1, Math.round(length * scale));
+  const canvas = new OffscreenCanvas(side(bitmap.width), side(bitmap.height));
+  const context = canvas.getContext('2d');
+  if (context) {
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  }
+  bitmap.close();
+  return canvas;
+}
+
+async function pixelsOf(bytes: Uint8Array<ArrayBuffer>, type: string): Promise<Pixels> {
+  const bitmap = await createImageBitmap(new Blob([bytes], { type }));
+  const canvas = drawn(bitmap, 1);
+  const data = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data;
+  if (!data) throw new Error('the picture could not be drawn');
+  return { width: canvas.width, height: canvas.height, data };
+}
+
+/** A flattened or whole photograph, small, to be shown. */
+async function shownPhoto(
+  bytes: Uint8Array<ArrayBuffer>,
+  type: string,
+  corners: Corners | undefined,
+  width: number,
+  height: number,
+): Promise<Blob> {
+  if (!corners) {
+    const bitmap = await createImageBitmap(new Blob([bytes], { type }));
+    const scale = Math.min(1, Math.max(width / bitmap.width, height / bitmap.height));
+    return drawn(bitmap, scale).convertToBlob({ type: 'image/webp', quality: QUALITY });
+  }
+  const flat = flatten(await pixelsOf(bytes, type), corners, width, height);
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(flat.data), width, height), 0, 0);
+  return canvas.convertToBlob({ type: 'image/webp', quality: QUALITY });
+}
+
+function orFaults<T>(read: () => T): { readonly read: T } | { readonly faults: readonly Fault[] } {
+  try {
+    return { read: read() };
+  } catch (error) {
+    if (error instanceof FileError) return { faults: error.faults };
+    throw error;
+  }
+}
+
+/** What the log asks for that takes a while: photographs, readings and what they teach; beside the page. */
+const door = {
+  async takePhoto(file: Blob) {
+    const taken = await takePhoto(file);
+    return 'refused' in taken ? taken : transfer(taken, [taken.bytes.buffer]);
+  },
+  findPanel: async (bytes: Uint8Array<ArrayBuffer>, type: string): Promise<Corners | undefined> =>
+    findPanel(await pixelsOf(bytes, type)),
+  readPanel: async (
+    bytes: Uint8Array<ArrayBuffer>,
+    type: string,
+    corners: Corners,
+    made: MadeOf,
+  ): Promise<PhotoReading | { readonly problem: string }> =>
+    readPanel(await pixelsOf(bytes, type), corners, resolveMade(made)),
+  shownPhoto,
+  readCgats: (text: string) => orFaults(() => readCgats(text)),
+  learn(log: readonly MadePanel[], shelf: readonly Ink[], onStep: (done: number) => void): Lessons {
+    return lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep);
+  },
+  figures: (log: readonly MadePanel[], shelf: readonly Ink[]): LogFigures => figuresOf(log, shelf),
+};
+
+export type LogDoor = typeof door;
+expose(door);
