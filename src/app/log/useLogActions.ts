@@ -38,10 +38,6 @@ export function useLogActions() {
           readings: [],
           ...(times.length > 0 ? { times } : {}),
         });
-        notify({
-          text: `Logged as No ${panel.number}.`,
-          undo: () => void removePanels(db, [panel.id]).then(() => navigate('/log')),
-        });
         navigate(`/log/${panel.id}`);
       },
       async change(panel: MadePanel, part: Partial<MadePanel>) {

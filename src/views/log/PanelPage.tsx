@@ -54,7 +54,12 @@ function Page({ panel }: { readonly panel: MadePanel }) {
         </Link>
         <h1 className="heading flex items-center gap-2 text-title">
           <span className="tabular-nums">No {panel.number}</span>
-          <TypedField label="Name of the panel" shown={panel.name} onCommit={rename} className="w-56" />
+          <TypedField
+            label="Name of the panel"
+            shown={panel.name}
+            onCommit={rename}
+            className="w-80 max-w-[60vw]"
+          />
         </h1>
         <span className="text-mute">made {tellDay(panel.date)}</span>
         <Rating panel={panel} onRate={(rating) => void actions.change(panel, { rating })} />

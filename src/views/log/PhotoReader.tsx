@@ -195,7 +195,8 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
       role="group"
       aria-label="Photograph with the panel’s corners"
       viewBox={`0 0 ${width} ${height}`}
-      className="max-h-[70vh] w-full touch-none select-none bg-field"
+      preserveAspectRatio="xMinYMin"
+      className="max-h-[70vh] w-full touch-none select-none"
       onPointerMove={onPointerMove}
       onPointerUp={() => {
         held.current = undefined;

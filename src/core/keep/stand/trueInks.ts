@@ -1,9 +1,13 @@
 import { seededRandom } from '../../base/random';
+import { labOfSpectrum } from '../../materials/colour/lab';
+import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
 import { MODES } from '../../materials/ink/modes';
-import { DOUBTS } from '../../materials/ink/taught';
+import { reflectanceOfHex } from '../../materials/ink/reflectance';
+import { DOUBTS, shiftedSpectrum } from '../../materials/ink/taught';
 import type { Recipe } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { factorise, solve, square } from '../learn/cholesky';
 import { numberOf } from './evening';
 
 /** How inks differ from their swatches at the simulated desk: natural logarithms, slope, and modes' coefficients. */
@@ -26,12 +30,51 @@ export function trueInk(ink: Ink, desk: number): Ink {
       strength: Math.exp(SPREADS.strength * normal(draw)),
       scattering: Math.exp(SPREADS.scattering * normal(draw)),
       slope: USUAL_SLOPE + SPREADS.slope * normal(draw),
-      modes: Array.from({ length: MODES }, () => SPREADS.modes * normal(draw)),
+      modes: sameSwatch(
+        reflectanceOfHex(ink.overWhite),
+        Array.from({ length: MODES }, () => SPREADS.modes * normal(draw)),
+      ),
       doubt: Array.from({ length: DOUBTS }, () => 0),
       panels: 0,
       at: '',
     },
   };
+}
+
+/** Rounds of the correction, and how far a mode is moved to see what it does. */
+const ROUNDS = 6;
+const STEP = 1e-3;
+
+/**
+ * Coefficients as near to those given as lets the swatch keep its colour: it was laid with the ink as it is. Each round
+ * takes the shortest step that brings L*, a* and b* back (a pseudo-inverse of three rows).
+ */
+function sameSwatch(swatch: Spectrum, modes: readonly number[]): number[] {
+  const wanted = labOfSpectrum(swatch);
+  const colour = (of: readonly number[]) => {
+    const { l, a, b } = labOfSpectrum(shiftedSpectrum(swatch, of));
+    return [l - wanted.l, a - wanted.a, b - wanted.b] as const;
+  };
+  let now = [...modes];
+  for (let round = 0; round < ROUNDS; round++) {
+    const off = colour(now);
+    const slopes = now.map((_, m) => {
+      const moved = colour(now.map((value, i) => (i === m ? value + STEP : value)));
+      return moved.map((value, c) => (value - (off[c] ?? 0)) / STEP);
+    });
+    const normalMatrix = square(3);
+    for (let p = 0; p < 3; p++)
+      for (let q = 0; q <= p; q++)
+        normalMatrix.at[3 * p + q] =
+          slopes.reduce((sum, row) => sum + (row[p] ?? 0) * (row[q] ?? 0), 0) + (p === q ? 1e-6 : 0);
+    factorise(normalMatrix);
+    const weights = Float64Array.from(off);
+    solve(normalMatrix, weights);
+    now = now.map(
+      (value, m) => value - (slopes[m] ?? []).reduce((sum, slope, c) => sum + slope * (weights[c] ?? 0), 0),
+    );
+  }
+  return now;
 }
 
 /** A recipe as one evening's hand makes it: inks as they are, each a little heavier or lighter, joints crept. */
