@@ -1,7 +1,7 @@
 import Dexie, { type Table } from 'dexie';
 import type { Mood } from '../core/choose/search/moods/mood';
 import type { MadePanel } from '../core/keep/log/made';
-import type { Pad } from '../core/keep/pads/pad';
+import type { OwnTool, Pad } from '../core/keep/pads/pad';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -38,6 +38,7 @@ export class Database extends Dexie {
   readonly panels!: Table<MadePanel, string>;
   readonly photos!: Table<PhotoRecord, string>;
   readonly pads!: Table<Pad, string>;
+  readonly tools!: Table<OwnTool, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

@@ -7,11 +7,14 @@ import { evidenceOf } from '../core/keep/learn/fromLog';
 import { type Lessons, lessonsOf } from '../core/keep/learn/lessons';
 import { figuresOf, type LogFigures } from '../core/keep/log/figures';
 import { type MadeOf, type MadePanel, resolveMade } from '../core/keep/log/made';
+import { TROUBLE_IDS, type TroubleId } from '../core/keep/log/troubles';
 import { findPanel } from '../core/keep/read/findPanel';
 import { flatten } from '../core/keep/read/flatten';
 import type { Corners } from '../core/keep/read/perspective';
 import { type PhotoReading, readPanel } from '../core/keep/read/readPanel';
+import { faultPicture } from '../core/keep/trouble/faultPicture';
 import type { Ink } from '../core/materials/ink/ink';
+import type { Picture } from '../core/picture/paint';
 
 /** A file over this many bytes, or a picture over this many pixels, is refused. */
 const LIMITS = { bytes: 80_000_000, pixels: 60_000_000 } as const;
@@ -121,6 +124,13 @@ const door = {
   readCgats: (text: string) => orFaults(() => readCgats(text)),
   learn(log: readonly MadePanel[], shelf: readonly Ink[], onStep: (done: number) => void): Lessons {
     return lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep);
+  },
+  /** The recipe with each fault as it is seen, for one who looks for what went wrong. */
+  faults: (made: MadeOf, width: number, height: number): Readonly<Record<TroubleId, Picture>> => {
+    const resolved = resolveMade(made);
+    return Object.fromEntries(
+      TROUBLE_IDS.map((trouble) => [trouble, faultPicture(trouble, resolved, width, height)]),
+    ) as Record<TroubleId, Picture>;
   },
   figures: (log: readonly MadePanel[], shelf: readonly Ink[]): LogFigures => figuresOf(log, shelf),
 };

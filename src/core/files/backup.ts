@@ -7,7 +7,7 @@ import { writeDesignSvg } from './designSvg';
 import { type Fault, FileError } from './fileError';
 import { inkSchema } from './inkSchema';
 import { type FileLimit, megabytes } from './limits';
-import { madePanelSchema, padSchema, photoSchema } from './madeSchema';
+import { madePanelSchema, ownToolSchema, padSchema, photoSchema } from './madeSchema';
 import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
@@ -30,6 +30,7 @@ export const BACKUP_TABLES = {
   panels: { key: 'id', what: 'panels made', since: 2 },
   photos: { key: 'id', what: 'photographs', since: 2 },
   pads: { key: 'inkId', what: 're-inkings', since: 2 },
+  tools: { key: 'id', what: 'brushes and daubers', since: 2 },
 } as const satisfies Readonly<Record<string, TableInfo>>;
 
 interface TableInfo {
@@ -206,6 +207,7 @@ const SCHEMAS: Readonly<Partial<Record<BackupTable, Schema>>> = {
   panels: madePanelSchema,
   photos: photoSchema,
   pads: padSchema,
+  tools: ownToolSchema,
 };
 
 function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fault[]): readonly Row[] {

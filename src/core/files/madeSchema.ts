@@ -2,6 +2,7 @@ import { array, boolean, number, object, string } from 'yup';
 import { CHANGE_IDS } from '../keep/log/changes';
 import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
 import { TROUBLE_IDS } from '../keep/log/troubles';
+import { OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
 import { PANEL_LIMITS } from '../recipe/panel';
 import { cardSchema } from './cardSchema';
 import { isDay } from './day';
@@ -121,4 +122,14 @@ export const photoSchema = object({
 export const padSchema = object({
   inkId: id(),
   reinked: array().strict().required().max(1000).of(day()),
+}).noUnknown(unknownField);
+
+export const ownToolSchema = object({
+  id: id(),
+  kind: oneOf(TOOL_KINDS),
+  label: text(OWN_TOOL_LIMITS.label).required().min(1),
+  holds: text(OWN_TOOL_LIMITS.holds),
+  washed: string()
+    .strict()
+    .test('day', 'must be a day as 2026-05-01', (value) => value === undefined || isDay(value)),
 }).noUnknown(unknownField);

@@ -1,7 +1,11 @@
-import { memo, useMemo } from 'react';
+import { Fragment, memo, useMemo } from 'react';
 import { formatBare, type Millimetres, type Unit } from '../../core/base/length';
+import { counted } from '../../core/base/words';
+import { trustOf } from '../../core/keep/learn/tell';
+import { groundOfCard } from '../../core/materials/card/card';
 import { deltaE00 } from '../../core/materials/colour/difference';
 import { hexOfLab } from '../../core/materials/colour/hex';
+import { isBare, taughtOf } from '../../core/materials/ink/ink';
 import { alongLadder, type PlaceAlong } from '../../core/readings/alongLadder';
 import { NEEDS } from '../../core/readings/legibility/contrast';
 import type { JointReading, Readings } from '../../core/readings/readings';
@@ -14,10 +18,23 @@ interface Props {
   readonly readings: Readings;
 }
 
+/** How far the colour of each rung, solid, is to be trusted: two of three panels come out within it. */
+function trustOfRungs({ inks, card }: ResolvedRecipe) {
+  const ground = groundOfCard(card);
+  return inks
+    .filter((ink, i) => !isBare(ink) && inks.indexOf(ink) === i)
+    .map((ink) => ({
+      name: ink.name,
+      within: trustOf({ layers: [[{ ink, coats: 1 }]], ground }),
+      panels: taughtOf(ink)?.panels ?? 0,
+    }));
+}
+
 /** The figures of the ladder as a whole, and its curves, for whoever would rather look than read. */
 export const Numbers = memo(function Numbers({ resolved, readings }: Props) {
   const unit = useAppSelector(({ view }) => view.unit);
   const places = useMemo(() => alongLadder(resolved), [resolved]);
+  const trust = useMemo(() => trustOfRungs(resolved), [resolved]);
   return (
     <>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
@@ -27,6 +44,17 @@ export const Numbers = memo(function Numbers({ resolved, readings }: Props) {
         <dd className="text-right font-semibold">
           {readings.spacing.gaps.map((gap) => gap.toFixed(0)).join(' : ')} L*
         </dd>
+        {trust.map(({ name, within, panels }) => (
+          <Fragment key={name}>
+            <dt className="text-mute">{name}, trusted to</dt>
+            <dd className="text-right font-semibold">
+              ± {within.toFixed(1)} ΔE00
+              <span className="block font-normal text-mute">
+                {panels > 0 ? `from ${counted(panels, 'panel')}` : 'by its swatch alone'}
+              </span>
+            </dd>
+          </Fragment>
+        ))}
       </dl>
       {places && <Along {...{ places, unit }} />}
       {readings.joints.map((joint, i) => {

@@ -9,6 +9,8 @@ import { InkDot } from '../../ui/InkDot';
 import { logWorker } from '../../workers/client';
 
 const MOST_USED = 12;
+/** So many months have room, so that a first one is no block. */
+const FEWEST_MONTHS = 6;
 const SIZE = { width: 420, height: 180 } as const;
 
 /** The log in figures: trios, inks, months, and how near predictions came. */
@@ -52,7 +54,7 @@ function Months({ figures: { months } }: { readonly figures: LogFigures }) {
         {...SIZE}
         x={{
           label: 'month',
-          domain: [-0.5, Math.max(months.length - 0.5, 0.5)],
+          domain: [-0.5, Math.max(months.length, FEWEST_MONTHS) - 0.5],
           ticks: ends,
           told: (at) => months[at]?.month ?? '',
         }}

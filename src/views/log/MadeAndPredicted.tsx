@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { PanelImage } from '../../app/log/PanelImage';
 import { NoDesk, photographAtDesk, readAtDesk } from '../../app/log/standIn';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
+import { useSize } from '../../app/useSize';
 import { type LoggedReading, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
 import { noiseAt, readingPlaces } from '../../core/keep/read/places';
 import { numberOf } from '../../core/keep/stand/evening';
@@ -25,7 +26,9 @@ const WAYS = [
   { value: 'wipe', label: 'Wiped' },
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
-const ROOM = { width: 300, height: 380 } as const;
+/** Room of each picture, px; on a phone both still stand side by side. */
+const ROOM = { wide: { width: 300, height: 380 }, narrow: { width: 165, height: 230 } } as const;
+const NARROW = 640;
 
 /** The panel as predicted and as made, and the ways to bring in a photograph or readings. */
 export function MadeAndPredicted({ panel, resolved }: Props) {
@@ -36,6 +39,9 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
   const [busy, setBusy] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [photo] = panel.photos ?? [];
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const room = width < NARROW ? ROOM.narrow : ROOM.wide;
 
   const during = async (what: string, work: () => Promise<string | undefined>) => {
     setBusy(what);
@@ -166,17 +172,17 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
         </p>
       )}
       {photo && resolved && way === 'wipe' ? (
-        <Wiped panel={panel} />
+        <Wiped panel={panel} room={ROOM.wide} />
       ) : (
-        <div className="flex flex-wrap gap-6">
+        <div ref={box} className="flex flex-wrap gap-x-3 gap-y-4 sm:gap-6">
           {resolved && (
             <Figure caption="as predicted">
-              <PanelImage panel={panel} {...ROOM} shows="predicted" />
+              <PanelImage panel={panel} {...room} shows="predicted" />
             </Figure>
           )}
           {photo && (
             <Figure caption="as made">
-              <PanelImage panel={panel} {...ROOM} />
+              <PanelImage panel={panel} {...room} />
             </Figure>
           )}
         </div>
@@ -208,14 +214,20 @@ const Figure = ({ caption, children }: { readonly caption: string; readonly chil
 );
 
 /** Both over each other, with a line between that can be moved. */
-function Wiped({ panel }: { readonly panel: MadePanel }) {
+function Wiped({
+  panel,
+  room,
+}: {
+  readonly panel: MadePanel;
+  readonly room: { readonly width: number; readonly height: number };
+}) {
   const [at, setAt] = useState(50);
   return (
     <div>
       <div className="relative w-fit shadow-[0_1px_3px_#0006]">
-        <PanelImage panel={panel} {...ROOM} shows="predicted" />
+        <PanelImage panel={panel} {...room} shows="predicted" />
         <div className="absolute inset-0" style={{ clipPath: `inset(0 0 0 ${at}%)` }}>
-          <PanelImage panel={panel} {...ROOM} />
+          <PanelImage panel={panel} {...room} />
         </div>
         <span aria-hidden="true" className="absolute inset-y-0 w-px bg-strong" style={{ left: `${at}%` }} />
       </div>

@@ -1,10 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useMemo, useState } from 'react';
+import { usePanels } from '../../app/log/usePanels';
 import { useSession } from '../../app/session';
 import { useTags } from '../../app/useTags';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import { type TrioQuery, trioKey } from '../../core/choose/search/query';
 import type { RelationId } from '../../core/choose/search/relations/relations';
+import { madeTrios } from '../../core/keep/log/madeTrios';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { listRecipes } from '../../data/recipes';
@@ -97,14 +99,19 @@ export function TrioSearch({ choosing, inks, card, kept, onOpen }: Props) {
 function useWholeQuery(asked: TrioQuery, notMade: boolean, kept: readonly KeptTrio[] | undefined): TrioQuery {
   const { db } = useSession();
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
+  const panels = usePanels();
   const avoided = notMade ? recipes : undefined;
+  const logged = notMade ? panels : undefined;
   const { sort, constraints } = asked;
   const apart = sort === 'unlikeKept' || constraints.farFromKept > 0 ? kept : undefined;
   return useMemo(() => {
-    const made = avoided?.map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId))) ?? [];
+    const made = [
+      ...(avoided?.map(({ recipe }) => trioKey(recipe.rungs.map(({ inkId }) => inkId))) ?? []),
+      ...madeTrios(logged ?? []),
+    ];
     const far = apart?.map(({ inkIds }) => inkIds) ?? [];
     return { ...asked, constraints: { ...asked.constraints, notAmong: made, kept: far } };
-  }, [asked, avoided, apart]);
+  }, [asked, avoided, logged, apart]);
 }
 
 const keyOf = ({ inks }: FoundTrio): string => inks.map(({ id }) => id).join(' ');

@@ -1,9 +1,9 @@
 import { quantile } from 'd3-array';
-import { trioKey } from '../../choose/search/query';
 import type { Ink } from '../../materials/ink/ink';
 import { evidenceOf } from '../learn/fromLog';
 import { missOf } from '../learn/tell';
 import { inkNamesOf, type MadePanel } from './made';
+import { madeTrios } from './madeTrios';
 
 /** Counts a log is told in. */
 export interface LogFigures {
@@ -33,15 +33,6 @@ export function figuresOf(log: readonly MadePanel[], shelf: readonly Ink[]): Log
     errors: errorsOf(log),
   };
 }
-
-/** Keys of the trios that panels were made of, whatever the order of their inks. */
-export const madeTrios = (log: readonly MadePanel[]): ReadonlySet<string> =>
-  new Set(
-    log.flatMap(({ made }) => {
-      const ids = [...new Set(made?.recipe.rungs.map(({ inkId }) => inkId) ?? [])];
-      return ids.length === 3 ? [trioKey(ids)] : [];
-    }),
-  );
 
 function monthsOf(log: readonly MadePanel[]): LogFigures['months'] {
   const counts = new Map<string, number>();

@@ -1,0 +1,160 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { Dialog } from 'radix-ui';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type NextTime, tellChange } from '../../core/keep/log/changes';
+import { madeOf } from '../../core/keep/log/made';
+import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
+import type { TroubleContext } from '../../core/keep/trouble/definition';
+import { findCauses, oftenWrong, type RankedCause } from '../../core/keep/trouble/findCauses';
+import type { Picture } from '../../core/picture/paint';
+import { readLadder } from '../../core/readings/readings';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { Button } from '../../ui/Button';
+import { Modal } from '../../ui/Modal';
+import { logWorker } from '../../workers/client';
+import { usePanels } from '../log/usePanels';
+import { useSession } from '../session';
+import { useAnswer } from '../useAnswer';
+
+interface Props {
+  readonly resolved: ResolvedRecipe;
+  /** What is done with a trouble that was found, and a change for the next time. */
+  readonly action: string;
+  readonly onFound: (trouble: TroubleId, change: NextTime | undefined) => void;
+  readonly onClose: () => void;
+}
+
+/** Size of a fault's picture on the screen, px. */
+const SMALL = { width: 96, height: 120 } as const;
+
+/** What went wrong, looked for by what is seen: each fault painted on this very recipe, then its causes, likeliest first. */
+export default function TroubleFinder({ resolved, action, onFound, onClose }: Props) {
+  const [seen, setSeen] = useState<TroubleId>();
+  const context = useContext(resolved);
+  const pictures = useAnswer(
+    useMemo(() => () => logWorker().faults(madeOf(resolved), 2 * SMALL.width, 2 * SMALL.height), [resolved]),
+  );
+  const often = context ? oftenWrong(TROUBLE_IDS, context.inLog) : [];
+  return (
+    <Modal lies="page" described onClose={onClose}>
+      <Dialog.Title className="heading text-lg">What went wrong?</Dialog.Title>
+      <Dialog.Description className="mb-4 text-mute">
+        {often.length > 0
+          ? `Most often in your log: ${often.map(({ trouble, times, of }) => `${TROUBLE_NAMES[trouble]} (${times} of ${of})`).join(', ')}.`
+          : 'Press what you see. Each is shown on this recipe.'}
+      </Dialog.Description>
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+        <ul
+          aria-label="What is seen"
+          className="grid grid-cols-[repeat(auto-fill,minmax(7.5rem,1fr))] content-start gap-2"
+        >
+          {TROUBLE_IDS.map((trouble) => (
+            <li key={trouble}>
+              <button
+                type="button"
+                aria-pressed={seen === trouble}
+                onClick={() => setSeen(trouble)}
+                className="flex w-full flex-col items-center gap-1 rounded-[3px] border-2 border-transparent p-2 hover:bg-field aria-pressed:border-text"
+              >
+                <FaultPicture picture={pictures?.[trouble]} />
+                <span className="text-center text-small leading-tight">{TROUBLE_NAMES[trouble]}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div aria-live="polite">
+          {seen && context ? (
+            <>
+              <h3 className="heading mb-2">{TROUBLE_NAMES[seen]}</h3>
+              <ol className="space-y-4">
+                {findCauses(seen, context).map((cause) => (
+                  <CauseTold key={cause.id} {...{ cause, context, action }} onFound={(change) => onFound(seen, change)} />
+                ))}
+              </ol>
+              <p className="mt-4 text-mute">
+                Heat tools burn and blades cut: keep to their makers’ own sheets and to the rules where you are.
+              </p>
+            </>
+          ) : (
+            <p className="text-mute">{pictures ? 'Nothing is pressed yet.' : 'Painting what can go wrong …'}</p>
+          )}
+        </div>
+      </div>
+      <div className="mt-4 flex justify-end">
+        <Dialog.Close asChild>
+          <Button>Close</Button>
+        </Dialog.Close>
+      </div>
+    </Modal>
+  );
+}
+
+interface CauseProps {
+  readonly cause: RankedCause;
+  readonly context: TroubleContext;
+  readonly action: string;
+  readonly onFound: (change: NextTime | undefined) => void;
+}
+
+function CauseTold({ cause, context, action, onFound }: CauseProps) {
+  const change = cause.change?.(context);
+  const nameOf = (id: string) => context.resolved.inks.find((ink) => ink.id === id)?.name ?? 'an ink';
+  return (
+    <li className="border-l-2 border-line pl-3">
+      <p className="font-semibold">
+        {cause.cause} <span className="font-normal text-mute">{likely(cause.part)}</span>
+      </p>
+      {cause.reason && <p>Here: {cause.reason}.</p>}
+      <p>
+        <span className="text-mute">Now:</span> {cause.cure}
+      </p>
+      <p>
+        <span className="text-mute">Next time:</span> {cause.next}
+      </p>
+      <Button className="mt-1" onClick={() => onFound(change)}>
+        {change ? `${action}: ${tellChange(change, nameOf)}` : action}
+      </Button>
+    </li>
+  );
+}
+
+/** How likely, in words: the parts are guesses, and told as such. */
+const likely = (part: number): string =>
+  part > 0.65 ? '(most likely)' : part > 0.4 ? '(likely)' : part > 0.2 ? '(possible)' : '(less likely)';
+
+function useContext(resolved: ResolvedRecipe): TroubleContext | undefined {
+  const { db } = useSession();
+  const panels = usePanels();
+  const pads = useLiveQuery(() => db.pads.toArray(), [db]);
+  return useMemo(() => {
+    if (!panels || !pads) return undefined;
+    const inked = new Map(pads.map(({ inkId, reinked }) => [inkId, reinked.at(-1)]));
+    return {
+      resolved,
+      readings: readLadder(resolved),
+      daysSinceInked: ({ id }) => {
+        const day = inked.get(id);
+        return day === undefined ? undefined : differenceInCalendarDays(new Date(), parseISO(day));
+      },
+      inLog: (trouble) => ({
+        times: panels.filter(({ troubles }) => troubles?.includes(trouble)).length,
+        of: panels.length,
+      }),
+    };
+  }, [resolved, panels, pads]);
+}
+
+function FaultPicture({ picture }: { readonly picture: Picture | undefined }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useLayoutEffect(() => {
+    const target = canvas.current;
+    if (!target || !picture) return;
+    target.width = picture.width;
+    target.height = picture.height;
+    target
+      .getContext('2d')
+      ?.putImageData(new ImageData(new Uint8ClampedArray(picture.pixels), picture.width, picture.height), 0, 0);
+  }, [picture]);
+  return <canvas ref={canvas} aria-hidden="true" style={SMALL} className="block bg-field shadow-[0_1px_3px_#0006]" />;
+}

@@ -1,0 +1,85 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, rgb } from 'pdf-lib';
+import { MM_AN_INCH } from '../base/length';
+import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/swatches/page';
+import type { Card } from '../materials/card/card';
+import type { Ink } from '../materials/ink/ink';
+
+const POINT = 72 / MM_AN_INCH;
+const LINE = 0.4;
+
+/**
+ * Swatch pages at true size, to be printed on the card itself: a row an ink, with fields for a full coat, a half, a quarter,
+ * the same over a black strip, and two drops of water; registration marks in the corners.
+ */
+export async function writeSwatchPdf(
+  inks: readonly Ink[],
+  card: Card,
+  date: string,
+  fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array },
+): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle('Swatch book');
+  const plain = await document.embedFont(fonts.plain, { subset: true });
+  const bold = await document.embedFont(fonts.bold, { subset: true });
+  const black = rgb(0, 0, 0);
+  const pages = swatchPages(inks);
+  pages.forEach((laid, number) => {
+    const page = document.addPage([laid.width * POINT, laid.height * POINT]);
+    const up = (y: number) => (laid.height - y) * POINT;
+    const write = (text: string, x: number, y: number, size: number, font = plain) =>
+      page.drawText(text, { x: x * POINT, y: up(y), size, font, color: black });
+    const frame = ({ x, y, width, height }: PageBox) =>
+      page.drawRectangle({
+        x: x * POINT,
+        y: up(y + height),
+        width: width * POINT,
+        height: height * POINT,
+        borderColor: black,
+        borderWidth: LINE,
+      });
+    for (const { x, y } of laid.marks)
+      page.drawRectangle({
+        x: (x - laid.markSize / 2) * POINT,
+        y: up(y + laid.markSize / 2),
+        width: laid.markSize * POINT,
+        height: laid.markSize * POINT,
+        color: black,
+      });
+    write(`Swatches on ${card.name}, ${date}`, 26, 17, 10, bold);
+    write(
+      `page ${number + 1} of ${pages.length}; let it dry, then photograph the whole page in even light`,
+      26,
+      21.5,
+      7,
+    );
+    for (const { name, label, fields } of laid.rows) {
+      write(name, label.x, label.y + 4.4, 9, bold);
+      for (const id of FIELD_IDS) {
+        const box = fields[id];
+        frame(box);
+        write(FIELDS[id].label, box.x, box.y + box.height + 2.6, 5);
+        if (id === 'black')
+          page.drawRectangle({
+            x: box.x * POINT,
+            y: up(box.y + box.height * 0.75),
+            width: box.width * POINT,
+            height: box.height * 0.5 * POINT,
+            color: black,
+          });
+        if (id === 'lifted' || id === 'waited') {
+          const drop = dropIn(box);
+          page.drawCircle({
+            x: drop.x * POINT,
+            y: up(drop.y),
+            size: drop.r * POINT,
+            borderColor: black,
+            borderWidth: LINE / 2,
+          });
+        }
+      }
+    }
+  });
+  return document.save();
+}

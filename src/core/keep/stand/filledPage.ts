@@ -1,0 +1,81 @@
+import { layered, noiseField } from '../../choose/photo/noise';
+import type { Pixels } from '../../choose/photo/pixels';
+import { type Card, groundOfCard } from '../../materials/card/card';
+import { hexOfLab, linearRgbOfHex } from '../../materials/colour/hex';
+import { type LinearRgb, labOfSpectrum, srgbSignal } from '../../materials/colour/lab';
+import { flatSpectrum, type Spectrum } from '../../materials/colour/spectrum';
+import type { Ink } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
+import { laidReflectance } from '../../materials/ink/laid';
+import { dropIn, FIELD_IDS, FIELDS, type FieldId, type PageBox, type SwatchPage } from '../swatches/page';
+import { trueInk } from './trueInks';
+
+const PIXELS_A_MM = 5;
+/** The black strip as it is printed. */
+const BLACK = flatSpectrum(0.02);
+/** Waiting a minute lets the ink settle: water then takes off this part of what it takes at once. */
+const AFTER_A_MINUTE = 0.55;
+
+/** A swatch page as the simulated desk fills it, seen straight from above. */
+export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, desk: number): Pixels {
+  const [width, height] = [page.width, page.height].map((side) => Math.round(side * PIXELS_A_MM)) as [
+    number,
+    number,
+  ];
+  const data = new Uint8ClampedArray(width * height * 4);
+  const ground = groundOfCard(card);
+  const brushed = layered(noiseField(desk));
+  const put = (box: PageBox, colourAt: (x: number, y: number) => LinearRgb) => {
+    for (let j = Math.round(box.y * PIXELS_A_MM); j < (box.y + box.height) * PIXELS_A_MM; j++)
+      for (let i = Math.round(box.x * PIXELS_A_MM); i < (box.x + box.width) * PIXELS_A_MM; i++) {
+        const { r, g, b } = colourAt(i / PIXELS_A_MM, j / PIXELS_A_MM);
+        const uneven = 1 + 0.015 * brushed(i / 40, j / 40);
+        const at = (j * width + i) * 4;
+        data[at] = 255 * srgbSignal(r * uneven);
+        data[at + 1] = 255 * srgbSignal(g * uneven);
+        data[at + 2] = 255 * srgbSignal(b * uneven);
+        data[at + 3] = 255;
+      }
+  };
+  const bare = linearRgbOfHex(card.colour);
+  const printed = colourOf(BLACK);
+  put({ x: 0, y: 0, width: page.width, height: page.height }, () => bare);
+  for (const { x, y } of page.marks) {
+    const half = page.markSize / 2;
+    put({ x: x - half, y: y - half, width: page.markSize, height: page.markSize }, () => printed);
+  }
+  for (const row of page.rows) {
+    const ink = inks.find(({ id }) => id === row.inkId);
+    if (!ink) continue;
+    const film = asSwatch(trueInk(ink, desk));
+    const laid = (coats: number, under: Spectrum) => colourOf(laidReflectance([{ ink: film, coats }], under));
+    const lifts = INK_KINDS[ink.kind].lifts;
+    for (const id of FIELD_IDS) put(row.fields[id], fieldColour(id, row.fields[id], laid, ground, lifts));
+  }
+  return { width, height, data };
+}
+
+function fieldColour(
+  id: FieldId,
+  box: PageBox,
+  laid: (coats: number, under: Spectrum) => LinearRgb,
+  ground: Spectrum,
+  lifts: number,
+): (x: number, y: number) => LinearRgb {
+  const { coats } = FIELDS[id];
+  const coat = laid(coats, ground);
+  if (id === 'black') {
+    const over = laid(coats, BLACK);
+    return (_, y) => (Math.abs(y - box.y - box.height / 2) < box.height / 4 ? over : coat);
+  }
+  if (id !== 'lifted' && id !== 'waited') return () => coat;
+  const drop = dropIn(box);
+  const left = laid(1 - lifts * (id === 'waited' ? AFTER_A_MINUTE : 1), ground);
+  return (x, y) => (Math.hypot(x - drop.x, y - drop.y) < drop.r ? left : coat);
+}
+
+/** A swatch is laid slowly, with as much as its maker's own swatch: at a strength of one. */
+const asSwatch = ({ taught, ...ink }: Ink): Ink =>
+  taught ? { ...ink, taught: { ...taught, strength: 1 } } : ink;
+
+const colourOf = (reflectance: Spectrum): LinearRgb => linearRgbOfHex(hexOfLab(labOfSpectrum(reflectance)));

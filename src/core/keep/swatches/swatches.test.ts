@@ -1,0 +1,83 @@
+import { expect, test } from 'vitest';
+import { DEMO_CARDS } from '../../../data/demo/cards';
+import { DEMO_INKS } from '../../../data/demo/inks';
+import { type Card, groundOfCard } from '../../materials/card/card';
+import { deltaE00 } from '../../materials/colour/difference';
+import { labOfHex, linearRgbOfHex } from '../../materials/colour/hex';
+import { INK_KINDS } from '../../materials/ink/kinds';
+import { fillPage } from '../stand/filledPage';
+import { photograph } from '../stand/photograph';
+import { FIELD_IDS, ROWS_A_PAGE, swatchPages } from './page';
+import { findMarks, readSwatchPage } from './readPage';
+
+const card = DEMO_CARDS[0] as Card;
+// Colours that a photograph can show.
+const inks = DEMO_INKS.filter(({ kind, overWhite }) => {
+  const { r, g, b } = linearRgbOfHex(overWhite);
+  return (kind === 'dye' || kind === 'hybrid') && Math.min(r, g, b) > 0.05;
+}).slice(0, ROWS_A_PAGE);
+const [page] = swatchPages(inks);
+if (!page) throw new Error('no page');
+const shot = () => {
+  const picture = fillPage(page, inks, card, 1);
+  return photograph(
+    { picture, width: page.width, height: page.height, card: linearRgbOfHex(card.colour) },
+    { seed: 3, width: 900, height: 1250 },
+  ).picture;
+};
+
+test('rows and fields lie on the page, clear of each other and of the marks', () => {
+  const boxes = page.rows.flatMap(({ fields }) => FIELD_IDS.map((id) => fields[id]));
+  for (const { x, y, width, height } of boxes) {
+    expect(x).toBeGreaterThan(5);
+    expect(x + width).toBeLessThan(page.width - 5);
+    expect(y + height).toBeLessThan(page.height - 10);
+  }
+  boxes.forEach((p, i) => {
+    for (const q of boxes.slice(i + 1))
+      expect(
+        p.x + p.width <= q.x || q.x + q.width <= p.x || p.y + p.height <= q.y || q.y + q.height <= p.y,
+      ).toBe(true);
+  });
+  expect(swatchPages(DEMO_INKS)).toHaveLength(Math.ceil(DEMO_INKS.length / ROWS_A_PAGE));
+});
+
+test('a filled page is found by its marks, and every ink is read off it at once', () => {
+  const picture = shot();
+  const marks = findMarks(picture);
+  if (!marks) throw new Error('no marks');
+  const read = readSwatchPage(picture, marks, page, groundOfCard(card));
+  if ('problem' in read) throw new Error(read.problem);
+  const off = read.rows.map(({ overWhite }, i) =>
+    deltaE00(labOfHex(overWhite), labOfHex(inks[i]?.overWhite ?? '#000000')),
+  );
+  expect(off.toSorted((p, q) => p - q)[off.length >> 1]).toBeLessThan(2.5);
+  read.rows.forEach(({ fields, lifts, doubt }, i) => {
+    expect(doubt).toBeUndefined();
+    expect(fields.quarter.l).toBeGreaterThan(fields.half.l);
+    expect(fields.half.l).toBeGreaterThan(fields.full.l);
+    expect(fields.black.l).toBeLessThan(fields.full.l);
+    expect(lifts.waited).toBeLessThan(lifts.atOnce);
+    expect(Math.abs(lifts.atOnce - INK_KINDS[inks[i]?.kind ?? 'dye'].lifts)).toBeLessThan(0.25);
+  });
+});
+
+test('a page that was not filled, or has no marks, is said to be so', () => {
+  const empty = photograph(
+    {
+      picture: fillPage({ ...page, rows: [] }, [], card, 1),
+      width: page.width,
+      height: page.height,
+      card: linearRgbOfHex(card.colour),
+    },
+    { seed: 3, width: 900, height: 1250 },
+  ).picture;
+  const marks = findMarks(empty);
+  if (!marks) throw new Error('no marks');
+  const read = readSwatchPage(empty, marks, page, groundOfCard(card));
+  if ('problem' in read) throw new Error(read.problem);
+  expect(read.rows.every(({ doubt }) => doubt === 'nothing is laid in it')).toBe(true);
+  expect(findMarks({ width: 40, height: 40, data: new Uint8ClampedArray(6400).fill(255) })).toBeUndefined();
+  const [a, b, c, d] = marks;
+  expect(readSwatchPage(empty, [a, c, b, d], page, groundOfCard(card))).toHaveProperty('problem');
+});
