@@ -2,6 +2,7 @@ import Dexie, { type Table } from 'dexie';
 import type { Mood } from '../core/choose/search/moods/mood';
 import type { MadePanel } from '../core/keep/log/made';
 import type { OwnTool, Pad } from '../core/keep/pads/pad';
+import type { Swatch } from '../core/keep/swatches/book';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -39,6 +40,7 @@ export class Database extends Dexie {
   readonly photos!: Table<PhotoRecord, string>;
   readonly pads!: Table<Pad, string>;
   readonly tools!: Table<OwnTool, string>;
+  readonly swatches!: Table<Swatch, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

@@ -82,7 +82,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
   {
     version: 12,
     title: 'panels that were made, their photographs, when pads were re-inked, and brushes of one’s own',
-    stores: { panels: 'id, number, date', photos: 'id', pads: 'inkId', tools: 'id' },
+    stores: { panels: 'id, number, date', photos: 'id', pads: 'inkId', tools: 'id', swatches: 'id, inkId' },
   },
 ];
 

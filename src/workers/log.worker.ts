@@ -12,7 +12,10 @@ import { findPanel } from '../core/keep/read/findPanel';
 import { flatten } from '../core/keep/read/flatten';
 import type { Corners } from '../core/keep/read/perspective';
 import { type PhotoReading, readPanel } from '../core/keep/read/readPanel';
+import type { SwatchPage } from '../core/keep/swatches/page';
+import { findMarks, type PageReading, readSwatchPage } from '../core/keep/swatches/readPage';
 import { faultPicture } from '../core/keep/trouble/faultPicture';
+import { type Card, groundOfCard } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import type { Picture } from '../core/picture/paint';
 
@@ -120,6 +123,22 @@ const door = {
     made: MadeOf,
   ): Promise<PhotoReading | { readonly problem: string }> =>
     readPanel(await pixelsOf(bytes, type), corners, resolveMade(made)),
+  /** A filled swatch page, by a photograph of it. */
+  async readSwatchPage(
+    bytes: Uint8Array<ArrayBuffer>,
+    type: string,
+    page: SwatchPage,
+    card: Card,
+  ): Promise<PageReading | { readonly problem: string }> {
+    const picture = await pixelsOf(bytes, type);
+    const marks = findMarks(picture);
+    return marks
+      ? readSwatchPage(picture, marks, page, groundOfCard(card))
+      : {
+          problem:
+            'The four black squares in the corners of the page are not all seen. Photograph the whole page from above, in even light.',
+        };
+  },
   shownPhoto,
   readCgats: (text: string) => orFaults(() => readCgats(text)),
   learn(log: readonly MadePanel[], shelf: readonly Ink[], onStep: (done: number) => void): Lessons {

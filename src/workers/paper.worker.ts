@@ -5,10 +5,14 @@ import { expose, transfer } from 'comlink';
 import others from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 import type { Unit } from '../core/base/length';
 import { writeCutPdf } from '../core/files/cutPdf';
+import { type Label, writeLabels } from '../core/files/labelsPdf';
 import { writeRecipePicture } from '../core/files/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
 import { stagePictures } from '../core/files/stagePictures';
+import { writeSwatchPdf } from '../core/files/swatchPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
 import { createPainter, pixelsAt } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { compileSheet, type Maker } from '../core/sheet/compile';
@@ -40,6 +44,14 @@ const door = {
   async cutPdf(plan: CutPlan): Promise<Uint8Array> {
     return handOver(await writeCutPdf(plan, await fontAt(others)));
   },
+
+  labels: async (labels: readonly Label[]): Promise<Uint8Array> =>
+    handOver(await writeLabels(labels, await fontAt(others))),
+
+  swatchPages: async (inks: readonly Ink[], card: Card, date: string): Promise<Uint8Array> =>
+    handOver(
+      await writeSwatchPdf(inks, card, date, { plain: await fontAt(others), bold: await fontAt(bold) }),
+    ),
 
   picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
     handOver(panelPng(resolved, onProgress)),

@@ -1,11 +1,13 @@
 import { writeRecipeFile } from '../../core/files/recipeFile';
+import type { Card } from '../../core/materials/card/card';
+import type { Ink } from '../../core/materials/ink/ink';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 
 /** The simulated desk is not there, or did not do what it was asked. */
 export class NoDesk extends Error {}
 
-async function ask(path: string, resolved: ResolvedRecipe, evening: number): Promise<Response> {
-  const body = JSON.stringify({ recipe: JSON.parse(writeRecipeFile(resolved)), evening });
+async function post(path: string, what: unknown): Promise<Response> {
+  const body = JSON.stringify(what);
   const answer = await fetch(`/stand-in/${path}`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -18,6 +20,15 @@ async function ask(path: string, resolved: ResolvedRecipe, evening: number): Pro
   if (!answer.ok) throw new NoDesk(await answer.text());
   return answer;
 }
+
+const ask = (path: string, resolved: ResolvedRecipe, evening: number) =>
+  post(path, { recipe: JSON.parse(writeRecipeFile(resolved)), evening });
+
+/** A photograph of a swatch page as the simulated desk fills it. */
+export const swatchesAtDesk = async (inks: readonly Ink[], card: Card, page: number): Promise<File> =>
+  new File([await (await post('swatches', { inks, card, page })).blob()], 'swatches.jpg', {
+    type: 'image/jpeg',
+  });
 
 /** A photograph of the recipe as the simulated desk makes it on one evening. */
 export const photographAtDesk = async (resolved: ResolvedRecipe, evening: number): Promise<File> =>

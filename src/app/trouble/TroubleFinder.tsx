@@ -1,5 +1,5 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { type NextTime, tellChange } from '../../core/keep/log/changes';
@@ -21,6 +21,8 @@ interface Props {
   readonly resolved: ResolvedRecipe;
   /** What is done with a trouble that was found, and a change for the next time. */
   readonly action: string;
+  /** Whether only a change of the recipe can be done. */
+  readonly needsChange?: boolean;
   readonly onFound: (trouble: TroubleId, change: NextTime | undefined) => void;
   readonly onClose: () => void;
 }
@@ -29,7 +31,7 @@ interface Props {
 const SMALL = { width: 96, height: 120 } as const;
 
 /** What went wrong, looked for by what is seen: each fault painted on this very recipe, then its causes, likeliest first. */
-export default function TroubleFinder({ resolved, action, onFound, onClose }: Props) {
+export default function TroubleFinder({ resolved, action, needsChange = false, onFound, onClose }: Props) {
   const [seen, setSeen] = useState<TroubleId>();
   const context = useContext(resolved);
   const pictures = useAnswer(
@@ -69,15 +71,22 @@ export default function TroubleFinder({ resolved, action, onFound, onClose }: Pr
               <h3 className="heading mb-2">{TROUBLE_NAMES[seen]}</h3>
               <ol className="space-y-4">
                 {findCauses(seen, context).map((cause) => (
-                  <CauseTold key={cause.id} {...{ cause, context, action }} onFound={(change) => onFound(seen, change)} />
+                  <CauseTold
+                    key={cause.id}
+                    {...{ cause, context, action, needsChange }}
+                    onFound={(change) => onFound(seen, change)}
+                  />
                 ))}
               </ol>
               <p className="mt-4 text-mute">
-                Heat tools burn and blades cut: keep to their makers’ own sheets and to the rules where you are.
+                Heat tools burn and blades cut: keep to their makers’ own sheets and to the rules where you
+                are.
               </p>
             </>
           ) : (
-            <p className="text-mute">{pictures ? 'Nothing is pressed yet.' : 'Painting what can go wrong …'}</p>
+            <p className="text-mute">
+              {pictures ? 'Nothing is pressed yet.' : 'Painting what can go wrong …'}
+            </p>
           )}
         </div>
       </div>
@@ -94,10 +103,11 @@ interface CauseProps {
   readonly cause: RankedCause;
   readonly context: TroubleContext;
   readonly action: string;
+  readonly needsChange: boolean;
   readonly onFound: (change: NextTime | undefined) => void;
 }
 
-function CauseTold({ cause, context, action, onFound }: CauseProps) {
+function CauseTold({ cause, context, action, needsChange, onFound }: CauseProps) {
   const change = cause.change?.(context);
   const nameOf = (id: string) => context.resolved.inks.find((ink) => ink.id === id)?.name ?? 'an ink';
   return (
@@ -112,9 +122,11 @@ function CauseTold({ cause, context, action, onFound }: CauseProps) {
       <p>
         <span className="text-mute">Next time:</span> {cause.next}
       </p>
-      <Button className="mt-1" onClick={() => onFound(change)}>
-        {change ? `${action}: ${tellChange(change, nameOf)}` : action}
-      </Button>
+      {(change || !needsChange) && (
+        <Button className="mt-1" onClick={() => onFound(change)}>
+          {change ? `${action}: ${tellChange(change, nameOf)}` : action}
+        </Button>
+      )}
     </li>
   );
 }
@@ -154,7 +166,11 @@ function FaultPicture({ picture }: { readonly picture: Picture | undefined }) {
     target.height = picture.height;
     target
       .getContext('2d')
-      ?.putImageData(new ImageData(new Uint8ClampedArray(picture.pixels), picture.width, picture.height), 0, 0);
+      ?.putImageData(
+        new ImageData(new Uint8ClampedArray(picture.pixels), picture.width, picture.height),
+        0,
+        0,
+      );
   }, [picture]);
-  return <canvas ref={canvas} aria-hidden="true" style={SMALL} className="block bg-field shadow-[0_1px_3px_#0006]" />;
+  return <canvas ref={canvas} style={SMALL} className="block bg-field shadow-[0_1px_3px_#0006]" />;
 }

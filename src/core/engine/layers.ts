@@ -1,7 +1,7 @@
 import type { Millimetres } from '../base/length';
 import type { Border } from '../materials/design/placement';
-import type { Ink } from '../materials/ink/ink';
-import { INK_KINDS, type InkKindId } from '../materials/ink/kinds';
+import { BARE, type Ink, liftsOf } from '../materials/ink/ink';
+import type { InkKindId } from '../materials/ink/kinds';
 import type { Effect, GuardEffect, Inside } from '../recipe/passes/effects';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { contextsOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
@@ -259,7 +259,7 @@ function layer(
         case 'thin': {
           // Water wipes off wherever dye does.
           const wetted = cover * stays(guards, 'dye');
-          thinStack(site.stack, (one) => 1 - wetted * INK_KINDS[kinds[one] as InkKindId].lifts);
+          thinStack(site.stack, (one) => 1 - wetted * liftsOf(palette[one] ?? BARE));
           break;
         }
         case 'piece': {

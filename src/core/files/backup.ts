@@ -7,7 +7,7 @@ import { writeDesignSvg } from './designSvg';
 import { type Fault, FileError } from './fileError';
 import { inkSchema } from './inkSchema';
 import { type FileLimit, megabytes } from './limits';
-import { madePanelSchema, ownToolSchema, padSchema, photoSchema } from './madeSchema';
+import { madePanelSchema, ownToolSchema, padSchema, photoSchema, swatchSchema } from './madeSchema';
 import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
@@ -31,6 +31,7 @@ export const BACKUP_TABLES = {
   photos: { key: 'id', what: 'photographs', since: 2 },
   pads: { key: 'inkId', what: 're-inkings', since: 2 },
   tools: { key: 'id', what: 'brushes and daubers', since: 2 },
+  swatches: { key: 'id', what: 'swatches read', since: 2 },
 } as const satisfies Readonly<Record<string, TableInfo>>;
 
 interface TableInfo {
@@ -208,6 +209,7 @@ const SCHEMAS: Readonly<Partial<Record<BackupTable, Schema>>> = {
   photos: photoSchema,
   pads: padSchema,
   tools: ownToolSchema,
+  swatches: swatchSchema,
 };
 
 function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fault[]): readonly Row[] {

@@ -1,4 +1,4 @@
-import type { Ink } from '../materials/ink/ink';
+import { type Ink, withLearned } from '../materials/ink/ink';
 
 /** A row of a file: an ink without its id, or what is wrong with it. Lines count from 1. */
 export interface InkRow {
@@ -49,7 +49,7 @@ export function compareWithShelf(shelf: readonly Ink[], newId: () => string) {
       }
       seen.add(key);
       const before = byName.get(key);
-      const after = { ...read, id: before?.id ?? newId() };
+      const after = withLearned({ ...read, id: before?.id ?? newId() }, before);
       if (!before) fresh.push(after);
       else if (sameInk(before, after)) unchanged++;
       else changed.push({ before, after });

@@ -34,6 +34,7 @@ export const inkSchema: ObjectSchema<Ink> = object({
   wished: boolean().strict(),
   dryBack: number().strict().min(INK_LIMITS.dryBack.min).max(INK_LIMITS.dryBack.max),
   strength: number().strict().min(INK_LIMITS.strength.min).max(INK_LIMITS.strength.max),
+  lifts: number().strict().min(INK_LIMITS.lifts.min).max(INK_LIMITS.lifts.max),
   taught: taughtSchema.default(undefined).optional(),
   brush: string().strict().max(INK_LIMITS.brush),
 }).noUnknown(unknownField) as ObjectSchema<Ink>;

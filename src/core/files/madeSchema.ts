@@ -3,6 +3,7 @@ import { CHANGE_IDS } from '../keep/log/changes';
 import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
 import { TROUBLE_IDS } from '../keep/log/troubles';
 import { OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
+import { FIELD_IDS } from '../keep/swatches/page';
 import { PANEL_LIMITS } from '../recipe/panel';
 import { cardSchema } from './cardSchema';
 import { isDay } from './day';
@@ -67,17 +68,18 @@ export const layerSchema = () =>
         .required(),
     );
 
+const labSchema = () =>
+  object({
+    l: between({ min: 0, max: 100 }),
+    a: between({ min: -150, max: 150 }),
+    b: between({ min: -150, max: 150 }),
+  }).noUnknown(unknownField);
+
 const reading = object({
   at: placeSchema,
   layers: array().strict().max(L.layers).of(layerSchema().required()),
   card: colour().notRequired(),
-  lab: object({
-    l: between({ min: 0, max: 100 }),
-    a: between({ min: -150, max: 150 }),
-    b: between({ min: -150, max: 150 }),
-  })
-    .noUnknown(unknownField)
-    .required(),
+  lab: labSchema().required(),
   source: oneOf(['reader', 'photograph']),
   noise: between(L.noise),
   wet: boolean().strict(),
@@ -132,4 +134,18 @@ export const ownToolSchema = object({
   washed: string()
     .strict()
     .test('day', 'must be a day as 2026-05-01', (value) => value === undefined || isDay(value)),
+}).noUnknown(unknownField);
+
+const part = () => between({ min: 0, max: 1 });
+export const swatchSchema = object({
+  id: text(140).required(),
+  inkId: id(),
+  cardId: id(),
+  date: day(),
+  fields: object(Object.fromEntries(FIELD_IDS.map((field) => [field, labSchema().required()])))
+    .noUnknown(unknownField)
+    .required(),
+  overWhite: colour(),
+  overBlack: colour(),
+  lifts: object({ atOnce: part(), waited: part() }).noUnknown(unknownField).required(),
 }).noUnknown(unknownField);

@@ -171,10 +171,11 @@ const ink = (): Json =>
         description: 'How much of it this maker’s hand lays in a coat, against its swatch; 1 where left out',
         ...between(INK_LIMITS.strength),
       },
+      lifts: { description: 'Part of a coat that water takes off again', ...between(INK_LIMITS.lifts) },
       taught: taught(),
       brush: text(INK_LIMITS.brush),
     },
-    ['overBlack', 'line', 'note', 'wished', 'dryBack', 'strength', 'taught', 'brush'],
+    ['overBlack', 'line', 'note', 'wished', 'dryBack', 'strength', 'lifts', 'taught', 'brush'],
   );
 
 const card = (): Json =>

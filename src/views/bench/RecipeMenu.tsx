@@ -4,13 +4,16 @@ import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions'
 import { useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { usePaperWork } from '../../app/usePaperWork';
+import { withChange } from '../../core/keep/log/changes';
+import { settle } from '../../core/recipe/editLadder';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { resolveAnyway } from '../../core/recipe/resolved';
-import { redone } from '../../store/draft';
+import { edited, redone } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { Menu } from '../../ui/Menu';
 
+const TroubleFinder = lazy(() => import('../../app/trouble/TroubleFinder'));
 const Faults = lazy(() => import('../../ui/Faults'));
 
 /** What can be done with the recipe on the bench as a whole. */
@@ -28,6 +31,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
   );
   const picker = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<Refusal>();
+  const [wrong, setWrong] = useState<ResolvedRecipe>();
   // Looked up when asked for: the menu need not follow every step of a drag.
   const withRecipe = (act: (recipe: Recipe) => void) => () => {
     const { recipe } = store.getState().draft;
@@ -60,6 +64,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           { label: 'Import from a file', onSelect: () => picker.current?.click() },
           'line',
           { label: 'Log it as made today', onSelect: withResolved((resolved) => void log(resolved)) },
+          { label: 'Something went wrong …', onSelect: withResolved(setWrong) },
           { label: 'Versions', onSelect: onVersions },
           'line',
           { label: 'Delete', onSelect: withRecipe(actions.remove) },
@@ -79,6 +84,21 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           if (file) setRefusal(await actions.bringIn(file));
         }}
       />
+      {wrong && (
+        <Suspense fallback={null}>
+          <TroubleFinder
+            resolved={wrong}
+            action="Change the recipe"
+            needsChange
+            onFound={(_, change) => {
+              setWrong(undefined);
+              if (change)
+                withRecipe((recipe) => dispatch(edited({ recipe: settle(withChange(recipe, change)) })))();
+            }}
+            onClose={() => setWrong(undefined)}
+          />
+        </Suspense>
+      )}
       {refusal && (
         <Suspense>
           <Faults {...refusal} onClose={() => setRefusal(undefined)} />

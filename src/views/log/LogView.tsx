@@ -25,11 +25,16 @@ import { PanelWall } from './PanelWall';
 const Lessons = lazy(() => import('./LessonsSide'));
 const Figures = lazy(() => import('./FiguresSide'));
 
-const SIDES = ['panels', 'lessons', 'figures'] as const;
+const Swatches = lazy(() => import('./SwatchesSide'));
+const Pads = lazy(() => import('./PadsSide'));
+
+const SIDES = ['panels', 'lessons', 'swatches', 'pads', 'figures'] as const;
 type Side = (typeof SIDES)[number];
 const SIDE_OPTIONS = [
   { value: 'panels', label: 'Panels' },
   { value: 'lessons', label: 'What they teach' },
+  { value: 'swatches', label: 'Swatch book' },
+  { value: 'pads', label: 'Pads and brushes' },
   { value: 'figures', label: 'In figures' },
 ] as const;
 
@@ -88,6 +93,8 @@ function Log({ panels }: { readonly panels: readonly MadePanel[] }) {
       {side === 'panels' && <Panels panels={panels} />}
       <Suspense fallback={<p className="p-6 text-mute">Opening …</p>}>
         {side === 'lessons' && <Lessons panels={panels} />}
+        {side === 'swatches' && <Swatches />}
+        {side === 'pads' && <Pads panels={panels} />}
         {side === 'figures' && <Figures panels={panels} />}
       </Suspense>
       {isAdding && <LogForm onClose={() => setAdding(false)} />}

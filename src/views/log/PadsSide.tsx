@@ -21,6 +21,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import { InkDot } from '../../ui/InkDot';
 import { useNotify } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
+import { paperWorker } from '../../workers/client';
 
 /** Pads by how dry they are guessed to be, with their re-inking; and brushes and daubers with what they hold. */
 export default function PadsSide({ panels }: { readonly panels: readonly MadePanel[] }) {
@@ -41,12 +42,15 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
     download('pads.ics', 'text/calendar', writePadReminders(states, new Date()));
   };
   const print = async () => {
-    const { writeLabels } = await import('../../core/files/labelsPdf');
+    const held = new Map((shelf?.inks ?? []).map((ink) => [ink.name, ink.overWhite]));
     const labels = [
-      ...(tools ?? []).map(({ label, holds }) => ({ text: label, under: holds ?? '', ink: shelf?.inks.find(({ name }) => name === holds) })),
-      ...shown.map(({ ink }) => ({ text: ink.name, under: 'pad', ink })),
+      ...(tools ?? []).map(({ label, holds = '' }) => {
+        const colour = held.get(holds);
+        return { text: label, under: holds, ...(colour ? { colour } : {}) };
+      }),
+      ...shown.map(({ ink }) => ({ text: ink.name, under: 'pad', colour: ink.overWhite })),
     ];
-    download('labels.pdf', 'application/pdf', await writeLabels(labels));
+    download('labels.pdf', 'application/pdf', await paperWorker().labels(labels));
   };
   return (
     <div className="grid min-h-0 flex-1 content-start gap-8 overflow-y-auto p-4 lg:grid-cols-2">
@@ -54,7 +58,12 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
         <div className="mb-2 flex flex-wrap items-center gap-3">
           <h2 className="heading">Pads</h2>
           <p className="text-mute">
-            {due.length === 0 ? 'None is due.' : `${due.length} due: ${due.slice(0, 4).map(({ ink }) => ink.name).join(', ')}${due.length > 4 ? ' …' : ''}`}
+            {due.length === 0
+              ? 'None is due.'
+              : `${due.length} due: ${due
+                  .slice(0, 4)
+                  .map(({ ink }) => ink.name)
+                  .join(', ')}${due.length > 4 ? ' …' : ''}`}
           </p>
           <Button className="ml-auto" disabled={used.length === 0} onClick={() => void remind()}>
             Remind me by calendar
@@ -63,7 +72,11 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
             Labels to print
           </Button>
         </div>
-        <Checkbox label="Only pads that were used or re-inked" checked={usedOnly} onChange={({ target }) => setUsedOnly(target.checked)} />
+        <Checkbox
+          label="Only pads that were used or re-inked"
+          checked={usedOnly}
+          onChange={({ target }) => setUsedOnly(target.checked)}
+        />
         <ul className="mt-2 divide-y divide-line border-y border-line">
           {shown.map((state) => (
             <PadRow key={state.ink.id} state={state} />
@@ -129,7 +142,12 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
           add();
         }}
       >
-        <Select label="Kind" value={kind} options={TOOL_KINDS.map((value) => ({ value, label: value }))} onChange={setKind} />
+        <Select
+          label="Kind"
+          value={kind}
+          options={TOOL_KINDS.map((value) => ({ value, label: value }))}
+          onChange={setKind}
+        />
         <input
           aria-label="What is written on it"
           placeholder="What is written on it"
@@ -143,14 +161,18 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
         </Button>
       </form>
       {tools.length === 0 ? (
-        <p className="max-w-md text-mute">None yet. A brush that is known by name holds one ink’s family, and is washed when it changes.</p>
+        <p className="max-w-md text-mute">
+          None yet. A brush that is known by name holds one ink’s family, and is washed when it changes.
+        </p>
       ) : (
         <ul className="divide-y divide-line border-y border-line">
           {tools.map((tool) => (
             <li key={tool.id} className="flex flex-wrap items-center gap-2 py-1.5">
               <span className="min-w-32 flex-1">
                 {tool.label} <span className="text-mute">{tool.kind}</span>
-                <span className="block text-small text-mute">{tool.washed ? `washed ${tool.washed}` : 'never washed'}</span>
+                <span className="block text-small text-mute">
+                  {tool.washed ? `washed ${tool.washed}` : 'never washed'}
+                </span>
               </span>
               <Select
                 label={`What ${tool.label} holds`}

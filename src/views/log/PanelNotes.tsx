@@ -1,20 +1,43 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
 import { CHANGE_IDS, CHANGES, type ChangeId, type NextTime, tellChange } from '../../core/keep/log/changes';
-import { inkNamesOf, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
+import { inkNamesOf, MADE_LIMITS, type MadePanel, resolveMade } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES } from '../../core/keep/log/troubles';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Select } from '../../ui/Select';
 
+const TroubleFinder = lazy(() => import('../../app/trouble/TroubleFinder'));
+
 /** What the maker says of a panel: who it was for, what went wrong, what would be done differently. */
 export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
   const { change } = useLogActions();
   const troubles = panel.troubles ?? [];
+  const [isFinding, setFinding] = useState(false);
+  const resolved = useMemo(() => panel.made && resolveMade(panel.made), [panel.made]);
   const set = (part: Partial<MadePanel>) => void change(panel, part);
   return (
     <aside aria-label="What is said of it" className="space-y-4">
+      {isFinding && resolved && (
+        <Suspense fallback={null}>
+          <TroubleFinder
+            resolved={resolved}
+            action="Note it in the log"
+            onFound={(trouble, found) => {
+              setFinding(false);
+              const isNew =
+                found &&
+                !(panel.changes ?? []).some(({ id, inkId }) => id === found.id && inkId === found.inkId);
+              set({
+                troubles: [...new Set([...troubles, trouble])],
+                ...(isNew ? { changes: [...(panel.changes ?? []), found] } : {}),
+              });
+            }}
+            onClose={() => setFinding(false)}
+          />
+        </Suspense>
+      )}
       <p>
         {inkNamesOf(panel).join(', ')}
         {panel.made && (
@@ -37,6 +60,11 @@ export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
       />
       <fieldset>
         <legend className="mb-1 font-semibold">What went wrong</legend>
+        {panel.made && (
+          <Button className="mb-1" onClick={() => setFinding(true)}>
+            Find the cause by what is seen
+          </Button>
+        )}
         <div className="grid grid-cols-1 gap-x-3 sm:grid-cols-2 lg:grid-cols-1">
           {TROUBLE_IDS.map((id) => (
             <Checkbox

@@ -4,7 +4,7 @@ import { COLOUR_HELP, ColourInput } from '../../app/sampling/ColourInput';
 import { schemaResolver } from '../../app/schemaResolver';
 import { inkSchema } from '../../core/files/inkSchema';
 import { type Hex, parseColour } from '../../core/materials/colour/hex';
-import { INK_DEPTHS, INK_LIMITS, type Ink } from '../../core/materials/ink/ink';
+import { INK_DEPTHS, INK_LIMITS, type Ink, withLearned } from '../../core/materials/ink/ink';
 import { describeHiding, type InkFields, inkFields, inkOfFields } from '../../core/materials/ink/inkFields';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import { Checkbox } from '../../ui/Checkbox';
@@ -50,7 +50,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
   return (
     <FormDialog
       title={ink ? `Change ${ink.name}` : 'Add an ink'}
-      onSubmit={handleSubmit((fields) => onSave(inkOfFields(fields, id)))}
+      onSubmit={handleSubmit((fields) => onSave(withLearned(inkOfFields(fields, id), ink)))}
       onClose={onClose}
     >
       <FormInput label="Name" problem={errors.name?.message} {...register('name')} />

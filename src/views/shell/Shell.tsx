@@ -71,6 +71,13 @@ const PLACES = [
     also: 'learn strength calibrate readings photograph',
     group: 'Log',
   },
+  { to: '/log?side=swatches', label: 'Swatch book', also: 'print page read scan chart', group: 'Log' },
+  {
+    to: '/log?side=pads',
+    label: 'Pads and brushes',
+    also: 're-ink reink dry reminder calendar labels daubers wash',
+    group: 'Log',
+  },
   { to: '/log?side=figures', label: 'The log in figures', also: 'chart statistics used count', group: 'Log' },
   {
     to: '/cards?side=recipe',

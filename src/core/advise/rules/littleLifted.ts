@@ -1,4 +1,4 @@
-import { isBare } from '../../materials/ink/ink';
+import { isBare, liftsOf } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { PASS_KINDS } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
@@ -12,7 +12,7 @@ export const littleLifted: Rule = {
   id: 'littleLifted',
   check: ({ resolved: { recipe, inks } }) => {
     const laid = inks.filter((ink) => !isBare(ink));
-    const firm = laid.filter(({ kind }) => INK_KINDS[kind].lifts < HARDLY);
+    const firm = laid.filter((ink) => liftsOf(ink) < HARDLY);
     // Where one of them gives way, there is something to see.
     if (laid.length === 0 || firm.length < laid.length) return [];
     const kinds = [...new Set(firm.map(({ kind }) => `${INK_KINDS[kind].label}s`))].join(' and ');

@@ -25,6 +25,8 @@ export interface Ink {
   readonly overBlack?: Hex;
   /** Part of the wet film's strength lost by drying, 0…0.9; the kind's own where left out. */
   readonly dryBack?: number;
+  /** Part of a coat that water takes off again, 0…1; the kind's own where left out. */
+  readonly lifts?: number;
   /** How much of it this maker's hand lays in a coat, against its swatch, 0.25…4; 1 where left out. */
   readonly strength?: number;
   /** What panels that were made have taught of it; counts in place of `strength` unless switched off. */
@@ -108,6 +110,7 @@ export const strengthOf = (ink: Pick<Ink, 'strength' | 'taught'>): number =>
 export const INK_LIMITS = {
   strength: { min: 0.25, max: 4 },
   dryBack: { min: 0, max: 0.9 },
+  lifts: { min: 0, max: 1 },
   name: 120,
   brush: 60,
   line: 120,
@@ -116,6 +119,23 @@ export const INK_LIMITS = {
 
 /** Part of the wet film's strength that this ink loses by drying, 0…1. */
 export const dryBackOf = (ink: Ink): number => ink.dryBack ?? INK_KINDS[ink.kind].dryBack;
+
+/** Part of a coat of this ink that water takes off again, 0…1. */
+export const liftsOf = (ink: Pick<Ink, 'lifts' | 'kind'>): number => ink.lifts ?? INK_KINDS[ink.kind].lifts;
+
+/**
+ * An ink as it is told anew, with what was learned of it before: how water lifts it, as long as it is of the same kind, and
+ * what panels taught, as long as its swatches are the same.
+ */
+export function withLearned(told: Ink, before: Ink | undefined): Ink {
+  if (!before || told.kind !== before.kind) return told;
+  const isSame = told.overWhite === before.overWhite && told.overBlack === before.overBlack;
+  return {
+    ...told,
+    ...(told.lifts === undefined && before.lifts !== undefined ? { lifts: before.lifts } : {}),
+    ...(isSame && before.taught ? { taught: before.taught } : {}),
+  };
+}
 
 /** White blending ink that is stamped, or laid on as a base, lies like the pigment it is made of: thick, not softened out. */
 export const asPigment = memoOf(

@@ -5,8 +5,8 @@ import { coverageOf } from '../../engine/coverage';
 import { compileLayers, type LayerProgram } from '../../engine/layers';
 import { finished } from '../../engine/progress';
 import { addWet, clearStack, countLayers, dryStack, type LayerStack, thinStack } from '../../engine/stack';
-import { type Ink, isBare } from '../../materials/ink/ink';
-import { INK_KINDS, type InkKindId } from '../../materials/ink/kinds';
+import { BARE, type Ink, isBare, liftsOf } from '../../materials/ink/ink';
+import type { InkKindId } from '../../materials/ink/kinds';
 import type { PlacedPass } from '../../recipe/passes/definition';
 import type { Effect, GuardEffect } from '../../recipe/passes/effects';
 import { bandsOf, type InkExtent, type Recipe } from '../../recipe/recipe';
@@ -122,7 +122,7 @@ function layerOf({ recipe, inks }: ResolvedRecipe, done: readonly Laid[], { pale
         } else if (effect.kind === 'ladder') ladder(x, y, cover, covers);
         else if (effect.kind === 'thin') {
           const wetted = cover * stays(covers, 'dye');
-          thinStack(stack, (i) => 1 - wetted * INK_KINDS[palette[i]?.kind ?? 'bare'].lifts);
+          thinStack(stack, (i) => 1 - wetted * liftsOf(palette[i] ?? BARE));
         } else {
           const from = effect.shows(x, y);
           clearStack(stack);

@@ -1,0 +1,40 @@
+import type { Hex } from '../../materials/colour/hex';
+import type { Lab } from '../../materials/colour/lab';
+import type { Ink } from '../../materials/ink/ink';
+import type { FieldId } from './page';
+import type { RowReading } from './readPage';
+
+/** An ink's swatch on a card, as it was read: a line of the swatch book. */
+export interface Swatch {
+  /** The ink's and the card's ids. */
+  readonly id: string;
+  readonly inkId: string;
+  readonly cardId: string;
+  /** The day it was read, `2026-05-01`. */
+  readonly date: string;
+  readonly fields: Readonly<Record<FieldId, Lab>>;
+  readonly overWhite: Hex;
+  readonly overBlack: Hex;
+  /** Part of a coat that water took off at once, and after a minute, 0…1. */
+  readonly lifts: { readonly atOnce: number; readonly waited: number };
+}
+
+export const swatchId = (inkId: string, cardId: string): string => `${inkId} ${cardId}`;
+
+/** A trusted row as a line of the book. */
+export const swatchOf = (row: RowReading, cardId: string, date: string): Swatch => ({
+  id: swatchId(row.inkId, cardId),
+  inkId: row.inkId,
+  cardId,
+  date,
+  fields: row.fields,
+  overWhite: row.overWhite,
+  overBlack: row.overBlack,
+  lifts: row.lifts,
+});
+
+/** An ink as its swatch says it is: colour, second ground and how far water lifts it. What panels taught was of another swatch. */
+export function withSwatch(ink: Ink, { overWhite, overBlack, lifts }: Swatch): Ink {
+  const { taught: _, ...rest } = ink;
+  return { ...rest, overWhite, overBlack, lifts: Number(lifts.atOnce.toFixed(3)) };
+}

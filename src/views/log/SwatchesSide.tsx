@@ -1,0 +1,314 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { CardSelect } from '../../app/CardSelect';
+import { download } from '../../app/download';
+import { NoDesk, swatchesAtDesk } from '../../app/log/standIn';
+import { today } from '../../app/log/useLogActions';
+import { useSession, useShelf } from '../../app/session';
+import { counted } from '../../core/base/words';
+import { placeColour } from '../../core/keep/learn/tell';
+import { type Swatch, swatchId, swatchOf, withSwatch } from '../../core/keep/swatches/book';
+import { FIELD_IDS, FIELDS, swatchPages } from '../../core/keep/swatches/page';
+import type { RowReading } from '../../core/keep/swatches/readPage';
+import { type Card, groundOfCard } from '../../core/materials/card/card';
+import { deltaE00 } from '../../core/materials/colour/difference';
+import { hexOfLab } from '../../core/materials/colour/hex';
+import { flatSpectrum } from '../../core/materials/colour/spectrum';
+import { type Ink, isBare, liftsOf } from '../../core/materials/ink/ink';
+import { saveInks } from '../../data/shelf';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { tellDay } from '../../ui/dates';
+import { Menu } from '../../ui/Menu';
+import { useNotify } from '../../ui/Notices';
+import { Select } from '../../ui/Select';
+import { logWorker, paperWorker } from '../../workers/client';
+import { Patch } from './PhotoReader';
+
+/** The swatch book: pages to print, the page read back at once, and what was predicted and read of each ink on each card. */
+export default function SwatchesSide() {
+  const shelf = useShelf();
+  const { db } = useSession();
+  const swatches = useLiveQuery(() => db.swatches.toArray(), [db]);
+  const [cardId, setCardId] = useState<string>();
+  const [family, setFamily] = useState('');
+  const [page, setPage] = useState(0);
+  if (!shelf || !swatches) return <p className="p-6 text-mute">Opening the swatch book …</p>;
+  const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
+  const inks = shelf.inks.filter(
+    (ink) => !ink.wished && !isBare(ink) && (family === '' || ink.family === family),
+  );
+  const pages = swatchPages(inks);
+  const at = Math.min(page, pages.length - 1);
+  const families = [...new Set(shelf.inks.map((ink) => ink.family))].sort();
+  if (!card || pages.length === 0) return <p className="p-6">Add a card and an ink first.</p>;
+  const rowsOf = new Set(pages[at]?.rows.map(({ inkId }) => inkId));
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto p-4">
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <CardSelect cards={shelf.cards} value={card.id} label="Card of the swatches" onChange={setCardId} />
+        <Select
+          label="Family of inks"
+          value={family}
+          options={[
+            { value: '', label: 'all inks owned' },
+            ...families.map((value) => ({ value, label: value })),
+          ]}
+          onChange={(next) => {
+            setFamily(next);
+            setPage(0);
+          }}
+        />
+        <Select
+          label="Page"
+          value={String(at)}
+          options={pages.map((_, i) => ({ value: String(i), label: `page ${i + 1} of ${pages.length}` }))}
+          onChange={(next) => setPage(Number(next))}
+        />
+        <PageWork key={`${card.id} ${family} ${at}`} inks={inks} card={card} page={at} />
+      </div>
+      <Book inks={inks.filter(({ id }) => rowsOf.has(id))} card={card} swatches={swatches} />
+    </div>
+  );
+}
+
+interface PageProps {
+  readonly inks: readonly Ink[];
+  readonly card: Card;
+  readonly page: number;
+}
+
+/** Printing a page, and reading it back. */
+function PageWork({ inks, card, page }: PageProps) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const [busy, setBusy] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const [read, setRead] = useState<readonly RowReading[]>();
+  const during = async (what: string, work: () => Promise<string | undefined>) => {
+    setBusy(what);
+    setProblem(undefined);
+    try {
+      setProblem(await work());
+    } catch (error) {
+      if (!(error instanceof NoDesk)) throw error;
+      setProblem(error.message);
+    } finally {
+      setBusy(undefined);
+    }
+  };
+  const readPhoto = async (file: File): Promise<string | undefined> => {
+    const laid = swatchPages(inks)[page];
+    const taken = await logWorker().takePhoto(file);
+    if ('refused' in taken) return taken.refused;
+    if (!laid) return undefined;
+    const answer = await logWorker().readSwatchPage(taken.bytes, taken.type, laid, card);
+    if ('problem' in answer) return answer.problem;
+    setRead(answer.rows);
+    return undefined;
+  };
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: ([file]) => {
+      if (file) void during('Reading the page …', () => readPhoto(file));
+    },
+  });
+  const take = async (rows: readonly RowReading[]) => {
+    const byId = new Map(rows.map((row) => [row.inkId, swatchOf(row, card.id, today())]));
+    await db.swatches.bulkPut([...byId.values()]);
+    const changed = inks.flatMap((ink) => {
+      const swatch = byId.get(ink.id);
+      return swatch ? [withSwatch(ink, swatch)] : [];
+    });
+    const before = await saveInks(db, changed);
+    setRead(undefined);
+    notify({
+      text: `${counted(changed.length, 'ink')} taken from the page: colour, second ground and how far water lifts.`,
+      undo: () => void saveInks(db, before),
+    });
+  };
+  return (
+    <div {...drop.getRootProps()} className="contents">
+      <input {...drop.getInputProps({ 'aria-label': 'Photograph of a filled swatch page' })} />
+      <Button
+        disabled={busy !== undefined}
+        onClick={() =>
+          void during('Laying the pages out …', async () => {
+            download('swatches.pdf', 'application/pdf', await paperWorker().swatchPages(inks, card, today()));
+            return undefined;
+          })
+        }
+      >
+        Print the pages
+      </Button>
+      <Button look="strong" disabled={busy !== undefined} onClick={drop.open}>
+        Read the filled page
+      </Button>
+      <Menu
+        disabled={busy !== undefined}
+        items={[
+          {
+            label: 'Fill and photograph it at the simulated desk',
+            onSelect: () =>
+              void during('The simulated desk fills the page …', async () =>
+                readPhoto(await swatchesAtDesk(inks, card, page)),
+              ),
+          },
+        ]}
+      >
+        Without a desk at hand
+      </Menu>
+      {busy && (
+        <span role="status" className="text-mute">
+          {busy}
+        </span>
+      )}
+      {problem && (
+        <p role="alert" className="w-full max-w-xl border-l-2 border-text pl-3">
+          {problem}
+        </p>
+      )}
+      {read && (
+        <ReadPage
+          rows={read}
+          inks={inks}
+          onTake={(rows) => void take(rows)}
+          onLeave={() => setRead(undefined)}
+        />
+      )}
+    </div>
+  );
+}
+
+interface ReadProps {
+  readonly rows: readonly RowReading[];
+  readonly inks: readonly Ink[];
+  readonly onTake: (rows: readonly RowReading[]) => void;
+  readonly onLeave: () => void;
+}
+
+/** What was read of a page, to be looked over before it is taken. */
+function ReadPage({ rows, inks, onTake, onLeave }: ReadProps) {
+  const [left, setLeft] = useState<ReadonlySet<string>>(
+    () => new Set(rows.filter(({ doubt }) => doubt).map(({ inkId }) => inkId)),
+  );
+  const taken = rows.filter(({ inkId }) => !left.has(inkId));
+  return (
+    <section aria-label="What was read" className="my-2 w-full border-y border-line bg-pane p-3">
+      <ul className="divide-y divide-line">
+        {rows.map((row) => {
+          const ink = inks.find(({ id }) => id === row.inkId);
+          return (
+            <li key={row.inkId} className="flex flex-wrap items-center gap-3 py-1">
+              <Checkbox
+                aria-label={`Take ${row.name}`}
+                checked={!left.has(row.inkId)}
+                onChange={({ target }) =>
+                  setLeft(
+                    (now) =>
+                      new Set(
+                        target.checked ? [...now].filter((id) => id !== row.inkId) : [...now, row.inkId],
+                      ),
+                  )
+                }
+              />
+              <span className="w-32">{row.name}</span>
+              <span className="flex items-center gap-1 text-mute">
+                was {ink && <Patch hex={ink.overWhite} />} reads <Patch hex={row.overWhite} /> over black{' '}
+                <Patch hex={row.overBlack} />
+              </span>
+              <span className="text-mute">
+                {row.doubt ??
+                  `water lifts ${Math.round(row.lifts.atOnce * 100)} %, after a minute ${Math.round(row.lifts.waited * 100)} %`}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="mt-2 flex gap-2">
+        <Button look="strong" disabled={taken.length === 0} onClick={() => onTake(taken)}>
+          Take {counted(taken.length, 'ink')}
+        </Button>
+        <Button onClick={onLeave}>Leave it</Button>
+      </div>
+    </section>
+  );
+}
+
+interface BookProps {
+  readonly inks: readonly Ink[];
+  readonly card: Card;
+  readonly swatches: readonly Swatch[];
+}
+
+const BLACK = flatSpectrum(0.02);
+
+/** One page of the book: each ink's fields as predicted, and below as they were read. */
+function Book({ inks, card, swatches }: BookProps) {
+  const rows = useMemo(() => {
+    const ground = groundOfCard(card);
+    return inks.map((ink) => {
+      const read = swatches.find(({ id }) => id === swatchId(ink.id, card.id));
+      const fields = FIELD_IDS.map((id) => {
+        const lifted = id === 'lifted' ? liftsOf(ink) : id === 'waited' ? 0.55 * liftsOf(ink) : 0;
+        const coats = FIELDS[id].coats * (1 - lifted);
+        const said = placeColour({ layers: [[{ ink, coats }]], ground: id === 'black' ? BLACK : ground });
+        return { id, said, lab: read?.fields[id] };
+      });
+      return { ink, read, fields };
+    });
+  }, [inks, card, swatches]);
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full min-w-[44rem] max-w-5xl">
+        <caption className="sr-only">Swatches on {card.name}: predicted above, read below</caption>
+        <thead className="text-left text-small text-mute">
+          <tr>
+            <th scope="col">Ink</th>
+            {FIELD_IDS.map((id) => (
+              <th key={id} scope="col" className="pr-2 align-bottom">
+                {FIELDS[id].label}
+              </th>
+            ))}
+            <th scope="col" className="text-right">
+              off, ΔE00
+            </th>
+            <th scope="col" className="pl-3">
+              read
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ ink, read, fields }) => (
+            <tr key={ink.id} className="border-t border-line">
+              <th scope="row" className="pr-3 text-left font-normal">
+                {ink.name}
+              </th>
+              {fields.map(({ id, said, lab }) => (
+                <td key={id} className="py-1 pr-2">
+                  <span className="block h-4 w-20" style={{ background: hexOfLab(said) }} title="predicted" />
+                  <span
+                    className={`block h-4 w-20 ${lab ? '' : 'border border-line border-dashed'}`}
+                    style={lab ? { background: hexOfLab(lab) } : {}}
+                    title={lab ? 'read' : 'not read yet'}
+                  />
+                </td>
+              ))}
+              <td className="text-right tabular-nums">
+                {read
+                  ? Math.max(
+                      ...fields.slice(0, 3).map(({ said, lab }) => (lab ? deltaE00(said, lab) : 0)),
+                    ).toFixed(1)
+                  : '–'}
+              </td>
+              <td className="pl-3 text-mute">{read ? tellDay(read.date) : 'not yet'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
