@@ -75,6 +75,7 @@ export async function makeApp(root: string) {
   app.use('/assets/*', serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('Not found', 404));
   app.use('/icon.svg', serveStatic({ root }));
+  app.get('/demo/log.zip', serveStatic({ root }));
   // What makes the page work without this server is asked for anew each time, so that a new version is noticed.
   for (const path of ['/sw.js', '/manifest.webmanifest', '/workbox-*'])
     app.use(path, async (c, next) => {

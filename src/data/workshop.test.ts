@@ -36,7 +36,7 @@ const LOGGED = {
   date: '2026-05-01',
   name: 'By hand',
   inkNames: ['Gorse'],
-  readings: [],
+  readings: [{ at: { x: 1, y: 2 }, lab: { l: 50, a: 0, b: 0 }, source: 'reader', noise: 0.5 }] as const,
   photos: [{ id: 'picture' }],
 };
 const faultsOf = (bytes: Uint8Array) => {

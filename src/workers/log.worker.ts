@@ -129,11 +129,12 @@ const door = {
     type: string,
     page: SwatchPage,
     card: Card,
+    inks: readonly Ink[],
   ): Promise<PageReading | { readonly problem: string }> {
     const picture = await pixelsOf(bytes, type);
     const marks = findMarks(picture);
     return marks
-      ? readSwatchPage(picture, marks, page, groundOfCard(card))
+      ? readSwatchPage(picture, marks, page, groundOfCard(card), inks)
       : {
           problem:
             'The four black squares in the corners of the page are not all seen. Photograph the whole page from above, in even light.',

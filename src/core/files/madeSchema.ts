@@ -4,13 +4,14 @@ import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
 import { TROUBLE_IDS } from '../keep/log/troubles';
 import { OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
 import { FIELD_IDS } from '../keep/swatches/page';
+import { isHex } from '../materials/colour/hex';
 import { PANEL_LIMITS } from '../recipe/panel';
 import { cardSchema } from './cardSchema';
 import { isDay } from './day';
 import { designSchema } from './designSchema';
 import { inkSchema } from './inkSchema';
 import { recipeSchema } from './recipeSchema';
-import { between, colour, id, label, oneOf, real, unknownField } from './schemaParts';
+import { between, COLOUR_FAULT, colour, id, label, oneOf, real, unknownField } from './schemaParts';
 
 const day = () =>
   string()
@@ -78,7 +79,9 @@ const labSchema = () =>
 const reading = object({
   at: placeSchema,
   layers: array().strict().max(L.layers).of(layerSchema().required()),
-  card: colour().notRequired(),
+  card: string()
+    .strict()
+    .test('hex', COLOUR_FAULT, (value) => value === undefined || isHex(value)),
   lab: labSchema().required(),
   source: oneOf(['reader', 'photograph']),
   noise: between(L.noise),

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { bringInDemoLog } from '../../app/log/demoLog';
 import { usePanels } from '../../app/log/usePanels';
 import { readFile } from '../../app/readFile';
 import { useSession, useShelf } from '../../app/session';
@@ -126,15 +127,44 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
         onChange={setFilter}
       />
       {shown.length === 0 ? (
-        <p className="max-w-md p-6">
+        <div className="max-w-md p-6">
           {panels.length === 0
             ? 'Nothing is logged yet. Finish a panel at the desk and log it with one press, or log one by hand: its number, photograph and readings are kept, and teach the pictures to come.'
             : 'No panel matches. Ask for less.'}
-        </p>
+          {panels.length === 0 && <DemoLog />}
+        </div>
       ) : (
         <PanelWall panels={shown} />
       )}
     </>
+  );
+}
+
+/** The log of the demo's pottery, to look at and to learn from. */
+function DemoLog() {
+  const { db } = useSession();
+  const notify = useNotify();
+  const [state, setState] = useState<'waiting' | 'failed'>();
+  const bringIn = async () => {
+    setState('waiting');
+    const undo = await bringInDemoLog(db).catch(() => undefined);
+    if (!undo) return setState('failed');
+    notify({
+      text: 'The demo’s log is here: panels, photographs, swatches, pads and brushes.',
+      undo: () => void undo(),
+    });
+  };
+  return (
+    <p className="mt-4">
+      <Button disabled={state === 'waiting'} onClick={() => void bringIn()}>
+        {state === 'waiting' ? 'Bringing it in …' : 'Look at the demo’s log'}
+      </Button>
+      {state === 'failed' && (
+        <span role="alert" className="mt-2 block border-l-2 border-text pl-3">
+          It could not be fetched: the server does not answer. Start it with npm start, and press again.
+        </span>
+      )}
+    </p>
   );
 }
 

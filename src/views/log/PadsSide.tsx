@@ -88,10 +88,14 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
   );
 }
 
+/** So dry a pad is shown as empty. */
+const EMPTY = 1.3;
+
 function PadRow({ state }: { readonly state: PadState }) {
   const { db } = useSession();
   const notify = useNotify();
   const { ink, dryness } = state;
+  const left = Math.round(100 * Math.min(1, Math.max(0, 1 - dryness / EMPTY)));
   const reink = async () => {
     const before = await reinkPad(db, ink.id, today());
     notify({ text: `${ink.name} re-inked today.`, undo: () => void restorePad(db, ink.id, before) });
@@ -103,13 +107,9 @@ function PadRow({ state }: { readonly state: PadState }) {
         {ink.name}
         <span className="block text-small text-mute">{tellPad(state)}</span>
       </span>
-      <meter
-        min={0}
-        max={1.3}
-        value={Math.min(1.3, Math.max(0, 1.3 - dryness))}
-        aria-label={`Ink left in the pad of ${ink.name}`}
-        className="w-20"
-      />
+      <span aria-hidden="true" className="block h-2 w-20 border border-text">
+        <span className="block h-full bg-text" style={{ width: `${left}%` }} />
+      </span>
       <span className="w-10">{padWord(dryness)}</span>
       <Button aria-label={`${ink.name} is re-inked today`} onClick={() => void reink()}>
         Re-inked today

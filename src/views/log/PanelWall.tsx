@@ -50,6 +50,9 @@ export function PanelWall({ panels }: { readonly panels: readonly MadePanel[] })
 
 function PanelTile({ panel }: { readonly panel: MadePanel }) {
   const troubles = panel.troubles ?? [];
+  const inks = inkNamesOf(panel).join(', ');
+  // A panel that goes by its inks need not be told them twice.
+  const under = panel.name === inks ? (panel.made?.card.name ?? '') : inks;
   return (
     <Link
       to={`/log/${panel.id}`}
@@ -66,7 +69,7 @@ function PanelTile({ panel }: { readonly panel: MadePanel }) {
         <span className="min-w-0 flex-1 truncate">{panel.name}</span>
         {panel.favourite && <Star size={13} aria-label="best of its sitting" fill="currentColor" />}
       </span>
-      <span className="truncate text-small">{inkNamesOf(panel).join(', ')}</span>
+      <span className="truncate text-small">{under}</span>
       <span className="truncate text-small text-mute">
         {[
           tellDay(panel.date),

@@ -13,10 +13,11 @@ import { FIELD_IDS, FIELDS, swatchPages } from '../../core/keep/swatches/page';
 import type { RowReading } from '../../core/keep/swatches/readPage';
 import { type Card, groundOfCard } from '../../core/materials/card/card';
 import { deltaE00 } from '../../core/materials/colour/difference';
-import { hexOfLab } from '../../core/materials/colour/hex';
+import { hexOfLab, labOfHex } from '../../core/materials/colour/hex';
 import { flatSpectrum } from '../../core/materials/colour/spectrum';
 import { type Ink, isBare, liftsOf } from '../../core/materials/ink/ink';
 import { saveInks } from '../../data/shelf';
+import { putSwatches } from '../../data/swatches';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { tellDay } from '../../ui/dates';
@@ -25,6 +26,9 @@ import { useNotify } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
 import { logWorker, paperWorker } from '../../workers/client';
 import { Patch } from './PhotoReader';
+
+/** On darker cards, L*, a page's black marks are not told from the card. */
+const MARKS_SHOW = 55;
 
 /** The swatch book: pages to print, the page read back at once, and what was predicted and read of each ink on each card. */
 export default function SwatchesSide() {
@@ -35,19 +39,24 @@ export default function SwatchesSide() {
   const [family, setFamily] = useState('');
   const [page, setPage] = useState(0);
   if (!shelf || !swatches) return <p className="p-6 text-mute">Opening the swatch book …</p>;
-  const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
+  const pale = shelf.cards.filter((one) => labOfHex(one.colour).l >= MARKS_SHOW);
+  const palest = pale.toSorted((p, q) => labOfHex(q.colour).l - labOfHex(p.colour).l)[0];
+  const card = pale.find(({ id }) => id === cardId) ?? palest;
   const inks = shelf.inks.filter(
     (ink) => !ink.wished && !isBare(ink) && (family === '' || ink.family === family),
   );
   const pages = swatchPages(inks);
   const at = Math.min(page, pages.length - 1);
   const families = [...new Set(shelf.inks.map((ink) => ink.family))].sort();
-  if (!card || pages.length === 0) return <p className="p-6">Add a card and an ink first.</p>;
+  if (!card || pages.length === 0)
+    return (
+      <p className="p-6">Add an ink and a pale card first: the page’s black marks have to be seen on it.</p>
+    );
   const rowsOf = new Set(pages[at]?.rows.map(({ inkId }) => inkId));
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mb-3 flex flex-wrap items-center gap-2">
-        <CardSelect cards={shelf.cards} value={card.id} label="Card of the swatches" onChange={setCardId} />
+        <CardSelect cards={pale} value={card.id} label="Card of the swatches" onChange={setCardId} />
         <Select
           label="Family of inks"
           value={family}
@@ -103,7 +112,7 @@ function PageWork({ inks, card, page }: PageProps) {
     const taken = await logWorker().takePhoto(file);
     if ('refused' in taken) return taken.refused;
     if (!laid) return undefined;
-    const answer = await logWorker().readSwatchPage(taken.bytes, taken.type, laid, card);
+    const answer = await logWorker().readSwatchPage(taken.bytes, taken.type, laid, card, inks);
     if ('problem' in answer) return answer.problem;
     setRead(answer.rows);
     return undefined;
@@ -118,7 +127,7 @@ function PageWork({ inks, card, page }: PageProps) {
   });
   const take = async (rows: readonly RowReading[]) => {
     const byId = new Map(rows.map((row) => [row.inkId, swatchOf(row, card.id, today())]));
-    await db.swatches.bulkPut([...byId.values()]);
+    const bookBefore = await putSwatches(db, [...byId.values()]);
     const changed = inks.flatMap((ink) => {
       const swatch = byId.get(ink.id);
       return swatch ? [withSwatch(ink, swatch)] : [];
@@ -127,7 +136,7 @@ function PageWork({ inks, card, page }: PageProps) {
     setRead(undefined);
     notify({
       text: `${counted(changed.length, 'ink')} taken from the page: colour, second ground and how far water lifts.`,
-      undo: () => void saveInks(db, before),
+      undo: () => void Promise.all([saveInks(db, before), bookBefore.undo()]),
     });
   };
   return (

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { type Command, useCommands } from '../../app/commands';
 import { download } from '../../app/download';
+import { useBeforehand } from '../../app/log/useBeforehand';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useEdit } from '../../app/useBench';
@@ -48,6 +49,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
   const { shared, steps } = useMemo(() => shareCare(sheet.steps), [sheet]);
   const paper = useAppSelector(({ view }) => view.paper);
   const { edit } = useEdit();
+  const before = useBeforehand(resolved);
   const { recipe, card } = resolved;
   const school = schoolOf(resolved);
   const setNote = (key: string, note: string) =>
@@ -93,6 +95,11 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
         {shared.map(({ when, lines }) => (
           <p key={when} className="colour-name mb-3 text-lead print:mb-1 print:text-small">
             <strong>{when}.</strong> {lines.join(' ')}
+          </p>
+        ))}
+        {before.map((line) => (
+          <p key={line} className="mb-4 border-l-4 border-text pl-3">
+            <strong>Before you begin.</strong> {line}
           </p>
         ))}
         {sheet.remarks.map((remark) => (

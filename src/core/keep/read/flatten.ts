@@ -1,9 +1,14 @@
 import type { Pixels } from '../../choose/photo/pixels';
 import { type Corners, projectionOf } from './perspective';
 
+/** So much of its sides is left out all around: corners are found to a pixel or two, and bare card would show as a rim. */
+const RIM = 0.008;
+
 /** The panel of a photograph, seen straight from above, so many pixels wide and high. */
 export function flatten(picture: Pixels, corners: Corners, width: number, height: number): Pixels {
-  const project = projectionOf(corners, width, height);
+  const onPanel = projectionOf(corners, 1, 1);
+  const within = (part: number) => RIM + (1 - 2 * RIM) * part;
+  const project = (x: number, y: number) => onPanel(within(x / width), within(y / height));
   const data = new Uint8ClampedArray(width * height * 4);
   const [right, foot] = [picture.width - 1, picture.height - 1];
   for (let y = 0; y < height; y++)

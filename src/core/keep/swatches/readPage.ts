@@ -1,8 +1,17 @@
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
 import { boxAround, labOfRgb, sampleBox } from '../../choose/photo/sample';
+import { deltaE00 } from '../../materials/colour/difference';
 import { type Hex, hexOfLab } from '../../materials/colour/hex';
-import { type Lab, type LinearRgb, linearRgbOfXyz, xyzOfSpectrum } from '../../materials/colour/lab';
+import {
+  type Lab,
+  type LinearRgb,
+  labOfSpectrum,
+  linearRgbOfXyz,
+  xyzOfSpectrum,
+} from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
+import type { Ink } from '../../materials/ink/ink';
+import { laidReflectance } from '../../materials/ink/laid';
 import { readLamp } from '../read/lamp';
 import { type Corners, canBeSeen, type Point, projectionOf } from '../read/perspective';
 import { dropIn, FIELD_IDS, type FieldId, type PageBox, type SwatchPage } from './page';
@@ -105,6 +114,7 @@ function patches(dark: Uint8Array, w: number, h: number): Patch[] {
  *
  * @param marks  where its registration marks' middles are seen
  * @param ground  reflectance of the card it was printed on
+ * @param inks  those of the page
  * @returns or why nothing can be read
  */
 export function readSwatchPage(
@@ -112,6 +122,7 @@ export function readSwatchPage(
   marks: Corners,
   page: SwatchPage,
   ground: Spectrum,
+  inks: readonly Ink[],
 ): PageReading | { readonly problem: string } {
   if (!canBeSeen(marks))
     return {
@@ -122,8 +133,12 @@ export function readSwatchPage(
   const onMarks = projectionOf(marks, width, height);
   const project = (x: number, y: number) => onMarks(x - first.x, y - first.y);
   const card = linearRgbOfXyz(xyzOfSpectrum(ground));
-  const lamp = readLamp(picture, onMarks, { width, height }, -LAMP_INSIDE, card);
-  if (!lamp) return { problem: 'Too little bare card is seen between the marks to tell the light by.' };
+  const lamp = readLamp(picture, onMarks, { width, height }, LAMP_OUTSIDE, card);
+  if (!lamp)
+    return {
+      problem:
+        'Too little bare card is seen along the page’s edges to tell the light by. Photograph the whole page.',
+    };
   const read = (x: number, y: number, reach: number): { lab: Lab; rgb: LinearRgb; spread: number } => {
     const at = project(x, y);
     const side = project(x + reach, y);
@@ -154,15 +169,17 @@ export function readSwatchPage(
     const isFilled =
       Math.hypot(seen.full.lab.l - bare.l, seen.full.lab.a - bare.a, seen.full.lab.b - bare.b) > UNFILLED;
     const spread = Math.max(seen.full.spread, seen.black.spread);
+    const [overWhite, overBlack] = [onWhite(seen.full.rgb), hexOfLab(seen.black.lab)];
+    const asRead = { ...(inks.find(({ id }) => id === inkId) ?? STRANGER), overWhite, overBlack };
     return {
       inkId,
       name,
       fields: Object.fromEntries(FIELD_IDS.map((id) => [id, seen[id].lab])) as Record<FieldId, Lab>,
-      overWhite: onWhite(seen.full.rgb),
-      overBlack: hexOfLab(seen.black.lab),
+      overWhite,
+      overBlack,
       lifts: {
-        atOnce: liftedPart(seen.lifted.rgb, seen.full.rgb, card),
-        waited: liftedPart(seen.waited.rgb, seen.full.rgb, card),
+        atOnce: liftedPart(asRead, seen.lifted.lab, ground),
+        waited: liftedPart(asRead, seen.waited.lab, ground),
       },
       doubt: !isFilled
         ? 'nothing is laid in it'
@@ -173,15 +190,31 @@ export function readSwatchPage(
   });
   return { rows };
 }
-/** The light is told between the marks, along the page's edges, mm inside their middles. */
-const LAMP_INSIDE = 6;
+/** The light is told along the page's edges, mm outside the middles of the marks: no swatch lies there. */
+const LAMP_OUTSIDE = 9;
 
-/** How much of a coat is gone, by how dense what is left is against a full coat: logarithms of light, its densest channel. */
-function liftedPart(left: LinearRgb, full: LinearRgb, card: LinearRgb): number {
-  const dense = (rgb: LinearRgb) =>
-    (['r', 'g', 'b'] as const).map((c) => -Math.log(Math.max(rgb[c], 1e-3) / card[c]));
-  const [all, now] = [dense(full), dense(left)];
-  const at = all.indexOf(Math.max(...all));
-  const part = 1 - (now[at] ?? 0) / Math.max(all[at] ?? 0, 1e-6);
-  return Math.min(Math.max(part, 0), 1);
+/** An ink of which only its swatches are known. */
+const STRANGER: Ink = {
+  id: 'read',
+  name: 'read',
+  family: 'read',
+  depth: 'mid',
+  kind: 'hybrid',
+  overWhite: '#808080',
+};
+
+/** Steps of the golden section: to a thousandth of a coat. */
+const STEPS = 15;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** How much of a coat is gone: what is left is the part of a coat that would look like it. */
+function liftedPart({ taught: _, strength: __, ...ink }: Ink, left: Lab, ground: Spectrum): number {
+  const off = (coats: number) => deltaE00(labOfSpectrum(laidReflectance([{ ink, coats }], ground)), left);
+  let [from, to] = [0, 1];
+  for (let step = 0; step < STEPS; step++) {
+    const [p, q] = [to - GOLDEN * (to - from), from + GOLDEN * (to - from)];
+    if (off(p) < off(q)) to = q;
+    else from = p;
+  }
+  return 1 - (from + to) / 2;
 }

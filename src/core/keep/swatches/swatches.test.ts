@@ -46,7 +46,7 @@ test('a filled page is found by its marks, and every ink is read off it at once'
   const picture = shot();
   const marks = findMarks(picture);
   if (!marks) throw new Error('no marks');
-  const read = readSwatchPage(picture, marks, page, groundOfCard(card));
+  const read = readSwatchPage(picture, marks, page, groundOfCard(card), inks);
   if ('problem' in read) throw new Error(read.problem);
   const off = read.rows.map(({ overWhite }, i) =>
     deltaE00(labOfHex(overWhite), labOfHex(inks[i]?.overWhite ?? '#000000')),
@@ -58,7 +58,7 @@ test('a filled page is found by its marks, and every ink is read off it at once'
     expect(fields.half.l).toBeGreaterThan(fields.full.l);
     expect(fields.black.l).toBeLessThan(fields.full.l);
     expect(lifts.waited).toBeLessThan(lifts.atOnce);
-    expect(Math.abs(lifts.atOnce - INK_KINDS[inks[i]?.kind ?? 'dye'].lifts)).toBeLessThan(0.25);
+    expect(Math.abs(lifts.atOnce - INK_KINDS[inks[i]?.kind ?? 'dye'].lifts)).toBeLessThan(0.2);
   });
 });
 
@@ -74,10 +74,10 @@ test('a page that was not filled, or has no marks, is said to be so', () => {
   ).picture;
   const marks = findMarks(empty);
   if (!marks) throw new Error('no marks');
-  const read = readSwatchPage(empty, marks, page, groundOfCard(card));
+  const read = readSwatchPage(empty, marks, page, groundOfCard(card), inks);
   if ('problem' in read) throw new Error(read.problem);
   expect(read.rows.every(({ doubt }) => doubt === 'nothing is laid in it')).toBe(true);
   expect(findMarks({ width: 40, height: 40, data: new Uint8ClampedArray(6400).fill(255) })).toBeUndefined();
   const [a, b, c, d] = marks;
-  expect(readSwatchPage(empty, [a, c, b, d], page, groundOfCard(card))).toHaveProperty('problem');
+  expect(readSwatchPage(empty, [a, c, b, d], page, groundOfCard(card), inks)).toHaveProperty('problem');
 });

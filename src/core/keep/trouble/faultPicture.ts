@@ -58,7 +58,9 @@ const FAULTS: Readonly<Partial<Record<TroubleId, (scene: Scene) => Fault>>> = {
   wetSplotches: () => (light, x, y) => deeper(light, 1.25 + 0.55 * patches(5 * x, 6 * y)),
   drySplotches: () => (light, x, y) => {
     const patch = patches(7 * x, 8 * y);
-    return patch > 0.12 ? deeper(light, 1.5) : patch < -0.25 ? mix(light, { r: 1, g: 1, b: 1 }, 0.22) : light;
+    return patch > 0
+      ? deeper(light, 1 + 1.2 * Math.min(patch, 0.5))
+      : mix(light, { r: 1, g: 1, b: 1 }, Math.min(-0.5 * patch, 0.2));
   },
   specks:
     ({ card }) =>

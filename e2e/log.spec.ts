@@ -1,0 +1,209 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+import { openBench } from './bench';
+
+test.describe.configure({ timeout: 120_000 });
+
+/** Logs the recipe on the bench, has it made and photographed at the simulated desk, and reads it. */
+async function makeAndRead(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Recipe …' }).click();
+  await page.getByRole('menuitem', { name: 'Log it as made today' }).click();
+  await expect(page).toHaveURL(/\/log\/.+/);
+  await page.getByRole('button', { name: 'Without a desk at hand' }).click();
+  await page.getByRole('menuitem', { name: 'Make and photograph it at the simulated desk' }).click();
+  const reader = page.getByRole('dialog', { name: /Read No \d+ off its photograph/ });
+  await expect(reader.getByText('The corners were found.')).toBeVisible({ timeout: 30_000 });
+  await reader.getByRole('button', { name: /Keep \d+ readings and learn/ }).click({ timeout: 30_000 });
+  await expect(page.getByText(/learned from \d+ readings?\./).first()).toBeVisible({ timeout: 30_000 });
+}
+
+/** What a panel's readings lay off, ΔE00: from what was said when it was made, and from what is told now. */
+async function offsOf(page: Page): Promise<readonly [number, number]> {
+  const told = (await page.getByText(/ΔE00 at the median/).textContent()) ?? '';
+  const [, then, now] = /: ([\d.]+) from what was said of it, ([\d.]+) from/.exec(told) ?? [];
+  return [Number(then), Number(now)];
+}
+
+test('from an empty log: a panel is made, photographed, read and learned from, and the next one is told better', async ({
+  page,
+}) => {
+  await page.goto('/log');
+  await expect(page.getByText('Nothing is logged yet.')).toBeVisible();
+  await openBench(page);
+  await makeAndRead(page);
+  const [then, now] = await offsOf(page);
+  expect(then).toBeGreaterThan(3);
+  expect(now).toBeLessThan(then / 2);
+
+  await openBench(page);
+  await makeAndRead(page);
+  const [next] = await offsOf(page);
+  expect(next).toBeLessThan(then / 2);
+  await expect(page.getByRole('region', { name: 'Tries of it' })).toContainText('No 1');
+
+  await page.goto('/log?side=lessons');
+  await expect(page.getByText(/^Leat Mid lays .* its swatch says.*from 2 panels\./)).toBeVisible();
+  const reckon = page.getByRole('checkbox', { name: 'Reckon with what is learned of Leat Mid' });
+  await reckon.click();
+  await expect(reckon).not.toBeChecked();
+  await page.reload();
+  await expect(reckon).not.toBeChecked();
+  await page.goto('/log?side=figures');
+  await expect(page.getByRole('img', { name: /^Median difference of each panel/ })).toBeVisible();
+});
+
+test('a panel’s page: rated, noted, its trouble found by what is seen, and made again with the change', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByRole('button', { name: 'Recipe …' }).click();
+  await page.getByRole('menuitem', { name: 'Log it as made today' }).click();
+  await page.getByRole('radio', { name: '3 of 5' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: '3 of 5' })).toBeChecked();
+  await page.keyboard.press('ArrowRight');
+  await page.getByLabel('Who it was for, or where it went').fill('the neighbours');
+  await page.getByRole('button', { name: 'Find the cause by what is seen' }).click();
+  const finder = page.getByRole('dialog', { name: 'What went wrong?' });
+  await finder.getByRole('button', { name: 'a brown or grey band' }).click();
+  await expect(finder.getByText('Opposite hues overlap where they meet.')).toBeVisible();
+  await expectAccessible(page, 'the trouble finder');
+  await finder.getByRole('button', { name: 'Note it in the log: narrower joints' }).click();
+  await expect(page.getByRole('checkbox', { name: 'a brown or grey band' })).toBeChecked();
+  await page.reload();
+  await expect(page.getByLabel('Who it was for, or where it went')).toHaveValue('the neighbours');
+  await expect(page.getByRole('radio', { name: '4 of 5' })).toBeChecked();
+  await expectAccessible(page, 'a panel’s page');
+  await page.getByRole('button', { name: 'Again, with the change' }).click();
+  await expect(page).toHaveURL(/\/bench\//);
+
+  await page.goto('/log');
+  await page.getByRole('searchbox', { name: 'Search the log' }).fill('neighbours');
+  await expect(page.getByRole('status').filter({ hasText: '1 of 1' })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search the log' }).fill('nobody at all');
+  await expect(page.getByText('No panel matches.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ask for all' }).click();
+  await page.getByRole('link', { name: /^No 1,/ }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Take out of the log' }).click();
+  await expect(page.getByText('Nothing is logged yet.')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('link', { name: /^No 1,/ })).toBeVisible();
+});
+
+test('at the desk the last step logs the panel with one press, with the time each step took', async ({
+  page,
+}) => {
+  await page.goto('/desk/kiln-opening-2');
+  const next = page.getByRole('button', { name: 'Next', exact: true });
+  await expect(next).toBeVisible();
+  for (let step = 0; step < 40 && (await next.isVisible()); step++) await next.click();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Log this panel' }).click();
+  await expect(page.getByRole('heading', { name: /No 1/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Times' }).getByRole('listitem').first()).toBeVisible();
+});
+
+test('corners are moved by keys, a picture that is none is refused, and readings of a reader are taken from CGATS', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByRole('button', { name: 'Recipe …' }).click();
+  await page.getByRole('menuitem', { name: 'Log it as made today' }).click();
+  const files = page.getByLabel('Photograph or readings of the panel');
+  await files.setInputFiles({
+    name: 'no.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('this is no picture'),
+  });
+  await expect(page.getByRole('alert').filter({ hasText: 'no PNG, JPEG or WebP' })).toBeVisible();
+  await files.setInputFiles({ name: 'no.txt', mimeType: 'text/plain', buffer: Buffer.from('BEGIN_DATA\n') });
+  await expect(page.getByRole('alert').filter({ hasText: 'BEGIN_DATA_FORMAT' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Without a desk at hand' }).click();
+  await page.getByRole('menuitem', { name: 'Read it with the simulated colour reader' }).click();
+  await expect(page.getByText(/learned from \d+ readings\./).first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('colour reader').first()).toBeVisible();
+
+  await page.getByRole('button', { name: 'Without a desk at hand' }).click();
+  await page.getByRole('menuitem', { name: 'Make and photograph it at the simulated desk' }).click();
+  const corner = page.getByRole('slider', { name: 'Top left corner' });
+  await corner.focus();
+  const at = Number(await corner.getAttribute('aria-valuenow'));
+  await corner.press('ArrowRight');
+  await corner.press('Shift+ArrowRight');
+  await expect(corner).toHaveAttribute('aria-valuenow', String(at + 11));
+  for (let press = 0; press < 80; press++) await corner.press('Shift+ArrowRight');
+  await expect(page.getByRole('alert').filter({ hasText: /corners|bare card/ })).toBeVisible({
+    timeout: 20_000,
+  });
+  await expect(page.getByRole('button', { name: /Keep 0 readings/ })).toBeDisabled();
+});
+
+test('a swatch page is printed, filled at the simulated desk, read back at once and undone', async ({
+  page,
+}) => {
+  await page.goto('/log?side=swatches');
+  const print = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Print the pages' }).click();
+  expect(
+    readFileSync(await (await print).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Without a desk at hand' }).click();
+  await page.getByRole('menuitem', { name: /Fill and photograph it/ }).click();
+  await expect(page.getByRole('region', { name: 'What was read' })).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: /^Take \d+ inks$/ }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'not yet' })).toHaveCount(0);
+  await expectAccessible(page, 'the swatch book');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'not yet' })).not.toHaveCount(0);
+});
+
+test('pads are re-inked and reminded of by calendar, brushes are washed, labels are printed', async ({
+  page,
+}) => {
+  await page.goto('/log?side=pads');
+  await page.getByRole('button', { name: 'Gorse Pale is re-inked today' }).click();
+  await expect(page.getByText('last re-inked today, unused since')).toBeVisible();
+  const calendar = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Remind me by calendar' }).click();
+  expect(readFileSync(await (await calendar).path(), 'utf8')).toMatch(
+    /BEGIN:VCALENDAR[\s\S]*SUMMARY:Re-ink Gorse Pale/,
+  );
+  await page.getByLabel('What is written on it').fill('Yellows');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByLabel('What Yellows holds').selectOption('Gorse Pale');
+  await page.getByRole('button', { name: 'Yellows is washed today' }).click();
+  await expect(page.getByLabel('What Yellows holds')).toHaveValue('');
+  const labels = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Labels to print' }).click();
+  expect(
+    readFileSync(await (await labels).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  await expectAccessible(page, 'pads and brushes');
+});
+
+test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a phone, and goes again', async ({
+  page,
+}) => {
+  await page.goto('/log');
+  await page.getByRole('button', { name: 'Look at the demo’s log' }).click();
+  await expect(page.getByRole('link', { name: /^No 30,/ })).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('With the ink').selectOption('Betony Mid');
+  await expect(page.getByRole('status').filter({ hasText: /^[1-9]\d* of 30$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Without asking for Betony Mid' }).click();
+  await page.getByLabel('Sorted by').selectOption('unlike');
+  await expect(page.getByRole('link', { name: /^No / }).first()).toBeVisible();
+  await expectAccessible(page, 'the wall');
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const side of ['panels', 'lessons', 'swatches', 'pads', 'figures']) {
+    await page.goto(`/log?side=${side}`);
+    await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();
+    await expectNoSideScroll(page, 390);
+  }
+});
