@@ -7,7 +7,12 @@ export default defineConfig({
     target: 'node20',
     outDir: '.cache/bench',
     rolldownOptions: {
-      input: { core: 'bench/core.ts', learn: 'bench/learn.ts', browser: 'bench/browser.ts' },
+      input: {
+        core: 'bench/core.ts',
+        learn: 'bench/learn.ts',
+        log: 'bench/log.ts',
+        browser: 'bench/browser.ts',
+      },
     },
   },
 });

@@ -17,7 +17,9 @@ if (bundled !== 0) process.exit(bundled);
 
 const load = (name) => import(pathToFileURL(join(root, '.cache', 'bench', `${name}.js`)).href);
 const rows = [];
-for (const name of process.argv.slice(2).length > 0 ? process.argv.slice(2) : ['core', 'learn', 'browser']) {
+for (const name of process.argv.slice(2).length > 0
+  ? process.argv.slice(2)
+  : ['core', 'learn', 'log', 'browser']) {
   console.log(`Measuring ${name} …`);
   const { measure } = await load(name);
   rows.push(...(await measure({ root, chromium: CHROMIUM })));

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
@@ -71,4 +72,22 @@ test('what is no such file is told, with what is missing and where', () => {
         .replace(/END_DATA$/, ''),
     ),
   ).toThrow(/END_DATA is missing/);
+});
+
+test('spectra give the colours that an independent colour management suite gives', () => {
+  // Computed once by spec2cie of Argyll CMS 2.3.1 (Debian), illuminant D65, 1931 2° observer, from the same file.
+  const theirs = [
+    [80.5605, 4.05684, 73.462],
+    [32.452, -0.528696, -29.1062],
+    [39.8834, 55.5184, 30.9691],
+    [54.2089, -33.0377, 39.077],
+    [53.585, 0, 0],
+    [56.8963, 59.4037, -2.52818],
+  ] as const;
+  const read = readCgats(readFileSync('src/testing/readings/spectra.ti3', 'utf8'));
+  expect(read).toHaveLength(theirs.length);
+  read.forEach(({ lab }, i) => {
+    const [l, a, b] = theirs[i] ?? [0, 0, 0];
+    expect(deltaE00(lab, { l, a, b })).toBeLessThan(0.02);
+  });
 });

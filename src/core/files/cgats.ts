@@ -20,7 +20,8 @@ const MOST = { fields: 600, samples: 20_000 } as const;
 /** Tristimulus values of D50, Y = 1, in which most readers tell colours. Source: ISO 13655. */
 const D50: Xyz = { x: 0.9642, y: 1, z: 0.8249 };
 
-const BAND = /^(?:SPECTRAL_)?(?:NM_?|R_?|SPECTRAL_DEC_?)?(\d{3})(?:\.0+)?$/i;
+/** Names of a band's field as readers and suites write them: `SPECTRAL_NM_400`, `SPEC_400`, `nm400`, `R_400`. */
+const BAND = /^(?:SPECTRAL_|SPEC_)?(?:NM_?|R_?|DEC_?)?(\d{3})(?:\.0+)?$/i;
 
 /**
  * Reads what a colour reader wrote: keyword values, fields and rows of text. Spectra are taken where there are some, else

@@ -12,6 +12,7 @@ import { tellDay } from '../../ui/dates';
 import { Menu } from '../../ui/Menu';
 import { TypedField } from '../../ui/TypedField';
 import { MadeAndPredicted } from './MadeAndPredicted';
+import { OnwardList } from './OnwardList';
 import { PanelNotes } from './PanelNotes';
 import { ReadingsList } from './ReadingsList';
 
@@ -91,6 +92,7 @@ function Page({ panel }: { readonly panel: MadePanel }) {
         <div className="min-w-0 space-y-6">
           <MadeAndPredicted panel={panel} resolved={resolved} />
           {resolved && panel.readings.length > 0 && <ReadingsList panel={panel} resolved={resolved} />}
+          {resolved && <OnwardList resolved={resolved} />}
           <Series panel={panel} />
         </div>
         <PanelNotes panel={panel} />

@@ -20,11 +20,6 @@ const PRIOR = {
   slope: { mean: 0.75, spread: 0.45 },
 } as const;
 
-export const PRIOR_SPREADS = {
-  strength: PRIOR.strength.spread,
-  scattering: PRIOR.scattering.spread,
-} as const;
-
 /** What an ink's film is solved from, and stays while it is learned of. */
 export interface InkPrior {
   readonly ink: Ink;
