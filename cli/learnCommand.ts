@@ -2,6 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { FileError } from '../src/core/files/fileError';
 import { readLogFile, readPlaces } from '../src/core/files/logFile';
 import { readShelfFile, writeShelfFile } from '../src/core/files/shelfFile';
+import { dryBackLessons } from '../src/core/keep/learn/dryBack';
 import { evidenceOf } from '../src/core/keep/learn/fromLog';
 import { spreadsOf } from '../src/core/keep/learn/inkParams';
 import {
@@ -52,7 +53,12 @@ export async function learnText(
   if (first) throw new Mistake(`${logPath}: panels[${first.panel}].readings[${first.reading}]: ${first.why}`);
   const lessons = lessonsOf(panels, new Date());
   const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
-  const taught = shelf.map((ink) => withLesson(ink, byId.get(ink.id)));
+  const strong = shelf.map((ink) => withLesson(ink, byId.get(ink.id)));
+  const dryById = new Map(dryBackLessons(log, strong).map((lesson) => [lesson.ink.id, lesson.dryBack]));
+  const taught = strong.map((ink) => {
+    const dryBack = dryById.get(ink.id);
+    return dryBack === undefined ? ink : { ...ink, dryBack };
+  });
   const places = async (of: readonly Ink[]) =>
     predict ? await told(predict, (text) => readPlaces(text, of)) : [];
   const untaught = shelf.map(({ taught: _, ...ink }): Ink => ink);
@@ -62,7 +68,7 @@ export async function learnText(
       throw new Mistake(`${out}: cannot be written (${error.code})`);
     });
   return json
-    ? JSON.stringify(output(lessons, before, after), null, 2)
+    ? JSON.stringify(output(lessons, dryById, before, after), null, 2)
     : [...lines(lessons), ...(out ? [`Written to ${out}.`] : []), ...after.map(predictionLine)].join('\n');
 }
 
@@ -71,6 +77,7 @@ const labList = ({ l, a, b }: Lab): number[] => [l, a, b].map((value) => rounded
 
 const output = (
   { inks, panels, readings, before, after }: Lessons,
+  dryBacks: ReadonlyMap<string, number>,
   placesBefore: readonly Place[],
   placesAfter: readonly Place[],
 ) => ({
@@ -78,7 +85,10 @@ const output = (
   readings,
   before,
   after,
-  inks: inks.map(inkOutput),
+  inks: inks.map((lesson) => {
+    const dryBack = dryBacks.get(lesson.ink.id);
+    return { ...inkOutput(lesson), ...(dryBack === undefined ? {} : { dryBack }) };
+  }),
   predictions: placesAfter.map((place, i) => ({
     before: labList(placeColour(placesBefore[i] as Place)),
     after: labList(placeColour(place)),

@@ -3,8 +3,9 @@ import { imageDimensionsFromData } from 'image-dimensions';
 import type { Pixels } from '../core/choose/photo/pixels';
 import { readCgats } from '../core/files/cgats';
 import { type Fault, FileError } from '../core/files/fileError';
+import { type DryBackLesson, dryBackLessons } from '../core/keep/learn/dryBack';
 import { evidenceOf } from '../core/keep/learn/fromLog';
-import { type Lessons, lessonsOf } from '../core/keep/learn/lessons';
+import { type Lessons, lessonsOf, withLesson } from '../core/keep/learn/lessons';
 import { figuresOf, type LogFigures } from '../core/keep/log/figures';
 import { type MadeOf, type MadePanel, resolveMade } from '../core/keep/log/made';
 import { TROUBLE_IDS, type TroubleId } from '../core/keep/log/troubles';
@@ -142,8 +143,15 @@ const door = {
   },
   shownPhoto,
   readCgats: (text: string) => orFaults(() => readCgats(text)),
-  learn(log: readonly MadePanel[], shelf: readonly Ink[], onStep: (done: number) => void): Lessons {
-    return lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep);
+  learn(
+    log: readonly MadePanel[],
+    shelf: readonly Ink[],
+    onStep: (done: number) => void,
+  ): { readonly lessons: Lessons; readonly dryBacks: readonly DryBackLesson[] } {
+    const lessons = lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep);
+    const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
+    const taught = shelf.map((ink) => withLesson(ink, byId.get(ink.id)));
+    return { lessons, dryBacks: dryBackLessons(log, taught) };
   },
   /** The recipe with each fault as it is seen, for one who looks for what went wrong. */
   faults: (made: MadeOf, width: number, height: number): Readonly<Record<TroubleId, Picture>> => {

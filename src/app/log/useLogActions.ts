@@ -87,12 +87,13 @@ const byStrangeness = (p: InkLesson, q: InkLesson): number =>
 
 async function learnFromLog(db: Database, onStep: (done: number) => void) {
   const [log, shelf] = [await listPanels(db), await db.inks.toArray()];
-  const lessons = await logWorker().learn(log, shelf, proxy(onStep));
+  const { lessons, dryBacks } = await logWorker().learn(log, shelf, proxy(onStep));
   const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
+  const dryById = new Map(dryBacks.map(({ ink, dryBack }) => [ink.id, dryBack]));
   const changed = shelf.flatMap((ink) => {
-    const lesson = byId.get(ink.id);
-    if (lesson) return [withLesson(ink, lesson.isTaken ? lesson : undefined)];
-    return [];
+    const [lesson, dryBack] = [byId.get(ink.id), dryById.get(ink.id)];
+    if (!lesson && dryBack === undefined) return [];
+    return [{ ...withLesson(ink, lesson), ...(dryBack === undefined ? {} : { dryBack }) }];
   });
   const before = await saveInks(db, changed);
   return { lessons, undo: () => saveInks(db, before) };

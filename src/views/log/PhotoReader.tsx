@@ -14,6 +14,7 @@ import { deltaE00 } from '../../core/materials/colour/difference';
 import { hexOfLab } from '../../core/materials/colour/hex';
 import { changePanel, readPhoto } from '../../data/panels';
 import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
 import { Modal } from '../../ui/Modal';
 import { logWorker } from '../../workers/client';
 
@@ -36,6 +37,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
   const record = useLiveQuery(() => readPhoto(db, photo.id), [db, photo.id]);
   const address = useAddress(record?.bytes, record?.type);
   const [moved, setMoved] = useState<Corners>();
+  const [isWet, setWet] = useState(false);
   const usual = record && insetCorners(record.width, record.height);
   const corners = moved ?? photo.corners ?? usual;
   const settled = useSettled(corners);
@@ -60,6 +62,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
         lab: place.lab,
         source: 'photograph',
         noise: noiseAt(place, 'photograph'),
+        ...(isWet ? { wet: true } : {}),
       })),
     );
   };
@@ -105,7 +108,12 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
           )}
         </div>
       </div>
-      <div className="mt-4 flex justify-end gap-2">
+      <div className="mt-4 flex flex-wrap items-center justify-end gap-2">
+        <Checkbox
+          label="It was still wet: learn how far it dries back"
+          checked={isWet}
+          onChange={({ target }) => setWet(target.checked)}
+        />
         <Dialog.Close asChild>
           <Button>Cancel</Button>
         </Dialog.Close>

@@ -1,5 +1,6 @@
 import { quantile } from 'd3-array';
 import { useMemo } from 'react';
+import { download } from '../../app/download';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
@@ -15,6 +16,16 @@ import { Patch } from './PhotoReader';
 interface Props {
   readonly panel: MadePanel;
   readonly resolved: ResolvedRecipe;
+}
+
+/** The readings as colour readers write them, for other programs. */
+async function exportCgats({ number, readings }: MadePanel): Promise<void> {
+  const { writeCgats } = await import('../../core/files/cgats');
+  const samples = readings.map(({ at, lab }, i) => ({
+    name: at ? `No ${number}, ${at.x} mm, ${at.y} mm` : `No ${number}, ${i + 1}`,
+    lab,
+  }));
+  download(`panel-${number}-readings.txt`, 'text/plain', writeCgats(samples, new Date()));
 }
 
 /** What was read on the panel, beside what was said of it when it was made and what would be said now. */
@@ -54,11 +65,10 @@ export function ReadingsList({ panel, resolved }: Props) {
           ΔE00 at the median: {middle((row) => deltaE00(row.said, row.lab))} from what was said of it,{' '}
           {middle((row) => deltaE00(row.tells, row.lab))} from what is told now.
         </p>
-        <Button
-          look="bare"
-          className="ml-auto"
-          onClick={() => void change(panel, { readings: [] }).then(() => learn())}
-        >
+        <Button look="bare" className="ml-auto" onClick={() => void exportCgats(panel)}>
+          Export them (CGATS)
+        </Button>
+        <Button look="bare" onClick={() => void change(panel, { readings: [] }).then(() => learn())}>
           Take the readings out
         </Button>
       </div>

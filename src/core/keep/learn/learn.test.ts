@@ -3,13 +3,18 @@ import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { describe, expect, test } from 'vitest';
 import { learnTrial } from '../../../testing/learnTrial';
 import { ink } from '../../../testing/resolvedRecipes';
+import { lightOf } from '../../engine/mixing';
+import { addWet, makeStack } from '../../engine/stack';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
+import { labOfXyz, xyzOfLinearRgb } from '../../materials/colour/lab';
 import { BANDS, flatSpectrum } from '../../materials/colour/spectrum';
 import { filmOfInk } from '../../materials/ink/ink';
 import { spectrumModes } from '../../materials/ink/modes';
 import { factorise, solve, square } from './cholesky';
+import { dryBackLessons } from './dryBack';
 import type { PanelEvidence } from './evidence';
+import { evidenceOf } from './fromLog';
 import { filmSlopes, INK_PARAMS, inkPrior, paramsOf, valuesOf } from './inkParams';
 import { lessonsOf, tellTaught, withLesson } from './lessons';
 import { layingOf, predict } from './predict';
@@ -143,7 +148,7 @@ test('what is said of how a colour answers to each unknown is what trying it out
 
 describe('on hidden inks of a generator that shares nothing with what is thought of them', () => {
   const all = (panelsAnInk: number, noise: number, misread = 0) => {
-    const runs = [1, 2, 3].map((seed) => learnTrial({ kind: 'edges', seed, panelsAnInk, noise, misread }));
+    const runs = [1, 2].map((seed) => learnTrial({ kind: 'edges', seed, panelsAnInk, noise, misread }));
     const middle = (of: readonly number[]) => of.toSorted((p, q) => p - q)[Math.floor(of.length / 2)] ?? 0;
     const held = runs.flatMap((run) => run.held);
     return {
@@ -250,4 +255,31 @@ describe('lessons', () => {
       { numRuns: 20 },
     );
   });
+});
+
+test('how far an ink dries back is learned from wet readings of it alone', () => {
+  const leat = ink('Leat', '#5a9fa8', 'dye');
+  const seen = (dryBack: number, coats: number) => {
+    const one = { ...leat, dryBack };
+    const stack = makeStack([one], 1);
+    addWet(stack, 0, coats);
+    return labOfXyz(xyzOfLinearRgb(lightOf([one], WHITE, 'wet')(stack)));
+  };
+  const panel = (dryBack: number, count: number) => ({
+    id: 'p',
+    number: 1,
+    date: '2026-05-01',
+    name: 'wet',
+    readings: Array.from({ length: count }, (_, i) => ({
+      layers: [[{ ink: 'Leat', coats: 0.6 + 0.2 * i }]],
+      lab: seen(dryBack, 0.6 + 0.2 * i),
+      source: 'reader' as const,
+      noise: 0.5,
+      wet: true,
+    })),
+  });
+  for (const dryBack of [0.05, 0.18, 0.4])
+    expect(dryBackLessons([panel(dryBack, 3)], [leat])[0]?.dryBack).toBeCloseTo(dryBack, 1);
+  expect(dryBackLessons([panel(0.3, 2)], [leat])).toEqual([]);
+  expect(evidenceOf([panel(0.3, 3)], [leat]).panels).toEqual([]);
 });

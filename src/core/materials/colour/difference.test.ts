@@ -84,3 +84,8 @@ test('CIE94 is what culori makes of the same pairs', () => {
     }),
   );
 });
+
+test('colours a hair’s breadth from grey differ by what their lightness says', () => {
+  for (const tiny of [0, 5e-324, 1e-170, 1e-9])
+    expect(deltaE00({ l: 50, a: tiny, b: -tiny }, { l: 51, a: -tiny, b: tiny })).toBeCloseTo(1, 2);
+});

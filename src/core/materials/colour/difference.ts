@@ -23,8 +23,8 @@ export function deltaE00(first: Lab, second: Lab): number {
   const cpMean = (cp1 + cp2) / 2;
   const c = (cp2 - cp1) / (1 + 0.045 * cpMean);
   const both = cp1 * cp2;
-  // A grey has no hue to differ in.
-  if (both === 0) return Math.sqrt(l * l + c * c);
+  // A grey has no hue to differ in; so near to one, the quotients below would lose their digits.
+  if (both < HUELESS) return Math.sqrt(l * l + c * c);
 
   // Hues as directions: their sine and cosine come from the coordinates, with no angle computed.
   const dot = a1 * a2 + first.b * second.b;
@@ -59,6 +59,9 @@ function rotation(cpMean: number, cosMean: number, sinMean: number): number {
 
 /** CIEDE2000 can never be less than the difference of L* over this: its lightness weight is at most 1.747. */
 export const MAX_LIGHTNESS_WEIGHT = 1 + (0.015 * 2500) / Math.sqrt(2520);
+
+/** Product of two chromas below which there is no hue to speak of. */
+const HUELESS = 1e-12;
 
 const pow7 = (c: number): number => {
   const c2 = c * c;
