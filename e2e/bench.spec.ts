@@ -292,7 +292,7 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
     await elsewhere.getByRole('button', { name: 'Close' }).click();
   };
   await refused('notes.txt.json', 'not a recipe', /not JSON/);
-  await refused('later.json', text.replace('"version": 5', '"version": 7'), /version.*7/);
+  await refused('later.json', text.replace('"version": 6', '"version": 7'), /version.*7/);
   await refused(
     'minus.json',
     text.replace(/"share": [\d.]+/, '"share": -3'),

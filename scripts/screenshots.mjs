@@ -42,6 +42,25 @@ const SHOTS = [
   { name: 'seen', path: '/bench/kiln-opening-2', width: 1280, height: 800, press: 'Will it be seen?' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800, ready: 'main [data-painted]' },
   { name: 'start', path: '/bench/kiln-opening-2', width: 1280, height: 800, keys: ['n'] },
+  { name: 'log', path: '/log', width: 1280, height: 800, ready: 'main li img', demoLog: true },
+  {
+    name: 'log-panel',
+    path: '/log/demo-panel-25',
+    width: 1280,
+    height: 800,
+    ready: 'figure img',
+    demoLog: true,
+  },
+  {
+    name: 'trouble',
+    path: '/log/demo-panel-27',
+    width: 1280,
+    height: 800,
+    ready: 'figure img',
+    press: 'Find the cause by what is seen',
+    pressAlso: 'a disc of colour in the blend',
+    demoLog: true,
+  },
   { name: 'bench-narrow', path: '/bench/kiln-mouth', width: 390, height: 844 },
 ];
 
@@ -61,15 +80,24 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-for (const { name, path, width, height, press, unfold, keys = [], ready = 'canvas[data-painted]' } of SHOTS) {
+const wanted = process.argv.slice(2);
+for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
+  const { name, path, width, height, press, unfold, keys = [], ready = 'canvas[data-painted]' } = shot;
   const page = await (
     await browser.newContext({ viewport: { width, height }, serviceWorkers: 'block' })
   ).newPage();
+  if (shot.demoLog) {
+    await page.goto(`http://127.0.0.1:${PORT}/log`);
+    await page.getByRole('button', { name: 'Look at the demo’s log' }).click();
+    await page.getByRole('link', { name: /^No 30,/ }).waitFor();
+  }
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();
   if (unfold) await page.getByRole('button', { name: new RegExp(`^${unfold}`) }).click();
   await page.waitForSelector(ready);
   for (const key of keys) await page.keyboard.press(key);
+  if (shot.pressAlso)
+    await page.getByRole('dialog').getByRole('button', { name: shot.pressAlso }).click({ timeout: 20_000 });
   await page.waitForTimeout(unfold || name === 'designs' ? 4000 : 2500);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
 }

@@ -24,6 +24,16 @@ const TIERS: readonly (readonly string[])[] = [
   ],
   ['advise', 'advise/rules'],
   ['make/cutting'],
+  [
+    'keep/log',
+    'keep/learn',
+    'keep/figures',
+    'keep/read',
+    'keep/swatches',
+    'keep/pads',
+    'keep/trouble',
+    'keep/stand',
+  ],
   ['files'],
 ];
 const ORDER = TIERS.flat();

@@ -1,5 +1,4 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { USUAL_NOISE } from '../keep/learn/evidence';
 import { finder, placeOf } from '../keep/learn/fromLog';
 import type { Place } from '../keep/learn/tell';
 import {
@@ -10,6 +9,7 @@ import {
   type NamedCoats,
   resolveMade,
 } from '../keep/log/made';
+import { USUAL_NOISE } from '../keep/log/source';
 import { type Hex, isHex } from '../materials/colour/hex';
 import { labOfSpectrum } from '../materials/colour/lab';
 import { inBands } from '../materials/colour/resample';

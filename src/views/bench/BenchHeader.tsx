@@ -67,7 +67,13 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
           />
         </span>
         <SaveSign />
-        <Button title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={() => dispatch(undone())}>
+        <Button
+          title="Undo (Ctrl+Z)"
+          // With nothing to take back it is not in the way; it never goes from under the keys.
+          className={canUndo ? '' : 'not-focus:hidden'}
+          aria-disabled={!canUndo}
+          onClick={() => dispatch(undone())}
+        >
           Undo
         </Button>
         <Suspense fallback={<span className="w-19" />}>

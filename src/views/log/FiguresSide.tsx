@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useShelf } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { counted } from '../../core/base/words';
-import type { LogFigures } from '../../core/keep/log/figures';
+import type { LogFigures } from '../../core/keep/figures/figures';
 import type { MadePanel } from '../../core/keep/log/made';
 import { Chart } from '../../ui/chart/Chart';
 import { InkDot } from '../../ui/InkDot';

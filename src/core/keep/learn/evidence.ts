@@ -18,7 +18,3 @@ export interface Reading {
 export interface PanelEvidence {
   readonly readings: readonly Reading[];
 }
-
-/** Noise of a reading by what it was read with, where nothing better is known; tried at the simulated desk. */
-export const USUAL_NOISE = { reader: 0.5, photograph: 2 } as const;
-export type ReadingSource = keyof typeof USUAL_NOISE;

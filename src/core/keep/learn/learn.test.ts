@@ -283,3 +283,22 @@ test('how far an ink dries back is learned from wet readings of it alone', () =>
   expect(dryBackLessons([panel(0.3, 2)], [leat])).toEqual([]);
   expect(evidenceOf([panel(0.3, 3)], [leat]).panels).toEqual([]);
 });
+
+test('an ink of which only the swatch is known is trusted as far as inks are usually off, alone and mixed', () => {
+  const [pale, dark] = [ink('Gorse', '#e3b20f'), ink('Leat', '#2a6f8a')];
+  const alone = trustOf({ layers: [[{ ink: pale, coats: 1 }]], ground: CARD });
+  const mixed = trustOf({
+    layers: [
+      [
+        { ink: pale, coats: 0.5 },
+        { ink: dark, coats: 0.5 },
+      ],
+    ],
+    ground: CARD,
+  });
+  // A median of about ΔE00 5 is what the trials with nothing fed back find.
+  for (const trust of [alone, mixed]) {
+    expect(trust).toBeGreaterThan(1.5);
+    expect(trust).toBeLessThan(12);
+  }
+});

@@ -1,21 +1,18 @@
 import { labOfHex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
-import { flatSpectrum, type Spectrum } from '../../materials/colour/spectrum';
+import type { Spectrum } from '../../materials/colour/spectrum';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import type { Square } from './cholesky';
 import type { PanelEvidence, Reading } from './evidence';
 import { type FilmSlopes, filmSlopes, INK_PARAMS, type InkPrior, inkPrior } from './inkParams';
 import { normalEquations, type Row } from './normal';
 import { type Laying, layingOf, type PanelHand, predict } from './predict';
-import { lchWeights, lossOf, turned, weighed, weightOf } from './residual';
+import { lossOf, turned, weighed, weightOf, weightsFor } from './residual';
+import { SWATCH_GROUND, swatchWeights } from './swatch';
 
 /** Steps of damped Gauss–Newton at the most, and the fall of the loss that ends them before. */
 const MAX_STEPS = 12;
 const SETTLED = 1e-3;
-
-/** Noise of the swatch as a reading: by eye or reader; clipped ones, where a channel is at an end, say less. */
-const SWATCH_NOISE = { usual: 1, clipped: 4 } as const;
-const WHITE = flatSpectrum(1);
 
 /** What is known after the readings: the likeliest values of the inks, and how sure they are. */
 export interface Learned {
@@ -56,7 +53,7 @@ export function learn(panels: readonly PanelEvidence[], onStep: (done: number) =
   const swatches = inks.map((ink): Judged => {
     const lab = labOfHex(ink.overWhite);
     const laying = layingOf({ layers: [[{ ink, coats: 1 }]] }, placeOf, lightnessOf);
-    return { laying, ground: WHITE, lab, weights: weightsFor(lab, swatchNoise(ink)) };
+    return { laying, ground: SWATCH_GROUND, lab, weights: swatchWeights(ink, lab) };
   });
   const judged = panels.map(({ readings }) => {
     const each = readings.filter(isOfInk).map(
@@ -163,14 +160,7 @@ function compare(
   };
 }
 
-/** A noise is that of all three parts together. */
-const weightsFor = (lab: Lab, noise: number): Float64Array =>
-  lchWeights(lab).map((value) => (value * Math.sqrt(3)) / noise);
 const half = (values: Float64Array): number => values.reduce((sum, value) => sum + value * value, 0) / 2;
-
-/** A swatch with a channel at an end is likely clipped there. */
-const swatchNoise = ({ overWhite }: Ink): number =>
-  /^#(?:..)*(?:00|ff)/i.test(overWhite) ? SWATCH_NOISE.clipped : SWATCH_NOISE.usual;
 
 const lightnessOf = ({ overWhite }: Ink): number => labOfHex(overWhite).l;
 const isOfInk = ({ layers }: Reading): boolean =>

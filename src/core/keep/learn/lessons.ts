@@ -3,9 +3,9 @@ import { counted } from '../../base/words';
 import type { Ink } from '../../materials/ink/ink';
 import type { TaughtInk } from '../../materials/ink/taught';
 import type { PanelEvidence, Reading } from './evidence';
-import { INK_PARAMS, spreadsOf, valuesOf } from './inkParams';
+import { spreadsOf, valuesOf } from './inkParams';
 import { type Learned, learn } from './learn';
-import { covariance } from './normal';
+import { doubtOf } from './normal';
 import { missOf } from './tell';
 
 /** What was learned of one ink. */
@@ -98,19 +98,13 @@ const holds = ({ layers }: Reading, { id }: Ink): boolean =>
 
 function taughtInk({ inks, precision }: Learned, place: number, at: Date): TaughtInk {
   const { prior, params, panels } = inks[place] as Learned['inks'][number];
-  const own = Array.from({ length: INK_PARAMS }, (_, i) => {
-    const one = new Float64Array(precision.size);
-    one[place * INK_PARAMS + i] = 1;
-    return one;
-  });
-  const matrix = covariance(precision, own);
   const { strength, scattering, slope, modes } = valuesOf(prior, params);
   return {
     strength: rounded(strength),
     scattering: rounded(scattering),
     slope: rounded(slope),
     modes: modes.map(rounded),
-    doubt: matrix.flatMap((row, i) => row.slice(0, i + 1).map(rounded)),
+    doubt: doubtOf(precision, place).map(rounded),
     panels,
     at: at.toISOString(),
   };

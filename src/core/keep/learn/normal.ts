@@ -141,6 +141,16 @@ export function normalEquations(inks: number, damping: number) {
   return { start, addInks, addPanel, step, precision };
 }
 
+/** The lower triangle of one ink's covariance, row by row: what a file keeps of how sure it is. */
+export function doubtOf(precision: Square, ink: number): number[] {
+  const own = Array.from({ length: INK_PARAMS }, (_, i) => {
+    const one = new Float64Array(precision.size);
+    one[ink * INK_PARAMS + i] = 1;
+    return one;
+  });
+  return covariance(precision, own).flatMap((row, i) => row.slice(0, i + 1));
+}
+
 const globalPlace = (places: readonly number[], p: number): number =>
   places[Math.floor(p / INK_PARAMS)] * INK_PARAMS + (p % INK_PARAMS);
 

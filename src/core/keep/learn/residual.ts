@@ -40,3 +40,7 @@ export const turned = (weights: Float64Array, slopes: readonly Float64Array[]): 
   [0, 1, 2].map((row) =>
     Float64Array.from(slopes[0] ?? [], (_, at) => weighed(weights, row, (i) => slopes[i]?.[at] ?? 0)),
   );
+
+/** A noise is that of all three parts together. */
+export const weightsFor = (lab: Lab, noise: number): Float64Array =>
+  lchWeights(lab).map((value) => (value * Math.sqrt(3)) / noise);

@@ -5,9 +5,11 @@ import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { type Ink, isBare, taughtOf } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
 import type { Reading } from './evidence';
-import { type FilmSlopes, filmSlopes, INK_PARAMS, inkPrior, paramsOf } from './inkParams';
+import { type FilmSlopes, filmSlopes, INK_PARAMS, type InkPrior, inkPrior, paramsOf } from './inkParams';
+import { doubtOf, normalEquations } from './normal';
 import { layingOf, predict } from './predict';
 import { lchWeights, turned } from './residual';
+import { SWATCH_GROUND, swatchWeights } from './swatch';
 
 /** A place without its reading. */
 export type Place = Pick<Reading, 'layers' | 'ground'>;
@@ -61,27 +63,39 @@ export function trustOf({ layers, ground }: Place): number {
 
 interface KnownInk {
   readonly slopes: FilmSlopes;
-  /** Lower triangle of its covariance; what is thought of every ink where left out. */
-  readonly doubt: readonly number[] | undefined;
+  /** Lower triangle of its covariance. */
+  readonly doubt: readonly number[];
 }
 
 const knownInk = memoOf((ink: Ink): KnownInk => {
   const taught = taughtOf(ink);
   const prior = inkPrior(ink);
   const params = taught ? paramsOf(prior, taught) : new Float64Array(INK_PARAMS);
-  return { slopes: filmSlopes(prior, params), doubt: taught?.doubt };
+  return { slopes: filmSlopes(prior, params), doubt: taught?.doubt ?? swatchDoubt(prior) };
 });
+
+/** What is not known of an ink of which only the swatch is: what is thought of every ink, as far as its swatch lets it be. */
+function swatchDoubt(prior: InkPrior): readonly number[] {
+  const own = filmSlopes(prior, new Float64Array(INK_PARAMS), true);
+  const laying = { layers: [[{ ink: 0, coats: 1, dark: 0 }]], inks: [0] };
+  const { lab, byInks, byHand } = predict(laying, SWATCH_GROUND, () => own);
+  const weights = swatchWeights(prior.ink, lab);
+  const equations = normalEquations(1, 0);
+  equations.addInks({
+    weight: 1,
+    inks: [0],
+    residuals: [0, 0, 0],
+    byInks: turned(weights, byInks),
+    byHand: turned(weights, byHand),
+  });
+  return doubtOf(equations.precision(), 0);
+}
 
 const dot = (p: Float64Array | undefined, q: Float64Array | undefined): number =>
   p?.reduce((sum, value, i) => sum + value * (q?.[i] ?? 0), 0) ?? 0;
 
 /** pᵀ·C·q for a covariance told by its lower triangle. */
-function between(
-  doubt: readonly number[] | undefined,
-  p: Float64Array | undefined,
-  q: Float64Array | undefined,
-): number {
-  if (!doubt) return dot(p, q);
+function between(doubt: readonly number[], p: Float64Array | undefined, q: Float64Array | undefined): number {
   let sum = 0;
   let at = 0;
   for (let i = 0; i < INK_PARAMS; i++)

@@ -5,7 +5,7 @@ import { groundOfCard } from '../../materials/card/card';
 import { labOfSpectrum } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
-import { figuresOf } from './figures';
+import { figuresOf } from '../figures/figures';
 import { filterLog, type LogFilter, unlikeness, WHOLE_LOG } from './filterLog';
 import { type MadePanel, madeOf, nextNumber } from './made';
 import { madeTrios } from './madeTrios';

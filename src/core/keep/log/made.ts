@@ -1,4 +1,5 @@
 import type { Millimetres } from '../../base/length';
+import type { Corners } from '../../base/perspective';
 import type { Card } from '../../materials/card/card';
 import type { Hex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
@@ -6,9 +7,8 @@ import type { Design } from '../../materials/design/design';
 import type { Ink } from '../../materials/ink/ink';
 import type { Recipe } from '../../recipe/recipe';
 import { type Materials, type ResolvedRecipe, resolveAnyway } from '../../recipe/resolved';
-import type { ReadingSource } from '../learn/evidence';
-import type { Corners } from '../read/perspective';
 import type { NextTime } from './changes';
+import type { ReadingSource } from './source';
 import type { TroubleId } from './troubles';
 
 /** A recipe as it was when a panel was made of it, whole: what it was made with may change or go. */

@@ -1,5 +1,5 @@
+import { type Corners, canBeSeen, type Point } from '../../base/perspective';
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
-import { type Corners, canBeSeen, type Point } from './perspective';
 
 /** Pixels of the longer side a picture is looked at in. */
 const LOOKED_AT = 480;

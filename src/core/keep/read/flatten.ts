@@ -1,5 +1,5 @@
+import { type Corners, projectionOf } from '../../base/perspective';
 import type { Pixels } from '../../choose/photo/pixels';
-import { type Corners, projectionOf } from './perspective';
 
 /** So much of its sides is left out all around: corners are found to a pixel or two, and bare card would show as a rim. */
 const RIM = 0.008;

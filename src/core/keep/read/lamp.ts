@@ -1,8 +1,8 @@
+import type { Projection } from '../../base/perspective';
 import type { Pixels } from '../../choose/photo/pixels';
 import { boxAround, sampleBox } from '../../choose/photo/sample';
 import type { LinearRgb } from '../../materials/colour/lab';
 import { factorise, solve, square } from '../learn/cholesky';
-import type { Projection } from './perspective';
 
 /** A place of bare card: where it is on the panel's own measure, and what the picture shows there. */
 export interface BarePlace {

@@ -4,7 +4,7 @@ import { deltaE00 } from '../../materials/colour/difference';
 import type { Ink } from '../../materials/ink/ink';
 import { isBare } from '../../materials/ink/ink';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import { type ReadingSource, USUAL_NOISE } from '../learn/evidence';
+import { type ReadingSource, USUAL_NOISE } from '../log/source';
 
 /** A place of a panel worth reading. */
 export interface ReadingPlace {

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
+import { type Corners, canBeSeen, projectionOf } from '../../base/perspective';
 import { panelSampler } from '../../engine/probe';
 import { deltaE00 } from '../../materials/colour/difference';
 import { photographPanel } from '../stand/photograph';
 import { asMade } from '../stand/trueInks';
 import { findPanel } from './findPanel';
-import { type Corners, canBeSeen, projectionOf } from './perspective';
 import { readingPlaces } from './places';
 import { readPanel } from './readPanel';
 

@@ -1,3 +1,4 @@
+import { type Corners, canBeSeen, projectionOf } from '../../base/perspective';
 import type { Pixels } from '../../choose/photo/pixels';
 import { boxAround, labOfRgb, sampleBox } from '../../choose/photo/sample';
 import { groundOfCard } from '../../materials/card/card';
@@ -8,7 +9,6 @@ import { panelPlaces } from '../learn/fromLog';
 import { type Place, placeColour, trustOf } from '../learn/tell';
 import { madeOf } from '../log/made';
 import { readLamp } from './lamp';
-import { type Corners, canBeSeen, projectionOf } from './perspective';
 import { READ_REACH, type ReadingPlace, readingPlaces } from './places';
 
 /** What was read at one place of a photographed panel. */

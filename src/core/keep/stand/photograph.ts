@@ -1,3 +1,4 @@
+import type { Corners } from '../../base/perspective';
 import { seededRandom } from '../../base/random';
 import { layered, noiseField } from '../../choose/photo/noise';
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
@@ -5,7 +6,6 @@ import { linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
 import { paintPanel } from '../../picture/paint';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import type { Corners } from '../read/perspective';
 import { normal } from './trueInks';
 
 /** How a panel is photographed at the simulated desk. */

@@ -1,3 +1,4 @@
+import { type Corners, canBeSeen, type Point, projectionOf } from '../../base/perspective';
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
 import { boxAround, labOfRgb, sampleBox } from '../../choose/photo/sample';
 import { deltaE00 } from '../../materials/colour/difference';
@@ -13,7 +14,6 @@ import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
 import { readLamp } from '../read/lamp';
-import { type Corners, canBeSeen, type Point, projectionOf } from '../read/perspective';
 import { dropIn, FIELD_IDS, type FieldId, type PageBox, type SwatchPage } from './page';
 
 /** What was read of one ink's row. */

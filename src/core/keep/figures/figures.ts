@@ -2,8 +2,8 @@ import { quantile } from 'd3-array';
 import type { Ink } from '../../materials/ink/ink';
 import { evidenceOf } from '../learn/fromLog';
 import { missOf } from '../learn/tell';
-import { inkNamesOf, type MadePanel } from './made';
-import { madeTrios } from './madeTrios';
+import { inkNamesOf, type MadePanel } from '../log/made';
+import { madeTrios } from '../log/madeTrios';
 
 /** Counts a log is told in. */
 export interface LogFigures {
