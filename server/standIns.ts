@@ -13,7 +13,7 @@ import { validated } from '../src/core/files/validated';
 import { readingPlaces } from '../src/core/keep/read/places';
 import { fillPage } from '../src/core/keep/stand/filledPage';
 import { photograph, photographPanel, type Shot } from '../src/core/keep/stand/photograph';
-import { readPlaces } from '../src/core/keep/stand/reader';
+import { readBareCard, readPlaces } from '../src/core/keep/stand/reader';
 import { asMade } from '../src/core/keep/stand/trueInks';
 import { swatchPages } from '../src/core/keep/swatches/page';
 import type { Card } from '../src/core/materials/card/card';
@@ -95,7 +95,8 @@ export function standIns() {
   app.post('/reader', async (c) => {
     const { resolved, evening } = askedOf(await c.req.json());
     const made = asMade(resolved, DESK, evening);
-    return c.text(writeCgats(readPlaces(made, readingPlaces(resolved), evening), new Date()));
+    const samples = [...readPlaces(made, readingPlaces(resolved), evening), readBareCard(made.card, evening)];
+    return c.text(writeCgats(samples, new Date()));
   });
   return app;
 }

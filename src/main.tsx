@@ -6,6 +6,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
 import { takeJournal } from './data/journal';
 import { writeMark } from './data/mark';
+import { tidyPhotos } from './data/panels';
 import { readSetting, writeSetting } from './data/settings';
 import { isSoundRecipe } from './data/sound';
 import { openStorage } from './data/storage';
@@ -80,6 +81,7 @@ function start(root: HTMLElement) {
     if (!isUsable) return;
     store.dispatch(faultFound(undefined));
     await keepView(store, db);
+    void tidyPhotos(db);
     const copies = await takeJournal(db, isSoundRecipe);
     if (copies.length > 0) store.dispatch(copiesKept(copies));
     writeMark({ recipes: await db.recipes.count() });

@@ -63,12 +63,17 @@ export const restorePanels = async (db: Database, panels: readonly MadePanel[]):
 
 export const readPhoto = (db: Database, id: string): Promise<PhotoRecord | undefined> => db.photos.get(id);
 
-/** Takes away photographs that no panel shows any more: called when nothing can be undone any longer, as at a start. */
+/**
+ * Takes away photographs that no panel shows any more: at a start, when nothing can be undone any longer. Panels are gone
+ * through one by one, so that a long log stops nobody.
+ */
 export const tidyPhotos = (db: Database): Promise<number> =>
   db.transaction('rw', db.panels, db.photos, async () => {
-    const shown = new Set(
-      (await db.panels.toArray()).flatMap(({ photos = [] }) => photos.map(({ id }) => id)),
-    );
+    if ((await db.photos.count()) === 0) return 0;
+    const shown = new Set<string>();
+    await db.panels.each(({ photos = [] }) => {
+      for (const { id, fullSize } of photos) for (const one of [id, fullSize]) if (one) shown.add(one);
+    });
     const unseen = (await db.photos.toCollection().primaryKeys()).filter((id) => !shown.has(id));
     await db.photos.bulkDelete(unseen);
     return unseen.length;

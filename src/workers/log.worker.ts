@@ -5,6 +5,7 @@ import type { Pixels } from '../core/choose/photo/pixels';
 import { readCgats } from '../core/files/cgats';
 import { type Fault, FileError } from '../core/files/fileError';
 import { figuresOf, type LogFigures } from '../core/keep/figures/figures';
+import { type CardLesson, cardLessons } from '../core/keep/learn/cardTint';
 import { type DryBackLesson, dryBackLessons } from '../core/keep/learn/dryBack';
 import { evidenceOf } from '../core/keep/learn/fromLog';
 import { type Lessons, lessonsOf, withLesson } from '../core/keep/learn/lessons';
@@ -13,6 +14,7 @@ import { TROUBLE_IDS, type TroubleId } from '../core/keep/log/troubles';
 import { findPanel } from '../core/keep/read/findPanel';
 import { flatten } from '../core/keep/read/flatten';
 import { type PhotoReading, readPanel } from '../core/keep/read/readPanel';
+import { type Swatch, stripsOf } from '../core/keep/swatches/book';
 import type { SwatchPage } from '../core/keep/swatches/page';
 import { findMarks, type PageReading, readSwatchPage } from '../core/keep/swatches/readPage';
 import { faultPicture } from '../core/keep/trouble/faultPicture';
@@ -25,6 +27,7 @@ const LIMITS = { bytes: 80_000_000, pixels: 60_000_000 } as const;
 /** A photograph is reduced to this on its longer side, and packed so well. */
 const LONGEST = 2000;
 const QUALITY = 0.86;
+const FULL_QUALITY = 0.95;
 const FORMATS: readonly string[] = ['png', 'jpeg', 'webp'];
 
 /** A photograph as it is kept. */
@@ -37,10 +40,14 @@ export interface TakenPhoto {
 }
 
 /**
- * A photograph made ready to be kept: the right way up, at most 2,000 px, as WebP, with nothing in it but the picture
+ * A photograph made ready to be kept: the right way up, no longer than that, as WebP, with nothing in it but the picture
  * (place and camera are dropped, since it is packed anew).
  */
-async function takePhoto(file: Blob): Promise<TakenPhoto | { readonly refused: string }> {
+async function takePhoto(
+  file: Blob,
+  longest: number,
+  quality: number,
+): Promise<TakenPhoto | { readonly refused: string }> {
   if (file.size > LIMITS.bytes)
     return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
   const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
@@ -53,8 +60,8 @@ async function takePhoto(file: Blob): Promise<TakenPhoto | { readonly refused: s
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined);
   if (!bitmap)
     return { refused: 'The picture is damaged: it cannot be decoded. Copy it again from where it came.' };
-  const canvas = drawn(bitmap, Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height)));
-  const blob = await canvas.convertToBlob({ type: 'image/webp', quality: QUALITY });
+  const canvas = drawn(bitmap, Math.min(1, longest / Math.max(bitmap.width, bitmap.height)));
+  const blob = await canvas.convertToBlob({ type: 'image/webp', quality });
   const bytes = new Uint8Array(await blob.arrayBuffer());
   const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', bytes));
   const id = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -111,8 +118,11 @@ function orFaults<T>(read: () => T): { readonly read: T } | { readonly faults: r
 
 /** What the log asks for that takes a while: photographs, readings and what they teach; beside the page. */
 const door = {
-  async takePhoto(file: Blob) {
-    const taken = await takePhoto(file);
+  /** @param size  reduced, as photographs are kept; or as large as it came */
+  async takePhoto(file: Blob, size: 'reduced' | 'full' = 'reduced') {
+    const taken = await (size === 'full'
+      ? takePhoto(file, Number.POSITIVE_INFINITY, FULL_QUALITY)
+      : takePhoto(file, LONGEST, QUALITY));
     return 'refused' in taken ? taken : transfer(taken, [taken.bytes.buffer]);
   },
   findPanel: async (bytes: Uint8Array<ArrayBuffer>, type: string): Promise<Corners | undefined> =>
@@ -146,12 +156,19 @@ const door = {
   learn(
     log: readonly MadePanel[],
     shelf: readonly Ink[],
+    cards: readonly Card[],
+    swatches: readonly Swatch[],
     onStep: (done: number) => void,
-  ): { readonly lessons: Lessons; readonly dryBacks: readonly DryBackLesson[] } {
-    const lessons = lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep);
+  ): {
+    readonly lessons: Lessons;
+    readonly dryBacks: readonly DryBackLesson[];
+    readonly cardTints: readonly CardLesson[];
+  } {
+    const strips = stripsOf(swatches, shelf, cards);
+    const lessons = lessonsOf(evidenceOf(log, shelf).panels, new Date(), onStep, strips);
     const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
     const taught = shelf.map((ink) => withLesson(ink, byId.get(ink.id)));
-    return { lessons, dryBacks: dryBackLessons(log, taught) };
+    return { lessons, dryBacks: dryBackLessons(log, taught), cardTints: cardLessons(log, cards) };
   },
   /** The recipe with each fault as it is seen, for one who looks for what went wrong. */
   faults: (made: MadeOf, width: number, height: number): Readonly<Record<TroubleId, Picture>> => {

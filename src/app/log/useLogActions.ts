@@ -9,6 +9,7 @@ import { type MadePanel, madeOf, type StepTime } from '../../core/keep/log/made'
 import { settle } from '../../core/recipe/editLadder';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { saveCard } from '../../data/cards';
 import type { Database } from '../../data/database';
 import { changePanel, listPanels, logPanel, removePanels, restorePanels } from '../../data/panels';
 import { saveInks } from '../../data/shelf';
@@ -65,9 +66,13 @@ export function useLogActions() {
       },
       /** Learns from the whole log anew, and puts what is taken on the shelf. */
       async learn(onStep: (done: number) => void = () => {}): Promise<Lessons> {
-        const { lessons, undo } = await learnFromLog(db, onStep);
+        const { lessons, cardTints, undo } = await learnFromLog(db, onStep);
         const taken = lessons.inks.filter(({ isTaken }) => isTaken);
         const [first] = taken.toSorted(byStrangeness);
+        for (const { card, readings, off } of cardTints)
+          notify({
+            text: `${card.name} has a tint of its own, ΔE00 ${off.toFixed(1)} from what was said, by ${counted(readings, 'bare place')}.`,
+          });
         notify({
           text: first
             ? `${counted(taken.length, 'ink')} learned from ${counted(lessons.readings, 'reading')}. ${tellTaught(first.ink, first.taught)}`
@@ -86,8 +91,15 @@ const byStrangeness = (p: InkLesson, q: InkLesson): number =>
   Math.abs(Math.log(q.taught.strength)) - Math.abs(Math.log(p.taught.strength));
 
 async function learnFromLog(db: Database, onStep: (done: number) => void) {
-  const [log, shelf] = [await listPanels(db), await db.inks.toArray()];
-  const { lessons, dryBacks } = await logWorker().learn(log, shelf, proxy(onStep));
+  const [log, shelf, cards] = [await listPanels(db), await db.inks.toArray(), await db.cards.toArray()];
+  const swatches = await db.swatches.toArray();
+  const { lessons, dryBacks, cardTints } = await logWorker().learn(
+    log,
+    shelf,
+    cards,
+    swatches,
+    proxy(onStep),
+  );
   const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
   const dryById = new Map(dryBacks.map(({ ink, dryBack }) => [ink.id, dryBack]));
   const changed = shelf.flatMap((ink) => {
@@ -96,5 +108,10 @@ async function learnFromLog(db: Database, onStep: (done: number) => void) {
     return [{ ...withLesson(ink, lesson), ...(dryBack === undefined ? {} : { dryBack }) }];
   });
   const before = await saveInks(db, changed);
-  return { lessons, undo: () => saveInks(db, before) };
+  for (const { card, colour } of cardTints) await saveCard(db, { ...card, colour });
+  const undo = async () => {
+    await saveInks(db, before);
+    for (const { card } of cardTints) await saveCard(db, card);
+  };
+  return { lessons, cardTints, undo };
 }

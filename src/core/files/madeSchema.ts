@@ -37,6 +37,7 @@ export const MADE_FIELDS = {
         .required(),
     ),
   troubles: array().strict().max(TROUBLE_IDS.length).of(oneOf(TROUBLE_IDS)),
+  dryMinutes: number().strict().min(L.minutes.min).max(L.minutes.max),
   differently: text(L.differently),
   changes: array()
     .strict()
@@ -92,6 +93,7 @@ const point = object({ x: real(), y: real() }).noUnknown(unknownField);
 const photo = object({
   id: id(),
   corners: array().strict().length(4).max(4).of(point.required()).default(undefined).optional(),
+  fullSize: string().strict().max(64),
 }).noUnknown(unknownField);
 
 /** A made panel as it stands in a backup. */

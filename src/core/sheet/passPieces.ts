@@ -36,7 +36,8 @@ export const dry =
   };
 
 function dryStep(desk: Desk, setting: Setting, when: string, slowest: Ink): Desk {
-  const { airDryMinutes: minutes, label } = INK_KINDS[slowest.kind];
+  const { airDryMinutes, label } = INK_KINDS[slowest.kind];
+  const minutes = airDryMinutes * setting.pace.airDry;
   return addStep({ ...desk, wet: [] }, setting.resolved, {
     key: `dry ${when}`,
     kind: 'dry',

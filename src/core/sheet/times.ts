@@ -10,10 +10,12 @@ export interface Pace {
   readonly heatDry: number;
   /** Loading a third brush from two inks. */
   readonly brew: number;
+  /** How long drying in air takes at this desk, as a multiple of what is usual for the ink. */
+  readonly airDry: number;
 }
 
 /** Starting values, from the middle of what makers say; common practice. */
-export const USUAL_PACE: Pace = { layBand: 2, goBack: 0.75, wipeMat: 0.5, heatDry: 1.5, brew: 1 };
+export const USUAL_PACE: Pace = { layBand: 2, goBack: 0.75, wipeMat: 0.5, heatDry: 1.5, brew: 1, airDry: 1 };
 
 /** Work that a maker can time for themselves. */
 export type TimedWork = keyof Pace;

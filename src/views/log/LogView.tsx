@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { bringInDemoLog } from '../../app/log/demoLog';
+import { useLogActions } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { readFile } from '../../app/readFile';
 import { useSession, useShelf } from '../../app/session';
@@ -144,11 +145,14 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
 function DemoLog() {
   const { db } = useSession();
   const notify = useNotify();
+  const { learn } = useLogActions();
   const [state, setState] = useState<'waiting' | 'failed'>();
   const bringIn = async () => {
     setState('waiting');
     const undo = await bringInDemoLog(db).catch(() => undefined);
     if (!undo) return setState('failed');
+    // What it teaches counts at once, as it did at that desk.
+    await learn();
     notify({
       text: 'The demo’s log is here: panels, photographs, swatches, pads and brushes.',
       undo: () => void undo(),

@@ -1,16 +1,20 @@
 import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
 import { NoDesk, photographAtDesk, readAtDesk } from '../../app/log/standIn';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
 import { useSize } from '../../app/useSize';
 import { type LoggedReading, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
-import { noiseAt, readingPlaces } from '../../core/keep/read/places';
+import { USUAL_NOISE } from '../../core/keep/log/source';
+import { BARE_CARD, noiseAt, readingPlaces } from '../../core/keep/read/places';
 import { numberOf } from '../../core/keep/stand/evening';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { changePanel } from '../../data/panels';
+import type { Database } from '../../data/database';
+import { changePanel, readPhoto } from '../../data/panels';
 import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
 import { Menu } from '../../ui/Menu';
 import { Segmented } from '../../ui/Segmented';
 import { logWorker } from '../../workers/client';
@@ -36,6 +40,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
   const { learn } = useLogActions();
   const [way, setWay] = useState<Way>('beside');
   const [isReading, setReading] = useState(false);
+  const [keepsFull, setKeepsFull] = useState(false);
   const [busy, setBusy] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [photo] = panel.photos ?? [];
@@ -61,6 +66,8 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
         return `At most ${MADE_LIMITS.photos} photographs are kept.`;
       const taken = await logWorker().takePhoto(file);
       if ('refused' in taken) return taken.refused;
+      const whole = keepsFull ? await logWorker().takePhoto(file, 'full') : undefined;
+      const full = whole && 'id' in whole && whole.id !== taken.id ? whole : undefined;
       const corners = resolved ? await logWorker().findPanel(taken.bytes, taken.type) : undefined;
       await changePanel(
         db,
@@ -68,11 +75,11 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
         (now) => ({
           ...now,
           photos: [
-            { id: taken.id, ...(corners ? { corners } : {}) },
+            { id: taken.id, ...(corners ? { corners } : {}), ...(full ? { fullSize: full.id } : {}) },
             ...(now.photos ?? []).filter(({ id }) => id !== taken.id),
           ],
         }),
-        [taken],
+        full ? [taken, full] : [taken],
       );
       if (resolved) setReading(true);
       return undefined;
@@ -92,10 +99,10 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
         return answer.faults.map(({ place, problem: why }) => (place ? `${place}: ${why}` : why)).join(' ');
       const places = readingPlaces(resolved);
       const readings = places.flatMap((place, i): LoggedReading[] => {
-        const sample = answer.read.find(({ name }) => name === place.label) ? undefined : answer.read[i];
+        const byOrder = answer.read.some(({ name }) => name === place.label) ? undefined : answer.read[i];
         const own = answer.read.filter(({ name }) => name === place.label);
         const nth = places.slice(0, i).filter(({ label }) => label === place.label).length;
-        const read = own[nth] ?? sample;
+        const read = own[nth] ?? byOrder;
         return read
           ? [
               {
@@ -107,8 +114,11 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
             ]
           : [];
       });
+      const bare = answer.read
+        .filter(({ name }) => name.toLowerCase() === BARE_CARD)
+        .map(({ lab }): LoggedReading => ({ layers: [], lab, source: 'reader', noise: USUAL_NOISE.reader }));
       if (readings.length === 0) return 'None of its samples is a place of this panel.';
-      await keepReadings(readings);
+      await keepReadings([...readings, ...bare]);
       return undefined;
     });
   const drop = useDropzone({
@@ -160,6 +170,16 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
             Without a desk at hand
           </Menu>
         )}
+        <Checkbox
+          label="Keep it at full size, too"
+          checked={keepsFull}
+          onChange={({ target }) => setKeepsFull(target.checked)}
+        />
+        {photo?.fullSize !== undefined && (
+          <Button look="bare" onClick={() => void saveFullSize(db, photo.fullSize ?? '', panel.number)}>
+            Save the full size
+          </Button>
+        )}
         {busy && (
           <span role="status" className="text-mute">
             {busy}
@@ -204,6 +224,11 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
       )}
     </section>
   );
+}
+
+async function saveFullSize(db: Database, id: string, number: number): Promise<void> {
+  const photo = await readPhoto(db, id);
+  if (photo) download(`panel-${number}.webp`, photo.type, photo.bytes);
 }
 
 const Figure = ({ caption, children }: { readonly caption: string; readonly children: React.ReactNode }) => (

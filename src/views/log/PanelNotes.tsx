@@ -1,9 +1,13 @@
 import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
+import { useSession } from '../../app/session';
 import { CHANGE_IDS, CHANGES, type ChangeId, type NextTime, tellChange } from '../../core/keep/log/changes';
 import { inkNamesOf, MADE_LIMITS, type MadePanel, resolveMade } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES } from '../../core/keep/log/troubles';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
+import { compileSheet } from '../../core/sheet/compile';
+import { addTiming } from '../../data/timings';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Select } from '../../ui/Select';
@@ -86,6 +90,7 @@ export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
         onKeep={(differently) => set({ differently })}
       />
       {panel.made && <NextTimes panel={panel} onChange={(changes) => set({ changes })} />}
+      {resolved && <DryTime panel={panel} resolved={resolved} />}
       <Text
         label="Note"
         value={panel.note ?? ''}
@@ -116,6 +121,40 @@ const tagsOf = (text: string): string[] =>
   [...new Set(text.split(',').map((tag) => tag.trim().slice(0, MADE_LIMITS.tag)))]
     .filter(Boolean)
     .slice(0, MADE_LIMITS.tags);
+
+/** How long a panel took to dry: the next sheets reckon with it. */
+function DryTime({ panel, resolved }: { readonly panel: MadePanel; readonly resolved: ResolvedRecipe }) {
+  const { db } = useSession();
+  const { change } = useLogActions();
+  const id = useId();
+  const expected = compileSheet(resolved, 'mm').dryMinutes;
+  const keep = (typed: string) => {
+    const minutes = Number(typed.replace(',', '.'));
+    if (
+      typed.trim() === '' ||
+      !(minutes > 0 && minutes <= MADE_LIMITS.minutes.max) ||
+      minutes === panel.dryMinutes
+    )
+      return;
+    void change(panel, { dryMinutes: minutes });
+    if (expected > 0) void addTiming(db, 'airDry', minutes / expected);
+  };
+  return (
+    <div>
+      <label htmlFor={id} className="mb-0.5 block font-semibold">
+        Dry after, minutes
+      </label>
+      <input
+        id={id}
+        inputMode="decimal"
+        defaultValue={panel.dryMinutes ?? ''}
+        placeholder={`usually ${Math.round(expected)}`}
+        onBlur={({ target }) => keep(target.value)}
+        className="frame min-h-7 w-full px-2 placeholder:text-mute"
+      />
+    </div>
+  );
+}
 
 interface NextTimesProps {
   readonly panel: MadePanel;

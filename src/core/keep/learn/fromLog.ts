@@ -33,7 +33,8 @@ export function evidenceOf(log: readonly MadePanel[], shelf: readonly Ink[]): Lo
   const panels = log.map((panel, p): PanelEvidence => {
     const onPanel = panel.made ? panelPlaces(panel.made, find) : undefined;
     const readings = panel.readings.flatMap((reading, r): Reading[] => {
-      if (reading.wet) return [];
+      // What is wet is not judged yet, and bare card is no ink's.
+      if (reading.wet || reading.layers?.every((layer) => layer.length === 0)) return [];
       const place = placeOf(reading, onPanel, find);
       if (typeof place === 'string') {
         unusable.push({ panel: p, reading: r, why: place });

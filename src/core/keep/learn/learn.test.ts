@@ -2,18 +2,20 @@ import fc from 'fast-check';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { describe, expect, test } from 'vitest';
 import { learnTrial } from '../../../testing/learnTrial';
-import { ink } from '../../../testing/resolvedRecipes';
+import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { lightOf } from '../../engine/mixing';
 import { addWet, makeStack } from '../../engine/stack';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
-import { labOfXyz, xyzOfLinearRgb } from '../../materials/colour/lab';
+import { type Lab, labOfXyz, xyzOfLinearRgb } from '../../materials/colour/lab';
 import { BANDS, flatSpectrum } from '../../materials/colour/spectrum';
 import { filmOfInk } from '../../materials/ink/ink';
 import { spectrumModes } from '../../materials/ink/modes';
+import { madeOf } from '../log/made';
+import { cardLessons } from './cardTint';
 import { factorise, solve, square } from './cholesky';
 import { dryBackLessons } from './dryBack';
-import type { PanelEvidence } from './evidence';
+import type { PanelEvidence, Reading } from './evidence';
 import { evidenceOf } from './fromLog';
 import { filmSlopes, INK_PARAMS, inkPrior, paramsOf, valuesOf } from './inkParams';
 import { lessonsOf, tellTaught, withLesson } from './lessons';
@@ -301,4 +303,39 @@ test('an ink of which only the swatch is known is trusted as far as inks are usu
     expect(trust).toBeGreaterThan(1.5);
     expect(trust).toBeLessThan(12);
   }
+});
+
+test('a card’s own tint is the middle of its bare places, read with a reader; a photograph says nothing of it', () => {
+  const made = madeOf(resolvedOf([ink('Gorse', '#e3b20f'), ink('Leat', '#2a6f8a')]));
+  const panel = (labs: readonly Lab[], source: 'reader' | 'photograph') => ({
+    id: 'p',
+    number: 1,
+    date: '2026-05-01',
+    name: 'bare',
+    made,
+    readings: labs.map((lab) => ({ layers: [], lab, source, noise: 0.5 })),
+  });
+  const cream = { l: 95, a: 0.5, b: 7 };
+  const labs = [cream, { ...cream, b: 7.2 }, { l: 40, a: 0, b: 0 }];
+  const [lesson] = cardLessons([panel(labs, 'reader')], [made.card]);
+  expect(deltaE00(labOfHex(lesson?.colour ?? '#000000'), cream)).toBeLessThan(0.5);
+  expect(cardLessons([panel(labs, 'photograph')], [made.card])).toEqual([]);
+  expect(cardLessons([panel([cream], 'reader')], [made.card])).toEqual([]);
+  expect(evidenceOf([panel(labs, 'reader')], made.inks).panels).toEqual([]);
+});
+
+test('the swatch book’s paler fields make an ink surer', () => {
+  const leat = ink('Leat', '#2a6f8a');
+  const reading = (coats: number, noise: number, strength = 1) => ({
+    layers: [[{ ink: leat, coats }]],
+    ground: CARD,
+    lab: placeColour({ layers: [[{ ink: { ...leat, strength }, coats }]], ground: CARD }),
+    noise,
+  });
+  const panels = [{ readings: [reading(1, 2, 1.4), reading(0.6, 2, 1.4)] }];
+  const trust = (strips: readonly Reading[]) => {
+    const [lesson] = lessonsOf(panels, new Date(), undefined, strips).inks;
+    return trustOf({ layers: [[{ ink: withLesson(leat, lesson), coats: 0.4 }]], ground: CARD });
+  };
+  expect(trust([reading(0.5, 1), reading(0.25, 1)])).toBeLessThan(trust([]));
 });

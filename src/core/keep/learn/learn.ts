@@ -42,11 +42,16 @@ interface Judged {
  * panel's hand beside them. The loss is heavy-tailed, so that a misread hardly pulls; the swatch itself is a reading at a
  * strength of one, without which the hidden spectrum would eat the strength.
  *
+ * @param strips  more readings of inks laid as strong as their swatches, one ink each; those on no panel are passed over
  * @param onStep  told after each step, with the part done, 0…1; may throw to stop
  * Source of the steps: K. Levenberg, Q. Appl. Math. 2 (1944) 164; of the weights: K. L. Lange, R. J. A. Little,
  * J. M. G. Taylor, J. Am. Stat. Assoc. 84 (1989) 881.
  */
-export function learn(panels: readonly PanelEvidence[], onStep: (done: number) => void = () => {}): Learned {
+export function learn(
+  panels: readonly PanelEvidence[],
+  onStep: (done: number) => void = () => {},
+  strips: readonly Reading[] = [],
+): Learned {
   const inks = inksOf(panels);
   const priors = inks.map(inkPrior);
   const placeOf = placesOf(inks);
@@ -55,6 +60,12 @@ export function learn(panels: readonly PanelEvidence[], onStep: (done: number) =
     const laying = layingOf({ layers: [[{ ink, coats: 1 }]] }, placeOf, lightnessOf);
     return { laying, ground: SWATCH_GROUND, lab, weights: swatchWeights(ink, lab) };
   });
+  const known = strips.flatMap((strip): Judged[] => {
+    const laying = layingOf(strip, placeOf, lightnessOf);
+    if (laying.inks.length !== 1 || laying.inks[0] === -1) return [];
+    return [{ laying, ground: strip.ground, lab: strip.lab, weights: weightsFor(strip.lab, strip.noise) }];
+  });
+  const asSwatches = [...swatches, ...known];
   const judged = panels.map(({ readings }) => {
     const each = readings.filter(isOfInk).map(
       (reading): Judged => ({
@@ -111,7 +122,7 @@ export function learn(panels: readonly PanelEvidence[], onStep: (done: number) =
       loss += lossOf(found.squares);
       return found;
     };
-    const ofSwatches = swatches.map((one) => compared(one, own));
+    const ofSwatches = asSwatches.map((one) => compared(one, own));
     const ofPanels = judged.map((panel, p) =>
       panel.each.map((one) =>
         compared(one, films, { inks: panel.inks, params: handsAt[p] ?? new Float64Array(0) }),

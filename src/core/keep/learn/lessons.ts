@@ -38,14 +38,23 @@ export interface Lessons {
 /** So much worse, ΔE00, is no worse: less than any eye sees. */
 const NO_WORSE = 0.05;
 
-/** What all panels teach of the inks on them; see `learn`. */
+/**
+ * What all panels teach of the inks on them; see `learn`.
+ *
+ * @param strips  readings of the swatch book: of inks laid as strong as their swatches
+ */
 export function lessonsOf(
   panels: readonly PanelEvidence[],
   at: Date,
   onStep?: (done: number) => void,
+  strips: readonly Reading[] = [],
 ): Lessons {
   const bare = panels.map(({ readings }) => ({ readings: readings.map((one) => withInks(one, untaught)) }));
-  const learned = learn(bare, onStep);
+  const learned = learn(
+    bare,
+    onStep,
+    strips.map((strip) => withInks(strip, untaught)),
+  );
   const taught = new Map(learned.inks.map(({ prior }, i) => [prior.ink.id, taughtInk(learned, i, at)]));
   const readings = bare.flatMap((panel) => panel.readings);
   const refused = new Set<string>();

@@ -54,6 +54,8 @@ export interface PanelPhoto {
   readonly id: string;
   /** In pixels of the photograph as it is kept. */
   readonly corners?: Corners;
+  /** The same photograph at its full size, where that is kept too. */
+  readonly fullSize?: string;
 }
 
 export const RATINGS = { min: 1, max: 5 } as const;
@@ -78,6 +80,8 @@ export interface MadePanel {
   readonly tags?: readonly string[];
   readonly times?: readonly StepTime[];
   readonly troubles?: readonly TroubleId[];
+  /** How long it took to dry in air, minutes. */
+  readonly dryMinutes?: number;
   /** What would be done differently, in the maker's words. */
   readonly differently?: string;
   /** What of that the recipe knows how to change. */

@@ -16,6 +16,9 @@ export interface ReadingPlace {
   readonly steep: number;
 }
 
+/** The name of a sample read on bare card beside the panel, in files of colour readers. */
+export const BARE_CARD = 'bare card';
+
 /** Places looked at across and down. */
 const GRID = { columns: 28, rows: 36 } as const;
 /** How far from an edge of the panel a place stays, mm: edges darken, and are cut. */

@@ -1,9 +1,10 @@
 import { seededRandom } from '../../base/random';
 import { probePanel } from '../../engine/probe';
+import { type Card, groundOfCard } from '../../materials/card/card';
 import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { BANDS, type Spectrum } from '../../materials/colour/spectrum';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import type { ReadingPlace } from '../read/places';
+import { BARE_CARD, type ReadingPlace } from '../read/places';
 import { normal } from './trueInks';
 
 /** What the simulated reader tells of a place. */
@@ -32,4 +33,12 @@ export function readPlaces(made: ResolvedRecipe, places: readonly ReadingPlace[]
     );
     return { name: label, lab: labOfSpectrum(spectrum), spectrum };
   });
+}
+
+/** Bare card beside the panel, as the reader reads it. */
+export function readBareCard(card: Card, seed: number): ReadPlace {
+  const draw = seededRandom(seed + 1);
+  const whole = 1 + NOISE.whole * normal(draw);
+  const spectrum = groundOfCard(card).map((value) => value * whole * (1 + NOISE.band * normal(draw)));
+  return { name: BARE_CARD, lab: labOfSpectrum(spectrum), spectrum };
 }
