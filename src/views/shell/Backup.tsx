@@ -91,7 +91,7 @@ export function Backup() {
       <h3 className="font-semibold">Backup</h3>
       <p className="text-small text-mute">
         Everything in one file: inks, cards, designs, recipes with their named states, kept trios, moods,
-        tags, times and settings.{' '}
+        tags, the log with its photographs, swatches, pads and brushes, times and settings.{' '}
         {last ? `Last written ${tellDate(last)}.` : 'None has been written here yet.'}
       </p>
       {doing ? (
