@@ -3,9 +3,23 @@ import type { Database } from './database';
 import type { PhotoRecord } from './records';
 import { askForRoom } from './room';
 
+/** So many numbers are read at once: a long log comes in pieces, each of which the page has time for. */
+const PIECE = 250;
+
 /** Panels that were made, the last one first. */
 export const listPanels = (db: Database): Promise<MadePanel[]> =>
-  db.panels.orderBy('number').reverse().toArray();
+  db.transaction('r', db.panels, async () => {
+    const panels: MadePanel[] = [];
+    const last = await db.panels.orderBy('number').last();
+    for (let to = last?.number ?? 0; to > 0; to -= PIECE) {
+      const piece = await db.panels
+        .where('number')
+        .between(to - PIECE, to, false, true)
+        .toArray();
+      panels.push(...piece.toSorted((p, q) => q.number - p.number));
+    }
+    return panels;
+  });
 
 /** Logs a panel with the next number. */
 export const logPanel = (
