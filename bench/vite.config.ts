@@ -11,6 +11,7 @@ export default defineConfig({
         core: 'bench/core.ts',
         learn: 'bench/learn.ts',
         log: 'bench/log.ts',
+        sitting: 'bench/sitting.ts',
         browser: 'bench/browser.ts',
       },
     },

@@ -28,6 +28,7 @@ import { compileSheet, sheetText } from '../src/core/sheet/compile';
 import { learnText, readTaughtShelf } from './learnCommand';
 import { Mistake } from './mistake';
 import { bridgeText, jointsText, matchText, triosText } from './shelfCommands';
+import { sittingText } from './sittingCommand';
 
 const USAGE = `Usage:
   npm run -s tint -- readings FILE.json [--shelf SHELF.json]
@@ -40,6 +41,7 @@ const USAGE = `Usage:
   npm run -s tint -- match SHELF.csv PICTURE [--colours 3] [--card white] [--json]
   npm run -s tint -- joints PAIRS.csv [--card white] [--json]
   npm run -s tint -- learn SHELF.csv LOG.json [--json] [--out SHELF.json] [--predict READINGS.json]
+  npm run -s tint -- sitting SITTING.json [--seconds 5] [--json]
   npm run -s tint -- check BACKUP.zip
 
 FILE.json is a recipe and SHELF.csv an ink table, both as exported by Tint Ladder.`;
@@ -238,6 +240,7 @@ export async function runTint(args: string[]): Promise<string> {
   if (command === 'match') return matchText(file, out, values);
   if (command === 'joints') return jointsText(file, values);
   if (command === 'learn') return learnText(file, out, values);
+  if (command === 'sitting') return sittingText(file, values);
   if (command === 'check') return checkText(file);
   throw new Mistake(command ? `There is no command "${command}".\n${USAGE}` : USAGE);
 }
@@ -256,6 +259,7 @@ function parsed(args: string[]) {
         shelf: { type: 'string' },
         out: { type: 'string' },
         predict: { type: 'string' },
+        seconds: { type: 'string', default: '5' },
         school: { type: 'string' },
         run: { type: 'string' },
         relation: { type: 'string', default: 'tonal' },

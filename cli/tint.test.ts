@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Ajv from 'ajv/dist/2020';
 import { decode, encode } from 'fast-png';
 import { beforeAll, expect, test } from 'vitest';
 import { drawReference, REFERENCES } from '../src/core/choose/match/references';
@@ -234,4 +235,37 @@ test('a log teaches: the shelf is written with it, places are predicted, and rea
     JSON.parse(await runTint(['readings', recipe, ...more])).rungs[0].lab.l;
   expect(await lightness('--shelf', taught)).not.toBeCloseTo(await lightness(), 1);
   await expect(runTint(['learn', shelf, places])).rejects.toThrow(/not a log/);
+});
+
+test('an evening is planned from recipes or from operations, told with its bound, and bad input says what to change', async () => {
+  const sitting = join(folder, 'sitting.json');
+  const write = (change: (file: Record<string, unknown>) => void = () => {}) => {
+    const file = {
+      format: 'tint-ladder/sitting',
+      version: 1,
+      start: '18:30',
+      finish: '21:00',
+      panels: [
+        { count: 4, recipe: JSON.parse(writeRecipeFile(resolvedOf(DEMO_INKS.slice(0, 3)))) },
+        { count: 2, operations: [{ name: 'coat', minutes: 3, ink: 'Sloe', rest: { min: 10 } }] },
+      ],
+    };
+    change(file);
+    const allows = new Ajv({ strictRequired: false }).compile(
+      JSON.parse(readFileSync('docs/formats/sitting-1.schema.json', 'utf8')),
+    );
+    writeFileSync(sitting, JSON.stringify(file));
+    return allows(file);
+  };
+  expect(write()).toBe(true);
+  expect(await runTint(['sitting', sitting, '--seconds', '0.2'])).toMatch(
+    /^6 panels from 18:30 to [\d:]+: \d+ minutes/,
+  );
+  const plan = JSON.parse(await runTint(['sitting', sitting, '--seconds', '0.2', '--json']));
+  expect(plan.makespan).toBeGreaterThanOrEqual(plan.bound);
+  expect(plan.lines.filter(({ does }: { does: string }) => does === 'wipe')).toHaveLength(plan.wipes);
+  expect(write((file) => (file.atHand = { mats: 0 }))).toBe(true);
+  await expect(runTint(['sitting', sitting])).rejects.toThrow(/needs a mat, and none is at hand: add one/);
+  write((file) => ((file.panels as { count: number }[])[0] = { count: 10_000 }));
+  await expect(runTint(['sitting', sitting])).rejects.toThrow(/panels\[0\]\.count/);
 });

@@ -19,7 +19,7 @@ const load = (name) => import(pathToFileURL(join(root, '.cache', 'bench', `${nam
 const rows = [];
 for (const name of process.argv.slice(2).length > 0
   ? process.argv.slice(2)
-  : ['core', 'learn', 'log', 'browser']) {
+  : ['core', 'learn', 'log', 'sitting', 'browser']) {
   console.log(`Measuring ${name} …`);
   const { measure } = await load(name);
   rows.push(...(await measure({ root, chromium: CHROMIUM })));

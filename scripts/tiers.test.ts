@@ -23,7 +23,7 @@ const TIERS: readonly (readonly string[])[] = [
     'choose/search',
   ],
   ['advise', 'advise/rules'],
-  ['make/cutting'],
+  ['make/cutting', 'make/sitting'],
   [
     'keep/log',
     'keep/learn',

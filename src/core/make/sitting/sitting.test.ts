@@ -1,0 +1,191 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { faultsOfPlan } from '../../../testing/checkSitting';
+import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
+import { compileSheet } from '../../sheet/compile';
+import { groupOf } from './fromSheet';
+import { planSitting, whatWouldHelp } from './plan';
+import { type AtHand, type Operation, type PanelGroup, type Sitting, USUAL_TABLE, whyNot } from './sitting';
+
+const minutes = fc.integer({ min: 1, max: 12 }).map((n) => n / 2);
+const anInk = fc.constantFrom('Gorse', 'Leat', 'Skerry', undefined);
+const operation: fc.Arbitrary<Operation> = fc
+  .record({ minutes, ink: anInk, dries: fc.boolean(), wait: minutes, open: fc.boolean() })
+  .map(({ minutes: takes, ink: wanted, dries, wait, open }) => ({
+    name: 'work',
+    minutes: takes,
+    ...(wanted ? { ink: wanted } : {}),
+    ...(dries ? { rest: { min: 3 * wait } } : open ? { rest: { max: 2 + wait } } : {}),
+  }));
+const group = (count: fc.Arbitrary<number>, most: number): fc.Arbitrary<PanelGroup> =>
+  fc.record({
+    name: fc.constant('one'),
+    count,
+    operations: fc.array(operation, { minLength: 1, maxLength: most }),
+  });
+const table: fc.Arbitrary<AtHand> = fc.record({
+  hands: fc.integer({ min: 1, max: 2 }),
+  mats: fc.integer({ min: 1, max: 3 }),
+  heatTools: fc.constant(1),
+  places: fc.integer({ min: 30, max: 40 }),
+  wipeMinutes: fc.constant(0.5),
+});
+
+test('whatever the evening, its plan can be worked: an independent checker finds no fault', () => {
+  const evening = fc.record({
+    groups: fc.array(group(fc.integer({ min: 1, max: 6 }), 5), { minLength: 1, maxLength: 3 }),
+    atHand: table,
+  });
+  fc.assert(
+    fc.property(evening, (sitting: Sitting) => {
+      fc.pre(whyNot(sitting) === undefined);
+      const { plan, bound, naive } = planSitting(sitting, { steps: 1 });
+      expect(faultsOfPlan(sitting, plan)).toEqual([]);
+      expect(plan.makespan).toBeGreaterThanOrEqual(bound - 1e-6);
+      expect(plan.makespan).toBeLessThanOrEqual(naive.panelAfterPanel + 1e-6);
+    }),
+    { numRuns: 1000 },
+  );
+});
+
+test('of few panels to dry at once, no more ever lie there', () => {
+  const few = fc.record({
+    groups: fc.array(group(fc.integer({ min: 1, max: 5 }), 4), { minLength: 1, maxLength: 2 }),
+    places: fc.integer({ min: 1, max: 3 }),
+  });
+  fc.assert(
+    fc.property(few, ({ groups, places }) => {
+      const sitting = { groups, atHand: { ...USUAL_TABLE, places } };
+      fc.pre(whyNot(sitting) === undefined);
+      expect(faultsOfPlan(sitting, planSitting(sitting, { steps: 4 }).plan)).toEqual([]);
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('alike panels with a wait between two pieces of work end when the closed form says', () => {
+  // n panels with work a, a wait of at least L, work b on one pair of hands end at max(n(a+b), a+L+nb, na+L+b). Source, from
+  // memory: E. D. Wikum, D. C. Llewellyn, G. L. Nemhauser, Oper. Res. Lett. 16 (1994) 87, chains with minimum delays.
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 12 }),
+      minutes,
+      minutes,
+      fc.integer({ min: 0, max: 60 }),
+      (n, a, b, wait) => {
+        const operations = [
+          { name: 'first', minutes: a, rest: { min: wait } },
+          { name: 'second', minutes: b },
+        ];
+        const sitting = { groups: [{ name: 'alike', count: n, operations }], atHand: USUAL_TABLE };
+        const closed = Math.max(n * (a + b), a + wait + n * b, n * a + wait + b);
+        expect(planSitting(sitting).plan.makespan).toBeCloseTo(closed, 6);
+      },
+    ),
+    { numRuns: 150 },
+  );
+});
+
+test('of few pieces of work the plan is the best there is, by trying every order', () => {
+  const single = fc.array(fc.record({ minutes, ink: anInk, wait: fc.integer({ min: 0, max: 12 }) }), {
+    minLength: 1,
+    maxLength: 3,
+  });
+  fc.assert(
+    fc.property(fc.array(single, { minLength: 1, maxLength: 2 }), (panels) => {
+      const groups = panels.map(
+        (work): PanelGroup => ({
+          name: 'panel',
+          count: 1,
+          operations: work.map(({ minutes: takes, ink: wanted, wait }) => ({
+            name: 'work',
+            minutes: takes,
+            ...(wanted ? { ink: wanted } : {}),
+            rest: { min: wait },
+          })),
+        }),
+      );
+      const { plan } = planSitting({ groups, atHand: USUAL_TABLE });
+      expect(plan.makespan).toBeCloseTo(byTryingAll(groups), 6);
+    }),
+    { numRuns: 250 },
+  );
+});
+
+/** The earliest end over all orders of work, one pair of hands and one mat: written out plainly. */
+function byTryingAll(groups: readonly PanelGroup[]): number {
+  let best = Number.POSITIVE_INFINITY;
+  const walk = (
+    at: readonly number[],
+    clock: number,
+    ready: readonly number[],
+    mat: string | undefined,
+    end: number,
+  ): void => {
+    if (at.every((next, g) => next === groups[g]?.operations.length)) {
+      best = Math.min(best, end);
+      return;
+    }
+    groups.forEach(({ operations }, g) => {
+      const work = operations[at[g] ?? 0];
+      if (!work) return;
+      const wipe = work.ink !== undefined && mat !== undefined && mat !== work.ink ? 0.5 : 0;
+      const done = Math.max(clock, ready[g] ?? 0) + wipe + work.minutes;
+      const next = done + (work.rest?.min ?? 0);
+      walk(at.with(g, (at[g] ?? 0) + 1), done, ready.with(g, next), work.ink ?? mat, Math.max(end, next));
+    });
+  };
+  walk(
+    groups.map(() => 0),
+    0,
+    groups.map(() => 0),
+    undefined,
+    0,
+  );
+  return best;
+}
+
+describe('an evening of recipes', () => {
+  const resolved = resolvedOf([
+    ink('Gorse', '#f8d46f'),
+    ink('Leat', '#009aab', 'dye'),
+    ink('Skerry', '#005487'),
+  ]);
+
+  test('one panel is its sheet', () => {
+    const sheet = compileSheet(resolved, 'mm');
+    const { plan } = planSitting({ groups: [groupOf(resolved, 1)], atHand: USUAL_TABLE });
+    const prepared = sheet.steps
+      .filter(({ kind }) => kind === 'prepare')
+      .reduce((sum, { minutes: takes = 0 }) => sum + takes, 0);
+    const untimed =
+      0.5 * sheet.steps.filter((step) => step.kind !== 'prepare' && step.minutes === undefined).length;
+    expect(plan.makespan).toBeCloseTo(sheet.workMinutes + sheet.dryMinutes - prepared + untimed, 1);
+  });
+
+  test('forty-eight panels are planned near the bound, earlier than panel after panel, and more mats save more', () => {
+    const sitting = { groups: [groupOf(resolved, 48)], atHand: { ...USUAL_TABLE, places: 60 } };
+    const { plan, bound, naive } = planSitting(sitting, { steps: 40 });
+    expect(faultsOfPlan(sitting, plan)).toEqual([]);
+    expect(plan.makespan / bound).toBeLessThan(1.01);
+    expect(plan.makespan).toBeLessThan(naive.panelAfterPanel);
+    const [best] = whatWouldHelp(sitting, plan.makespan, 10);
+    expect(best?.saves).toBeGreaterThan(5);
+  });
+
+  test('what cannot be worked is told with what to change', () => {
+    const group = groupOf(resolved, 2);
+    expect(whyNot({ groups: [group], atHand: { ...USUAL_TABLE, mats: 0 } })).toMatch(/needs a mat.*add one/);
+    expect(whyNot({ groups: [group], atHand: { ...USUAL_TABLE, places: 0 } })).toMatch(/no place/);
+    const heated = { ...group, operations: [{ name: 'melt', minutes: 2, heat: true }] };
+    expect(whyNot({ groups: [heated], atHand: { ...USUAL_TABLE, heatTools: 0 } })).toMatch(/heat tool/);
+    const closes = {
+      ...group,
+      operations: [
+        { name: 'lay', minutes: 1, ink: 'Leat', rest: { max: 0.2 } },
+        { name: 'next', minutes: 1, ink: 'Gorse' },
+      ],
+    };
+    expect(whyNot({ groups: [closes], atHand: USUAL_TABLE })).toMatch(/the join closes in 0\.2 min/);
+  });
+});
