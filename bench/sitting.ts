@@ -14,7 +14,7 @@ import { quantile, type Row, row } from './row';
 const EVENINGS = 60;
 const INKS = ['Gorse', 'Leat', 'Skerry', 'Rowan', 'Sloe'];
 /** Rounds of improvement an evening gets. */
-const STEPS = 120;
+const STEPS = 300;
 
 /** How near plans come to the least there can be, and how long 48 panels take to plan. */
 export function measure(): Row[] {

@@ -238,9 +238,11 @@ function stageByStage(bench: Workbench): Token[] | undefined {
 }
 
 /**
- * No plan that never leaves a stage ends earlier: hands have so much to do, with the wipes that no order can spare; all first
- * stages are done before the last of them dries on, and no last stage begins before the soonest panel can be ready for it;
- * and no panel is done before its own work and drying.
+ * No plan that never leaves a stage ends earlier. With one pair of hands, stages are jobs of one machine, each with what has to
+ * come before it on its panel and what has to follow: Jackson's preemptive schedule of them is a bound. With two pairs,
+ * their share of all work is; and no panel is done before its own work and drying.
+ *
+ * Source: J. Carlier, Eur. J. Oper. Res. 11 (1982) 42.
  */
 export function lowerBound({ sitting, stages }: Workbench): number {
   const groups = sitting.groups
@@ -248,71 +250,81 @@ export function lowerBound({ sitting, stages }: Workbench): number {
     .filter(({ count, operations }) => count > 0 && operations.length > 0);
   if (groups.length === 0) return 0;
   const { hands, wipeMinutes } = sitting.atHand;
-  const sumOf = (of: (group: (typeof groups)[number]) => number) =>
-    groups.reduce((sum, group) => sum + of(group), 0);
-  const leastOf = (of: (group: (typeof groups)[number]) => number) => Math.min(...groups.map(of));
-  const workOf = (operations: readonly Operation[]) =>
-    operations.reduce((sum, { minutes }) => sum + minutes, 0);
-  const firstEnd = ({ stages: own }: (typeof groups)[number]) => own[0]?.to ?? 0;
-  const lastBegin = ({ stages: own }: (typeof groups)[number]) => own.at(-1)?.from ?? 0;
-  const restAfter = (operations: readonly Operation[], at: number) => operations[at]?.rest?.min ?? 0;
-  const wiping = surelyWiped(groups, sitting, () => true) * wipeMinutes;
-  const wipedFirst = surelyWiped(groups, sitting, (stage) => stage === 0) * wipeMinutes;
-  const all = (sumOf(({ count, operations }) => count * workOf(operations)) + wiping) / hands;
-  const atEnd = leastOf(({ operations }) => restAfter(operations, operations.length - 1));
-  const firstStages =
-    (sumOf((group) => group.count * workOf(group.operations.slice(0, firstEnd(group)))) + wipedFirst) / hands;
-  const thenOn = leastOf(
-    (group) => restAfter(group.operations, firstEnd(group) - 1) + tailOf(group.operations, firstEnd(group)),
+  const alone = Math.max(...groups.map(({ operations }) => tailOf(operations, 0)));
+  const jobs = groups.flatMap(({ count, operations, stages: own }) =>
+    own.flatMap(({ from, to }): Job[] => {
+      const inner = operations.slice(from, to);
+      const waits = inner.slice(0, -1).reduce((sum, { rest }) => sum + (rest?.min ?? 0), 0);
+      const work = inner.reduce((sum, { minutes }) => sum + minutes, waits);
+      const last = operations[to - 1]?.rest?.min ?? 0;
+      const job = { head: tailOf(operations.slice(0, from), 0), work, tail: last + tailOf(operations, to) };
+      return Array.from({ length: count }, () => job);
+    }),
   );
-  const lastStages = sumOf((group) => group.count * workOf(group.operations.slice(lastBegin(group)))) / hands;
-  const until = leastOf((group) => tailOf(group.operations.slice(0, lastBegin(group)), 0));
-  return Math.max(
-    all + atEnd,
-    firstStages + thenOn,
-    until + lastStages + atEnd,
-    Math.max(...groups.map(({ operations }) => tailOf(operations, 0))),
-  );
+  const { inside, begun } = surelyWiped(groups, sitting);
+  const wiped = jobs.map((job, i) => ({
+    ...job,
+    work: job.work + (inside[i] ?? 0) * wipeMinutes + (begun[i] ? wipeMinutes : 0),
+  }));
+  // The very first of those that begin with a wipe finds a clean mat.
+  const spared = begun.some(Boolean) ? wipeMinutes : 0;
+  if (hands === 1) return Math.max(alone, jackson(wiped) - spared);
+  const all = wiped.reduce((sum, { work }) => sum + work, -spared);
+  return Math.max(alone, all / hands + Math.min(...jobs.map(({ tail }) => tail)));
+}
+
+/** A stage of one panel as a job of one machine: not before its head, and so much still to come after it, minutes. */
+interface Job {
+  readonly head: number;
+  readonly work: number;
+  readonly tail: number;
+}
+
+/** The end of Jackson's preemptive schedule: at each moment, of the jobs that can be worked, the one with most to follow. */
+function jackson(jobs: readonly Job[]): number {
+  const coming = jobs.toSorted((p, q) => p.head - q.head);
+  const open: { left: number; readonly tail: number }[] = [];
+  let [time, next, end] = [0, 0, 0];
+  while (next < coming.length || open.length > 0) {
+    if (open.length === 0) time = Math.max(time, coming[next]?.head ?? time);
+    for (; next < coming.length && (coming[next]?.head ?? 0) <= time + 1e-9; next++) {
+      const { work, tail } = coming[next] as Job;
+      const at = open.findIndex((one) => one.tail < tail);
+      open.splice(at < 0 ? open.length : at, 0, { left: work, tail });
+    }
+    const [first] = open;
+    if (!first) continue;
+    const until = Math.min(time + first.left, coming[next]?.head ?? Number.POSITIVE_INFINITY);
+    first.left -= until - time;
+    time = until;
+    if (first.left > 1e-9) continue;
+    end = Math.max(end, time + first.tail);
+    open.shift();
+  }
+  return end;
 }
 
 /**
- * Wipes that no order spares. With one mat each change of ink inside a stage is one, and so is the beginning of a stage
- * whose first ink no stage leaves on the mat, the very first aside; with several mats, only inks beyond them are sure to be.
- *
- * @param isCounted  whether wipes of this stage of a panel are asked about
+ * Wipes that no order spares, stage by stage in the order of `lowerBound`'s jobs. With one mat each change of ink inside a
+ * stage is one, and so is the beginning of a stage whose first ink no stage leaves on the mat; with several, none is sure.
  */
 function surelyWiped(
   groups: readonly (Sitting['groups'][number] & { readonly stages: Workbench['stages'][number] })[],
   { atHand }: Sitting,
-  isCounted: (stage: number) => boolean,
-): number {
-  if (atHand.mats !== 1) {
-    if (!groups.every(({ stages: own }) => own.every((_, stage) => isCounted(stage)))) return 0;
-    const inks = new Set(groups.flatMap(({ operations }) => operations.flatMap(({ ink }) => ink ?? [])));
-    return Math.max(0, inks.size - atHand.mats);
-  }
+): { readonly inside: readonly number[]; readonly begun: readonly boolean[] } {
+  if (atHand.mats !== 1) return { inside: [], begun: [] };
   const laid = groups.flatMap(({ count, operations, stages: own }) =>
-    own.flatMap(({ from, to }, stage) => {
-      const inks = operations.slice(from, to).flatMap(({ ink }) => ink ?? []);
-      return inks.length > 0 ? [{ count, first: inks[0], last: inks.at(-1), stage }] : [];
+    own.flatMap((stage) => {
+      const inks = operations.slice(stage.from, stage.to).flatMap(({ ink }) => ink ?? []);
+      const one = { first: inks[0], last: inks.at(-1), inside: innerChanges(operations, [stage]) };
+      return Array.from({ length: count }, () => one);
     }),
   );
   const left = new Set(laid.map(({ last }) => last));
-  const begun = laid.reduce(
-    (sum, { count, first, stage }) => sum + (left.has(first) || !isCounted(stage) ? 0 : count),
-    0,
-  );
-  const inside = groups.reduce(
-    (sum, { count, operations, stages: own }) =>
-      sum +
-      count *
-        innerChanges(
-          operations,
-          own.filter((_, stage) => isCounted(stage)),
-        ),
-    0,
-  );
-  return inside + Math.max(0, begun - 1);
+  return {
+    inside: laid.map(({ inside }) => inside),
+    begun: laid.map(({ first }) => first !== undefined && !left.has(first)),
+  };
 }
 
 function innerChanges(operations: readonly Operation[], stages: Workbench['stages'][number]): number {
