@@ -1,7 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { type NextTime, tellChange } from '../../core/keep/log/changes';
 import { madeOf } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
@@ -33,6 +33,11 @@ const SMALL = { width: 96, height: 120 } as const;
 /** What went wrong, looked for by what is seen: each fault painted on this very recipe, then its causes, likeliest first. */
 export default function TroubleFinder({ resolved, action, needsChange = false, onFound, onClose }: Props) {
   const [seen, setSeen] = useState<TroubleId>();
+  const causes = useRef<HTMLDivElement>(null);
+  // On a phone they stand below all pictures.
+  useEffect(() => {
+    if (seen) causes.current?.scrollIntoView({ block: 'nearest' });
+  }, [seen]);
   const context = useContext(resolved);
   const pictures = useAnswer(
     useMemo(() => () => logWorker().faults(madeOf(resolved), 2 * SMALL.width, 2 * SMALL.height), [resolved]),
@@ -65,7 +70,7 @@ export default function TroubleFinder({ resolved, action, needsChange = false, o
             </li>
           ))}
         </ul>
-        <div aria-live="polite">
+        <div ref={causes} aria-live="polite">
           {seen && context ? (
             <>
               <h3 className="heading mb-2">{TROUBLE_NAMES[seen]}</h3>

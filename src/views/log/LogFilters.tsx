@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { LOG_SORTS, type LogFilter, type LogSort, WHOLE_LOG } from '../../core/keep/log/filterLog';
 import { inkNamesOf, type MadePanel } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
@@ -32,6 +32,8 @@ export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
     }),
     [panels],
   );
+  // On a phone the panels come first.
+  const [isOpen, setOpen] = useState(false);
   const isWhole = JSON.stringify({ ...filter, sort: '' }) === JSON.stringify({ ...WHOLE_LOG, sort: '' });
   return (
     <search className="flex flex-wrap items-center gap-2 px-4 py-2">
@@ -43,95 +45,100 @@ export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
         onChange={({ target }) => change({ text: target.value })}
         className="frame min-h-8 w-64 px-2 placeholder:text-mute"
       />
-      <Select
-        label="With the ink"
-        value=""
-        options={any(
-          'with ink …',
-          has.inks.filter((name) => !filter.inks.includes(name)),
+      <Button className="sm:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        Narrow it down
+      </Button>
+      <div className={`flex flex-wrap items-center gap-2 ${isOpen ? '' : 'max-sm:hidden'}`}>
+        <Select
+          label="With the ink"
+          value=""
+          options={any(
+            'with ink …',
+            has.inks.filter((name) => !filter.inks.includes(name)),
+          )}
+          onChange={(name) => change({ inks: [...filter.inks, name] })}
+        />
+        {filter.inks.map((name) => (
+          <Button
+            key={name}
+            aria-label={`Without asking for ${name}`}
+            onClick={() => change({ inks: filter.inks.filter((one) => one !== name) })}
+          >
+            {name} ×
+          </Button>
+        ))}
+        {has.families.length > 1 && (
+          <Select
+            label="Family"
+            value={filter.family}
+            options={any('any family', has.families)}
+            onChange={(family) => change({ family })}
+          />
         )}
-        onChange={(name) => change({ inks: [...filter.inks, name] })}
-      />
-      {filter.inks.map((name) => (
-        <Button
-          key={name}
-          aria-label={`Without asking for ${name}`}
-          onClick={() => change({ inks: filter.inks.filter((one) => one !== name) })}
-        >
-          {name} ×
-        </Button>
-      ))}
-      {has.families.length > 1 && (
+        {has.tags.length > 0 && (
+          <Select
+            label="Tag"
+            value={filter.tag}
+            options={any('any tag', has.tags)}
+            onChange={(tag) => change({ tag })}
+          />
+        )}
+        {has.troubles.length > 0 && (
+          <Select<TroubleId | ''>
+            label="What went wrong"
+            value={filter.trouble}
+            options={[
+              { value: '', label: 'whatever went wrong' },
+              ...has.troubles.map((id) => ({ value: id, label: TROUBLE_NAMES[id] })),
+            ]}
+            onChange={(trouble) => change({ trouble })}
+          />
+        )}
         <Select
-          label="Family"
-          value={filter.family}
-          options={any('any family', has.families)}
-          onChange={(family) => change({ family })}
-        />
-      )}
-      {has.tags.length > 0 && (
-        <Select
-          label="Tag"
-          value={filter.tag}
-          options={any('any tag', has.tags)}
-          onChange={(tag) => change({ tag })}
-        />
-      )}
-      {has.troubles.length > 0 && (
-        <Select<TroubleId | ''>
-          label="What went wrong"
-          value={filter.trouble}
-          options={[
-            { value: '', label: 'whatever went wrong' },
-            ...has.troubles.map((id) => ({ value: id, label: TROUBLE_NAMES[id] })),
-          ]}
-          onChange={(trouble) => change({ trouble })}
-        />
-      )}
-      <Select
-        label="Rating"
-        value={String(filter.rating)}
-        options={['0', '3', '4', '5'].map((value) => ({
-          value,
-          label: value === '0' ? 'any rating' : value === '5' ? 'rated 5' : `rated ${value} or more`,
-        }))}
-        onChange={(value) => change({ rating: Number(value) })}
-      />
-      <label className="flex items-center gap-1 text-mute">
-        from
-        <input
-          type="date"
-          value={filter.from}
-          onChange={({ target }) => change({ from: target.value })}
-          className="frame min-h-7 px-1 text-text"
-        />
-      </label>
-      <label className="flex items-center gap-1 text-mute">
-        to
-        <input
-          type="date"
-          value={filter.to}
-          onChange={({ target }) => change({ to: target.value })}
-          className="frame min-h-7 px-1 text-text"
-        />
-      </label>
-      <Checkbox
-        label="Best of a sitting"
-        checked={filter.favourite}
-        onChange={({ target }) => change({ favourite: target.checked })}
-      />
-      <label className="flex items-center gap-2">
-        <span className="text-mute">sorted by</span>
-        <Select<LogSort>
-          label="Sorted by"
-          value={filter.sort}
-          options={Object.entries(LOG_SORTS).map(([value, label]) => ({
-            value: value as LogSort,
-            label: value === 'like' && inHand ? `most like ${inHand}` : label,
+          label="Rating"
+          value={String(filter.rating)}
+          options={['0', '3', '4', '5'].map((value) => ({
+            value,
+            label: value === '0' ? 'any rating' : value === '5' ? 'rated 5' : `rated ${value} or more`,
           }))}
-          onChange={(sort) => change({ sort })}
+          onChange={(value) => change({ rating: Number(value) })}
         />
-      </label>
+        <label className="flex items-center gap-1 text-mute">
+          from
+          <input
+            type="date"
+            value={filter.from}
+            onChange={({ target }) => change({ from: target.value })}
+            className="frame min-h-7 px-1 text-text"
+          />
+        </label>
+        <label className="flex items-center gap-1 text-mute">
+          to
+          <input
+            type="date"
+            value={filter.to}
+            onChange={({ target }) => change({ to: target.value })}
+            className="frame min-h-7 px-1 text-text"
+          />
+        </label>
+        <Checkbox
+          label="Best of a sitting"
+          checked={filter.favourite}
+          onChange={({ target }) => change({ favourite: target.checked })}
+        />
+        <label className="flex items-center gap-2">
+          <span className="text-mute">sorted by</span>
+          <Select<LogSort>
+            label="Sorted by"
+            value={filter.sort}
+            options={Object.entries(LOG_SORTS).map(([value, label]) => ({
+              value: value as LogSort,
+              label: value === 'like' && inHand ? `most like ${inHand}` : label,
+            }))}
+            onChange={(sort) => change({ sort })}
+          />
+        </label>
+      </div>
       {!isWhole && (
         <Button look="bare" onClick={() => onChange({ ...WHOLE_LOG, sort: filter.sort })}>
           Ask for all

@@ -75,7 +75,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
           : 'Drag the four corners onto the panel’s own, or move them with the arrow keys.'}{' '}
         Bare card has to be seen all around it.
       </Dialog.Description>
-      <div className="grid min-h-0 flex-1 gap-5 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto lg:grid lg:grid-cols-[minmax(0,1fr)_24rem]">
         {record && address && corners ? (
           <CornerBoard
             address={address}
@@ -204,7 +204,8 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
       aria-label="Photograph with the panel’s corners"
       viewBox={`0 0 ${width} ${height}`}
       preserveAspectRatio="xMinYMin"
-      className="max-h-[70vh] w-full touch-none select-none"
+      className="max-h-[70vh] w-full shrink-0 touch-none select-none"
+      style={{ aspectRatio: `${width} / ${height}` }}
       onPointerMove={onPointerMove}
       onPointerUp={() => {
         held.current = undefined;
