@@ -1,4 +1,4 @@
-import type { Plan, Planned, Sitting, Stage } from './sitting';
+import type { Operation, Plan, Planned, Sitting, Stage } from './sitting';
 import { stagesOf } from './sitting';
 
 /** The next stage of a group's next panel that waits for it. */
@@ -41,8 +41,11 @@ interface Standing {
 export function evaluate({ sitting, stages }: Workbench, order: readonly Token[]): Plan | undefined {
   const { groups, atHand } = sitting;
   const hands = new Float64Array(atHand.hands);
-  const heat = new Float64Array(Math.max(atHand.heatTools, 1));
-  const mats: Mat[] = Array.from({ length: Math.max(atHand.mats, 1) }, () => ({ ink: undefined, free: 0 }));
+  let heat: readonly number[] = Array.from({ length: Math.max(atHand.heatTools, 1) }, () => 0);
+  let mats: readonly Mat[] = Array.from({ length: Math.max(atHand.mats, 1) }, () => ({
+    ink: undefined,
+    free: 0,
+  }));
   const standing = groups.map(({ count }, g): Standing => {
     const own = stages[g] ?? [];
     return {
@@ -75,57 +78,14 @@ export function evaluate({ sitting, stages }: Workbench, order: readonly Token[]
       time = free;
     }
     lying.delete(key);
-    for (let i = at.from; i < at.to; i++) {
-      const operation = operations[i];
-      if (!operation) return undefined;
-      const opened = time;
-      let mat: number | undefined;
-      if (operation.ink !== undefined) {
-        mat = matFor(mats, operation.ink, time);
-        const chosen = mats[mat] as Mat;
-        time = Math.max(time, chosen.free);
-        if (chosen.ink !== undefined && chosen.ink !== operation.ink) {
-          lines.push({
-            does: 'wipe',
-            group,
-            panel,
-            operation: i,
-            hand,
-            mat,
-            start: time,
-            end: time + atHand.wipeMinutes,
-          });
-          time += atHand.wipeMinutes;
-          wipes++;
-        }
-        chosen.ink = operation.ink;
-      }
-      if (operation.heat) {
-        const tool = heat.indexOf(Math.min(...heat));
-        time = Math.max(time, heat[tool] ?? 0);
-        heat[tool] = time + operation.minutes;
-      }
-      const before = operations[i - 1]?.rest;
-      if (
-        i > at.from &&
-        time - opened + (before?.min ?? 0) > (before?.max ?? Number.POSITIVE_INFINITY) + 1e-9
-      )
-        return undefined;
-      const end = time + operation.minutes;
-      lines.push({
-        does: 'operation',
-        group,
-        panel,
-        operation: i,
-        hand,
-        ...(mat === undefined ? {} : { mat }),
-        start: time,
-        end,
-      });
-      if (mat !== undefined) (mats[mat] as Mat).free = end;
-      hands[hand] = end;
-      time = end + (i < at.to - 1 ? (operation.rest?.min ?? 0) : 0);
-    }
+    const laid = layStage(operations, at, time, mats, heat, atHand.wipeMinutes);
+    if (!laid) return undefined;
+    for (const { mat, ...line } of laid.lines)
+      lines.push({ group, panel, hand, ...line, ...(mat === undefined ? {} : { mat }) });
+    mats = laid.mats;
+    heat = laid.heat;
+    wipes += laid.lines.filter(({ does }) => does === 'wipe').length;
+    hands[hand] = laid.end;
     const done = (hands[hand] ?? 0) + (last?.rest?.min ?? 0);
     now.ready[panel] = done;
     now.done[stage + 1]?.push(panel);
@@ -134,6 +94,85 @@ export function evaluate({ sitting, stages }: Workbench, order: readonly Token[]
     makespan = Math.max(makespan, done);
   }
   return { lines, makespan, wipes };
+}
+
+/** A stage as it is worked, and how it leaves mats and heat tools. */
+interface LaidStage {
+  readonly lines: readonly {
+    readonly does: Planned['does'];
+    readonly operation: number;
+    readonly mat: number | undefined;
+    readonly start: number;
+    readonly end: number;
+  }[];
+  readonly mats: readonly Mat[];
+  readonly heat: readonly number[];
+  readonly end: number;
+}
+
+/** A stage that has to wait for a mat in the midst of a join is begun later, so often at the most. */
+const TRIES = 12;
+
+/** Lays one stage out from a time on; undefined where its joins close, however late it is begun. */
+function layStage(
+  operations: readonly Operation[],
+  stage: Stage,
+  from: number,
+  mats: readonly Mat[],
+  heat: readonly number[],
+  wipeMinutes: number,
+): LaidStage | undefined {
+  let begin = from;
+  for (let tries = 0; tries < TRIES; tries++) {
+    const laid = layFrom(operations, stage, begin, mats, heat, wipeMinutes);
+    if (typeof laid !== 'number') return laid;
+    begin += laid;
+  }
+  return undefined;
+}
+
+/** A stage begun then, or by how much a join of it closes too early. */
+function layFrom(
+  operations: readonly Operation[],
+  { from, to }: Stage,
+  begin: number,
+  matsBefore: readonly Mat[],
+  heatBefore: readonly number[],
+  wipeMinutes: number,
+): LaidStage | number {
+  const mats = matsBefore.map((mat) => ({ ...mat }));
+  const heat = [...heatBefore];
+  const lines: LaidStage['lines'][number][] = [];
+  let time = begin;
+  let end = begin;
+  for (let i = from; i < to; i++) {
+    const operation = operations[i] as Operation;
+    const before = i > from ? operations[i - 1]?.rest : undefined;
+    const closed = end;
+    let mat: number | undefined;
+    if (operation.ink !== undefined) {
+      mat = matFor(mats, operation.ink, time);
+      const chosen = mats[mat] as Mat;
+      time = Math.max(time, chosen.free);
+      if (chosen.ink !== undefined && chosen.ink !== operation.ink) {
+        lines.push({ does: 'wipe', operation: i, mat, start: time, end: time + wipeMinutes });
+        time += wipeMinutes;
+      }
+      chosen.ink = operation.ink;
+    }
+    if (operation.heat) {
+      const tool = heat.indexOf(Math.min(...heat));
+      time = Math.max(time, heat[tool] ?? 0);
+      heat[tool] = time + operation.minutes;
+    }
+    const late = i > from ? time - closed - (before?.max ?? Number.POSITIVE_INFINITY) : 0;
+    if (late > 1e-9) return late;
+    end = time + operation.minutes;
+    lines.push({ does: 'operation', operation: i, mat, start: time, end });
+    if (mat !== undefined) (mats[mat] as Mat).free = end;
+    time = end + (i < to - 1 ? (operation.rest?.min ?? 0) : 0);
+  }
+  return { lines, mats, heat, end };
 }
 
 /** When a place to dry is free, from a time on; undefined where none ever is. */
