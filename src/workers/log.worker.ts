@@ -1,5 +1,4 @@
 import { expose, transfer } from 'comlink';
-import { imageDimensionsFromData } from 'image-dimensions';
 import type { Corners } from '../core/base/perspective';
 import type { Pixels } from '../core/choose/photo/pixels';
 import { readCgats } from '../core/files/cgats';
@@ -21,14 +20,14 @@ import { faultPicture } from '../core/keep/trouble/faultPicture';
 import { type Card, groundOfCard } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import type { Picture } from '../core/picture/paint';
+import { openable } from './openable';
 
-/** A file over this many bytes, or a picture over this many pixels, is refused. */
-const LIMITS = { bytes: 80_000_000, pixels: 60_000_000 } as const;
+/** A larger picture is refused. */
+const MOST_MEGAPIXELS = 60;
 /** A photograph is reduced to this on its longer side, and packed so well. */
 const LONGEST = 2000;
 const QUALITY = 0.86;
 const FULL_QUALITY = 0.95;
-const FORMATS: readonly string[] = ['png', 'jpeg', 'webp'];
 
 /** A photograph as it is kept. */
 export interface TakenPhoto {
@@ -48,15 +47,8 @@ async function takePhoto(
   longest: number,
   quality: number,
 ): Promise<TakenPhoto | { readonly refused: string }> {
-  if (file.size > LIMITS.bytes)
-    return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
-  const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
-  if (!size || !FORMATS.includes(size.type))
-    return { refused: 'This is no PNG, JPEG or WebP picture. Save it as one of these, and open it again.' };
-  if (size.width * size.height > LIMITS.pixels)
-    return {
-      refused: `The picture has ${size.width} × ${size.height} pixels; at most 60 megapixels are read. Make it smaller first.`,
-    };
+  const size = await openable(file, MOST_MEGAPIXELS);
+  if ('refused' in size) return size;
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined);
   if (!bitmap)
     return { refused: 'The picture is damaged: it cannot be decoded. Copy it again from where it came.' };

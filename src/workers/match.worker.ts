@@ -1,31 +1,23 @@
 import { expose, transfer } from 'comlink';
-import { imageDimensionsFromData } from 'image-dimensions';
 import { type MainColour, mainColours, partsOf } from '../core/choose/match/mainColours';
 import { drawReference, REFERENCES } from '../core/choose/match/references';
 import type { Pixels } from '../core/choose/photo/pixels';
 import { drawSwatchSheet } from '../core/choose/photo/swatchSheet';
 import type { Ink } from '../core/materials/ink/ink';
+import { openable } from './openable';
 
-/** A file over this many bytes, or a picture over this many pixels, is refused. */
-const LIMITS = { bytes: 80_000_000, pixels: 50_000_000 } as const;
+/** A larger picture is refused. */
+const MOST_MEGAPIXELS = 50;
 /** Longest side a picture is reduced to: enough to read a swatch from, in pixels. */
 const LONGEST = 900;
 const REFERENCE_SIZE = { width: 560, height: 420 } as const;
-const FORMATS = ['png', 'jpeg', 'webp'];
 
 /** A picture made ready to look at, or why it was refused. */
 export type Opened = { readonly pixels: Pixels } | { readonly refused: string };
 
 async function decode(file: Blob): Promise<Opened> {
-  if (file.size > LIMITS.bytes)
-    return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
-  const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
-  if (!size || !FORMATS.includes(size.type))
-    return { refused: 'This is no PNG, JPEG or WebP picture. Save it as one of these, and open it again.' };
-  if (size.width * size.height > LIMITS.pixels)
-    return {
-      refused: `The picture has ${size.width} × ${size.height} pixels; at most 50 megapixels are read. Make it smaller first.`,
-    };
+  const size = await openable(file, MOST_MEGAPIXELS);
+  if ('refused' in size) return size;
   try {
     const reduced = Math.min(size.width, size.height) > LONGEST ? { resizeWidth: LONGEST } : {};
     const bitmap = await createImageBitmap(file, {

@@ -1,11 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { type MadePanel, type PanelPhoto, resolveMade } from '../../core/keep/log/made';
 import { readPhoto } from '../../data/panels';
 import { readThumbnail, writeThumbnail } from '../../data/thumbnails';
 import { logWorker } from '../../workers/client';
 import { StoredPicture } from '../panel/StoredPicture';
 import { useSession } from '../session';
+import { useObjectUrl } from '../useObjectUrl';
 
 interface Props {
   readonly panel: MadePanel;
@@ -82,13 +83,7 @@ function Photo({ photo, width, height, label }: PhotoProps) {
       await writeThumbnail(db, { id: key, of, picture: shown });
     })();
   }, [db, picture, photo, key, of, width, height, ratio]);
-  const [address, setAddress] = useState<string>();
-  useEffect(() => {
-    if (!picture) return;
-    const made = URL.createObjectURL(picture);
-    setAddress(made);
-    return () => URL.revokeObjectURL(made);
-  }, [picture]);
+  const address = useObjectUrl(picture);
   if (!address) return <span className="block bg-field" style={{ width, height }} />;
   return (
     <img

@@ -1,8 +1,9 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { pictureSign, readThumbnail, writeThumbnail } from '../../data/thumbnails';
 import { useSession } from '../session';
 import { useAnswer } from '../useAnswer';
+import { useObjectUrl } from '../useObjectUrl';
 import { PanelPicture } from './PanelPicture';
 
 interface Props {
@@ -33,23 +34,11 @@ export function StoredPicture({ resolved, width, height, label }: Props) {
       }, 'image/webp'),
     [db, id, found],
   );
-  const address = useAddress(found?.picture);
+  const address = useObjectUrl(found?.picture);
   if (!found) return <span className="block bg-field" style={{ width, height }} />;
   if (!found.picture)
     return <PanelPicture resolved={resolved} wetness="dry" {...{ width, height, label }} onPainted={keep} />;
   return (
     <img src={address} alt={label} width={width} height={height} className="block" data-painted="stored" />
   );
-}
-
-/** An address for bytes, as long as they are shown. */
-function useAddress(bytes: Blob | undefined): string | undefined {
-  const [address, setAddress] = useState<string>();
-  useEffect(() => {
-    if (!bytes) return;
-    const made = URL.createObjectURL(bytes);
-    setAddress(made);
-    return () => URL.revokeObjectURL(made);
-  }, [bytes]);
-  return address;
 }

@@ -2,7 +2,8 @@ import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
-import { NoDesk, photographAtDesk, readAtDesk } from '../../app/log/standIn';
+import { photographAtDesk, readAtDesk } from '../../app/log/standIn';
+import { useDeskWork } from '../../app/log/useDeskWork';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
 import { useSize } from '../../app/useSize';
@@ -41,25 +42,12 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
   const [way, setWay] = useState<Way>('beside');
   const [isReading, setReading] = useState(false);
   const [keepsFull, setKeepsFull] = useState(false);
-  const [busy, setBusy] = useState<string>();
-  const [problem, setProblem] = useState<string>();
+  const { busy, problem, during } = useDeskWork();
   const [photo] = panel.photos ?? [];
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const room = width < NARROW ? ROOM.narrow : ROOM.wide;
 
-  const during = async (what: string, work: () => Promise<string | undefined>) => {
-    setBusy(what);
-    setProblem(undefined);
-    try {
-      setProblem(await work());
-    } catch (error) {
-      if (!(error instanceof NoDesk)) throw error;
-      setProblem(error.message);
-    } finally {
-      setBusy(undefined);
-    }
-  };
   const takePhoto = (file: File) =>
     during('Making the photograph ready …', async () => {
       if ((panel.photos ?? []).length >= MADE_LIMITS.photos)

@@ -127,7 +127,7 @@ function DryTime({ panel, resolved }: { readonly panel: MadePanel; readonly reso
   const { db } = useSession();
   const { change } = useLogActions();
   const id = useId();
-  const expected = compileSheet(resolved, 'mm').dryMinutes;
+  const expected = useMemo(() => compileSheet(resolved, 'mm').dryMinutes, [resolved]);
   const keep = (typed: string) => {
     const minutes = Number(typed.replace(',', '.'));
     if (

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useSession } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
+import { useObjectUrl } from '../../app/useObjectUrl';
 import { type Corners, canBeSeen, type Point, projectionOf } from '../../core/base/perspective';
 import { counted } from '../../core/base/words';
 import { panelPlaces } from '../../core/keep/learn/fromLog';
@@ -35,7 +36,8 @@ const CORNER_NAMES = ['Top left', 'Top right', 'Bottom right', 'Bottom left'] as
 export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
   const { db } = useSession();
   const record = useLiveQuery(() => readPhoto(db, photo.id), [db, photo.id]);
-  const address = useAddress(record?.bytes, record?.type);
+  const picture = useMemo(() => record && new Blob([record.bytes], { type: record.type }), [record]);
+  const address = useObjectUrl(picture);
   const [moved, setMoved] = useState<Corners>();
   const [isWet, setWet] = useState(false);
   const usual = record && insetCorners(record.width, record.height);
@@ -139,17 +141,6 @@ function useSettled(corners: Corners | undefined): Corners | undefined {
     return () => clearTimeout(timer);
   }, [corners]);
   return settled ?? corners;
-}
-
-function useAddress(bytes: Uint8Array<ArrayBuffer> | undefined, type = 'image/webp'): string | undefined {
-  const [address, setAddress] = useState<string>();
-  useEffect(() => {
-    if (!bytes) return;
-    const made = URL.createObjectURL(new Blob([bytes], { type }));
-    setAddress(made);
-    return () => URL.revokeObjectURL(made);
-  }, [bytes, type]);
-  return address;
 }
 
 interface BoardProps {

@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
-import { NoDesk, swatchesAtDesk } from '../../app/log/standIn';
+import { swatchesAtDesk } from '../../app/log/standIn';
+import { useDeskWork } from '../../app/log/useDeskWork';
 import { today } from '../../app/log/useLogActions';
 import { useSession, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
@@ -92,21 +93,8 @@ interface PageProps {
 function PageWork({ inks, card, page }: PageProps) {
   const { db } = useSession();
   const notify = useNotify();
-  const [busy, setBusy] = useState<string>();
-  const [problem, setProblem] = useState<string>();
+  const { busy, problem, during } = useDeskWork();
   const [read, setRead] = useState<readonly RowReading[]>();
-  const during = async (what: string, work: () => Promise<string | undefined>) => {
-    setBusy(what);
-    setProblem(undefined);
-    try {
-      setProblem(await work());
-    } catch (error) {
-      if (!(error instanceof NoDesk)) throw error;
-      setProblem(error.message);
-    } finally {
-      setBusy(undefined);
-    }
-  };
   const readPhoto = async (file: File): Promise<string | undefined> => {
     const laid = swatchPages(inks)[page];
     const taken = await logWorker().takePhoto(file);
