@@ -89,7 +89,8 @@ for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.incl
   if (shot.demoLog) {
     await page.goto(`http://127.0.0.1:${PORT}/log`);
     await page.getByRole('button', { name: 'Look at the demo’s log' }).click();
-    await page.getByRole('link', { name: /^No 30,/ }).waitFor();
+    // Told once it has been learned from, too.
+    await page.getByText('The demo’s log is here').first().waitFor();
   }
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (press) await page.getByText(press).click();

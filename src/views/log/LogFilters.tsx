@@ -48,7 +48,7 @@ export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
       <Button className="sm:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         Narrow it down
       </Button>
-      <div className={`flex flex-wrap items-center gap-2 ${isOpen ? '' : 'max-sm:hidden'}`}>
+      <div className={`flex flex-wrap items-center gap-2 sm:contents ${isOpen ? '' : 'max-sm:hidden'}`}>
         <Select
           label="With the ink"
           value=""
