@@ -76,7 +76,7 @@ export function useLogActions() {
         notify({
           text: first
             ? `${counted(taken.length, 'ink')} learned from ${counted(lessons.readings, 'reading')}. ${tellTaught(first.ink, first.taught)}`
-            : 'The log teaches nothing yet: read a panel first.',
+            : tellNothingTaken(lessons),
           ...(first ? { undo: () => void undo() } : {}),
         });
         return lessons;
@@ -85,6 +85,12 @@ export function useLogActions() {
     [db, autosave, navigate, notify, recipes],
   );
 }
+
+/** Why nothing is taken: nothing was read, or what was read is as it was said to be. */
+const tellNothingTaken = ({ readings, before }: Lessons): string =>
+  readings === 0
+    ? 'The log teaches nothing yet: read a panel first.'
+    : `${counted(readings, 'reading')} ${readings === 1 ? 'lies' : 'lie'} ΔE00 ${before.median.toFixed(1)} from what was said, at the median: the inks are as their swatches say, and nothing is learned.`;
 
 /** What is farthest from what its swatch says first. */
 const byStrangeness = (p: InkLesson, q: InkLesson): number =>
