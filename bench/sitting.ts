@@ -44,7 +44,7 @@ export function measure(): Row[] {
 }
 
 /** A made-up evening: one to three recipes of one to three stages, 4 to 60 panels. */
-function evening(seed: number, mats: number): Sitting {
+export function evening(seed: number, mats: number): Sitting {
   const draw = seededRandom(seed);
   const between = (from: number, to: number) => from + Math.floor(draw() * (to - from + 1));
   const groups = Array.from({ length: between(1, 3) }, (_, g): PanelGroup => {

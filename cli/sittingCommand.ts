@@ -1,8 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { FileError } from '../src/core/files/fileError';
 import { readSittingFile, type SittingFile } from '../src/core/files/sittingFile';
-import { type PlannedSitting, planSitting, whatWouldHelp } from '../src/core/make/sitting/plan';
-import { whyNot } from '../src/core/make/sitting/sitting';
+import { whatWouldHelp } from '../src/core/make/sitting/help';
+import { type PlannedSitting, planSitting } from '../src/core/make/sitting/plan';
+import { type Plan, whyNot } from '../src/core/make/sitting/sitting';
+import { letterOf } from '../src/core/sheet/brushes';
 import { Mistake } from './mistake';
 
 interface SittingOptions {
@@ -55,6 +57,7 @@ function planOrMistake<T>(path: string, plan: () => T): T {
   }
 }
 
+const endOf = (plan: Plan | undefined): number | null => (plan ? rounded(plan.makespan) : null);
 const rounded = (minutes: number): number => Number(minutes.toFixed(2));
 
 function output({ sitting: { groups, atHand }, start }: SittingFile, { plan, bound, naive }: PlannedSitting) {
@@ -65,17 +68,21 @@ function output({ sitting: { groups, atHand }, start }: SittingFile, { plan, bou
     makespan: rounded(plan.makespan),
     bound: rounded(bound),
     wipes: plan.wipes,
+    washes: plan.washes,
+    waiting: rounded(plan.waiting),
     naive: {
-      panelAfterPanel: rounded(naive.panelAfterPanel),
-      stageByStage: naive.stageByStage === undefined ? null : rounded(naive.stageByStage),
+      panelAfterPanel: endOf(naive.panelAfterPanel),
+      stageByStage: endOf(naive.stageByStage),
+      inFours: endOf(naive.inFours),
     },
     atHand,
-    lines: plan.lines.map(({ does, group, panel, operation, hand, mat, start: from, end }) => ({
+    lines: plan.lines.map(({ does, group, panel, operation, hand, mat, brush, start: from, end }) => ({
       does,
       panel: `${groups[group]?.name} ${panel + 1}`,
       operation: groups[group]?.operations[operation]?.name,
       hand,
       mat: mat ?? null,
+      brush: brush === undefined ? null : letterOf(brush),
       start: rounded(from),
       end: rounded(end),
     })),
@@ -100,19 +107,24 @@ function told({ sitting, start, finish }: SittingFile, { plan, bound, naive }: P
       return (last?.end ?? 0) + (operations.at(-1)?.rest?.min ?? 0);
     }),
   );
-  const help = whatWouldHelp(sitting, plan.makespan, HELP_STEPS);
+  const help = whatWouldHelp(sitting, plan, { steps: HELP_STEPS });
   return [
-    `${done.length} panels from ${start} to ${hourAfter(start, plan.makespan)}: ${Math.round(plan.makespan)} minutes, ${plan.wipes} wipes of a mat, at most ${over} % over the least there can be.`,
-    `Panel after panel it would take ${Math.round(naive.panelAfterPanel)} minutes${naive.stageByStage === undefined ? '' : `, stage by stage ${Math.round(naive.stageByStage)}`}.`,
+    `${done.length} panels from ${start} to ${hourAfter(start, plan.makespan)}: ${Math.round(plan.makespan)} minutes, ${plan.wipes} wipes of a mat and ${plan.washes} washes of a brush, at most ${over} % over the least there can be.`,
+    ...(naive.panelAfterPanel
+      ? [
+          `Panel after panel it would take ${Math.round(naive.panelAfterPanel.makespan)} minutes${naive.stageByStage ? `, stage by stage ${Math.round(naive.stageByStage.makespan)}` : ''}${naive.inFours ? `, four at a time ${Math.round(naive.inFours.makespan)}` : ''}.`,
+        ]
+      : []),
     ...(finish === undefined
       ? []
       : [
           `By ${finish}, ${done.filter((end) => hourAfter(start, end) <= finish).length} of ${done.length} are done.`,
         ]),
     ...help.map(({ what, saves }) => `With ${what}: ${Math.round(saves)} minutes less.`),
-    ...plan.lines.map(({ does, group, panel, operation, mat, start: from }) => {
+    ...plan.lines.map(({ does, group, panel, operation, mat, brush, start: from }) => {
       const work = groups[group]?.operations[operation];
-      const where = mat === undefined ? '' : `, mat ${mat + 1}`;
+      const where = `${mat === undefined ? '' : `, mat ${mat + 1}`}${brush === undefined ? '' : `, brush ${letterOf(brush)}`}`;
+      if (does === 'wash') return `${hourAfter(start, from)}  wash brush ${letterOf(brush ?? 0)}`;
       return `${hourAfter(start, from)}  ${does === 'wipe' ? `wipe mat ${(mat ?? 0) + 1}` : `${groups[group]?.name} ${panel + 1}: ${work?.name}${where}`}`;
     }),
   ].join('\n');

@@ -1,7 +1,10 @@
 import type { Plan, Sitting } from '../core/make/sitting/sitting';
 
 /** What is wrong with a plan, in words; none where it can be worked. It shares nothing with the planner but the types. */
-export function faultsOfPlan({ groups, atHand }: Sitting, { lines, makespan, wipes }: Plan): string[] {
+export function faultsOfPlan(
+  { groups, atHand, breaks = [] }: Sitting,
+  { lines, makespan, wipes, washes }: Plan,
+): string[] {
   const faults: string[] = [];
   const EPS = 1e-6;
   const work = lines.filter(({ does }) => does === 'operation');
@@ -69,6 +72,44 @@ export function faultsOfPlan({ groups, atHand }: Sitting, { lines, makespan, wip
   for (const { group, operation, mat } of work)
     if (groups[group]?.operations[operation]?.ink !== undefined && mat === undefined)
       faults.push('an ink is laid from no mat');
+  const sets = new Map<number, string>();
+  for (const brush of new Set(lines.flatMap((line) => line.brush ?? []))) {
+    const used = lines.filter((line) => line.brush === brush).sort((p, q) => p.start - q.start);
+    if (overlaps(used) > 1) faults.push(`brush ${brush} is in two hands at once`);
+    let holds: string | undefined;
+    let dry = 0;
+    for (const line of used) {
+      if (line.does === 'wash') {
+        if (Math.abs(line.end - line.start - atHand.washMinutes) > EPS)
+          faults.push('a wash takes another time');
+        holds = undefined;
+        dry = line.end + atHand.dampMinutes;
+        continue;
+      }
+      const wish = groups[line.group]?.operations[line.operation]?.brush;
+      if (!wish) {
+        faults.push(`brush ${brush} is used for what wants none`);
+        continue;
+      }
+      if (line.start < dry - EPS) faults.push(`brush ${brush} is used damp`);
+      if (holds !== undefined && holds !== wish.holds)
+        faults.push(`brush ${brush} holds ${holds}, and is used for ${wish.holds}`);
+      holds = wish.holds;
+      if ((sets.get(brush) ?? wish.set) !== wish.set) faults.push(`brush ${brush} crosses its set`);
+      sets.set(brush, wish.set);
+    }
+  }
+  for (const [set, count] of Object.entries(atHand.brushes))
+    if ([...sets.values()].filter((one) => one === set).length > count)
+      faults.push(`more brushes for ${set} than there are`);
+  if (Object.keys(atHand.brushes).length > 0)
+    for (const { group, operation, brush } of work)
+      if (groups[group]?.operations[operation]?.brush && brush === undefined)
+        faults.push('a brush is wanted and none is taken');
+  for (const { start, minutes } of breaks)
+    if (lines.some((line) => line.start < start + minutes - EPS && line.end > start + EPS))
+      faults.push('hands work in a break');
+  if (lines.filter(({ does }) => does === 'wash').length !== washes) faults.push('washes are miscounted');
   if (lines.filter(({ does }) => does === 'wipe').length !== wipes) faults.push('wipes are miscounted');
   const lying = work.flatMap((line) => {
     const { min: rest = 0, max } = groups[line.group]?.operations[line.operation]?.rest ?? {};

@@ -2,11 +2,13 @@ import { array, boolean, mixed, number, object, string } from 'yup';
 import { groupOf } from '../make/sitting/fromSheet';
 import {
   type AtHand,
+  type Break,
   SITTING_LIMITS as L,
   type Operation,
   type PanelGroup,
   type Sitting,
   USUAL_TABLE,
+  type Wants,
 } from '../make/sitting/sitting';
 import { FileError } from './fileError';
 import { type FileLimit, refuseLarger } from './limits';
@@ -27,6 +29,13 @@ const operation = object({
   name: label(),
   minutes: between(MINUTES),
   ink: string().strict().min(1).max(120),
+  brush: object({
+    holds: string().strict().required().min(1).max(120),
+    set: string().strict().required().min(1).max(60),
+  })
+    .noUnknown(unknownField)
+    .default(undefined)
+    .optional(),
   heat: boolean().strict(),
   rest: object({
     min: number().strict().min(0).max(MINUTES.max),
@@ -36,6 +45,12 @@ const operation = object({
     .default(undefined)
     .optional(),
 }).noUnknown(unknownField);
+const isCounts = (value: unknown): boolean =>
+  value === undefined ||
+  (isPlain(value) &&
+    Object.values(value).every(
+      (count) => Number.isInteger(count) && Number(count) >= 0 && Number(count) <= L.brushes,
+    ));
 const schema = object({
   format: string().strict().required(),
   version: number().strict().required(),
@@ -50,11 +65,24 @@ const schema = object({
     mats: whole(0, L.mats),
     heatTools: whole(0, L.heatTools),
     places: whole(0, L.places),
+    brushes: mixed().test('counts', `must give a whole number from 0 to ${L.brushes} a set`, isCounts),
     wipeMinutes: number().strict().min(0).max(30),
+    washMinutes: number().strict().min(0).max(30),
+    dampMinutes: number().strict().min(0).max(240),
   })
     .noUnknown(unknownField)
     .default(undefined)
     .optional(),
+  wants: string().strict().oneOf(['early', 'clean']),
+  breaks: array()
+    .strict()
+    .max(10)
+    .of(
+      object({ start: between(MINUTES), minutes: between(MINUTES) })
+        .noUnknown(unknownField)
+        .required(),
+    )
+    .default(undefined),
   panels: array()
     .strict()
     .required()
@@ -112,6 +140,8 @@ export function readSittingFile(text: string): SittingFile {
     readonly start?: string;
     readonly finish?: string;
     readonly atHand?: Partial<AtHand>;
+    readonly wants?: Wants;
+    readonly breaks?: readonly Break[];
     readonly panels: readonly FileGroup[];
   };
   const all = file.panels.reduce((sum, { count }) => sum + count, 0);
@@ -123,7 +153,12 @@ export function readSittingFile(text: string): SittingFile {
       },
     ]);
   return {
-    sitting: { groups: file.panels.map(panelGroup), atHand: { ...USUAL_TABLE, ...file.atHand } },
+    sitting: {
+      groups: file.panels.map(panelGroup),
+      atHand: { ...USUAL_TABLE, ...file.atHand },
+      ...(file.breaks ? { breaks: file.breaks.toSorted((p, q) => p.start - q.start) } : {}),
+      ...(file.wants ? { wants: file.wants } : {}),
+    },
     start: file.start ?? '18:00',
     ...(file.finish === undefined ? {} : { finish: file.finish }),
   };

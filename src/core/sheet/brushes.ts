@@ -33,8 +33,9 @@ export interface BrushUse {
 /** How many of each set the maker has; as many as it takes where left out. */
 export type OwnedBrushes = Partial<Record<BrushSet, number>>;
 
-/** The letter of the brush that so many others are set out before. */
-export const letterOf = (before: number): string => String.fromCharCode(65 + before);
+/** The letter of the brush that so many others are set out before; after Z comes AA. */
+export const letterOf = (before: number): string =>
+  `${before < 26 ? '' : letterOf(Math.floor(before / 26) - 1)}${String.fromCharCode(65 + (before % 26))}`;
 
 interface Held {
   readonly brush: Brush;

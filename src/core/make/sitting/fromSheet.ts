@@ -1,21 +1,38 @@
 import { INK_KINDS } from '../../materials/ink/kinds';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import { compileSheet } from '../../sheet/compile';
+import { TOOLS } from '../../recipe/tools/tools';
+import { compileSheet, type Maker } from '../../sheet/compile';
 import type { Step } from '../../sheet/desk';
-import type { Operation, PanelGroup } from './sitting';
+import { USUAL_PACE } from '../../sheet/times';
+import type { BrushWish, Operation, PanelGroup } from './sitting';
 
 /** Kinds of steps in which ink is blended into ink: between two of them a join is open. */
 const BLENDED: readonly Step['kind'][] = ['lay', 'go back', 'brew'];
 /** Steps in which nobody's hands are timed by the sheet take this long, minutes; from memory. */
 const UNTIMED = 0.5;
 
+/** How what is wet is dried: as the sheet says, or all of it one way. */
+export type Drying = 'sheet' | 'air' | 'heat';
+
+/** A group whose operations are steps of a sheet. */
+export interface SheetGroup extends PanelGroup {
+  /** The key of the step each operation is. */
+  readonly steps: readonly string[];
+}
+
 /**
  * So many panels of a recipe as a planner sees them: the sheet's steps, the wipe of the mat told apart from the laying, and
  * drying in air as waiting without hands. A next ink begins while the one before is open, and going back ends while it is.
  */
-export function groupOf(resolved: ResolvedRecipe, count: number): PanelGroup {
-  const { steps } = compileSheet(resolved, 'mm');
+export function groupOf(
+  resolved: ResolvedRecipe,
+  count: number,
+  { drying = 'sheet', maker }: { readonly drying?: Drying; readonly maker?: Maker } = {},
+): SheetGroup {
+  const sheet = compileSheet(resolved, 'mm', maker);
   const operations: Operation[] = [];
+  const keys: string[] = [];
+  const steps = sheet.steps.map((step) => driedAs(step, drying, resolved, maker));
   steps.forEach((step, i) => {
     if (step.kind === 'prepare') return;
     if (step.waits === 'air') {
@@ -32,15 +49,45 @@ export function groupOf(resolved: ResolvedRecipe, count: number): PanelGroup {
     // Going back is with what the brush still holds: no ink is taken from a mat.
     const takesInk = step.ink !== undefined && step.deeds.some(({ does }) => does === 'load');
     const isOpen = step.ink && BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind);
+    const brush = brushOf(step, resolved);
+    keys.push(step.key);
     operations.push({
       name: step.title,
       minutes: Math.max((step.minutes ?? UNTIMED) - wiped, 0.1),
       ...(takesInk && step.ink ? { ink: step.ink.name } : {}),
+      ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
       ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
     });
   });
-  return { name: resolved.recipe.name, count, operations };
+  return { name: resolved.recipe.name, count, operations, steps: keys };
+}
+
+/** A step that only dries, dried that way; what has to melt needs its heat. */
+function driedAs(
+  step: Step,
+  drying: Drying,
+  { inks, passInks }: ResolvedRecipe,
+  maker: Maker | undefined,
+): Step {
+  if (step.kind !== 'dry' || drying === 'sheet' || step.waits === drying) return step;
+  const pace = maker?.pace ?? USUAL_PACE;
+  const slowest = Math.max(...[...inks, ...passInks].map(({ kind }) => INK_KINDS[kind].airDryMinutes));
+  return { ...step, waits: drying, minutes: drying === 'heat' ? pace.heatDry : slowest * pace.airDry };
+}
+
+/** What the step's brush has to hold: the colour it is kept for, or the mixture that is brewed in it. */
+function brushOf(step: Step, { recipe }: ResolvedRecipe): BrushWish | undefined {
+  if (!step.brush) return undefined;
+  const tool = TOOLS[recipe.tool];
+  const loaded = step.deeds.find((deed) => deed.does === 'load');
+  const inks = loaded?.does === 'load' ? loaded.inks : step.ink ? [step.ink] : [];
+  const kind = inks[0]?.kind ?? step.ink?.kind;
+  const set = kind ? INK_KINDS[kind].brushSet : 'none';
+  return {
+    holds: inks.length > 1 ? inks.map(({ name }) => name).join(' and ') : step.brush.label,
+    set: tool.countedAs === 'daubers' ? `${set}, daubers` : set,
+  };
 }
 
 /** How long after a step its join may wait for the next one: going back has to end while it is open. */

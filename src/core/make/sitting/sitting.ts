@@ -1,3 +1,4 @@
+import { counted } from '../../base/words';
 import type { Minutes } from '../../sheet/times';
 
 /** One piece of work on one panel, as a plan of an evening sees it. */
@@ -7,6 +8,8 @@ export interface Operation {
   readonly minutes: Minutes;
   /** The ink that is taken from a mat for it; none where no mat is needed. */
   readonly ink?: string;
+  /** The brush, dauber or pad it is done with: what that has to hold, and of which set it is. */
+  readonly brush?: BrushWish;
   /** Done with the heat tool. */
   readonly heat?: boolean;
   /**
@@ -14,6 +17,12 @@ export interface Operation {
    * at most so long, as a join stays open. After the last one, at least so long until the panel is done.
    */
   readonly rest?: { readonly min?: Minutes; readonly max?: Minutes };
+}
+
+/** A brush holds one colour until it is washed, and is shared inside its set and never across sets. */
+export interface BrushWish {
+  readonly holds: string;
+  readonly set: string;
 }
 
 /** So many alike panels. */
@@ -28,18 +37,46 @@ export interface AtHand {
   /** Pairs of hands. */
   readonly hands: number;
   readonly mats: number;
+  /** By their set; as many as it takes of a set that is not named. */
+  readonly brushes: Readonly<Record<string, number>>;
   readonly heatTools: number;
   /** Panels that can lie drying at once. */
   readonly places: number;
   /** Wiping and drying a mat for another ink. */
   readonly wipeMinutes: Minutes;
+  /** Washing a brush for another colour; after it, so long until it is no longer damp. */
+  readonly washMinutes: Minutes;
+  readonly dampMinutes: Minutes;
 }
 
-export const USUAL_TABLE: AtHand = { hands: 1, mats: 1, heatTools: 1, places: 24, wipeMinutes: 0.5 };
+/** Wiping is common practice; washing and how long a brush is damp are from memory. */
+export const USUAL_TABLE: AtHand = {
+  hands: 1,
+  mats: 1,
+  brushes: {},
+  heatTools: 1,
+  places: 24,
+  wipeMinutes: 0.5,
+  washMinutes: 1.5,
+  dampMinutes: 20,
+};
+
+/** What a plan is to be first: early at its end, or with little to wash and wipe. */
+export type Wants = 'early' | 'clean';
+
+/** A while in which no hands work; what lies drying dries. */
+export interface Break {
+  readonly start: Minutes;
+  readonly minutes: Minutes;
+}
 
 export interface Sitting {
   readonly groups: readonly PanelGroup[];
   readonly atHand: AtHand;
+  /** In order of time, none over another. */
+  readonly breaks?: readonly Break[];
+  /** Early where left out. */
+  readonly wants?: Wants;
 }
 
 /** Most panels of a sitting, and operations of a panel. */
@@ -48,20 +85,23 @@ export const SITTING_LIMITS = {
   operations: 60,
   hands: 2,
   mats: 12,
+  brushes: 60,
   heatTools: 4,
   places: 500,
 } as const;
 
-/** One line of a plan: an operation on a panel, or a mat wiped for it. */
+/** One line of a plan: an operation on a panel, a mat wiped for it, or a brush washed that holds another colour. */
 export interface Planned {
-  readonly does: 'operation' | 'wipe';
+  readonly does: 'operation' | 'wipe' | 'wash';
   readonly group: number;
   /** Which of the group's panels, from 0. */
   readonly panel: number;
-  /** Which of its operations, from 0; of a wipe, the one it is done for. */
+  /** Which of its operations, from 0; of a wipe, the one it is done for; of a wash, the one it follows. */
   readonly operation: number;
   readonly hand: number;
   readonly mat?: number;
+  /** Which brush of all, from 0. */
+  readonly brush?: number;
   readonly start: Minutes;
   readonly end: Minutes;
 }
@@ -71,6 +111,9 @@ export interface Plan {
   /** When the last panel is done, its last drying included. */
   readonly makespan: Minutes;
   readonly wipes: number;
+  readonly washes: number;
+  /** Of hands that have nothing to do, before their last work is done; breaks left out. */
+  readonly waiting: Minutes;
 }
 
 /** Operations of a panel between which it is never left: each is bound to the next by how long a join stays open. */
@@ -92,6 +135,10 @@ export function stagesOf(operations: readonly Operation[]): Stage[] {
   return stages;
 }
 
+/** Work and drying still to come on a panel, from an operation on, minutes. */
+export const tailOf = (operations: readonly Operation[], from: number): number =>
+  operations.slice(from).reduce((sum, { minutes, rest }) => sum + minutes + (rest?.min ?? 0), 0);
+
 /** Why a sitting cannot be worked, whatever the order; undefined where it can. */
 export function whyNot({ groups, atHand }: Sitting): string | undefined {
   const needsHeat = groups.find(({ operations }) => operations.some(({ heat }) => heat));
@@ -99,6 +146,17 @@ export function whyNot({ groups, atHand }: Sitting): string | undefined {
     return `${needsHeat.name} needs a heat tool, and none is at hand: add one, or let it dry in air.`;
   const needsMat = groups.find(({ operations }) => operations.some(({ ink }) => ink !== undefined));
   if (needsMat && atHand.mats < 1) return `${needsMat.name} needs a mat, and none is at hand: add one.`;
+  for (const { name, operations } of groups)
+    for (const { from, to } of stagesOf(operations)) {
+      const wished = new Map<string, Set<string>>();
+      for (const { brush } of operations.slice(from, to))
+        if (brush) wished.set(brush.set, (wished.get(brush.set) ?? new Set()).add(brush.holds));
+      for (const [set, { size }] of wished) {
+        const own = atHand.brushes[set] ?? Number.POSITIVE_INFINITY;
+        if (own < size)
+          return `${name} needs ${counted(size, 'brush', 'brushes')} for ${set} at once, and ${own === 0 ? 'none is' : own === 1 ? '1 is' : `${own} are`} at hand: set out ${size - own} more.`;
+      }
+    }
   const lies = groups.find(({ operations }) => operations.some(({ rest }) => (rest?.min ?? 0) > 0));
   if (lies && atHand.places < 1)
     return `${lies.name} has to lie drying, and there is no place: make room for one.`;

@@ -1,0 +1,106 @@
+import type { BrushBegun } from './begun';
+import type { Work } from './evaluate';
+import type { BrushWish, Sitting } from './sitting';
+
+/** Which brushes a stage is worked with, one for each operation, and which are washed before it and right after it. */
+export interface Brushwork {
+  readonly uses: readonly (number | undefined)[];
+  readonly before: number[];
+  readonly after: number[];
+}
+
+interface Held {
+  readonly set: string;
+  holds: string | undefined;
+  /** The stage it was last used in. */
+  last: number;
+}
+
+/**
+ * A brush for everything that wants one, in the order of work. Where none is clean, the one is washed whose colour is wanted
+ * again last, and right after it was last used, so that it is dry by then: the fewest washes an order can have.
+ *
+ * Source: L. A. Belady, IBM Syst. J. 5 (1966) 78, a page of memory being a brush.
+ */
+export function brushworkOf(
+  { groups, atHand }: Sitting,
+  begun: readonly BrushBegun[],
+  works: readonly Work[],
+): Brushwork[] {
+  const rack: Held[] = begun.map(({ set, holds }) => ({ set, holds, last: -1 }));
+  const wishes = works.map(({ group, from, to }) =>
+    (groups[group]?.operations ?? []).slice(from, to).map(({ brush }) => brush),
+  );
+  const wanted = stagesWanting(wishes);
+  const plan: Brushwork[] = [];
+  for (const [at, own] of wishes.entries()) {
+    const before: number[] = [];
+    const here = new Set(own.flatMap((wish) => (wish ? [keyOf(wish)] : [])));
+    const uses = own.map((wish) => {
+      if (!wish) return undefined;
+      const brush = holding(rack, wish) ?? clean(rack, wish) ?? more(rack, wish, atHand.brushes[wish.set]);
+      const taken = brush ?? toWash(rack, wish, here, at, wanted);
+      if (brush === undefined) (plan[rack[taken]?.last ?? -1]?.after ?? before).push(taken);
+      const held = rack[taken] as Held;
+      held.holds = wish.holds;
+      held.last = at;
+      return taken;
+    });
+    plan.push({ uses, before, after: [] });
+  }
+  return plan;
+}
+
+const keyOf = ({ set, holds }: { readonly set: string; readonly holds: string | undefined }): string =>
+  `${set}\n${holds}`;
+
+/** In which stages each colour is wanted, rising. */
+function stagesWanting(wishes: readonly (readonly (BrushWish | undefined)[])[]): Map<string, number[]> {
+  const wanted = new Map<string, number[]>();
+  wishes.forEach((own, at) => {
+    for (const wish of own) {
+      if (!wish) continue;
+      const stages = wanted.get(keyOf(wish)) ?? [];
+      if (stages.at(-1) !== at) stages.push(at);
+      wanted.set(keyOf(wish), stages);
+    }
+  });
+  return wanted;
+}
+
+const found = (at: number): number | undefined => (at < 0 ? undefined : at);
+const holding = (rack: readonly Held[], { set, holds }: BrushWish) =>
+  found(rack.findIndex((one) => one.set === set && one.holds === holds));
+const clean = (rack: readonly Held[], { set }: BrushWish) =>
+  found(rack.findIndex((one) => one.set === set && one.holds === undefined));
+
+/** A fresh brush of a set, where it is not counted or not all of them are out. */
+function more(rack: Held[], { set }: BrushWish, count = Number.POSITIVE_INFINITY): number | undefined {
+  if (rack.filter((one) => one.set === set).length >= count) return undefined;
+  return rack.push({ set, holds: undefined, last: -1 }) - 1;
+}
+
+/** The brush that is washed for another colour. */
+function toWash(
+  rack: readonly Held[],
+  { set }: BrushWish,
+  here: ReadonlySet<string>,
+  at: number,
+  wanted: ReadonlyMap<string, readonly number[]>,
+): number {
+  const next = (one: Held) => wanted.get(keyOf(one))?.find((stage) => stage > at) ?? Number.POSITIVE_INFINITY;
+  let best = -1;
+  let latest = -1;
+  rack.forEach((one, i) => {
+    if (one.set !== set || here.has(keyOf(one))) return;
+    const wantedAt = next(one);
+    const before = rack[best];
+    // Of those that nobody wants again, the one that has had longest to dry.
+    if (wantedAt > latest || (wantedAt === latest && before && one.last < before.last)) {
+      best = i;
+      latest = wantedAt;
+    }
+  });
+  if (best < 0) throw new RangeError(`a stage wants more brushes for ${set} at once than there are`);
+  return best;
+}
