@@ -1,5 +1,6 @@
 import { choice } from '../../base/params';
 import { definePass } from './definition';
+import { CLEAR_POWDER } from './embossing';
 import { IMAGE_PARAMS, placed } from './placed';
 import { describeAllPlaced, stampsOf } from './words';
 
@@ -45,6 +46,7 @@ export const backgroundStamp = definePass({
       does: ['cover'],
       needs: [...stampsOf(contexts), 'stamp positioner'],
     })),
+  takes: ({ emboss }) => (emboss === 'yes' ? CLEAR_POWDER : undefined),
   later: (contexts) =>
     contexts.flatMap(({ params }) => [
       {

@@ -1,6 +1,6 @@
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { definePass } from './definition';
-import { BUFFING, COOLING, EMBOSSING } from './embossing';
+import { BUFFING, CLEAR_POWDER, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
 import { describeAllPlaced, stampsOf } from './words';
 
@@ -33,4 +33,5 @@ export const clearResist = definePass({
     COOLING,
   ],
   later: () => [{ when: 'inked', step: BUFFING }],
+  takes: () => CLEAR_POWDER,
 });

@@ -92,6 +92,13 @@ export interface LayingChange {
   readonly opens: number;
 }
 
+/** What is used up on the parts that a design covers: so much a square metre of them. */
+export interface Taken {
+  readonly thing: string;
+  readonly unit: 'g' | 'ml';
+  readonly perSquareMetre: number;
+}
+
 /** What is so of every pass of a kind, for whoever must know it without knowing which kind it is. */
 export interface PassFacts {
   readonly label: string;
@@ -150,6 +157,8 @@ export interface PassKind<
   changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
   /** What it leaves to be done later. */
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
+  /** What its design takes of powder or paste. */
+  takes?(params: ParamsOf<Specs>): Taken | undefined;
 }
 
 interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
@@ -163,6 +172,8 @@ interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
   changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
   /** What it leaves to be done later. */
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
+  /** What its design takes of powder or paste. */
+  takes?(params: ParamsOf<Specs>): Taken | undefined;
 }
 
 /** Writes down a kind of pass; its parameters, and whether it takes an ink and a design, are inferred. */

@@ -1,4 +1,4 @@
-import type { PassStep } from './definition';
+import type { PassStep, Taken } from './definition';
 
 /** What embossing takes, beside the stamp. Common practice. */
 export const EMBOSSING = [
@@ -29,3 +29,6 @@ export const BUFFING: PassStep = {
   does: ['buff'],
   needs: ['soft dry cloth'],
 };
+
+/** A coat of powder that melts to a film of about a tenth of a millimetre; from memory. */
+export const CLEAR_POWDER: Taken = { thing: 'clear embossing powder', unit: 'g', perSquareMetre: 120 };

@@ -71,6 +71,8 @@ export const paste = definePass({
       dangers: ['heat'],
     },
   ],
+  // Through a stencil of about a quarter of a millimetre, with what is scraped off; from memory.
+  takes: () => ({ thing: 'white texture paste', unit: 'ml', perSquareMetre: 300 }),
   later: (contexts) =>
     contexts.some(({ params }) => params.rub > 0)
       ? [

@@ -46,6 +46,8 @@ export const pearl = definePass({
       DRY,
     ],
   }),
+  // Brushed on, the excess buffed off; from memory.
+  takes: ({ powder: name }) => ({ thing: `${name} pearl powder`, unit: 'g', perSquareMetre: 15 }),
   steps: (contexts, unit) => [
     {
       title: 'Stamp for the powder',

@@ -1,5 +1,5 @@
 import { definePass } from './definition';
-import { BUFFING, COOLING, EMBOSSING } from './embossing';
+import { BUFFING, CLEAR_POWDER, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
 import { describeAllPlaced, stampsOf } from './words';
 
@@ -33,4 +33,5 @@ export const toneResist = definePass({
     COOLING,
   ],
   later: () => [{ when: 'inked', step: BUFFING }],
+  takes: () => CLEAR_POWDER,
 });

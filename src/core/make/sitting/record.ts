@@ -1,0 +1,149 @@
+import { counted } from '../../base/words';
+import type { Minutes } from '../../sheet/times';
+import type { DoneLine } from './begun';
+import type { Token } from './evaluate';
+import type { Drying } from './fromSheet';
+import {
+  type AtHand,
+  type Break,
+  type PanelGroup,
+  SITTING_LIMITS,
+  type Sitting,
+  USUAL_TABLE,
+  type Wants,
+} from './sitting';
+
+/** So many panels of one recipe. */
+export interface Lot {
+  readonly id: string;
+  readonly recipeId: string;
+  readonly count: number;
+}
+
+/** A sitting as it is kept: what is to be made with what, when, and how far it has come. */
+export interface SittingRecord {
+  readonly id: string;
+  readonly name: string;
+  /** `2026-11-27`. */
+  readonly date: string;
+  /** `19:00`. */
+  readonly start: string;
+  /** The hour it is wished to be done by; before the start it is the next morning's. */
+  readonly finish?: string;
+  readonly breaks: readonly { readonly id: string; readonly at: string; readonly minutes: Minutes }[];
+  readonly lots: readonly Lot[];
+  readonly atHand: AtHand;
+  readonly drying: Drying;
+  readonly wants: Wants;
+  /** Whether whole cards are put together, as in Cards, Cutting. */
+  readonly putsTogether: boolean;
+  /** Kept to be begun again, with no day of its own. */
+  readonly pattern?: true;
+  /** Whole sheets it takes of each card, for others that would use them. */
+  readonly reserves?: readonly SheetsOf[];
+  readonly run?: SittingRun;
+}
+
+export interface SheetsOf {
+  readonly cardId: string;
+  readonly sheets: number;
+}
+
+/** How far a sitting has come, as it was worked. */
+export interface SittingRun {
+  /** When it was begun, ms since 1970. Its minutes count from there. */
+  readonly begunAt: number;
+  readonly lines: readonly DoneLine[];
+  /** Panels taken out, by their keys. */
+  readonly out: readonly string[];
+  /** What is to come, in order. */
+  readonly order: readonly Token[];
+  /** The log's entry of each panel that is done, by its key. */
+  readonly logged: Readonly<Record<string, string>>;
+  readonly endedAt?: number;
+  /** What was taken from the drawer at its end. */
+  readonly used?: readonly SheetsOf[];
+}
+
+export const RECORD_LIMITS = {
+  name: 120,
+  lots: 20,
+  count: 200,
+  breaks: 6,
+  breakMinutes: 240,
+  sittings: 2000,
+} as const;
+
+/** Brushes set out where nothing else is said; from memory. */
+const USUAL_BRUSHES = { 'dye and hybrid': 5, pigment: 3 } as const;
+
+export const newSitting = (id: string, name: string, date: string): SittingRecord => ({
+  id,
+  name,
+  date,
+  start: '19:00',
+  breaks: [],
+  lots: [],
+  atHand: { ...USUAL_TABLE, brushes: USUAL_BRUSHES, places: 8 },
+  drying: 'sheet',
+  wants: 'early',
+  putsTogether: false,
+});
+
+const DAY = 24 * 60;
+const minutesOf = (clock: string): Minutes => {
+  const [hours = 0, minutes = 0] = clock.split(':').map(Number);
+  return hours * 60 + minutes;
+};
+
+/** Minutes from one hour of day to another; after midnight where that is earlier. */
+export const minutesBetween = (start: string, clock: string): Minutes =>
+  (minutesOf(clock) - minutesOf(start) + DAY) % DAY;
+
+/** The hour of day so many minutes after a start, `19:42`. */
+export function clockAfter(start: string, minutes: Minutes): string {
+  const at = Math.round(minutesOf(start) + minutes);
+  return `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(((at % 60) + 60) % 60).padStart(2, '0')}`;
+}
+
+/** The hour of day of a moment, by this machine's clock. */
+export const clockOf = (moment: number): string => {
+  const date = new Date(moment);
+  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`;
+};
+
+/** The hour from which a sitting's minutes count: when it was begun, or is to begin. */
+export const originOf = ({ start, run }: Pick<SittingRecord, 'start' | 'run'>): string =>
+  run ? clockOf(run.begunAt) : start;
+
+const breaksOf = (record: SittingRecord): Break[] =>
+  record.breaks
+    .map(({ at, minutes }) => ({ start: minutesBetween(originOf(record), at), minutes }))
+    .toSorted((p, q) => p.start - q.start);
+
+/** What a planner is told of a kept sitting, with its panels as it sees them, one group a lot. */
+export const sittingOf = (record: SittingRecord, groups: readonly PanelGroup[]): Sitting => ({
+  groups,
+  atHand: record.atHand,
+  breaks: breaksOf(record),
+  wants: record.wants,
+});
+
+export const panelsOf = ({ lots }: Pick<SittingRecord, 'lots'>): number =>
+  lots.reduce((sum, { count }) => sum + count, 0);
+
+/** Why a sitting is not even tried to be planned, and what to change; undefined where nothing is wrong. */
+export function whyNotPlanned(record: SittingRecord): string | undefined {
+  const panels = panelsOf(record);
+  if (record.lots.length === 0) return 'It has no panels yet: add a recipe, and say how many.';
+  if (panels === 0) return 'It has no panels: raise the count of a recipe.';
+  if (panels > SITTING_LIMITS.panels)
+    return `${panels} panels are too many for one plan, at most ${SITTING_LIMITS.panels}: lower a count, or make sittings of them.`;
+  const breaks = breaksOf(record);
+  const over = breaks.find(
+    ({ start, minutes }, i) => start + minutes > (breaks[i + 1]?.start ?? Number.POSITIVE_INFINITY),
+  );
+  if (over)
+    return `Two breaks lie over each other, of ${counted(over.minutes, 'minute')} and the one after: move one of them.`;
+  return undefined;
+}

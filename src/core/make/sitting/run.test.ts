@@ -1,0 +1,232 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { faultsOfPlan } from '../../../testing/checkSitting';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import { keyOf } from './begun';
+import { criticalLines } from './critical';
+import { doneTimes, mostBy, splitEvenings } from './evenings';
+import { groupOf } from './fromSheet';
+import { whatWouldHelp } from './help';
+import { bottleDoes, millilitres, panelUse, usedTogether } from './materials';
+import { planSitting } from './plan';
+import { clockAfter, minutesBetween, newSitting, whyNotPlanned } from './record';
+import { beginRun, nextLines, runNow, withDone, withoutLast, withSpoiled } from './run';
+import { type Plan, type Sitting, USUAL_TABLE } from './sitting';
+
+const [gorse, leat, skerry] = [
+  ink('Gorse', '#f8d46f'),
+  ink('Leat', '#009aab', 'dye'),
+  ink('Skerry', '#005487'),
+];
+const blue = resolvedOf([gorse, leat, skerry]);
+const warm = resolvedOf([gorse, ink('Rowan', '#b8322f')]);
+const TABLE = { ...USUAL_TABLE, brushes: { 'dye and hybrid': 3 }, places: 8 };
+const sitting: Sitting = { groups: [groupOf(blue, 4), groupOf(warm, 3)], atHand: TABLE };
+const QUICK = { steps: 6 };
+
+/** Works a sitting off, each piece as much longer as is said; what happens between is up to the test. */
+function workOff(
+  of: Sitting,
+  late: (step: number) => number,
+  between: (run: ReturnType<typeof beginRun>, step: number) => ReturnType<typeof beginRun> = (run) => run,
+) {
+  let run = beginRun(0, planSitting(of, QUICK).order);
+  let now = 0;
+  for (let step = 0; step < 1000; step++) {
+    run = between(run, step);
+    const { plan, order } = runNow(of, run, now);
+    const next = nextLines(plan, of.atHand.hands)
+      .filter((line) => line !== undefined)
+      .toSorted((p, q) => p.start - q.start)[0];
+    if (!next) return { run, now };
+    now = Math.max(now, next.end + late(step));
+    run = withDone(run, next, now, order);
+  }
+  throw new Error('it never ends');
+}
+
+const asPlan = (of: Sitting, { lines }: ReturnType<typeof beginRun>, makespan: number): Plan => ({
+  lines: lines.map((line) => line),
+  makespan,
+  wipes: lines.filter(({ does }) => does === 'wipe').length,
+  washes: lines.filter(({ does }) => does === 'wash').length,
+  waiting: of.groups.length,
+});
+
+describe('a run', () => {
+  test('worked as planned it ends as planned, and is a plan without fault', () => {
+    const { plan } = planSitting(sitting, QUICK);
+    const { run, now } = workOff(sitting, () => 0);
+    expect(Math.max(...plan.lines.map(({ end }) => end))).toBeCloseTo(now, 6);
+    expect(faultsOfPlan(sitting, asPlan(sitting, run, plan.makespan))).toEqual([]);
+  });
+
+  test('however late and whichever panel is spoiled, every other panel is finished, each step once and in order', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 1, maxLength: 6 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.boolean(),
+        (lates, when, isAgain) => {
+          const { run } = workOff(
+            sitting,
+            (step) => (lates[step % lates.length] ?? 0) / 4,
+            (now, step) => {
+              const last = now.lines.at(-1);
+              return step === when && last ? withSpoiled(now, last, isAgain) : now;
+            },
+          );
+          sitting.groups.forEach(({ count, operations }, group) => {
+            for (let panel = 0; panel < count; panel++) {
+              if (run.out.includes(keyOf({ group, panel }))) continue;
+              const own = run.lines.filter(
+                (line) =>
+                  line.does === 'operation' && line.group === group && line.panel === panel && !line.spoiled,
+              );
+              expect(own.map(({ operation }) => operation)).toEqual(operations.map((_, i) => i));
+              own.forEach((line, i) => {
+                const min = operations[i]?.rest?.min ?? 0;
+                const next = own[i + 1];
+                if (next) expect(next.end).toBeGreaterThanOrEqual(line.end + min);
+              });
+            }
+          });
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  test('taken back, it is as before; with one panel more, that is made too', () => {
+    const first = beginRun(0, planSitting(sitting, QUICK).order);
+    const [next] = nextLines(runNow(sitting, first, 0).plan, 1);
+    if (!next) throw new Error('nothing to do');
+    const done = withDone(first, next, 3, first.order);
+    expect(withoutLast(done).lines).toEqual([]);
+    const more = { ...sitting, groups: [groupOf(blue, 5), groupOf(warm, 3)] };
+    const { plan } = runNow(more, done, 3);
+    expect(new Set(plan?.lines.map(keyOf)).size).toBe(8);
+  });
+});
+
+describe('more than an evening', () => {
+  const many = { ...sitting, groups: [groupOf(blue, 16), groupOf(warm, 16)] };
+
+  test('what is done by an hour is done by then, and one more minute never makes it fewer', () => {
+    const sum = (counts: readonly number[]) => counts.reduce((all, one) => all + one, 0);
+    const by = (minutes: number) => mostBy(many, [16, 16], minutes, QUICK);
+    const some = by(90);
+    const groups = many.groups.map((group, g) => ({ ...group, count: some[g] ?? 0 }));
+    expect(planSitting({ ...many, groups }, QUICK).plan.makespan).toBeLessThanOrEqual(90);
+    expect(sum(some)).toBeGreaterThan(4);
+    expect(sum(by(150))).toBeGreaterThan(sum(some));
+    expect(sum(by(1))).toBe(0);
+  });
+
+  test('every panel falls on one evening, and each evening ends in time', () => {
+    const evenings = splitEvenings(many, 120, QUICK) ?? [];
+    expect(evenings.length).toBeGreaterThan(1);
+    expect([0, 1].map((g) => evenings.reduce((sum, counts) => sum + (counts[g] ?? 0), 0))).toEqual([16, 16]);
+    for (const counts of evenings) {
+      const groups = many.groups.map((group, g) => ({ ...group, count: counts[g] ?? 0 }));
+      expect(planSitting({ ...many, groups }, QUICK).plan.makespan).toBeLessThanOrEqual(120);
+    }
+    expect(splitEvenings(many, 2, QUICK)).toBeUndefined();
+  });
+});
+
+test('the end hangs on an unbroken chain from the beginning, and what is not in it can take longer', () => {
+  const { plan } = planSitting(sitting, QUICK);
+  const critical = [...criticalLines(sitting, plan)];
+  expect(Math.min(...critical.map(({ start }) => start))).toBeCloseTo(0, 6);
+  expect(critical.length).toBeGreaterThan(3);
+  const times = doneTimes(sitting, plan);
+  expect(Math.max(...times.values())).toBeCloseTo(plan.makespan, 6);
+});
+
+test('too few brushes are washed, enough are not; with room and mats a second pair of hands saves a fifth at least', () => {
+  const washes = (count: number) =>
+    planSitting({ ...sitting, atHand: { ...TABLE, brushes: { 'dye and hybrid': count } } }, QUICK).plan.washes;
+  // Four colours: yellow is in both recipes.
+  expect(washes(3)).toBeGreaterThanOrEqual(1);
+  expect(washes(4)).toBe(0);
+  const roomy: Sitting = { ...sitting, atHand: { ...TABLE, brushes: {}, mats: 6 } };
+  const { plan } = planSitting(roomy, QUICK);
+  const [best] = whatWouldHelp(roomy, plan, QUICK);
+  expect(best?.what).toBe('a second pair of hands');
+  expect(best?.saves).toBeGreaterThan(0.2 * plan.makespan);
+});
+
+describe('what a panel takes', () => {
+  test('a third of a panel in one coat of each of three inks, twice as much on twice the panels', () => {
+    const { inks } = panelUse(blue);
+    const whole = (80 * 100) / 100;
+    const coated = inks.reduce((sum, one) => sum + one.coated, 0);
+    // Where two inks fade into each other there is less of each, and about as much of both.
+    expect(coated).toBeGreaterThan(0.9 * whole);
+    expect(coated).toBeLessThan(1.15 * whole);
+    const twice = usedTogether([
+      { use: panelUse(blue), count: 2 },
+      { use: panelUse(warm), count: 1 },
+    ]);
+    const of = (name: string, list: typeof inks) => list.find((one) => one.name === name)?.coated ?? 0;
+    expect(of('Leat', twice.inks)).toBeCloseTo(2 * of('Leat', inks), 6);
+    expect(of('Gorse', twice.inks)).toBeGreaterThan(2 * of('Gorse', inks));
+  });
+
+  test('powder goes by the area of the design, and white by none', () => {
+    const square = {
+      id: 'square',
+      name: 'square',
+      use: 'image',
+      width: 40,
+      height: 40,
+      shapes: [{ d: 'M0 0H40V40H0Z' }],
+    };
+    const embossed = withPass(blue, 'clearResist', {
+      design: square as never,
+      params: { x: 40, y: 50, size: 40 },
+    });
+    const [powder] = panelUse(embossed).things;
+    expect(powder?.thing).toBe('clear embossing powder');
+    expect(powder?.amount).toBeGreaterThan(0.02);
+    expect(powder?.amount).toBeLessThan(0.4);
+    expect(panelUse(blue).things).toEqual([]);
+  });
+
+  test('a bottle does as many panels as its millilitres', () => {
+    expect(millilitres(10_000, 12)).toBeCloseTo(12, 9);
+    expect(bottleDoes(100, 15)).toBe(100);
+    expect(bottleDoes(100, 30)).toBe(50);
+  });
+});
+
+describe('a kept sitting', () => {
+  test('hours go round midnight', () => {
+    expect(minutesBetween('22:30', '00:15')).toBe(105);
+    expect(clockAfter('22:30', 105)).toBe('00:15');
+  });
+
+  test('too many panels, or none, is told with what to change', () => {
+    const empty = newSitting('s', 'Sunday', '2026-11-29');
+    expect(whyNotPlanned(empty)).toMatch(/add a recipe/);
+    const lot = { id: 'l', recipeId: 'r', count: 10_000 };
+    expect(whyNotPlanned({ ...empty, lots: [lot] })).toMatch(/10000 panels are too many.*at most 200/);
+    expect(whyNotPlanned({ ...empty, lots: [{ ...lot, count: 4 }] })).toBeUndefined();
+    const breaks = [
+      { id: 'a', at: '20:00', minutes: 30 },
+      { id: 'b', at: '20:10', minutes: 10 },
+    ];
+    expect(whyNotPlanned({ ...empty, lots: [{ ...lot, count: 4 }], breaks })).toMatch(/move one of them/);
+  });
+
+  test('what has to be dried is dried as is wished; what melts needs its heat', () => {
+    const air = groupOf(blue, 1, { drying: 'air' });
+    const heat = groupOf(blue, 1, { drying: 'heat' });
+    expect(air.operations.some((one) => one.heat)).toBe(false);
+    const waits = (group: typeof air) =>
+      group.operations.reduce((sum, { rest }) => sum + (rest?.min ?? 0), 0);
+    expect(waits(air)).toBeGreaterThanOrEqual(waits(heat));
+    expect(WHITE_CARD.id).toBe('white');
+  });
+});

@@ -1,0 +1,98 @@
+import type { Minutes } from '../../sheet/times';
+import { type Begun, begunAfter, keyOf } from './begun';
+import { evaluate, type Token, type Workbench, workbenchOf } from './evaluate';
+import { mended } from './orders';
+import type { SittingRun } from './record';
+import type { Plan, Planned, Sitting } from './sitting';
+
+const A_MINUTE = 60_000;
+
+/** Minutes a run has come by a moment. */
+export const minutesInto = ({ begunAt }: Pick<SittingRun, 'begunAt'>, moment: number): Minutes =>
+  (moment - begunAt) / A_MINUTE;
+
+export const beginRun = (begunAt: number, order: readonly Token[]): SittingRun => ({
+  begunAt,
+  lines: [],
+  out: [],
+  order,
+  logged: {},
+});
+
+/** A run as it stands: what is still to come, from a moment on. */
+export interface RunNow {
+  readonly begun: Begun;
+  readonly order: readonly Token[];
+  /** Undefined where what is left cannot be worked. */
+  readonly plan: Plan | undefined;
+}
+
+/**
+ * What is still to come of a run, laid out from now on in the order that was followed until now: late or early, with more
+ * panels or fewer.
+ *
+ * @param order  another order, where there is a better one
+ */
+export function runNow(sitting: Sitting, run: SittingRun, now: Minutes, order = run.order): RunNow {
+  const begun = begunAfter(sitting, run.lines, now, new Set(run.out));
+  const bench = workbenchOf(sitting, begun);
+  const left = stillToCome(bench, order);
+  return { begun, order: left, plan: evaluate(bench, left) };
+}
+
+/** Of an order, what has not been begun; what it does not know of comes last, and what there is no panel for is left out. */
+function stillToCome(bench: Workbench, order: readonly Token[]): readonly Token[] {
+  const { sitting, stages, begun } = bench;
+  const wanted = sitting.groups.map((_, g) => (stages[g] ?? []).map(() => 0));
+  for (const { group, next } of begun.panels)
+    (stages[group] ?? []).forEach(({ from }, stage) => {
+      const own = wanted[group];
+      if (own && from >= next) own[stage] = (own[stage] ?? 0) + 1;
+    });
+  // What was done came first: of too many alike the last ones stay.
+  const kept: Token[] = [];
+  for (const token of order.toReversed()) {
+    const own = wanted[token.group];
+    if (!own || (own[token.stage] ?? 0) <= 0) continue;
+    own[token.stage] = (own[token.stage] ?? 0) - 1;
+    kept.push(token);
+  }
+  const more = wanted.flatMap((own, group) =>
+    own.flatMap((count, stage) => Array.from({ length: count }, (): Token => ({ group, stage }))),
+  );
+  return mended(bench, [...kept.reverse(), ...more]);
+}
+
+/** The next line of each pair of hands. */
+export const nextLines = (plan: Plan | undefined, hands: number): (Planned | undefined)[] =>
+  Array.from(
+    { length: hands },
+    (_, hand) => plan?.lines.filter((line) => line.hand === hand).toSorted((p, q) => p.start - q.start)[0],
+  );
+
+/** A line done now: begun when its hands were last free, or when it was due, and no earlier than its panel was ready. */
+export function withDone(run: SittingRun, line: Planned, now: Minutes, order: readonly Token[]): SittingRun {
+  const before = Math.max(0, ...run.lines.filter(({ hand }) => hand === line.hand).map(({ end }) => end));
+  const start = Math.min(Math.max(before, Math.min(line.start, now)), now);
+  return { ...run, order, lines: [...run.lines, { ...line, start, end: now }] };
+}
+
+/** The last thing done is taken back; its panel is no longer logged. */
+export function withoutLast(run: SittingRun): SittingRun {
+  const last = run.lines.at(-1);
+  if (!last) return run;
+  const { [keyOf(last)]: _, ...logged } = run.logged;
+  return { ...run, lines: run.lines.slice(0, -1), logged };
+}
+
+/** A spoiled panel: begun again from its bare card, or taken out. */
+export function withSpoiled(
+  run: SittingRun,
+  panel: { readonly group: number; readonly panel: number },
+  isAgain: boolean,
+): SittingRun {
+  const key = keyOf(panel);
+  return isAgain
+    ? { ...run, lines: run.lines.map((line) => (keyOf(line) === key ? { ...line, spoiled: true } : line)) }
+    : { ...run, out: [...run.out, key] };
+}
