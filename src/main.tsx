@@ -27,6 +27,15 @@ const RecipesView = lazy(() =>
 );
 const LogView = lazy(() => import('./views/log/LogView').then((m) => ({ default: m.LogView })));
 const PanelPage = lazy(() => import('./views/log/PanelPage').then((m) => ({ default: m.PanelPage })));
+const SittingsView = lazy(() =>
+  import('./views/sittings/SittingsView').then((m) => ({ default: m.SittingsView })),
+);
+const SittingPage = lazy(() =>
+  import('./views/sittings/SittingPage').then((m) => ({ default: m.SittingPage })),
+);
+const SittingDesk = lazy(() =>
+  import('./views/sittings/SittingDesk').then((m) => ({ default: m.SittingDesk })),
+);
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
 const CardsView = lazy(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
@@ -50,6 +59,9 @@ function Views() {
           <Route path="recipes" element={<RecipesView />} />
           <Route path="log" element={<LogView />} />
           <Route path="log/:panelId" element={<PanelPage />} />
+          <Route path="sittings" element={<SittingsView />} />
+          <Route path="sittings/:sittingId" element={<SittingPage />} />
+          <Route path="sittings/:sittingId/desk" element={<SittingDesk />} />
           <Route path="sheet/:recipeId" element={<SheetView />} />
           <Route path="desk/:recipeId" element={<DeskView />} />
           <Route path="*" element={<Navigate to="/bench" replace />} />

@@ -3,6 +3,7 @@ import type { Mood } from '../core/choose/search/moods/mood';
 import type { MadePanel } from '../core/keep/log/made';
 import type { OwnTool, Pad } from '../core/keep/pads/pad';
 import type { Swatch } from '../core/keep/swatches/book';
+import type { SittingRecord } from '../core/make/sitting/record';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -41,6 +42,7 @@ export class Database extends Dexie {
   readonly pads!: Table<Pad, string>;
   readonly tools!: Table<OwnTool, string>;
   readonly swatches!: Table<Swatch, string>;
+  readonly sittings!: Table<SittingRecord, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

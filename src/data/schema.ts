@@ -3,6 +3,7 @@ import { inkAt, recipeAt } from '../core/files/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';
+import { demoSittings } from './demo/sittings';
 import { firstRecord } from './records';
 
 /** One version of the database and the way to it from the version before. */
@@ -84,6 +85,7 @@ export const SCHEMA: readonly SchemaVersion[] = [
     title: 'panels that were made, their photographs, when pads were re-inked, and brushes of one’s own',
     stores: { panels: 'id, number, date', photos: 'id', pads: 'inkId', tools: 'id', swatches: 'id, inkId' },
   },
+  { version: 13, title: 'sittings', stores: { sittings: 'id, date' } },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */
@@ -116,5 +118,6 @@ export async function seedDemo(transaction: Transaction): Promise<void> {
     transaction
       .table('recipes')
       .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000))),
+    transaction.table('sittings').bulkAdd(demoSittings(new Date(now))),
   ]);
 }

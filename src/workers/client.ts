@@ -9,6 +9,7 @@ import type { PaperDoor } from './paper.worker';
 import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
 import type { SearchDoor } from './search.worker';
 import type { ShelfDoor } from './shelf.worker';
+import type { SittingDoor } from './sitting.worker';
 
 let pictures: readonly Painter[] = [];
 let shelves: Remote<ShelfDoor> | undefined;
@@ -200,4 +201,9 @@ export const { door: filesWorker, stop: stopFiles } = stoppable<FilesDoor>(
 /** Reads photographs and readings of made panels, and learns from them. */
 export const { door: logWorker, stop: stopLog } = stoppable<LogDoor>(
   () => new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Plans sittings, and reckons what they take. */
+export const { door: sittingWorker, stop: stopSitting } = stoppable<SittingDoor>(
+  () => new Worker(new URL('./sitting.worker.ts', import.meta.url), { type: 'module' }),
 );

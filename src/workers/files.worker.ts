@@ -4,6 +4,7 @@ import { type Fault, FileError } from '../core/files/fileError';
 import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
 import { openRecipes } from '../core/files/recipesZip';
+import { readKeptSitting } from '../core/files/sittingFile';
 import { textOf } from '../core/files/textOf';
 
 /** What was read, or why it cannot be: an error class does not survive the way out of a worker. */
@@ -28,6 +29,7 @@ const door = {
     orFaults(() => readBackup(bytes)),
   readRecipes: (bytes: Uint8Array) => orFaults(() => openRecipes(bytes)),
   readLog: (bytes: Uint8Array) => orFaults(() => readLogFile(textOf(bytes).text)),
+  readSitting: (bytes: Uint8Array) => orFaults(() => readKeptSitting(textOf(bytes).text)),
   readMoods: (text: string) => orFaults(() => readMoodsFile(text)),
 };
 

@@ -8,6 +8,7 @@ import { writeCutPdf } from '../core/files/cutPdf';
 import { type Label, writeLabels } from '../core/files/labelsPdf';
 import { writeRecipePicture } from '../core/files/recipePicture';
 import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
+import { type SittingPrint, writeSittingPdf } from '../core/files/sittingPdf';
 import { stagePictures } from '../core/files/stagePictures';
 import { writeSwatchPdf } from '../core/files/swatchPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
@@ -39,6 +40,24 @@ const fontAt = async (url: string): Promise<Uint8Array> =>
 
 const handOver = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffer as ArrayBuffer]);
 
+async function sheetPdf(
+  resolved: ResolvedRecipe,
+  unit: Unit,
+  maker: Maker,
+  paper: Paper,
+  onProgress: (part: number) => void,
+): Promise<Uint8Array> {
+  const fonts = {
+    plain: await fontAt(plain),
+    bold: await fontAt(bold),
+    italic: await fontAt(italic),
+    others: await fontAt(others),
+  };
+  const png = panelPng(resolved, onProgress);
+  const stages = stagePictures(resolved, compileSheet(resolved, unit, maker).steps);
+  return writeSheetPdf({ resolved, unit, maker, paper, png, stages, fonts });
+}
+
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
 const door = {
   async cutPdf(plan: CutPlan): Promise<Uint8Array> {
@@ -53,26 +72,28 @@ const door = {
       await writeSwatchPdf(inks, card, date, { plain: await fontAt(others), bold: await fontAt(bold) }),
     ),
 
+  /** An evening's plan with the sheet of each of its recipes behind it. */
+  async sitting(
+    print: Omit<SittingPrint, 'fonts' | 'sheets'>,
+    recipes: readonly ResolvedRecipe[],
+    unit: Unit,
+    maker: Maker,
+    onProgress: (part: number) => void,
+  ): Promise<Uint8Array> {
+    const sheets: Uint8Array[] = [];
+    for (const [i, resolved] of recipes.entries())
+      sheets.push(
+        await sheetPdf(resolved, unit, maker, print.paper, (part) => onProgress((i + part) / recipes.length)),
+      );
+    const fonts = { plain: await fontAt(others), bold: await fontAt(bold) };
+    return handOver(await writeSittingPdf({ ...print, sheets, fonts }));
+  },
+
   picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
     handOver(panelPng(resolved, onProgress)),
 
-  async pdf(
-    resolved: ResolvedRecipe,
-    unit: Unit,
-    maker: Maker,
-    paper: Paper,
-    onProgress: (part: number) => void,
-  ): Promise<Uint8Array> {
-    const fonts = {
-      plain: await fontAt(plain),
-      bold: await fontAt(bold),
-      italic: await fontAt(italic),
-      others: await fontAt(others),
-    };
-    const png = panelPng(resolved, onProgress);
-    const stages = stagePictures(resolved, compileSheet(resolved, unit, maker).steps);
-    return handOver(await writeSheetPdf({ resolved, unit, maker, paper, png, stages, fonts }));
-  },
+  pdf: async (...asked: Parameters<typeof sheetPdf>): Promise<Uint8Array> =>
+    handOver(await sheetPdf(...asked)),
 };
 
 export type PaperDoor = typeof door;

@@ -12,6 +12,7 @@ import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
 import { recipeSchema } from './recipeSchema';
+import { sittingSchema } from './sittingSchema';
 import { validated } from './validated';
 
 /** What a backup holds, a JSON file each, and by which field its records are told apart. */
@@ -32,6 +33,7 @@ export const BACKUP_TABLES = {
   pads: { key: 'inkId', what: 're-inkings', since: 2 },
   tools: { key: 'id', what: 'brushes and daubers', since: 2 },
   swatches: { key: 'id', what: 'swatches read', since: 2 },
+  sittings: { key: 'id', what: 'sittings', since: 3 },
 } as const satisfies Readonly<Record<string, TableInfo>>;
 
 interface TableInfo {
@@ -50,7 +52,7 @@ export type Row = Readonly<Record<string, unknown>>;
 export type Workshop = Readonly<Record<BackupTable, readonly Row[]>>;
 
 const FORMAT = 'tint-ladder/backup';
-const VERSION = 2;
+const VERSION = 3;
 
 /** What stands at the head of a backup. */
 export interface BackupHead {
@@ -186,7 +188,8 @@ function headOf(value: unknown): BackupHead {
     ]);
   const { version, recipeVersion } = value;
   if (
-    !(version === 1 || version === VERSION) ||
+    typeof version !== 'number' ||
+    !(Number.isInteger(version) && version >= 1 && version <= VERSION) ||
     typeof recipeVersion !== 'number' ||
     recipeVersion > RECIPE_VERSION
   )
@@ -210,6 +213,7 @@ const SCHEMAS: Readonly<Partial<Record<BackupTable, Schema>>> = {
   pads: padSchema,
   tools: ownToolSchema,
   swatches: swatchSchema,
+  sittings: sittingSchema,
 };
 
 function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fault[]): readonly Row[] {

@@ -10,6 +10,9 @@ export interface FileLimit {
 /** A log is text, without its photographs. */
 export const LOG_FILE_LIMIT: FileLimit = { what: 'a log', bytes: 60_000_000 };
 
+/** A sitting has its recipes with it. */
+export const SITTING_FILE_LIMIT: FileLimit = { what: 'a sitting', bytes: 20_000_000 };
+
 /** `4 MB`, `60 MB`. */
 export const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
 

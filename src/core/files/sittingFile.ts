@@ -1,5 +1,6 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { groupOf } from '../make/sitting/fromSheet';
+import { clockAfter, newSitting, type SittingRecord, sittingOf } from '../make/sitting/record';
 import {
   type AtHand,
   type Break,
@@ -10,17 +11,17 @@ import {
   USUAL_TABLE,
   type Wants,
 } from '../make/sitting/sitting';
+import type { ResolvedRecipe } from '../recipe/resolved';
 import { FileError } from './fileError';
-import { type FileLimit, refuseLarger } from './limits';
+import { refuseLarger, SITTING_FILE_LIMIT } from './limits';
 import { isPlain } from './plain';
-import { readRecipeFile } from './recipeFile';
+import { readRecipeFile, writeRecipeFile } from './recipeFile';
 import { between, label, unknownField } from './schemaParts';
+import { atHandSchema, hour, MINUTES } from './sittingSchema';
 import { parsedJson, validated } from './validated';
 
 const FORMAT = 'tint-ladder/sitting';
 const VERSION = 1;
-const SITTING_FILE_LIMIT: FileLimit = { what: 'a sitting', bytes: 20_000_000 };
-const MINUTES = { min: 0, max: 24 * 60 } as const;
 const GROUPS = 50;
 
 const whole = (min: number, max: number) =>
@@ -45,34 +46,13 @@ const operation = object({
     .default(undefined)
     .optional(),
 }).noUnknown(unknownField);
-const isCounts = (value: unknown): boolean =>
-  value === undefined ||
-  (isPlain(value) &&
-    Object.values(value).every(
-      (count) => Number.isInteger(count) && Number(count) >= 0 && Number(count) <= L.brushes,
-    ));
 const schema = object({
   format: string().strict().required(),
   version: number().strict().required(),
-  start: string()
-    .strict()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time as 18:30'),
-  finish: string()
-    .strict()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time as 21:00'),
-  atHand: object({
-    hands: whole(1, L.hands),
-    mats: whole(0, L.mats),
-    heatTools: whole(0, L.heatTools),
-    places: whole(0, L.places),
-    brushes: mixed().test('counts', `must give a whole number from 0 to ${L.brushes} a set`, isCounts),
-    wipeMinutes: number().strict().min(0).max(30),
-    washMinutes: number().strict().min(0).max(30),
-    dampMinutes: number().strict().min(0).max(240),
-  })
-    .noUnknown(unknownField)
-    .default(undefined)
-    .optional(),
+  name: string().strict().max(120),
+  start: hour(),
+  finish: hour(),
+  atHand: atHandSchema().default(undefined).optional(),
   wants: string().strict().oneOf(['early', 'clean']),
   breaks: array()
     .strict()
@@ -114,6 +94,16 @@ export interface SittingFile {
   readonly finish?: string;
 }
 
+interface RawFile {
+  readonly name?: string;
+  readonly start?: string;
+  readonly finish?: string;
+  readonly atHand?: Partial<AtHand>;
+  readonly wants?: Wants;
+  readonly breaks?: readonly Break[];
+  readonly panels: readonly FileGroup[];
+}
+
 interface FileGroup {
   readonly name?: string;
   readonly count: number;
@@ -121,12 +111,8 @@ interface FileGroup {
   readonly operations?: readonly Operation[];
 }
 
-/**
- * Reads a sitting: panels by their recipe or by their operations, and what is at hand.
- *
- * @throws FileError naming what is wrong, where, and what to change
- */
-export function readSittingFile(text: string): SittingFile {
+/** The file as it is written, held to its schema; nothing of its recipes is read yet. */
+function rawFile(text: string): RawFile {
   refuseLarger(text.length, SITTING_FILE_LIMIT);
   const value = parsedJson(text, 'a sitting as JSON');
   if (!isPlain(value) || value.format !== FORMAT || value.version !== VERSION)
@@ -136,14 +122,7 @@ export function readSittingFile(text: string): SittingFile {
         problem: `This is JSON, but not a sitting of version ${VERSION}: expected "${FORMAT}".`,
       },
     ]);
-  const file = validated(schema, value) as unknown as {
-    readonly start?: string;
-    readonly finish?: string;
-    readonly atHand?: Partial<AtHand>;
-    readonly wants?: Wants;
-    readonly breaks?: readonly Break[];
-    readonly panels: readonly FileGroup[];
-  };
+  const file = validated(schema, value) as unknown as RawFile;
   const all = file.panels.reduce((sum, { count }) => sum + count, 0);
   if (all > L.panels)
     throw new FileError([
@@ -152,6 +131,16 @@ export function readSittingFile(text: string): SittingFile {
         problem: `They are ${all} panels; at most ${L.panels} are planned at once. Split them into evenings.`,
       },
     ]);
+  return file;
+}
+
+/**
+ * Reads a sitting: panels by their recipe or by their operations, and what is at hand.
+ *
+ * @throws FileError naming what is wrong, where, and what to change
+ */
+export function readSittingFile(text: string): SittingFile {
+  const file = rawFile(text);
   return {
     sitting: {
       groups: file.panels.map(panelGroup),
@@ -164,11 +153,86 @@ export function readSittingFile(text: string): SittingFile {
   };
 }
 
+/** A sitting out of a file, to be kept: its lots are in the order of their recipes, and have their ids. */
+export interface ReadSitting {
+  readonly record: SittingRecord;
+  readonly recipes: readonly ResolvedRecipe[];
+}
+
+/**
+ * Reads a sitting to be kept: every panel by its recipe.
+ *
+ * @throws FileError naming what is wrong, where, and what to change
+ */
+export function readKeptSitting(text: string): ReadSitting {
+  const file = rawFile(text);
+  const { name = 'Sitting', start = '19:00', finish, wants, breaks = [], atHand, panels } = file;
+  const recipes = panels.map(({ recipe }, i) => {
+    if (recipe !== undefined) return recipeAt(recipe, i);
+    throw new FileError([
+      {
+        place: `panels[${i}]`,
+        problem:
+          'It is told by its operations. Here panels are planned by their recipes; the command line plans both.',
+      },
+    ]);
+  });
+  const blank = newSitting('', name, '2000-01-01');
+  return {
+    recipes,
+    record: {
+      ...blank,
+      start,
+      ...(finish === undefined ? {} : { finish }),
+      ...(wants ? { wants } : {}),
+      breaks: breaks.map(({ start: from, minutes }, i) => ({
+        id: `b${i + 1}`,
+        at: clockAfter(start, from),
+        minutes,
+      })),
+      atHand: { ...blank.atHand, ...atHand },
+      lots: recipes.map(({ recipe }, i) => ({
+        id: `l${i + 1}`,
+        recipeId: recipe.id,
+        count: panels[i]?.count ?? 1,
+      })),
+    },
+  };
+}
+
+/** A sitting as a file, its panels by their recipes. */
+export function writeSittingFile(
+  { start, finish, wants, atHand, ...record }: SittingRecord,
+  lots: readonly { readonly resolved: ResolvedRecipe; readonly count: number }[],
+): string {
+  const { breaks = [] } = sittingOf({ start, wants, atHand, ...record }, []);
+  const file = {
+    format: FORMAT,
+    version: VERSION,
+    name: record.name,
+    start,
+    ...(finish === undefined ? {} : { finish }),
+    atHand,
+    wants,
+    ...(breaks.length > 0 ? { breaks } : {}),
+    panels: lots.map(({ resolved, count }) => ({
+      name: resolved.recipe.name,
+      count,
+      recipe: JSON.parse(writeRecipeFile(resolved)) as unknown,
+    })),
+  };
+  return `${JSON.stringify(file, null, 2)}\n`;
+}
+
 function panelGroup({ name, count, recipe, operations }: FileGroup, i: number): PanelGroup {
   if (operations) return { name: name ?? `Panels ${i + 1}`, count, operations };
+  const group = groupOf(recipeAt(recipe, i), count);
+  return { ...group, name: name ?? group.name };
+}
+
+function recipeAt(recipe: unknown, i: number): ResolvedRecipe {
   try {
-    const group = groupOf(readRecipeFile(JSON.stringify(recipe)), count);
-    return { ...group, name: name ?? group.name };
+    return readRecipeFile(JSON.stringify(recipe));
   } catch (error) {
     if (!(error instanceof FileError)) throw error;
     throw new FileError(

@@ -1,5 +1,6 @@
 import { CardSelect } from '../../app/CardSelect';
-import type { Assembly, Fold, MatLayer } from '../../core/make/cutting/pieces';
+import type { Cutting } from '../../app/cutting';
+import type { Fold, MatLayer } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import type { MatAdvice } from '../../core/readings/card/mats';
 import { nextId } from '../../core/recipe/recipe';
@@ -10,34 +11,28 @@ import { LengthField } from '../../ui/LengthField';
 import { Segmented } from '../../ui/Segmented';
 import { TypedField } from '../../ui/TypedField';
 
-/** A mat as it is chosen: which one it is stays, whatever is taken off. */
-export interface ChosenMat extends MatLayer {
-  readonly id: string;
-}
-
-/** What a maker chooses about a batch; the panel comes from the recipe. */
-export interface Choices extends Omit<Assembly, 'panel' | 'panelCardId'> {
-  readonly mats: readonly ChosenMat[];
-  /** Keep the grain alike in all pieces. */
-  readonly grain: boolean;
-}
-
 interface Props {
-  readonly choices: Choices;
+  readonly choices: Cutting;
   readonly cards: readonly Card[];
   /** The drawer's cards by how they go with the panel; undefined until they have been held against it. */
   readonly advice: readonly MatAdvice[] | undefined;
-  readonly onChange: (change: Partial<Choices>) => void;
+  readonly onChange: (change: Partial<Cutting>) => void;
 }
 
 const MAX_MATS = 3;
 const MAX_CARDS = 60;
 /** How far the panel is cut larger, and a mat and a base stand out at the most; how large a strip is. In mm. */
-const MARGIN_LIMITS = { oversize: 15, mat: 40, base: 60, strip: { width: 300, height: 200 } } as const;
+const MARGIN_LIMITS = {
+  oversize: 15,
+  mat: 40,
+  base: 60,
+  strip: { width: 300, height: 200 },
+  liner: 400,
+} as const;
 
 /** How many cards, on which base, with which mats and greeting. */
 export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
-  const { cards: count, oversize, mats, base, greeting, grain } = choices;
+  const { cards: count, oversize, mats, base, greeting, grain, inside, liner } = choices;
   const number = (text: string): string | undefined => {
     const n = Number(text);
     if (!(Number.isInteger(n) && n >= 1 && n <= MAX_CARDS))
@@ -149,6 +144,33 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
         )}
       </fieldset>
       <Checkbox
+        label="An inside panel of the same recipe"
+        checked={inside ?? false}
+        onChange={({ target }) => onChange({ inside: target.checked })}
+      />
+      <fieldset className="space-y-1">
+        <legend className="mb-1 font-semibold">Envelope liner, of the panel’s card</legend>
+        {liner ? (
+          <>
+            <Length
+              label="Liner width"
+              value={liner.width}
+              max={MARGIN_LIMITS.liner}
+              onValue={(width) => onChange({ liner: { ...liner, width } })}
+            />
+            <Length
+              label="Liner height"
+              value={liner.height}
+              max={MARGIN_LIMITS.liner}
+              onValue={(height) => onChange({ liner: { ...liner, height } })}
+            />
+            <Button onClick={() => onChange({ liner: undefined })}>No liner</Button>
+          </>
+        ) : (
+          <Button onClick={() => onChange({ liner: { width: 140, height: 95 } })}>Add a liner</Button>
+        )}
+      </fieldset>
+      <Checkbox
         label="Keep the grain alike in all pieces"
         checked={grain}
         onChange={({ target }) => onChange({ grain: target.checked })}
@@ -157,7 +179,7 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
   );
 }
 
-interface MatsProps extends Pick<Props, 'cards' | 'onChange'>, Pick<Choices, 'mats'> {
+interface MatsProps extends Pick<Props, 'cards' | 'onChange'>, Pick<Cutting, 'mats'> {
   /** What a new mat is of. */
   readonly firstCard: string;
 }

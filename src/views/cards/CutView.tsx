@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
+import { CUTTING_SETTING, type Cutting, useCutting } from '../../app/cutting';
 import { type Shelf, useSession } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { type Assembly, type Piece, piecesOf } from '../../core/make/cutting/pieces';
@@ -7,37 +8,19 @@ import type { Card } from '../../core/materials/card/card';
 import type { Recipe } from '../../core/recipe/recipe';
 import { resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
-import { readSetting, writeSetting } from '../../data/settings';
+import { writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
 import { Select } from '../../ui/Select';
 import { shelfWorker } from '../../workers/client';
 import { Assembled } from './Assembled';
-import { AssemblyForm, type Choices } from './AssemblyForm';
+import { AssemblyForm } from './AssemblyForm';
 import { CutPlanView } from './CutPlanView';
-
-/** Under this key the last assembly is remembered. */
-const SETTING = 'cutting';
-
-const STARTING: Choices = {
-  cards: 12,
-  oversize: 0,
-  mats: [{ id: 'm1', margin: 3, cardId: 'black' }],
-  base: { margin: 5, cardId: 'smooth-white', fold: 'side' },
-  greeting: undefined,
-  grain: false,
-};
-
-/** What is remembered, where it once left out what it has now. */
-function choicesOf(remembered: unknown): Choices {
-  const choices: Choices = { ...STARTING, ...(remembered as Partial<Choices> | undefined) };
-  return { ...choices, mats: choices.mats.map((mat, i) => ({ ...mat, id: mat.id ?? `m${i + 1}` })) };
-}
 
 /** A batch of cards put together from the panel out, and how its pieces are cut from the sheets in the drawer. */
 export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const records = useLiveQuery(() => listRecipes(db), [db]);
-  const remembered = useLiveQuery(async () => ({ value: await readSetting(db, SETTING) }), [db]);
+  const choices = useCutting();
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [recipeId, setRecipeId] = useState<string>();
   const recipe = records?.find(({ id }) => id === (recipeId ?? onBench))?.recipe ?? records?.[0]?.recipe;
@@ -49,9 +32,8 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
   const answer = useAnswer(ask);
   // Without its inks a panel has no colours to go with.
   const advice = resolved ? answer : [];
-  if (!remembered || !records) return <p className="p-6 text-mute">Opening …</p>;
+  if (!choices || !records) return <p className="p-6 text-mute">Opening …</p>;
   if (!recipe) return <p className="p-6">There is no recipe yet whose panel could be cut.</p>;
-  const choices = choicesOf(remembered.value);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[20rem_minmax(0,1fr)] lg:overflow-hidden">
       <section
@@ -72,7 +54,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
           choices={choices}
           cards={shelf.cards}
           advice={advice}
-          onChange={(change) => void writeSetting(db, SETTING, { ...choices, ...change })}
+          onChange={(change) => void writeSetting(db, CUTTING_SETTING, { ...choices, ...change })}
         />
       </section>
       <div className="min-h-0 space-y-6 p-4 lg:overflow-y-auto">
@@ -85,7 +67,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
 
 interface PlansProps {
   readonly recipe: Recipe;
-  readonly choices: Choices;
+  readonly choices: Cutting;
   readonly cards: readonly Card[];
 }
 

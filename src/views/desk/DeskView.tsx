@@ -1,5 +1,7 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { chime } from '../../app/desk/chime';
+import { useAwake } from '../../app/desk/useAwake';
 import { LayOutList } from '../../app/LayOutList';
 import { useLogActions } from '../../app/log/useLogActions';
 import { DashedPaths } from '../../app/panel/DashedPaths';
@@ -20,8 +22,6 @@ import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
-import { chime } from './chime';
-import { useAwake } from './useAwake';
 import { useStepClock } from './useStepClock';
 
 /** One step of the sheet at a time, large, for inky fingers. */

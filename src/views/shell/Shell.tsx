@@ -26,6 +26,7 @@ const DeskSettings = lazy(() => import('./DeskSettings'));
 const WORK = [
   { to: '/trios', label: 'Choose', also: [] },
   { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'] },
+  { to: '/sittings', label: 'Sittings', also: [] },
 ] as const;
 /** What the work is done with, and where it is kept. */
 const DRAWERS = [
@@ -97,6 +98,9 @@ export function Shell() {
     </ShelfProvider>
   );
 }
+
+/** At the desk, on a phone, every line is for the work. */
+const isAtDesk = (pathname: string): boolean => pathname.startsWith('/desk') || pathname.endsWith('/desk');
 
 /** How long a view is given to be drawn, ms. */
 const FOCUS_AFTER = 300;
@@ -220,7 +224,7 @@ function Frame() {
       <StartContext value={askStart}>
         <div className="flex min-h-full flex-col lg:h-full">
           <header
-            className={`flex min-h-12 items-center gap-x-3 border-b border-line bg-sheet px-4 print:hidden max-lg:px-2 ${pathname.startsWith('/desk') ? 'max-lg:hidden' : ''}`}
+            className={`flex min-h-12 items-center gap-x-3 border-b border-line bg-sheet px-4 print:hidden max-lg:px-2 ${isAtDesk(pathname) ? 'max-lg:hidden' : ''}`}
           >
             <Button className="not-focus:sr-only" onClick={focusMain}>
               Skip to the work

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { writePadReminders } from '../../files/padReminders';
 import { type MadePanel, madeOf } from '../log/made';
-import { dueDay, padStates, padWord, tellPad } from './pad';
+import { drynessAfter, dueDay, inkPerCoat, padStates, padWord, tellPad } from './pad';
 
 const leat = ink('Leat', '#2a6f8a');
 const gorse = ink('Gorse', '#e3b20f');
@@ -52,4 +52,18 @@ test('reminders are a calendar that another program reads, a whole day each, on 
   const due = dueDay(state) as Date;
   expect(events[0]?.startDate.toJSDate().toDateString()).toBe(due.toDateString());
   expect(events[0]?.component.getAllSubcomponents('valarm')).toHaveLength(1);
+});
+
+test('what a coat takes is corrected by what was laid between re-inkings: the more was laid, the less a coat takes', () => {
+  const pads = [{ inkId: leat.id, reinked: ['2026-01-01', '2026-06-01'] }];
+  const laid = (count: number) => Array.from({ length: count }, () => panel('2026-03-01'));
+  expect(inkPerCoat([leat, gorse], pads, laid(2))).toBeUndefined();
+  const [some, many] = [
+    inkPerCoat([leat, gorse], pads, laid(80)),
+    inkPerCoat([leat, gorse], pads, laid(160)),
+  ];
+  expect(some?.perCoat).toBeCloseTo(2 * (many?.perCoat ?? 0), 6);
+  expect(some?.refills).toBe(1);
+  const state = stateOf('2026-11-01', []);
+  expect(drynessAfter(state, 600)).toBeGreaterThan(drynessAfter(state, 0));
 });

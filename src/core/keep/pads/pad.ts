@@ -98,6 +98,38 @@ export function tellPad({ inked, days, panels }: PadState): string {
   return `last re-inked ${days === 0 ? 'today' : ago}, ${since}`;
 }
 
+/** How dry a pad will be guessed to be after so much more of it, cm² of full coats. */
+export const drynessAfter = ({ dryness }: PadState, coated: number): number => dryness + coated / LASTS.area;
+
+/** Ink that goes into a pad at a re-inking, ml; from memory. */
+const REFILL_ML = 1.5;
+/** Less laid between re-inkings than this, cm², says nothing of what a coat takes; and what a coat can take, ml a m². */
+const TELLING = { area: 2000, least: 2, most: 80 } as const;
+
+/** What a coat takes at this desk, ml a m², by how much was laid from one re-inking to the next; undefined where too little was noted. */
+export function inkPerCoat(
+  inks: readonly Ink[],
+  pads: readonly Pad[],
+  log: readonly MadePanel[],
+): { readonly perCoat: number; readonly refills: number } | undefined {
+  let [area, refills] = [0, 0];
+  for (const { inkId, reinked } of pads) {
+    const ink = inks.find(({ id }) => id === inkId);
+    if (!ink) continue;
+    reinked.slice(1).forEach((day, i) => {
+      const before = reinked[i] ?? day;
+      const laid = log.filter(({ date }) => date >= before && date < day);
+      const own = laid.reduce((sum, panel) => sum + areaOf(panel, ink), 0);
+      if (own <= 0) return;
+      area += own;
+      refills++;
+    });
+  }
+  if (area < TELLING.area) return undefined;
+  const perCoat = (refills * REFILL_ML) / (area / 1e4);
+  return { perCoat: Math.min(Math.max(perCoat, TELLING.least), TELLING.most), refills };
+}
+
 /** In a word, as a shape beside it says too. */
 export const padWord = (dryness: number): 'fresh' | 'good' | 'due' | 'dry' =>
   dryness >= 1.3 ? 'dry' : dryness >= DUE ? 'due' : dryness >= 0.35 ? 'good' : 'fresh';

@@ -31,11 +31,15 @@ export interface Assembly {
   readonly base: { readonly margin: Millimetres; readonly cardId: string; readonly fold: Fold } | undefined;
   /** Cut from a strip blended with the same recipe, sized to the die. */
   readonly greeting: { readonly width: Millimetres; readonly height: Millimetres } | undefined;
+  /** Whether a second panel of the same recipe goes inside. */
+  readonly inside?: boolean;
+  /** A liner for the envelope, blended with the same recipe. */
+  readonly liner?: { readonly width: Millimetres; readonly height: Millimetres } | undefined;
 }
 
 /** The pieces of an assembly by the card they are cut from, for all its cards together. */
 export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
-  const { cards, panel, panelCardId, oversize, greeting } = assembly;
+  const { cards, panel, panelCardId, oversize, greeting, inside, liner } = assembly;
   const byCard = new Map<string, Piece[]>();
   const add = (cardId: string, name: string, width: Millimetres, height: Millimetres) =>
     byCard.set(cardId, [...(byCard.get(cardId) ?? []), { name, width, height, count: cards }]);
@@ -47,6 +51,8 @@ export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
   );
   if (greeting)
     add(panelCardId, 'greeting strip', greeting.width + 2 * oversize, greeting.height + 2 * oversize);
+  if (inside) add(panelCardId, 'inside panel', panel.width + 2 * oversize, panel.height + 2 * oversize);
+  if (liner) add(panelCardId, 'envelope liner', liner.width, liner.height);
   for (const { name, cardId, width, height, folds } of layersOf(assembly)) {
     if (folds === 'side') add(cardId, `${name}, folded at the side`, 2 * width, height);
     else if (folds === 'top') add(cardId, `${name}, folded at the top`, width, 2 * height);
@@ -83,4 +89,14 @@ export function layersOf({ panel, mats, base }: Pick<Assembly, 'panel' | 'mats' 
   return base
     ? [...layers, { name: 'base', cardId: base.cardId, folds: base.fold, ...wider(base.margin) }]
     : layers;
+}
+
+/** How much is blended for one card, in panels: with its strip, its inside and its liner. */
+export function blendedPanels({ panel, greeting, inside, liner }: Assembly): number {
+  const areaOf = ({ width, height }: { readonly width: Millimetres; readonly height: Millimetres }) =>
+    width * height;
+  const more = [greeting, inside ? panel : undefined, liner].flatMap((piece) =>
+    piece ? [areaOf(piece)] : [],
+  );
+  return 1 + more.reduce((sum, area) => sum + area, 0) / areaOf(panel);
 }

@@ -34,29 +34,45 @@ const inksOf = (groups: readonly PanelGroup[]): number =>
 /** Minutes below which nobody notices. */
 const NOTICED = 0.5;
 
+/** A sitting with one thing more at hand. */
+export interface Variation {
+  readonly what: string;
+  readonly sitting: Sitting;
+}
+
 /**
- * What would help most: each thing at hand varied by one, planned anew.
+ * Each thing at hand varied by one.
  *
- * @param dried  the same panels dried the other way, with the heat tool for air
+ * @param heated  the same panels dried the other way, with the heat tool for air
  */
-export const whatWouldHelp = (
-  sitting: Sitting,
+export const variationsOf = (sitting: Sitting, heated?: readonly PanelGroup[]): Variation[] => [
+  ...oneMore(sitting).map(({ what, with: more }) => ({
+    what,
+    sitting: { ...sitting, atHand: { ...sitting.atHand, ...more } },
+  })),
+  ...(heated && sitting.atHand.heatTools > 0
+    ? [{ what: 'the heat tool instead of air', sitting: { ...sitting, groups: heated } }]
+    : []),
+];
+
+/** What a variation saves on a plan; planned from its order on. */
+export function helpOf(
+  { what, sitting }: Variation,
   { makespan, washes }: { readonly makespan: number; readonly washes: number },
   planning: Planning,
-  dried?: readonly PanelGroup[],
-): Help[] =>
-  [
-    ...oneMore(sitting).map(({ what, with: more }) => ({
-      what,
-      sitting: { ...sitting, atHand: { ...sitting.atHand, ...more } },
-    })),
-    ...(dried && sitting.atHand.heatTools > 0
-      ? [{ what: 'the heat tool instead of air', sitting: { ...sitting, groups: dried } }]
-      : []),
-  ]
-    .map(({ what, sitting: other }) => {
-      const { plan } = planSitting(other, planning);
-      return { what, saves: makespan - plan.makespan, washes: washes - plan.washes };
-    })
-    .filter(({ saves }) => saves > NOTICED)
-    .toSorted((p, q) => q.saves - p.saves);
+): Help {
+  const { plan } = planSitting(sitting, planning);
+  return { what, saves: makespan - plan.makespan, washes: washes - plan.washes };
+}
+
+/** Of what was tried, what is noticed, the most first. */
+export const noticed = (helps: readonly Help[]): Help[] =>
+  helps.filter(({ saves }) => saves > NOTICED).toSorted((p, q) => q.saves - p.saves);
+
+/** What would help most. */
+export const whatWouldHelp = (
+  sitting: Sitting,
+  plan: { readonly makespan: number; readonly washes: number },
+  planning: Planning,
+  heated?: readonly PanelGroup[],
+): Help[] => noticed(variationsOf(sitting, heated).map((one) => helpOf(one, plan, planning)));

@@ -26,8 +26,14 @@ const RULES: readonly ((p: Candidate, q: Candidate) => number)[] = [
   (p, q) => p.start - q.start || q.tail - p.tail,
   (p, q) => p.start - q.start || Number(q.sameInk) - Number(p.sameInk) || q.tail - p.tail,
   (p, q) => p.start - q.start || q.tail - p.tail || q.stage - p.stage,
-  // A recipe is kept at while it can be: its brushes are out.
-  (p, q) => p.start - q.start || Number(q.sameGroup) - Number(p.sameGroup) || q.tail - p.tail,
+  // A recipe is kept at while that costs no more than so many minutes of waiting: its brushes are out.
+  ...[0, 5, 15].map(
+    (worth) =>
+      (p: Candidate, q: Candidate): number =>
+        p.start + (p.sameGroup ? 0 : worth) - q.start - (q.sameGroup ? 0 : worth) ||
+        Number(q.sameGroup) - Number(p.sameGroup) ||
+        q.tail - p.tail,
+  ),
 ];
 
 /** Orders to begin with, one a rule. */

@@ -70,7 +70,8 @@ export function planSitting(
     // No end is earlier than the bound: then a little longer for fewer wipes and washes.
     const isDone = wants === 'early' && best.plan !== undefined && best.plan.makespan <= bound + 1e-9;
     if (best.order.length < 2 || (isDone && idle >= IDLE)) break;
-    const next = tornAndMended(bench, best.order, draw, isBetter);
+    const change = draw() < BLOCKS ? movedBlock : tornAndMended;
+    const next = change(bench, best.order, draw, isBetter);
     idle = isBetter(next.plan, best.plan) ? 0 : idle + 1;
     // Equally good ones are taken too: they lead on.
     if (next.plan && !isBetter(best.plan, next.plan)) best = next;
@@ -166,6 +167,30 @@ const better =
     return false;
   };
 const BETTER = { early: better(COUNTS.early), clean: better(COUNTS.clean) } as const;
+
+/** How often a row of stages is moved whole: a recipe's turn, which single stages seldom leave. */
+const BLOCKS = 0.4;
+const LONGEST = 24;
+
+function movedBlock(
+  bench: Workbench,
+  order: readonly Token[],
+  draw: () => number,
+  isBetter: IsBetter,
+): Ordered {
+  const many = Math.min(2 + Math.floor(draw() * LONGEST), order.length - 1);
+  const from = Math.floor(draw() * (order.length - many + 1));
+  const block = order.slice(from, from + many);
+  const others = order.toSpliced(from, many);
+  let found: Ordered | undefined;
+  for (let i = 0; i < TRIED; i++) {
+    const at = Math.floor(draw() * (others.length + 1));
+    const tried = mended(bench, others.toSpliced(at, 0, ...block));
+    const plan = evaluate(bench, tried);
+    if (!found || isBetter(plan, found.plan)) found = { order: tried, plan };
+  }
+  return found ?? { order, plan: undefined };
+}
 
 function tornAndMended(
   bench: Workbench,

@@ -146,7 +146,8 @@ test('the end hangs on an unbroken chain from the beginning, and what is not in 
 
 test('too few brushes are washed, enough are not; with room and mats a second pair of hands saves a fifth at least', () => {
   const washes = (count: number) =>
-    planSitting({ ...sitting, atHand: { ...TABLE, brushes: { 'dye and hybrid': count } } }, QUICK).plan.washes;
+    planSitting({ ...sitting, atHand: { ...TABLE, brushes: { 'dye and hybrid': count } } }, QUICK).plan
+      .washes;
   // Four colours: yellow is in both recipes.
   expect(washes(3)).toBeGreaterThanOrEqual(1);
   expect(washes(4)).toBe(0);

@@ -72,6 +72,16 @@ export const nextLines = (plan: Plan | undefined, hands: number): (Planned | und
 
 /** A line done now: begun when its hands were last free, or when it was due, and no earlier than its panel was ready. */
 export function withDone(run: SittingRun, line: Planned, now: Minutes, order: readonly Token[]): SittingRun {
+  // Pressed twice, or in two tabs: it is done once.
+  const isDone = run.lines.some(
+    (one) =>
+      one.does === line.does &&
+      !one.spoiled &&
+      keyOf(one) === keyOf(line) &&
+      one.operation === line.operation &&
+      line.does === 'operation',
+  );
+  if (isDone) return run;
   const before = Math.max(0, ...run.lines.filter(({ hand }) => hand === line.hand).map(({ end }) => end));
   const start = Math.min(Math.max(before, Math.min(line.start, now)), now);
   return { ...run, order, lines: [...run.lines, { ...line, start, end: now }] };

@@ -1,0 +1,240 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { clockAfter } from '../make/sitting/record';
+import { linearRgbOfHex } from '../materials/colour/hex';
+import { srgbSignal } from '../materials/colour/lab';
+import type { LaidOut } from '../sheet/desk';
+import type { Minutes } from '../sheet/times';
+import { PAPERS, type Paper } from './sheetPdf';
+import type { SittingRow } from './sittingRows';
+
+/** A sitting as it is printed. */
+export interface SittingPrint {
+  readonly name: string;
+  /** When it is, and what is at hand, in a sentence. */
+  readonly told: string;
+  readonly origin: string;
+  readonly makespan: Minutes;
+  readonly rows: readonly SittingRow[];
+  readonly layOut: readonly LaidOut[];
+  readonly paper: Paper;
+  readonly fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array };
+  /** The sheets of its recipes, as PDFs. */
+  readonly sheets: readonly Uint8Array[];
+}
+
+const MARGIN = 36;
+const LINE = 13;
+const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.35, 0.35, 0.35)];
+
+/** The evening for paper: what to lay out, the timeline, the order of work, and the sheet of every recipe. */
+export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(print.name);
+  document.setCreator('Tint Ladder');
+  const [plain, bold] = [
+    await document.embedFont(print.fonts.plain, { subset: true }),
+    await document.embedFont(print.fonts.bold, { subset: true }),
+  ];
+  const [width, height] = PAPERS[print.paper];
+  const flow = flowOn(document, [width, height], plain);
+  flow.line(print.name, { font: bold, size: 16, height: 22 });
+  flow.wrapped(print.told);
+  flow.gap();
+  drawTimeline(flow, print, width);
+  flow.gap();
+  flow.line('Lay out first', { font: bold, size: 11, height: 16 });
+  for (const group of ['Card', 'Inks', 'Brushes', 'Tools'] as const) {
+    const own = print.layOut.filter((one) => one.group === group);
+    if (own.length === 0) continue;
+    flow.line(group, { font: bold });
+    for (const { thing } of own) flow.wrapped(thing, 16, true);
+  }
+  flow.gap();
+  flow.line('The order of work', { font: bold, size: 11, height: 16 });
+  for (const row of print.rows) drawRow(flow, row, print.origin, width);
+  for (const sheet of print.sheets) {
+    const other = await PDFDocument.load(sheet);
+    for (const page of await document.copyPages(other, other.getPageIndices())) document.addPage(page);
+  }
+  return document.save();
+}
+
+interface Look {
+  readonly font?: PDFFont;
+  readonly size?: number;
+  readonly height?: number;
+  readonly x?: number;
+}
+
+interface Flow {
+  readonly font: PDFFont;
+  readonly page: () => PDFPage;
+  readonly y: () => number;
+  /** Room for so much more on this page, or on the next. */
+  readonly need: (height: number) => void;
+  readonly down: (by: number) => void;
+  readonly gap: () => void;
+  readonly line: (text: string, look?: Look) => void;
+  readonly at: (text: string, x: number, room: number, look?: Look) => void;
+  readonly wrapped: (text: string, indent?: number, box?: boolean) => void;
+}
+
+/** Lines one under another, on as many pages as it takes. */
+function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): Flow {
+  const [width, height] = size;
+  let page = document.addPage(size);
+  let y = height - MARGIN;
+  const need = (much: number) => {
+    if (y - much > MARGIN) return;
+    page = document.addPage(size);
+    y = height - MARGIN;
+  };
+  const at: Flow['at'] = (text, x, room, { font = plain, size: points = 9 } = {}) => {
+    let shown = text;
+    while (shown.length > 1 && font.widthOfTextAtSize(shown, points) > room) shown = `${shown.slice(0, -2)}…`;
+    page.drawText(shown, { x, y, size: points, font, color: INK });
+  };
+  const line: Flow['line'] = (text, { height: tall = LINE, x = MARGIN, ...look } = {}) => {
+    need(tall);
+    y -= tall;
+    at(text, x, width - MARGIN - x, look);
+  };
+  return {
+    font: plain,
+    page: () => page,
+    y: () => y,
+    need,
+    down: (by) => {
+      y -= by;
+    },
+    gap: () => {
+      y -= LINE;
+    },
+    at,
+    line,
+    wrapped: (text, indent = 0, box = false) => {
+      const room = width - 2 * MARGIN - indent;
+      let now = '';
+      const lines: string[] = [];
+      for (const word of text.split(' ')) {
+        const next = now === '' ? word : `${now} ${word}`;
+        if (now !== '' && plain.widthOfTextAtSize(next, 9) > room) {
+          lines.push(now);
+          now = word;
+        } else now = next;
+      }
+      lines.push(now);
+      lines.forEach((one, i) => {
+        line(one, { x: MARGIN + indent });
+        if (box && i === 0)
+          page.drawRectangle({
+            x: MARGIN + 3,
+            y: y - 0.5,
+            width: 7,
+            height: 7,
+            borderColor: MUTE,
+            borderWidth: 0.6,
+          });
+      });
+    },
+  };
+}
+
+const colourOf = (hex: SittingRow['colour']) => {
+  if (!hex) return rgb(0.92, 0.92, 0.92);
+  const { r, g, b } = linearRgbOfHex(hex);
+  return rgb(srgbSignal(r), srgbSignal(g), srgbSignal(b));
+};
+
+const LANE = { height: 20, small: 9 } as const;
+
+/** Hands, brushes and what lies drying, drawn to one scale of hours. */
+function drawTimeline(flow: Flow, { rows, makespan, origin }: SittingPrint, width: number): void {
+  const room = width - 2 * MARGIN - 50;
+  const left = MARGIN + 50;
+  const x = (minute: number) => left + (room * minute) / Math.max(makespan, 1);
+  const hands = [...new Set(rows.map(({ hand }) => hand))].sort();
+  const brushes = [...new Set(rows.flatMap(({ brush }) => brush ?? []))].sort();
+  const tall = hands.length * (LANE.height + 4) + brushes.length * (LANE.small + 3) + 24;
+  flow.need(tall);
+  const step = [10, 20, 30, 60, 120].find((one) => (room * one) / Math.max(makespan, 1) > 40) ?? 120;
+  const top = flow.y();
+  for (let minute = 0; minute <= makespan; minute += step) {
+    flow.page().drawLine({
+      start: { x: x(minute), y: top - 12 },
+      end: { x: x(minute), y: top - tall + 6 },
+      thickness: 0.3,
+      color: MUTE,
+    });
+    flow.page().drawText(clockAfter(origin, minute), {
+      x: x(minute) + 2,
+      y: top - 9,
+      size: 7,
+      font: flow.font,
+      color: MUTE,
+    });
+  }
+  flow.down(14);
+  const lane = (label: string, own: readonly SittingRow[], height: number) => {
+    flow.down(height + 3);
+    flow.at(label, MARGIN, 48, { size: 8 });
+    for (const { does, start, end, colour } of own)
+      flow.page().drawRectangle({
+        x: x(start),
+        y: flow.y(),
+        width: Math.max(x(end) - x(start) - 0.4, 0.4),
+        height,
+        color: colourOf(does === 'operation' ? colour : undefined),
+        borderColor: MUTE,
+        borderWidth: 0.2,
+      });
+  };
+  for (const hand of hands)
+    lane(
+      hands.length > 1 ? `Hands ${hand + 1}` : 'Hands',
+      rows.filter((row) => row.hand === hand),
+      LANE.height,
+    );
+  for (const brush of brushes)
+    lane(
+      `Brush ${brush}`,
+      rows.filter((row) => row.brush === brush),
+      LANE.small,
+    );
+  flow.down(8);
+}
+
+/** One piece of work, to be ticked off. */
+function drawRow(
+  flow: Flow,
+  { start, panel, recipe, work, dryAt, colour, does }: SittingRow,
+  origin: string,
+  width: number,
+): void {
+  flow.need(LINE);
+  flow.down(LINE);
+  const room = width - 2 * MARGIN;
+  flow.page().drawRectangle({
+    x: MARGIN,
+    y: flow.y() - 0.5,
+    width: 7,
+    height: 7,
+    borderColor: MUTE,
+    borderWidth: 0.6,
+  });
+  flow.at(clockAfter(origin, start), MARGIN + 12, 40);
+  flow.at(String(panel), MARGIN + 46, 24);
+  flow.at(recipe, MARGIN + 70, room * 0.28);
+  if (does === 'operation' && colour)
+    flow.page().drawRectangle({
+      x: MARGIN + 70 + room * 0.3,
+      y: flow.y() - 1,
+      width: 8,
+      height: 8,
+      color: colourOf(colour),
+    });
+  flow.at(work, MARGIN + 84 + room * 0.3, room * 0.4);
+  if (dryAt !== undefined) flow.at(`dry ${clockAfter(origin, dryAt)}`, MARGIN + room - 52, 52);
+}

@@ -1,0 +1,20 @@
+import type { Step } from '../../sheet/desk';
+import type { DoneLine } from './begun';
+import type { Planned, Sitting } from './sitting';
+
+/** What a sheet says of taking a brush up: in a sitting brushes and mats are planned, and told by it. */
+const TAKEN_UP =
+  /^(Wipe and dry the mat\.\s*)?(Fresh [a-z ]+\.|[A-Z][a-z ]+ [A-Z]+ (holds it already|worked with)\b.*)?$/;
+
+/** What else to mind of a step, without what the sheet says of its own brushes. */
+export const careInSitting = ({ care }: Step): string[] => care.filter((line) => !TAKEN_UP.test(line));
+
+/** How the brush of a line stands before it: it holds its colour already, or is clean. */
+export function tellBrush({ groups }: Sitting, done: readonly DoneLine[], line: Planned): string | undefined {
+  const wish = groups[line.group]?.operations[line.operation]?.brush;
+  if (!wish || line.brush === undefined) return undefined;
+  const last = done.filter(({ brush }) => brush === line.brush).at(-1);
+  const held =
+    last?.does === 'operation' ? groups[last.group]?.operations[last.operation]?.brush?.holds : undefined;
+  return held === wish.holds ? 'It holds it already.' : last ? 'Washed, and dry.' : 'Fresh.';
+}

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useSession, useShelf } from '../../app/session';
+import { counted } from '../../core/base/words';
+import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
+import { endSitting, reopenSitting } from '../../data/sittings';
+import { Button } from '../../ui/Button';
+import { useNotify } from '../../ui/Notices';
+import { NumberField } from '../../ui/NumberField';
+import type { KnownSitting } from './lots';
+import { useOutlay } from './useOutlay';
+
+interface Props {
+  readonly record: SittingRecord;
+  readonly run: SittingRun;
+  readonly known: KnownSitting;
+}
+
+const MOST_SHEETS = 1000;
+
+/** After the last piece: what was made, and what it took out of the drawer. */
+export function EndOfSitting({ record, run, known }: Props) {
+  const { db } = useSession();
+  const shelf = useShelf();
+  const navigate = useNavigate();
+  const notify = useNotify();
+  const outlay = useOutlay(known);
+  const [typed, setTyped] = useState<Readonly<Record<string, number>>>({});
+  const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
+  const made = Object.keys(run.logged).length;
+  const last = Math.max(0, ...run.lines.map(({ end }) => end));
+  const used = (outlay?.used ?? []).map(
+    ({ cardId, sheets }): SheetsOf => ({ cardId, sheets: typed[cardId] ?? sheets }),
+  );
+  const end = async () => {
+    await endSitting(db, record.id, Date.now(), used);
+    notify({
+      text: 'The sitting is ended, and its sheets are counted down.',
+      undo: () => void reopenSitting(db, record.id),
+    });
+    navigate(`/sittings/${record.id}`);
+  };
+  return (
+    <section aria-label="The end" className="max-w-2xl space-y-4 bg-sheet p-8 text-xl">
+      <h2 className="heading text-4xl">
+        {counted(made, 'panel')} made, from {clockOf(run.begunAt)} to {clockOf(run.begunAt + last * 60_000)}
+      </h2>
+      <p>
+        {run.out.length > 0 ? `${counted(run.out.length, 'panel')} taken out. ` : ''}
+        Each is in{' '}
+        <Link to="/log" className="underline underline-offset-4">
+          the log
+        </Link>{' '}
+        with the time its steps took; the pads know what was laid.
+      </p>
+      {run.endedAt !== undefined ? (
+        <>
+          <ul>
+            {(run.used ?? []).map(({ cardId, sheets }) => (
+              <li key={cardId}>
+                {counted(sheets, 'sheet')} of {nameOf(cardId)} taken from the drawer.
+              </li>
+            ))}
+          </ul>
+          <Link to={`/sittings/${record.id}`} className="underline underline-offset-4">
+            The evening as it went
+          </Link>
+        </>
+      ) : (
+        <>
+          {used.map(({ cardId, sheets }) => (
+            <p key={cardId} className="flex items-center gap-3 text-lg">
+              <NumberField
+                label={`Sheets of ${nameOf(cardId)} used`}
+                value={sheets}
+                min={0}
+                max={MOST_SHEETS}
+                onValue={(value) => setTyped((all) => ({ ...all, [cardId]: Math.round(value) }))}
+              />
+              {sheets === 1 ? 'sheet' : 'sheets'} of {nameOf(cardId)} used
+            </p>
+          ))}
+          <Button
+            look="strong"
+            className="min-h-14 px-6 text-xl"
+            disabled={!outlay}
+            onClick={() => void end()}
+          >
+            End the sitting
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,495 @@
+import { proxy } from 'comlink';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { chime } from '../../app/desk/chime';
+import { useAwake } from '../../app/desk/useAwake';
+import { PanelPicture } from '../../app/panel/PanelPicture';
+import { useSession } from '../../app/session';
+import { counted } from '../../core/base/words';
+import { keyOf } from '../../core/make/sitting/begun';
+import type { PlannedSitting } from '../../core/make/sitting/plan';
+import {
+  clockAfter,
+  clockOf,
+  originOf,
+  type SittingRecord,
+  type SittingRun,
+} from '../../core/make/sitting/record';
+import {
+  beginRun,
+  minutesInto,
+  nextLines,
+  type RunNow,
+  runNow,
+  withDone,
+  withoutLast,
+  withSpoiled,
+} from '../../core/make/sitting/run';
+import type { Planned } from '../../core/make/sitting/sitting';
+import { careInSitting, tellBrush } from '../../core/make/sitting/tellStep';
+import { isBare } from '../../core/materials/ink/ink';
+import { letterOf } from '../../core/sheet/brushes';
+import { USUAL_PACE } from '../../core/sheet/times';
+import { timingOf } from '../../core/sheet/timing';
+import { removePanels } from '../../data/panels';
+import { changeSitting, logOfSitting, readSitting } from '../../data/sittings';
+import { addTiming } from '../../data/timings';
+import { Button } from '../../ui/Button';
+import { InkDot } from '../../ui/InkDot';
+import { Menu } from '../../ui/Menu';
+import { useNotify } from '../../ui/Notices';
+import { sittingWorker } from '../../workers/client';
+import { EndOfSitting } from './EndOfSitting';
+import { type KnownSitting, numberOf, operationOf, stepOf, tellLine, useKnownSitting } from './lots';
+import { panelOfRun } from './panelOfRun';
+import { useNow } from './useNow';
+import { usePlan } from './usePlan';
+
+/** The evening, one piece of work at a time, large, for inky fingers. */
+export function SittingDesk() {
+  const { sittingId = '' } = useParams();
+  const { db } = useSession();
+  const found = useLiveQuery(async () => ({ record: await readSitting(db, sittingId) }), [db, sittingId]);
+  const known = useKnownSitting(found?.record);
+  if (found && !found.record)
+    return (
+      <main className="p-8">
+        <h1 className="heading text-xl">This sitting is not here</h1>
+        <Link to="/sittings" className="mt-4 inline-block font-semibold underline underline-offset-4">
+          Go to all sittings
+        </Link>
+      </main>
+    );
+  if (!found?.record || !known) return <p className="p-6 text-mute">Opening the sitting …</p>;
+  const { run } = found.record;
+  if (!run) return <Beginning record={found.record} known={known} />;
+  if (run.endedAt !== undefined) return <EndOfSitting record={found.record} run={run} known={known} />;
+  return <AtDesk record={found.record} run={run} known={known} />;
+}
+
+interface KnownProps {
+  readonly record: SittingRecord;
+  readonly known: KnownSitting;
+}
+
+/** Before the first piece: the clock starts when the maker does. */
+function Beginning({ record, known }: KnownProps) {
+  const { db } = useSession();
+  const { planned, problem } = usePlan(known, undefined);
+  const moment = useNow(true);
+  const begin = ({ order }: PlannedSitting) =>
+    void changeSitting(db, record.id, (now) =>
+      now.run ? now : { ...now, run: beginRun(Date.now(), order) },
+    );
+  return (
+    <main className="flex min-h-0 flex-1 flex-col items-start gap-4 bg-sheet p-8 text-xl">
+      <h1 className="heading text-3xl">{record.name}</h1>
+      {record.pattern ? (
+        <p>This is a pattern. Begin it on an evening first: Sitting …, Begin it today.</p>
+      ) : problem ? (
+        <p role="alert" className="max-w-2xl border-l-4 border-text pl-3">
+          {problem}
+        </p>
+      ) : planned ? (
+        <>
+          <p className="max-w-2xl">
+            {counted(
+              known.lots.reduce((sum, { lot }) => sum + lot.count, 0),
+              'panel',
+            )}
+            . Begun now, all of it is dry at {clockAfter(clockOf(moment), planned.plan.makespan)}. Everything
+            that is to lie ready stands in the plan, under “Lay out first”.
+          </p>
+          <p className="max-w-2xl text-lg text-mute">
+            Heat tools, blades and powders can hurt: keep to their own sheets and to the rules where you work.
+          </p>
+          <Button look="strong" className="min-h-14 px-6 text-xl" onClick={() => begin(planned)}>
+            Begin now
+          </Button>
+        </>
+      ) : (
+        <p role="status" className="text-mute">
+          Planning the evening …
+        </p>
+      )}
+      <Link to={`/sittings/${record.id}`} className="text-lead underline underline-offset-4">
+        Back to the plan
+      </Link>
+    </main>
+  );
+}
+
+interface RunProps extends KnownProps {
+  readonly run: SittingRun;
+}
+
+/** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
+const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
+const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
+
+function AtDesk({ record, run, known }: RunProps) {
+  const { db } = useSession();
+  const notify = useNotify();
+  const moment = useNow(true);
+  const awake = useAwake();
+  const [sounds, setSounds] = useState(true);
+  const now = minutesInto(run, moment);
+  // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
+  const quarter = Math.floor(now * 4) / 4;
+  const state = useMemo(() => runNow(known.sitting, run, Math.max(quarter, 0)), [known, run, quarter]);
+  const news = useReplanning({ record, known, run, state });
+  const lines = nextLines(state.plan, known.sitting.atHand.hands);
+  const origin = originOf(record);
+  const lying = state.begun.panels
+    .filter(({ lies, ready }) => lies && ready > now)
+    .toSorted((p, q) => p.ready - q.ready);
+  useReady(
+    state.begun.panels.filter(({ lies }) => lies).map((panel) => ({ key: keyOf(panel), ready: panel.ready })),
+    now,
+    sounds,
+  );
+
+  const change = (to: (run: SittingRun) => SittingRun) =>
+    changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
+  const done = async (line: Planned) => {
+    const at = minutesInto(run, Date.now());
+    const after = withDone(run, line, at, state.order);
+    await change((old) => withDone(old, line, at, state.order));
+    const last = after.lines.at(-1);
+    const step = stepOf(known, line);
+    if (line.does !== 'operation' || !last || !step) return;
+    const timing = timingOf(step, last.end - last.start, known.maker.pace ?? USUAL_PACE);
+    if (timing) await addTiming(db, timing.work, timing.minutes);
+    const finished = panelOfRun(known, after, line);
+    if (finished) await logOfSitting(db, record.id, keyOf(line), finished);
+  };
+  const back = async () => {
+    const last = run.lines.at(-1);
+    if (!last) return;
+    const logged = run.logged[keyOf(last)];
+    await change(withoutLast);
+    if (logged !== undefined) await removePanels(db, [logged]);
+  };
+  const spoil = async (line: Planned, isAgain: boolean) => {
+    const before = run;
+    await change((old) => withSpoiled(old, line, isAgain));
+    notify({
+      text: `Panel ${numberOf(known, line)} ${isAgain ? 'is begun again from its bare card' : 'is taken out'}.`,
+      undo: () => void change((old) => ({ ...old, out: before.out, lines: before.lines })),
+    });
+  };
+  const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    const onControl =
+      event.target instanceof HTMLElement && event.target.closest('button, a, input, select, [role=menu]');
+    if (onControl && (event.key === ' ' || event.target.closest('[role=menu]'))) return;
+    const isForward = FORWARD.has(event.key);
+    if (!isForward && !BACK.has(event.key)) return;
+    event.preventDefault();
+    if (event.repeat) return;
+    if (isForward && first) void done(first);
+    else if (!isForward) void back();
+  });
+  useEffect(() => {
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, []);
+  const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
+  return (
+    <main className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
+        <h1 className="heading mr-auto min-w-0 truncate">{record.name}</h1>
+        <span className="tabular-nums">
+          {clockOf(moment)} · {Object.keys(run.logged).length} of {all} done
+          {state.plan ? ` · all dry ${clockAfter(origin, state.plan.makespan)}` : ''}
+        </span>
+        <Button className="max-lg:min-h-11" aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
+          Sound {sounds ? 'on' : 'off'}
+        </Button>
+        <span className="text-mute max-sm:hidden">
+          {awake ? 'Screen stays awake' : 'The screen may sleep here'}
+        </span>
+        <Link to={`/sittings/${record.id}`} className="underline underline-offset-4 max-lg:py-3">
+          Whole plan
+        </Link>
+      </header>
+      <p role="status" className={news ? 'bg-field px-4 py-1.5' : 'sr-only'}>
+        {news}
+      </p>
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        {!state.plan ? (
+          <p role="alert" className="m-6 max-w-2xl border-l-4 border-text pl-3 text-xl">
+            What is left cannot be worked as it stands: make room for more panels to dry, in the plan.
+          </p>
+        ) : first ? (
+          <div className={lines.length > 1 ? 'grid divide-line xl:grid-cols-2 xl:divide-x' : ''}>
+            {lines.map((line, hand) =>
+              line ? (
+                <OnePiece
+                  key={line.hand}
+                  {...{ known, run, line, now, origin, all }}
+                  next={followingOf(state, line)}
+                  hand={lines.length > 1 ? hand + 1 : undefined}
+                  onDone={lines.length > 1 ? () => void done(line) : undefined}
+                  onSpoiled={(isAgain) => void spoil(line, isAgain)}
+                />
+              ) : null,
+            )}
+          </div>
+        ) : (
+          <EndOfSitting record={record} run={run} known={known} />
+        )}
+        {lying.length > 0 && (
+          <section aria-label="Drying" className="border-t border-line p-4 md:px-8">
+            <h2 className="heading text-lead">Drying</h2>
+            <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-lg tabular-nums">
+              {lying.map(({ group, panel, ready }) => (
+                <li key={`${group} ${panel}`}>
+                  Panel {numberOf(known, { group, panel })} <span className="text-mute">until</span>{' '}
+                  {clockAfter(origin, ready)} <span className="text-mute">({describeLeft(ready - now)})</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      <nav
+        aria-label="Pieces of work"
+        className="grid shrink-0 grid-cols-[1fr_2fr] border-t-2 border-text bg-sheet"
+      >
+        <button
+          type="button"
+          disabled={run.lines.length === 0}
+          onClick={() => void back()}
+          className="min-h-20 border-r-2 border-text text-xl font-semibold focus-visible:outline-offset-[-4px] disabled:opacity-40"
+        >
+          Back
+        </button>
+        <button
+          type="button"
+          disabled={!first}
+          onClick={() => first && void done(first)}
+          className="min-h-20 bg-strong text-2xl font-semibold text-on-strong focus-visible:outline-on-strong focus-visible:outline-offset-[-6px] disabled:opacity-40"
+        >
+          {first && first.start > now + SOON ? 'It is dry: done' : 'Done'}
+        </button>
+      </nav>
+    </main>
+  );
+}
+
+/** A piece that begins no later than this, minutes, is not waited for. */
+const SOON = 0.3;
+
+/** What the same hands do after a piece. */
+const followingOf = ({ plan }: RunNow, line: Planned): Planned | undefined =>
+  plan?.lines
+    .filter((one) => one.hand === line.hand && one.start >= line.end - 1e-6 && one !== line)
+    .toSorted((p, q) => p.start - q.start)[0];
+
+/** Minutes as they are left: `12 min`, `40 s`. */
+const describeLeft = (minutes: number): string =>
+  minutes >= 1 ? `${Math.ceil(minutes)} min` : `${Math.max(Math.round(minutes * 60), 0)} s`;
+
+/** Sounds once for every panel that has become ready. */
+function useReady(
+  lying: readonly { readonly key: string; readonly ready: number }[],
+  now: number,
+  sounds: boolean,
+): void {
+  const waited = useRef(new Map<string, number>());
+  useEffect(() => {
+    for (const { key, ready } of lying) {
+      if (ready > now) waited.current.set(key, ready);
+      else if (waited.current.delete(key) && sounds) chime();
+    }
+  }, [lying, now, sounds]);
+}
+
+/** Off by more than this, minutes, it is planned anew. */
+const DRIFT = 3;
+/** A new order has to save so much, minutes, to be followed in place of the one in hand. */
+const WORTH = 1;
+
+/** Plans what is left anew when it has become late, early, more or fewer; says so when the order changes. */
+function useReplanning({ record, known, run, state }: RunProps & { readonly state: RunNow }): string {
+  const { db } = useSession();
+  const [news, setNews] = useState('');
+  const expected = useRef<{ makespan: number; question: string } | undefined>(undefined);
+  const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;
+  const makespan = state.plan?.makespan;
+  const plan = useEffectEvent(async (why: string, before: number) => {
+    let best: PlannedSitting | undefined;
+    const failed = await sittingWorker().plan(
+      known.sitting,
+      { begun: state.begun, before: state.order },
+      proxy((planned: PlannedSitting) => {
+        best = planned;
+      }),
+    );
+    if (failed || !best) return;
+    const { order, plan: better } = best;
+    const isWorth = before - better.makespan >= WORTH;
+    if (isWorth)
+      await changeSitting(db, record.id, (old) =>
+        // Something was done meanwhile: what was planned is of an earlier moment.
+        old.run && old.run.lines.length === run.lines.length ? { ...old, run: { ...old.run, order } } : old,
+      );
+    setNews(
+      `${why} ${isWorth ? `Planned anew, ${Math.round(before - better.makespan)} min are saved:` : 'The order stays:'} all dry at ${clockAfter(originOf(record), Math.min(better.makespan, before))}.`,
+    );
+    expected.current = { makespan: Math.min(better.makespan, before), question };
+  });
+  useEffect(() => {
+    if (makespan === undefined) return;
+    const was = expected.current;
+    expected.current ??= { makespan, question };
+    if (!was) return;
+    const off = makespan - was.makespan;
+    if (was.question === question && Math.abs(off) < DRIFT) return;
+    expected.current = { makespan, question };
+    const why =
+      was.question !== question
+        ? 'It is another evening now.'
+        : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
+    void plan(why, makespan);
+  }, [makespan, question]);
+  return news;
+}
+
+interface PieceProps {
+  readonly known: KnownSitting;
+  readonly run: SittingRun;
+  readonly line: Planned;
+  readonly next: Planned | undefined;
+  readonly now: number;
+  readonly origin: string;
+  readonly all: number;
+  /** Which pair of hands, where there are two. */
+  readonly hand: number | undefined;
+  readonly onDone: (() => void) | undefined;
+  readonly onSpoiled: (isAgain: boolean) => void;
+}
+
+/** How high the picture is, px. */
+const HEIGHT = 300;
+
+function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSpoiled }: PieceProps) {
+  const { resolved } = known.lots[line.group] ?? {};
+  const step = stepOf(known, line);
+  const operation = operationOf(known, line);
+  if (!resolved) return null;
+  const { panel, name } = resolved.recipe;
+  const number = numberOf(known, line);
+  const waits = line.start > now + SOON;
+  const isWork = line.does === 'operation';
+  const ink = isWork && step?.ink && !isBare(step.ink) ? step.ink : undefined;
+  const since = Math.max(0, ...run.lines.filter((one) => one.hand === line.hand).map(({ end }) => end));
+  const spent = Math.max(0, now - Math.max(since, waits ? line.start : Math.min(line.start, now)));
+  const brush = isWork ? tellBrush(known.sitting, run.lines, line) : undefined;
+  const width = (HEIGHT * panel.width) / panel.height;
+  return (
+    <div className="grid content-start gap-x-8 gap-y-4 p-5 md:grid-cols-[1fr_auto] md:p-8">
+      <section aria-label={hand ? `Hands ${hand}` : 'Piece of work'} aria-live="polite">
+        <p className="text-lg text-mute">
+          {hand ? `Hands ${hand}. ` : ''}
+          {isWork ? (
+            <>
+              Panel {number} of {all}, {name}
+            </>
+          ) : (
+            'Before what comes next'
+          )}
+        </p>
+        <h2 className="heading flex flex-wrap items-center gap-3 text-3xl md:text-5xl">
+          {ink && <InkDot ink={ink} className="size-9 md:size-12" />}
+          {isWork ? operation?.name : tellLine(known, line)}
+        </h2>
+        {waits && (
+          <p className="mt-2 text-2xl">
+            Ready at <strong className="tabular-nums">{clockAfter(origin, line.start)}</strong>, in{' '}
+            {describeLeft(line.start - now)}.
+          </p>
+        )}
+        {line.brush !== undefined && isWork && (
+          <p className="mt-1 text-xl md:text-2xl">
+            Brush <strong>{letterOf(line.brush)}</strong>, {operation?.brush?.holds}. {brush}
+            {line.mat !== undefined && known.sitting.atHand.mats > 1 ? ` Mat ${line.mat + 1}.` : ''}
+          </p>
+        )}
+        {isWork && step && (
+          <>
+            <p className="mt-4 text-2xl leading-snug">{step.work}</p>
+            {careInSitting(step).map((care) => (
+              <p key={care} className="mt-2 text-lg leading-snug">
+                {care}
+              </p>
+            ))}
+            {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
+          </>
+        )}
+        {line.does === 'wash' && (
+          <p className="mt-4 text-2xl">
+            It is damp for {known.sitting.atHand.dampMinutes} minutes, until{' '}
+            {clockAfter(origin, Math.max(now, line.end) + known.sitting.atHand.dampMinutes)}.
+          </p>
+        )}
+        <p className="mt-4 text-lg">
+          {next
+            ? `Next: ${tellNext(known, line, next, now, origin)}`
+            : 'It is the last piece of the evening.'}
+        </p>
+        <p className="mt-4 flex flex-wrap items-center gap-3">
+          <span role="timer" aria-label="Time on this piece" className="text-3xl tabular-nums">
+            {describeClock(spent)}
+          </span>
+          <span className="text-lg text-mute">of {describeClock(line.end - line.start)}</span>
+          {onDone && (
+            <Button look="strong" className="min-h-11 px-4 text-base" onClick={onDone}>
+              Done by these hands
+            </Button>
+          )}
+          <Menu
+            items={[
+              { label: 'Begin it again from bare card', onSelect: () => onSpoiled(true) },
+              { label: 'Take it out', onSelect: () => onSpoiled(false) },
+            ]}
+          >
+            Panel {number} is spoiled …
+          </Menu>
+        </p>
+      </section>
+      {step && (
+        <figure className="justify-self-center max-md:hidden">
+          <div className="relative shadow-[0_1px_3px_#0006]" style={{ height: HEIGHT, width }}>
+            <PanelPicture
+              resolved={resolved}
+              wetness={step.stands}
+              progress={step.after}
+              width={width}
+              height={HEIGHT}
+              label={`Panel ${number} after this piece`}
+            />
+          </div>
+          <figcaption className="mt-1 text-center text-lead text-mute">after this piece</figcaption>
+        </figure>
+      )}
+    </div>
+  );
+}
+
+/** `turn to panel 3: Skerry Deep, brush C, dry at 19:42`. */
+function tellNext(known: KnownSitting, line: Planned, next: Planned, now: number, origin: string): string {
+  const turns =
+    keyOf(next) !== keyOf(line) && next.does === 'operation'
+      ? `turn to panel ${numberOf(known, next)}: `
+      : '';
+  const waits =
+    next.start > Math.max(line.end, now) + SOON ? `, ready at ${clockAfter(origin, next.start)}` : '';
+  return `${turns}${tellLine(known, next)}${waits}.`;
+}
+
+/** Minutes as a clock shows them: `1:05`. */
+const describeClock = (minutes: number): string =>
+  `${Math.floor(minutes)}:${String(Math.floor((minutes * 60) % 60)).padStart(2, '0')}`;

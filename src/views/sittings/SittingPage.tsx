@@ -1,0 +1,289 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useSession } from '../../app/session';
+import { percent } from '../../core/base/words';
+import { keyOf } from '../../core/make/sitting/begun';
+import { criticalLines } from '../../core/make/sitting/critical';
+import { doneTimes } from '../../core/make/sitting/evenings';
+import {
+  clockAfter,
+  minutesBetween,
+  originOf,
+  RECORD_LIMITS,
+  type SittingRecord,
+} from '../../core/make/sitting/record';
+import { minutesInto, runNow } from '../../core/make/sitting/run';
+import type { Plan, Planned } from '../../core/make/sitting/sitting';
+import { changeSitting, readSitting, saveSittings } from '../../data/sittings';
+import { useNotify } from '../../ui/Notices';
+import { TypedField } from '../../ui/TypedField';
+import { Before, ByHand, InkAndMaterials, TooLong, WouldHelp } from './Beside';
+import { EveningPicture } from './EveningPicture';
+import { type KnownSitting, useKnownSitting } from './lots';
+import { PanelStrip } from './PanelStrip';
+import { SittingSentence } from './SittingSentence';
+import { splitOver } from './sittingActions';
+import { useLittlePictures } from './useLittlePictures';
+import { useNow } from './useNow';
+import { useOutlay } from './useOutlay';
+import { type PlanSeen, usePlan } from './usePlan';
+
+const OrderOfWork = lazy(() => import('./OrderOfWork'));
+const OutMenu = lazy(() => import('./OutMenu'));
+
+/** One sitting: its plan as a picture, what is laid out before, and what would help. */
+export function SittingPage() {
+  const { sittingId = '' } = useParams();
+  const { db } = useSession();
+  const found = useLiveQuery(async () => ({ record: await readSitting(db, sittingId) }), [db, sittingId]);
+  const known = useKnownSitting(found?.record);
+  if (found && !found.record)
+    return (
+      <main className="p-8">
+        <h1 className="heading text-xl">This sitting is not here</h1>
+        <p className="mt-1">It may have been deleted, or is kept in another browser.</p>
+        <Link to="/sittings" className="mt-4 inline-block font-semibold underline underline-offset-4">
+          Go to all sittings
+        </Link>
+      </main>
+    );
+  if (!found?.record || !known) return <p className="p-6 text-mute">Opening the sitting …</p>;
+  return <Sitting key={sittingId} record={found.record} known={known} />;
+}
+
+interface Props {
+  readonly record: SittingRecord;
+  readonly known: KnownSitting;
+}
+
+function Sitting({ record, known }: Props) {
+  const { db } = useSession();
+  const navigate = useNavigate();
+  const notify = useNotify();
+  const { run } = record;
+  const origin = originOf(record);
+  const finish = record.finish === undefined ? undefined : minutesBetween(record.start, record.finish);
+  const seen = usePlan(run ? undefined : known, finish);
+  const outlay = useOutlay(known);
+  const pictures = useLittlePictures(known.lots);
+  const [looked, setLooked] = useState<number>();
+  const moment = useNow(run !== undefined && run.endedAt === undefined);
+  const now = run ? minutesInto(run, run.endedAt ?? moment) : undefined;
+  const shown = useShown(known, seen, now);
+  const change = (to: (now: SittingRecord) => SittingRecord) => void changeSitting(db, record.id, to);
+  const rename = (name: string): string | undefined => {
+    if (name === '' || name.length > RECORD_LIMITS.name)
+      return `Type a name of up to ${RECORD_LIMITS.name} letters.`;
+    change((old) => ({ ...old, name }));
+    return undefined;
+  };
+  const begun = known.record.lots.map((lot) => {
+    const group = known.lots.findIndex((one) => one.lot.id === lot.id);
+    return Math.max(
+      0,
+      ...(run?.lines ?? []).filter((line) => line.group === group).map(({ panel }) => panel + 1),
+    );
+  });
+  const split = async (evenings: readonly (readonly number[])[]) => {
+    const made = splitOver(
+      record,
+      known.lots.map(({ lot }) => lot),
+      evenings,
+    );
+    const before = await saveSittings(db, made);
+    notify({
+      text: `${made.length} evenings are planned.`,
+      undo: () => {
+        const [old] = before;
+        void db.sittings
+          .bulkDelete(made.slice(1).map(({ id }) => id))
+          .then(() => old && saveSittings(db, [old]));
+      },
+    });
+    navigate('/sittings');
+  };
+  const isEnded = run?.endedAt !== undefined;
+  return (
+    <main className="min-h-0 flex-1 overflow-y-auto">
+      <header className="border-b border-line bg-pane px-4 py-3">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <h1 className="heading min-w-0 flex-1 basis-72 text-title [&>span]:w-full">
+            <TypedField
+              label="Name of the sitting"
+              shown={record.name}
+              onCommit={rename}
+              className="heading -ml-2 w-full max-w-2xl border-transparent bg-transparent text-title"
+            />
+          </h1>
+          {shown && (
+            <Suspense fallback={null}>
+              <OutMenu {...{ known, outlay, plan: shown, origin }} />
+            </Suspense>
+          )}
+          <Link
+            to={`/sittings/${record.id}/desk`}
+            aria-disabled={!shown}
+            className={`rounded-[3px] border border-strong bg-strong px-3 py-1.5 font-semibold text-on-strong print:hidden ${shown ? '' : 'pointer-events-none opacity-45'}`}
+          >
+            {isEnded ? 'How it went' : run ? 'Go on at the desk' : 'Work at the desk'}
+          </Link>
+        </div>
+        <div className="mt-1 flex flex-wrap items-end justify-between gap-x-10 gap-y-3">
+          <div className="max-w-2xl flex-1 basis-96">
+            <SittingSentence record={record} begun={begun} onChange={change} />
+          </div>
+          <Figures {...{ known, seen, shown, origin, isRunning: run !== undefined }} />
+        </div>
+      </header>
+      {seen.problem && !run && (
+        <p role="alert" className="m-4 max-w-2xl border-l-4 border-text pl-3 text-lead">
+          {seen.problem}
+        </p>
+      )}
+      {shown ? (
+        <>
+          <div className="space-y-3 p-4">
+            <EveningPicture
+              {...{ known, origin, pictures }}
+              lines={shown.lines}
+              makespan={shown.makespan}
+              critical={shown.critical}
+              {...(now === undefined ? {} : { now })}
+              onLook={setLooked}
+            />
+            <PanelStrip
+              {...{ known, pictures }}
+              lines={shown.lines}
+              at={looked ?? now ?? shown.makespan}
+              out={new Set(run?.out)}
+            />
+          </div>
+          <div className="grid gap-x-10 gap-y-8 border-t border-line bg-sheet p-4 sm:grid-cols-2 xl:grid-cols-4">
+            <Before known={known} plan={shown} outlay={outlay} onChange={change} />
+            <InkAndMaterials outlay={outlay} />
+            {seen.planned && <ByHand planned={seen.planned} origin={origin} />}
+            {!run && (
+              <div className="space-y-8">
+                {record.finish && seen.advice?.by && (
+                  <TooLong
+                    advice={seen.advice}
+                    known={known}
+                    finish={record.finish}
+                    onSplit={(evenings) => void split(evenings)}
+                  />
+                )}
+                <WouldHelp advice={seen.advice} />
+              </div>
+            )}
+          </div>
+          <Suspense fallback={null}>
+            <OrderOfWork {...{ known, origin }} lines={shown.lines} />
+          </Suspense>
+        </>
+      ) : (
+        !seen.problem && (
+          <p role="status" className="p-6 text-mute">
+            Planning the evening …
+          </p>
+        )
+      )}
+    </main>
+  );
+}
+
+/** A plan as it is shown: of a run, what was done and what is still to come. */
+export interface ShownPlan extends Plan {
+  readonly critical: ReadonlySet<Planned>;
+}
+
+function useShown(
+  known: KnownSitting,
+  { planned }: PlanSeen,
+  now: number | undefined,
+): ShownPlan | undefined {
+  const { run } = known.record;
+  // A plan is laid out anew each minute, not each second.
+  const minute = now === undefined ? undefined : Math.floor(now);
+  return useMemo(() => {
+    if (!run || minute === undefined)
+      return planned && { ...planned.plan, critical: criticalLines(known.sitting, planned.plan) };
+    const { plan } = runNow(known.sitting, run, minute);
+    const to: Plan = plan ?? { lines: [], makespan: minute, wipes: 0, washes: 0, waiting: 0 };
+    const lines = [...run.lines, ...to.lines];
+    const cleans = (of: Planned['does']) => lines.filter(({ does }) => does === of).length;
+    const ended = run.lines.map(({ end }) => end);
+    return {
+      lines,
+      makespan: Math.max(to.makespan, ...ended),
+      wipes: cleans('wipe'),
+      washes: cleans('wash'),
+      waiting: to.waiting,
+      critical: criticalLines(known.sitting, to),
+    };
+  }, [known, planned, run, minute]);
+}
+
+interface FiguresProps {
+  readonly known: KnownSitting;
+  readonly seen: PlanSeen & { readonly rest: () => void };
+  readonly shown: ShownPlan | undefined;
+  readonly origin: string;
+  readonly isRunning: boolean;
+}
+
+/** What the evening comes to: its end, what is cleaned, what is waited, and how good that is. */
+function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
+  if (!shown) return null;
+  const { planned, part, rest } = seen;
+  const by = Math.max(0, ...doneTimes(known.sitting, shown).values(), shown.makespan);
+  const first = planned?.naive.inFours ?? planned?.naive.panelAfterPanel;
+  const sooner = first ? Math.round(first.makespan - shown.makespan) : 0;
+  const over = planned && planned.bound > 0 ? 100 * (shown.makespan / planned.bound - 1) : undefined;
+  return (
+    <dl className="flex flex-wrap gap-x-6 gap-y-1 text-right [&_dd]:text-xl [&_dd]:font-semibold [&_dd]:tabular-nums [&_dt]:text-mute [&>div]:flex [&>div]:flex-col-reverse">
+      <div>
+        <dt>all dry{sooner > 0 ? `, ${sooner} min before by hand` : ''}</dt>
+        <dd>{clockAfter(origin, by)}</dd>
+      </div>
+      <div>
+        <dt>washes</dt>
+        <dd>{shown.washes}</dd>
+      </div>
+      <div>
+        <dt>wipes</dt>
+        <dd>{shown.wipes}</dd>
+      </div>
+      <div>
+        <dt>waiting</dt>
+        <dd>{Math.round(shown.waiting)} min</dd>
+      </div>
+      {!isRunning && over !== undefined && (
+        <div>
+          <dt>
+            {part < 1 ? (
+              <button type="button" className="underline underline-offset-4" onClick={rest}>
+                stop improving
+              </button>
+            ) : (
+              'at most, from the best there is'
+            )}
+          </dt>
+          <dd>{over < 0.05 ? 'the best' : percent(Math.max(over, 1))}</dd>
+        </div>
+      )}
+      {isRunning && (
+        <div>
+          <dt>done</dt>
+          <dd>
+            {new Set((known.record.run?.lines ?? []).filter((line) => isLast(known, line)).map(keyOf)).size}{' '}
+            of {known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - (known.record.run?.out.length ?? 0)}
+          </dd>
+        </div>
+      )}
+    </dl>
+  );
+}
+
+const isLast = (known: KnownSitting, { does, group, operation }: Planned): boolean =>
+  does === 'operation' && operation === (known.lots[group]?.group.operations.length ?? 0) - 1;

@@ -1,0 +1,143 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { useSession, useShelf } from '../../app/session';
+import { useKnownMaker } from '../../app/useMaker';
+import { groupOf, type SheetGroup } from '../../core/make/sitting/fromSheet';
+import { type Lot, type SittingRecord, sittingOf } from '../../core/make/sitting/record';
+import type { Operation, PanelGroup, Planned, Sitting } from '../../core/make/sitting/sitting';
+import { type Ink, isBare } from '../../core/materials/ink/ink';
+import { type ResolvedRecipe, resolveAnyway } from '../../core/recipe/resolved';
+import { letterOf } from '../../core/sheet/brushes';
+import { compileSheet, type Maker } from '../../core/sheet/compile';
+import type { Step } from '../../core/sheet/desk';
+import { isSoundRecord } from '../../data/sound';
+
+/** A lot of a sitting with all that is known of it. */
+export interface KnownLot {
+  readonly lot: Lot;
+  readonly resolved: ResolvedRecipe;
+  readonly group: SheetGroup;
+  /** The step of the sheet that each operation is. */
+  readonly steps: readonly Step[];
+  /** What its sheet asks for beside card, inks and brushes. */
+  readonly tools: readonly string[];
+  /** How many panels stand before its first one. */
+  readonly before: number;
+}
+
+/** A sitting with its recipes: what is planned, and how each panel is named. */
+export interface KnownSitting {
+  readonly record: SittingRecord;
+  readonly lots: readonly KnownLot[];
+  readonly sitting: Sitting;
+  /** The same panels dried with the heat tool. */
+  readonly heated: readonly PanelGroup[];
+  /** Lots whose recipe is no longer here. */
+  readonly gone: readonly Lot[];
+  readonly maker: Maker;
+  /** Its recipes, the same list until one of them or the shelf changes. */
+  readonly recipes: readonly ResolvedRecipe[];
+  /** What a plan of it depends on beside its recipes: the same text, the same plan. */
+  readonly question: string;
+}
+
+/** What a sitting's lots come to, with the shelf as it is; undefined until all of it is read. */
+export function useKnownSitting(record: SittingRecord | undefined): KnownSitting | undefined {
+  const { db } = useSession();
+  const shelf = useShelf();
+  const maker = useKnownMaker();
+  const ids = JSON.stringify(record?.lots.map(({ recipeId }) => recipeId) ?? []);
+  const stored = useLiveQuery(
+    async () =>
+      (await db.recipes.bulkGet(JSON.parse(ids) as string[])).map((one) =>
+        isSoundRecord(one) ? one.recipe : undefined,
+      ),
+    [db, ids],
+  );
+  const drying = record?.drying;
+  const sheets = useMemo(
+    () =>
+      shelf && maker && drying && stored
+        ? stored.map((recipe) => {
+            if (!recipe) return undefined;
+            const resolved = resolveAnyway(recipe, shelf);
+            const sheet = compileSheet(resolved, 'mm', maker).steps;
+            const steps = new Map(sheet.map((step) => [step.key, step]));
+            const tools = sheet.flatMap(({ layOut = [] }) =>
+              layOut.flatMap(({ group: of, thing }) => (of === 'Tools' ? [thing] : [])),
+            );
+            const group = groupOf(resolved, 0, { drying, maker });
+            const heated = groupOf(resolved, 0, { drying: 'heat', maker });
+            return {
+              resolved,
+              group,
+              heated,
+              tools,
+              steps: group.steps.flatMap((key) => steps.get(key) ?? []),
+            };
+          })
+        : undefined,
+    [shelf, maker, drying, stored],
+  );
+  const recipes = useMemo(() => sheets?.flatMap((sheet) => (sheet ? [sheet.resolved] : [])) ?? [], [sheets]);
+  return useMemo(() => {
+    if (!record || !sheets || !maker || sheets.length !== record.lots.length) return undefined;
+    let before = 0;
+    const lots: KnownLot[] = [];
+    const heated: PanelGroup[] = [];
+    const gone: Lot[] = [];
+    record.lots.forEach((lot, i) => {
+      const sheet = sheets[i];
+      if (!sheet) {
+        gone.push(lot);
+        return;
+      }
+      lots.push({ ...sheet, lot, group: { ...sheet.group, count: lot.count }, before });
+      heated.push({ ...sheet.heated, count: lot.count });
+      before += lot.count;
+    });
+    const { start, breaks, atHand, wants } = record;
+    return {
+      record,
+      lots,
+      heated,
+      gone,
+      maker,
+      recipes,
+      question: JSON.stringify([record.lots, start, breaks, atHand, wants, record.run?.begunAt]),
+      sitting: sittingOf(
+        record,
+        lots.map(({ group }) => group),
+      ),
+    };
+  }, [record, sheets, maker, recipes]);
+}
+
+type At = Pick<Planned, 'group' | 'panel'>;
+
+/** A panel's number among all of the sitting, from 1. */
+export const numberOf = ({ lots }: KnownSitting, { group, panel }: At): number =>
+  (lots[group]?.before ?? 0) + panel + 1;
+
+export const operationOf = ({ lots }: KnownSitting, { group, operation }: Planned): Operation | undefined =>
+  lots[group]?.group.operations[operation];
+
+export const stepOf = ({ lots }: KnownSitting, { group, operation }: Planned): Step | undefined =>
+  lots[group]?.steps[operation];
+
+/** The ink a line is done with, where it is one. */
+export function inkOf(known: KnownSitting, line: Planned): Ink | undefined {
+  const ink = stepOf(known, line)?.ink;
+  return line.does === 'operation' && ink && !isBare(ink) ? ink : undefined;
+}
+
+/** What is done, in a few words: `Leat Mid, brush B`; `wash brush B`. */
+export function tellLine(known: KnownSitting, line: Planned): string {
+  if (line.does === 'wipe') return `Wipe and dry mat ${(line.mat ?? 0) + 1}`;
+  if (line.does === 'wash') return `Wash brush ${letterOf(line.brush ?? 0)}`;
+  const where = [
+    ...(line.brush === undefined ? [] : [`brush ${letterOf(line.brush)}`]),
+    ...(line.mat === undefined || known.sitting.atHand.mats < 2 ? [] : [`mat ${line.mat + 1}`]),
+  ];
+  return [operationOf(known, line)?.name ?? '', ...where].join(', ');
+}

@@ -1,0 +1,31 @@
+import { addDays, format, parseISO } from 'date-fns';
+import type { Lot, SittingRecord } from '../../core/make/sitting/record';
+
+/** A sitting's panels on several evenings, a day after another; the first one stays the sitting it was. */
+export const splitOver = (
+  record: SittingRecord,
+  lots: readonly Lot[],
+  evenings: readonly (readonly number[])[],
+): SittingRecord[] =>
+  evenings.map((counts, evening) => {
+    const { reserves: _, ...rest } = record;
+    return {
+      ...rest,
+      ...(evening > 0 ? { id: crypto.randomUUID(), date: dayAfter(record.date, evening) } : {}),
+      name: `${record.name}, evening ${evening + 1} of ${evenings.length}`,
+      lots: lots.map((lot, i) => ({ ...lot, count: counts[i] ?? 0 })).filter(({ count }) => count > 0),
+    };
+  });
+
+const dayAfter = (day: string, days: number): string => format(addDays(parseISO(day), days), 'yyyy-MM-dd');
+
+/** A sitting begun again from its settings: as a copy on a day, or as a pattern that has none. */
+export function copyOf(
+  record: SittingRecord,
+  to: { readonly date: string } | 'pattern',
+  name = record.name,
+): SittingRecord {
+  const { run: _, reserves: __, pattern: ___, ...rest } = record;
+  const id = crypto.randomUUID();
+  return to === 'pattern' ? { ...rest, id, name, pattern: true } : { ...rest, id, name, date: to.date };
+}

@@ -1,0 +1,125 @@
+import { expose } from 'comlink';
+import type { Unit } from '../core/base/length';
+import { CannotCut, type CutPlan, planCuts } from '../core/make/cutting/cutPlan';
+import type { Piece } from '../core/make/cutting/pieces';
+import type { Begun } from '../core/make/sitting/begun';
+import type { Token } from '../core/make/sitting/evaluate';
+import { type Counts, mostBy, splitEvenings } from '../core/make/sitting/evenings';
+import { type Help, helpOf, noticed, variationsOf } from '../core/make/sitting/help';
+import { type PanelUse, panelUse } from '../core/make/sitting/materials';
+import { type PlannedSitting, planSitting } from '../core/make/sitting/plan';
+import type { PanelGroup, Sitting } from '../core/make/sitting/sitting';
+import type { Card } from '../core/materials/card/card';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
+import { breathe } from './breathe';
+
+/** Rounds of the first plan, which is shown at once; of each one after it; and in all. */
+const ROUNDS = { first: 4, each: 10, all: 300 } as const;
+/** Rounds a plan gets that is only asked how long it takes. */
+const ASKED = { steps: 6 } as const;
+
+let newest = 0;
+
+/** What else is worth knowing of a sitting, beside its plan. */
+export interface SittingAdvice {
+  readonly help: readonly Help[];
+  /** How many panels of each lot are dry by the hour wished for; and the evenings it takes, where one is too short. */
+  readonly by?: Counts;
+  readonly evenings?: readonly Counts[];
+}
+
+/** Sheets of one card, or why its pieces cannot be cut. */
+export interface CardCuts {
+  readonly card: Card;
+  readonly pieces: readonly Piece[];
+  readonly plan?: CutPlan;
+  readonly refused?: string;
+}
+
+const door = {
+  /**
+   * Plans a sitting, better and better, until there is nothing to gain or a newer question comes.
+   *
+   * @param onBetter  told each plan, and the part of all rounds that is done
+   * @returns what stands in its way; undefined where it was planned
+   */
+  async plan(
+    sitting: Sitting,
+    from: { readonly begun?: Begun; readonly before?: readonly Token[] },
+    onBetter: (planned: PlannedSitting, part: number) => void,
+  ): Promise<string | undefined> {
+    const mine = ++newest;
+    try {
+      let best = planSitting(sitting, { ...from, steps: ROUNDS.first });
+      onBetter(best, ROUNDS.first / ROUNDS.all);
+      for (let done: number = ROUNDS.first; done < ROUNDS.all; done += ROUNDS.each) {
+        await breathe();
+        if (mine !== newest) return undefined;
+        const isBest = !from.begun && best.plan.makespan <= best.bound + 1e-9;
+        best = planSitting(sitting, { ...from, before: best.order, steps: ROUNDS.each, seed: done });
+        onBetter(best, Math.min((done + ROUNDS.each) / ROUNDS.all, 1));
+        if (isBest) break;
+      }
+      onBetter(best, 1);
+      return undefined;
+    } catch (error) {
+      if (error instanceof RangeError) return error.message;
+      throw error;
+    }
+  },
+
+  /** No more rounds: the plan stays as it is. */
+  rest(): void {
+    newest++;
+  },
+
+  /** What would help, and what an hour leaves time for. */
+  async advise(
+    sitting: Sitting,
+    { plan, order }: Pick<PlannedSitting, 'plan' | 'order'>,
+    dried: readonly PanelGroup[] | undefined,
+    finish: number | undefined,
+  ): Promise<SittingAdvice> {
+    const tried: Help[] = [];
+    for (const one of variationsOf(sitting, dried)) {
+      await breathe();
+      // Heat in place of air makes other stages of it.
+      tried.push(
+        helpOf(one, plan, one.sitting.groups === sitting.groups ? { ...ASKED, before: order } : ASKED),
+      );
+    }
+    const help = noticed(tried);
+    if (finish === undefined || plan.makespan <= finish + 1e-9) return { help };
+    await breathe();
+    const by = mostBy(
+      sitting,
+      sitting.groups.map(({ count }) => count),
+      finish,
+      ASKED,
+    );
+    await breathe();
+    const evenings = splitEvenings(sitting, finish, ASKED);
+    return { help, by, ...(evenings ? { evenings } : {}) };
+  },
+
+  /** What one panel of each recipe takes. */
+  uses: (recipes: readonly ResolvedRecipe[]): PanelUse[] => recipes.map(panelUse),
+
+  cuts: (
+    lots: readonly { readonly card: Card; readonly pieces: readonly Piece[] }[],
+    grain: boolean,
+    unit: Unit,
+  ): CardCuts[] =>
+    lots.map(({ card, pieces }) => {
+      if (!card.sheet) return { card, pieces };
+      try {
+        return { card, pieces, plan: planCuts(card.sheet, pieces, grain, unit) };
+      } catch (error) {
+        if (error instanceof CannotCut) return { card, pieces, refused: error.message };
+        throw error;
+      }
+    }),
+};
+
+export type SittingDoor = typeof door;
+expose(door);
