@@ -89,7 +89,7 @@ test('letters typed on the rail choose inks and are no commands; the keys never 
   await expect(readings.getByRole('button', { name: /^Change/ }).first()).toHaveAccessibleName(/Gorse Pale/);
   await page.keyboard.press('Home');
   await expect(page.getByRole('option', { name: /^(bare card|Slip White)/ }).first()).toBeFocused();
-  for (const view of ['Choose', 'Inks', 'Cards', 'Designs', 'Recipes', 'Bench']) {
+  for (const view of ['Choose', 'Sittings', 'Inks', 'Cards', 'Designs', 'Recipes', 'Bench']) {
     await page.getByRole('link', { name: view, exact: true }).press('Enter');
     await expect(page.getByRole('main')).toBeVisible();
     expect(await page.evaluate(() => document.activeElement === document.body)).toBe(false);
@@ -145,7 +145,7 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
   await openBench(page);
   for (const surround of ['Middle', 'Dark']) {
     await deskSetting(page, surround);
-    for (const view of ['Choose', 'Inks', 'Cards', 'Designs', 'Recipes']) {
+    for (const view of ['Choose', 'Sittings', 'Inks', 'Cards', 'Designs', 'Recipes']) {
       await page.getByRole('link', { name: view, exact: true }).click();
       await expect(page.getByRole('main')).toBeVisible();
       await expectAccessible(page, `${view}, ${surround}`);
@@ -158,6 +158,8 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
     '/cards',
     '/designs',
     '/recipes',
+    '/sittings',
+    '/sittings/invitations-1',
     '/sheet/kiln-mouth',
     '/desk/kiln-mouth',
   ]) {

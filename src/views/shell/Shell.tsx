@@ -230,7 +230,9 @@ function Frame() {
               Skip to the work
             </Button>
             <span className="heading flex items-center gap-2 text-lead">
-              <LadderSign />
+              <span className="max-sm:hidden">
+                <LadderSign />
+              </span>
               <span className="max-lg:sr-only">Tint Ladder</span>
             </span>
             <nav aria-label="Views" className="mr-auto flex min-w-0 items-center overflow-x-auto lg:ml-3">

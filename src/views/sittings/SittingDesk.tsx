@@ -18,6 +18,7 @@ import {
 } from '../../core/make/sitting/record';
 import {
   beginRun,
+  begunAt,
   minutesInto,
   nextLines,
   type RunNow,
@@ -154,8 +155,8 @@ function AtDesk({ record, run, known }: RunProps) {
     changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
   const done = async (line: Planned) => {
     const at = minutesInto(run, Date.now());
-    const after = withDone(run, line, at, state.order);
-    await change((old) => withDone(old, line, at, state.order));
+    const after = withDone(known.sitting, run, line, at, state.order);
+    await change((old) => withDone(known.sitting, old, line, at, state.order));
     const last = after.lines.at(-1);
     const step = stepOf(known, line);
     if (line.does !== 'operation' || !last || !step) return;
@@ -373,7 +374,7 @@ interface PieceProps {
 }
 
 /** How high the picture is, px. */
-const HEIGHT = 300;
+const HEIGHT = 340;
 
 function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSpoiled }: PieceProps) {
   const { resolved } = known.lots[line.group] ?? {};
@@ -385,8 +386,7 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
   const waits = line.start > now + SOON;
   const isWork = line.does === 'operation';
   const ink = isWork && step?.ink && !isBare(step.ink) ? step.ink : undefined;
-  const since = Math.max(0, ...run.lines.filter((one) => one.hand === line.hand).map(({ end }) => end));
-  const spent = Math.max(0, now - Math.max(since, waits ? line.start : Math.min(line.start, now)));
+  const spent = waits ? 0 : now - begunAt(known.sitting, run, line, now);
   const brush = isWork ? tellBrush(known.sitting, run.lines, line) : undefined;
   const width = (HEIGHT * panel.width) / panel.height;
   return (

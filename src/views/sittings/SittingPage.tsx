@@ -160,11 +160,16 @@ function Sitting({ record, known }: Props) {
             />
           </div>
           <div className="grid gap-x-10 gap-y-8 border-t border-line bg-sheet p-4 sm:grid-cols-2 xl:grid-cols-4">
-            <Before known={known} plan={shown} outlay={outlay} onChange={change} />
-            <InkAndMaterials outlay={outlay} />
-            {seen.planned && <ByHand planned={seen.planned} origin={origin} />}
+            <div className="sm:col-span-2">
+              <Before known={known} plan={shown} outlay={outlay} onChange={change} />
+            </div>
+            <div className="space-y-8">
+              {seen.planned && !run && <ByHand planned={seen.planned} origin={origin} />}
+              <InkAndMaterials outlay={outlay} />
+            </div>
             {!run && (
               <div className="space-y-8">
+                <WouldHelp advice={seen.advice} />
                 {record.finish && seen.advice?.by && (
                   <TooLong
                     advice={seen.advice}
@@ -173,7 +178,6 @@ function Sitting({ record, known }: Props) {
                     onSplit={(evenings) => void split(evenings)}
                   />
                 )}
-                <WouldHelp advice={seen.advice} />
               </div>
             )}
           </div>

@@ -74,7 +74,8 @@ export function layOutOf(
       }),
     ),
     ...[...new Set(tools)]
-      .filter((tool) => !things.some(({ thing }) => thing === tool))
+      // Mats and powders are told by how many and how much.
+      .filter((tool) => !tool.startsWith('mat,') && !things.some(({ thing }) => thing === tool))
       .map((thing): LaidOut => ({ group: 'Tools', thing })),
   ];
 }
@@ -100,7 +101,9 @@ export function brushesOf(
 const matsOf = ({ groups }: Sitting, { lines }: Plan): LaidOut[] => {
   const mats = new Set(lines.flatMap(({ mat }) => mat ?? []));
   const needs = groups.some(({ operations }) => operations.some(({ ink }) => ink !== undefined));
-  return needs && mats.size > 0 ? [{ group: 'Tools', thing: counted(mats.size, 'blending mat') }] : [];
+  return needs && mats.size > 0
+    ? [{ group: 'Tools', thing: `${counted(mats.size, 'mat')}, clean and dry` }]
+    : [];
 };
 
 /** What a sitting is short of, and what to do; empty where nothing is. */

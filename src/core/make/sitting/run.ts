@@ -70,21 +70,51 @@ export const nextLines = (plan: Plan | undefined, hands: number): (Planned | und
     (_, hand) => plan?.lines.filter((line) => line.hand === hand).toSorted((p, q) => p.start - q.start)[0],
   );
 
-/** A line done now: begun when its hands were last free, or when it was due, and no earlier than its panel was ready. */
-export function withDone(run: SittingRun, line: Planned, now: Minutes, order: readonly Token[]): SittingRun {
+/**
+ * When a line that is done, or in hand, was begun: when its hands were last free, but no earlier than its panel was ready, its
+ * brush was dry and a break was over.
+ */
+export function begunAt(
+  { groups, atHand, breaks = [] }: Sitting,
+  { lines }: SittingRun,
+  line: Planned,
+  now: Minutes,
+): Minutes {
+  const free = Math.max(0, ...lines.filter(({ hand }) => hand === line.hand).map(({ end }) => end));
+  const before = lines.findLast(
+    (one) => one.does === 'operation' && !one.spoiled && keyOf(one) === keyOf(line),
+  );
+  const rest = before ? (groups[before.group]?.operations[before.operation]?.rest?.min ?? 0) : 0;
+  const ready = line.does === 'operation' && before ? before.end + rest : 0;
+  const washed = lines.findLast((one) => one.brush !== undefined && one.brush === line.brush);
+  const dry = washed?.does === 'wash' ? washed.end + atHand.dampMinutes : 0;
+  const paused = breaks.filter(({ start, minutes }) => start >= free - 1e-9 && start + minutes <= now);
+  return Math.min(Math.max(free, ready, dry, ...paused.map(({ start, minutes }) => start + minutes)), now);
+}
+
+/** A line done now. */
+export function withDone(
+  sitting: Sitting,
+  run: SittingRun,
+  line: Planned,
+  now: Minutes,
+  order: readonly Token[],
+): SittingRun {
   // Pressed twice, or in two tabs: it is done once.
   const isDone = run.lines.some(
     (one) =>
-      one.does === line.does &&
+      line.does === 'operation' &&
+      one.does === 'operation' &&
       !one.spoiled &&
       keyOf(one) === keyOf(line) &&
-      one.operation === line.operation &&
-      line.does === 'operation',
+      one.operation === line.operation,
   );
   if (isDone) return run;
-  const before = Math.max(0, ...run.lines.filter(({ hand }) => hand === line.hand).map(({ end }) => end));
-  const start = Math.min(Math.max(before, Math.min(line.start, now)), now);
-  return { ...run, order, lines: [...run.lines, { ...line, start, end: now }] };
+  return {
+    ...run,
+    order,
+    lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, now), end: now }],
+  };
 }
 
 /** The last thing done is taken back; its panel is no longer logged. */
