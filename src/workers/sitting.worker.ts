@@ -45,19 +45,22 @@ const door = {
    */
   async plan(
     sitting: Sitting,
-    from: { readonly begun?: Begun; readonly before?: readonly Token[] },
+    {
+      rounds = ROUNDS.all,
+      ...from
+    }: { readonly begun?: Begun; readonly before?: readonly Token[]; readonly rounds?: number },
     onBetter: (planned: PlannedSitting, part: number) => void,
   ): Promise<string | undefined> {
     const mine = ++newest;
     try {
       let best = planSitting(sitting, { ...from, steps: ROUNDS.first });
-      onBetter(best, ROUNDS.first / ROUNDS.all);
-      for (let done: number = ROUNDS.first; done < ROUNDS.all; done += ROUNDS.each) {
+      onBetter(best, ROUNDS.first / rounds);
+      for (let done: number = ROUNDS.first; done < rounds; done += ROUNDS.each) {
         await breathe();
         if (mine !== newest) return undefined;
         const isBest = !from.begun && best.plan.makespan <= best.bound + 1e-9;
         best = planSitting(sitting, { ...from, before: best.order, steps: ROUNDS.each, seed: done });
-        onBetter(best, Math.min((done + ROUNDS.each) / ROUNDS.all, 1));
+        onBetter(best, Math.min((done + ROUNDS.each) / rounds, 1));
         if (isBest) break;
       }
       onBetter(best, 1);

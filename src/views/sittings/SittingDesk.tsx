@@ -8,6 +8,7 @@ import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useSession } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { keyOf } from '../../core/make/sitting/begun';
+import type { Token } from '../../core/make/sitting/evaluate';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
   clockAfter,
@@ -24,6 +25,7 @@ import {
   type RunNow,
   runNow,
   withDone,
+  withOrder,
   withoutLast,
   withSpoiled,
 } from '../../core/make/sitting/run';
@@ -135,10 +137,14 @@ function AtDesk({ record, run, known }: RunProps) {
   const moment = useNow(true);
   const awake = useAwake();
   const [sounds, setSounds] = useState(true);
-  const now = minutesInto(run, moment);
+  // What was done a moment ago is past, though the clock is looked at only each second.
+  const now = Math.max(minutesInto(run, moment), ...run.lines.map(({ end }) => end));
   // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
   const quarter = Math.floor(now * 4) / 4;
-  const state = useMemo(() => runNow(known.sitting, run, Math.max(quarter, 0)), [known, run, quarter]);
+  const state = useMemo(
+    () => runNow(known.sitting, run, Math.max(quarter, 0, ...run.lines.map(({ end }) => end))),
+    [known, run, quarter],
+  );
   const news = useReplanning({ record, known, run, state });
   const lines = nextLines(state.plan, known.sitting.atHand.hands);
   const origin = originOf(record);
@@ -155,8 +161,8 @@ function AtDesk({ record, run, known }: RunProps) {
     changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
   const done = async (line: Planned) => {
     const at = minutesInto(run, Date.now());
-    const after = withDone(known.sitting, run, line, at, state.order);
-    await change((old) => withDone(known.sitting, old, line, at, state.order));
+    const after = withDone(known.sitting, run, line, at);
+    await change((old) => withDone(known.sitting, old, line, at));
     const last = after.lines.at(-1);
     const step = stepOf(known, line);
     if (line.does !== 'operation' || !last || !step) return;
@@ -198,7 +204,10 @@ function AtDesk({ record, run, known }: RunProps) {
   }, []);
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
   return (
-    <main className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none">
+    <main
+      data-pieces={run.lines.length}
+      className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none"
+    >
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
         <h1 className="heading mr-auto min-w-0 truncate">{record.name}</h1>
         <span className="tabular-nums">
@@ -310,37 +319,45 @@ function useReady(
 
 /** Off by more than this, minutes, it is planned anew. */
 const DRIFT = 3;
+/** Rounds of looking for a better order in the midst of the work. */
+const ROUNDS = 60;
 /** A new order has to save so much, minutes, to be followed in place of the one in hand. */
 const WORTH = 1;
 
-/** Plans what is left anew when it has become late, early, more or fewer; says so when the order changes. */
+/** Plans what is left anew when it has become late, early, more or fewer; says so, and by how much it helped. */
 function useReplanning({ record, known, run, state }: RunProps & { readonly state: RunNow }): string {
   const { db } = useSession();
   const [news, setNews] = useState('');
-  const expected = useRef<{ makespan: number; question: string } | undefined>(undefined);
+  const expected = useRef<{ readonly makespan: number; readonly question: string } | undefined>(undefined);
   const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;
   const makespan = state.plan?.makespan;
-  const plan = useEffectEvent(async (why: string, before: number) => {
+  /** Follows an order if it is better from now on, whatever was done while it was looked for; returns when all is dry then. */
+  const follow = useEffectEvent(async (order: readonly Token[]): Promise<{ dry: number; saves: number }> => {
+    const now = Math.max(minutesInto(run, Date.now()), 0);
+    const [as, other] = [runNow(known.sitting, run, now), runNow(known.sitting, run, now, order)];
+    const [dry, better] = [as.plan?.makespan ?? Number.POSITIVE_INFINITY, other.plan?.makespan];
+    if (better === undefined || dry - better < WORTH) return { dry, saves: 0 };
+    await changeSitting(db, record.id, (old) =>
+      old.run ? { ...old, run: withOrder(known.sitting, old.run, other.order) } : old,
+    );
+    return { dry: better, saves: dry - better };
+  });
+  const plan = useEffectEvent(async (why: string) => {
     let best: PlannedSitting | undefined;
     const failed = await sittingWorker().plan(
       known.sitting,
-      { begun: state.begun, before: state.order },
+      { begun: state.begun, before: state.order, rounds: ROUNDS },
       proxy((planned: PlannedSitting) => {
         best = planned;
       }),
     );
     if (failed || !best) return;
-    const { order, plan: better } = best;
-    const isWorth = before - better.makespan >= WORTH;
-    if (isWorth)
-      await changeSitting(db, record.id, (old) =>
-        // Something was done meanwhile: what was planned is of an earlier moment.
-        old.run && old.run.lines.length === run.lines.length ? { ...old, run: { ...old.run, order } } : old,
-      );
+    const { dry, saves } = await follow(best.order);
+    if (!Number.isFinite(dry)) return;
+    expected.current = { makespan: dry, question };
     setNews(
-      `${why} ${isWorth ? `Planned anew, ${Math.round(before - better.makespan)} min are saved:` : 'The order stays:'} all dry at ${clockAfter(originOf(record), Math.min(better.makespan, before))}.`,
+      `${why} ${saves > 0 ? `Planned anew, ${Math.round(saves)} min are saved:` : 'The order stays:'} all dry at ${clockAfter(originOf(record), dry)}.`,
     );
-    expected.current = { makespan: Math.min(better.makespan, before), question };
   });
   useEffect(() => {
     if (makespan === undefined) return;
@@ -354,7 +371,7 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
       was.question !== question
         ? 'It is another evening now.'
         : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
-    void plan(why, makespan);
+    void plan(why);
   }, [makespan, question]);
   return news;
 }

@@ -27,7 +27,7 @@ export function brushworkOf(
   begun: readonly BrushBegun[],
   works: readonly Work[],
 ): Brushwork[] {
-  const rack: Held[] = begun.map(({ set, holds }) => ({ set, holds, last: -1 }));
+  const rack: Held[] = begun.map(({ set, holds }) => ({ set, holds, last: NEVER }));
   const wishes = works.map(({ group, from, to }) =>
     (groups[group]?.operations ?? []).slice(from, to).map(({ brush }) => brush),
   );
@@ -40,7 +40,7 @@ export function brushworkOf(
       if (!wish) return undefined;
       const brush = holding(rack, wish) ?? clean(rack, wish) ?? more(rack, wish, atHand.brushes[wish.set]);
       const taken = brush ?? toWash(rack, wish, here, at, wanted);
-      if (brush === undefined) (plan[rack[taken]?.last ?? -1]?.after ?? before).push(taken);
+      if (brush === undefined) whenToWash(plan, works, rack[taken]?.last ?? NEVER, before).push(taken);
       const held = rack[taken] as Held;
       held.holds = wish.holds;
       held.last = at;
@@ -49,6 +49,22 @@ export function brushworkOf(
     plan.push({ uses, before, after: [] });
   }
   return plan;
+}
+
+/** In place of the stage a brush was last used in, where that was before all of them. */
+const NEVER = -1;
+
+/** Right after it was last used; what was used before all of this is washed first of all, but not in the midst of a join. */
+function whenToWash(
+  plan: readonly Brushwork[],
+  works: readonly Work[],
+  last: number,
+  before: number[],
+): number[] {
+  const [first] = plan;
+  if (last > NEVER) return plan[last]?.after ?? before;
+  if (!first) return before;
+  return works[0]?.hand === undefined ? first.before : first.after;
 }
 
 const keyOf = ({ set, holds }: { readonly set: string; readonly holds: string | undefined }): string =>
@@ -77,7 +93,7 @@ const clean = (rack: readonly Held[], { set }: BrushWish) =>
 /** A fresh brush of a set, where it is not counted or not all of them are out. */
 function more(rack: Held[], { set }: BrushWish, count = Number.POSITIVE_INFINITY): number | undefined {
   if (rack.filter((one) => one.set === set).length >= count) return undefined;
-  return rack.push({ set, holds: undefined, last: -1 }) - 1;
+  return rack.push({ set, holds: undefined, last: NEVER }) - 1;
 }
 
 /** The brush that is washed for another colour. */

@@ -10,7 +10,7 @@ import { whatWouldHelp } from './help';
 import { bottleDoes, millilitres, panelUse, usedTogether } from './materials';
 import { planSitting } from './plan';
 import { clockAfter, minutesBetween, newSitting, whyNotPlanned } from './record';
-import { beginRun, nextLines, runNow, withDone, withoutLast, withSpoiled } from './run';
+import { beginRun, nextLines, runNow, withDone, withOrder, withoutLast, withSpoiled } from './run';
 import { type Plan, type Sitting, USUAL_TABLE } from './sitting';
 
 const [gorse, leat, skerry] = [
@@ -34,13 +34,13 @@ function workOff(
   let now = 0;
   for (let step = 0; step < 1000; step++) {
     run = between(run, step);
-    const { plan, order } = runNow(of, run, now);
+    const { plan } = runNow(of, run, now);
     const next = nextLines(plan, of.atHand.hands)
       .filter((line) => line !== undefined)
       .toSorted((p, q) => p.start - q.start)[0];
     if (!next) return { run, now };
     now = Math.max(now, next.end + late(step));
-    run = withDone(of, run, next, now, order);
+    run = withDone(of, run, next, now);
   }
   throw new Error('it never ends');
 }
@@ -99,14 +99,45 @@ describe('a run', () => {
     );
   });
 
+  test('with little room to dry it never comes to a stop, whatever is late or spoiled', () => {
+    const tight = { ...sitting, atHand: { ...TABLE, places: 2 } };
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 40 }), { minLength: 1, maxLength: 5 }),
+        fc.integer({ min: 2, max: 30 }),
+        (lates, when) => {
+          const { run } = workOff(
+            tight,
+            (step) => (lates[step % lates.length] ?? 0) / 4,
+            (now, step) => {
+              const last = now.lines.at(-1);
+              return last && step % when === when - 1 && step < 60
+                ? step % 2
+                  ? withSpoiled(now, last, true)
+                  : withoutLast(now)
+                : now;
+            },
+          );
+          expect(new Set(run.lines.map(keyOf)).size).toBe(7);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
   test('taken back, it is as before; with one panel more, that is made too', () => {
     const first = beginRun(0, planSitting(sitting, QUICK).order);
     const [next] = nextLines(runNow(sitting, first, 0).plan, 1);
     if (!next) throw new Error('nothing to do');
-    const done = withDone(sitting, first, next, 3, first.order);
-    expect(withDone(sitting, done, next, 4, first.order)).toBe(done);
+    const done = withDone(sitting, first, next, 3);
+    expect(withDone(sitting, done, next, 4)).toBe(done);
     expect(done.lines[0]).toMatchObject({ start: 0, end: 3 });
     expect(withoutLast(done).lines).toEqual([]);
+    // What is taken back comes first again, under another order too.
+    const backAgain = (run: typeof done) => nextLines(runNow(sitting, withoutLast(run), 4).plan, 1)[0];
+    expect(backAgain(done)).toMatchObject({ group: next.group, operation: 0 });
+    const turned = withOrder(sitting, done, runNow(sitting, done, 3).order.toReversed());
+    expect(backAgain(turned)).toMatchObject({ group: next.group, operation: 0 });
     const more = { ...sitting, groups: [groupOf(blue, 5), groupOf(warm, 3)] };
     const { plan } = runNow(more, done, 3);
     expect(new Set(plan?.lines.map(keyOf)).size).toBe(8);

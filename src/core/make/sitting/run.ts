@@ -1,9 +1,9 @@
 import type { Minutes } from '../../sheet/times';
 import { type Begun, begunAfter, keyOf } from './begun';
 import { evaluate, type Token, type Workbench, workbenchOf } from './evaluate';
-import { mended } from './orders';
+import { listOrders, mended, plainOrders } from './orders';
 import type { SittingRun } from './record';
-import type { Plan, Planned, Sitting } from './sitting';
+import { type Plan, type Planned, type Sitting, stagesOf } from './sitting';
 
 const A_MINUTE = 60_000;
 
@@ -29,7 +29,7 @@ export interface RunNow {
 
 /**
  * What is still to come of a run, laid out from now on in the order that was followed until now: late or early, with more
- * panels or fewer.
+ * panels or fewer. Where that order cannot be worked any more, by a plain one that can.
  *
  * @param order  another order, where there is a better one
  */
@@ -37,7 +37,25 @@ export function runNow(sitting: Sitting, run: SittingRun, now: Minutes, order = 
   const begun = begunAfter(sitting, run.lines, now, new Set(run.out));
   const bench = workbenchOf(sitting, begun);
   const left = stillToCome(bench, order);
-  return { begun, order: left, plan: evaluate(bench, left) };
+  const plan = evaluate(bench, left);
+  if (plan) return { begun, order: left, plan };
+  for (const other of [...listOrders(bench), ...Object.values(plainOrders(bench))]) {
+    const possible = evaluate(bench, other);
+    if (possible) return { begun, order: other, plan: possible };
+  }
+  return { begun, order: left, plan: undefined };
+}
+
+/** A run that follows another order from here on; what is taken back later is found where it was. */
+export function withOrder(sitting: Sitting, run: SittingRun, order: readonly Token[]): SittingRun {
+  const done = run.lines.flatMap(({ does, group, operation, spoiled }): Token[] => {
+    if (does !== 'operation' || spoiled) return [];
+    const stage = stagesOf(sitting.groups[group]?.operations ?? []).findIndex(
+      ({ from }) => from === operation,
+    );
+    return stage < 0 ? [] : [{ group, stage }];
+  });
+  return { ...run, order: [...done, ...order] };
 }
 
 /** Of an order, what has not been begun; what it does not know of comes last, and what there is no panel for is left out. */
@@ -93,13 +111,7 @@ export function begunAt(
 }
 
 /** A line done now. */
-export function withDone(
-  sitting: Sitting,
-  run: SittingRun,
-  line: Planned,
-  now: Minutes,
-  order: readonly Token[],
-): SittingRun {
+export function withDone(sitting: Sitting, run: SittingRun, line: Planned, now: Minutes): SittingRun {
   // Pressed twice, or in two tabs: it is done once.
   const isDone = run.lines.some(
     (one) =>
@@ -112,7 +124,6 @@ export function withDone(
   if (isDone) return run;
   return {
     ...run,
-    order,
     lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, now), end: now }],
   };
 }

@@ -1,0 +1,217 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, expectNoSideScroll } from './axe';
+
+test.describe.configure({ timeout: 240_000 });
+
+declare global {
+  interface Window {
+    /** How far the page's clock is put forward, ms. */
+    ahead?: number;
+  }
+}
+
+/** Lets a test put the page's clock forward; its timers run as they do. */
+const withClock = (page: Page) =>
+  page.addInitScript(() => {
+    const now = Date.now.bind(Date);
+    Date.now = () => now() + (window.ahead ?? 0);
+  });
+
+async function typeCount(page: Page, recipe: string, count: string): Promise<void> {
+  const field = page.getByLabel(`How many of ${recipe}`);
+  await field.fill(count);
+  await field.press('Enter');
+}
+
+/** Presses the key for “done” so often, each time after so many minutes by the page's clock. */
+const work = (page: Page, presses: number, minutes: number): Promise<number> =>
+  page.evaluate(
+    async ([most, each]) => {
+      const desk = document.querySelector('main[data-pieces]') as HTMLElement;
+      const change = () =>
+        new Promise<void>((resolve) => {
+          const seen = new MutationObserver(() => {
+            seen.disconnect();
+            resolve();
+          });
+          seen.observe(desk, { subtree: true, childList: true, attributes: true, characterData: true });
+        });
+      const pieces = () => Number(desk.dataset.pieces);
+      const next = () => desk.querySelector<HTMLButtonElement>('nav button:last-child');
+      const from = pieces();
+      while (pieces() - from < most && next()?.disabled === false) {
+        // What has to dry is waited for.
+        if (next()?.textContent !== 'Done') {
+          window.ahead = (window.ahead ?? 0) + 60_000;
+          await change();
+          continue;
+        }
+        window.ahead = (window.ahead ?? 0) + each * 60_000;
+        const before = pieces();
+        window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', cancelable: true }));
+        while (pieces() === before) await change();
+      }
+      return pieces() - from;
+    },
+    [presses, minutes] as const,
+  );
+
+test('forty-eight invitations in three recipes are planned, worked through, late, logged, and the stock is right', async ({
+  page,
+}) => {
+  await withClock(page);
+  await page.goto('/sittings/invitations-1');
+  await page.getByRole('button', { name: /^Panels: / }).click();
+  await typeCount(page, 'Kiln-opening invitation, run 2', '22');
+  await typeCount(page, 'Raku dusk, tonal', '24');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Panels: 48 panels' })).toBeVisible();
+  await expect(page.getByText(/can be dry by then/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^All of them take \d evenings:$/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'By hand it would be' })).toContainText('Four at a time');
+  const outlay = page.getByRole('region', { name: 'To lay out' });
+  await expect(outlay).toContainText(/\d+ sheets of smooth white/);
+  const sheets = Number(/(\d+) sheets of smooth white/.exec((await outlay.textContent()) ?? '')?.[1]);
+  expect(sheets).toBeGreaterThan(8);
+
+  await page.getByRole('link', { name: 'Work at the desk' }).click();
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  await expect(page.getByText(/^Panel \d+ of 48, /)).toBeVisible();
+  expect(await work(page, 8, 1)).toBe(8);
+  // An hour late: it is told, and goes on from now.
+  await page.evaluate(() => {
+    window.ahead = (window.ahead ?? 0) + 60 * 60_000;
+  });
+  await work(page, 1, 1);
+  await expect(page.getByRole('status').filter({ hasText: /min late\..*all dry at/ })).toBeVisible({
+    timeout: 30_000,
+  });
+  // A panel is spoiled and begun again; another is taken back.
+  await page.getByRole('button', { name: /^Panel \d+ is spoiled/ }).click();
+  await page.getByRole('menuitem', { name: 'Begin it again from bare card' }).click();
+  await expect(page.getByText(/is begun again from its bare card/).first()).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await expect(page.locator('main[data-pieces="8"]')).toBeVisible();
+
+  await work(page, 5000, 1);
+  const end = page.getByRole('region', { name: 'The end' });
+  await expect(end.getByRole('heading', { name: /^48 panels made/ })).toBeVisible();
+  await expect(page.getByLabel(/^Sheets of smooth white .* used$/)).toHaveValue(String(sheets));
+  await page.getByRole('button', { name: 'End the sitting' }).click();
+  await expect(
+    page.getByText('The sitting is ended, and its sheets are counted down.').first(),
+  ).toBeVisible();
+  await page.goto('/log');
+  await expect(page.getByRole('link', { name: /^No 48,/ })).toBeVisible();
+  await page.goto('/cards');
+  await expect(page.getByText(`${24 - Math.min(sheets, 24)} left`).first()).toBeVisible();
+});
+
+test('what cannot be worked is told with what to change, and nothing is lost', async ({ page }) => {
+  await page.goto('/sittings/invitations-2');
+  await page.getByRole('button', { name: /^Panels: / }).click();
+  await typeCount(page, 'Raku dusk, tonal', '10000');
+  await expect(page.getByText('Type a number from 0 to 200.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Panels: 16 panels' })).toBeVisible();
+  await page.getByRole('button', { name: /^Brushes: / }).click();
+  const brushes = page.getByLabel('Brushes for dye and hybrid');
+  await brushes.fill('0');
+  await brushes.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(
+    page
+      .getByRole('alert')
+      .filter({ hasText: /brushes for dye and hybrid at once, and none is at hand: set out \d more/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Brushes: / }).click();
+  await brushes.fill('5');
+  await brushes.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('region', { name: 'The evening' })).toBeVisible();
+  // A recipe that goes is told; it comes back with it.
+  await page.goto('/recipes');
+  await page
+    .getByRole('button', { name: /More .*Raku dusk|Raku dusk.*…/ })
+    .first()
+    .click();
+  await page.getByRole('menuitem', { name: /Delete/ }).click();
+  await page.goto('/sittings/invitations-2');
+  await expect(page.getByRole('alert').filter({ hasText: 'no longer here' })).toBeVisible();
+  await page.goto('/sittings/none-such');
+  await expect(page.getByRole('heading', { name: 'This sitting is not here' })).toBeVisible();
+});
+
+test('a sitting goes out as PDF, table, calendar and file, comes back, is kept as a pattern and split', async ({
+  page,
+}) => {
+  await page.goto('/sittings/invitations-3');
+  await expect(page.getByRole('region', { name: 'To lay out' })).toBeVisible({ timeout: 60_000 });
+  const out = async (item: string): Promise<Buffer> => {
+    const download = page.waitForEvent('download', { timeout: 90_000 });
+    await page.getByRole('button', { name: 'Sitting …' }).click();
+    await page.getByRole('menuitem', { name: item }).click();
+    return readFileSync(await (await download).path());
+  };
+  const table = (await out('Table (CSV)')).toString();
+  expect(table.split('\r\n')[0]).toBe('from,to,minutes,hands,panel,recipe,work,brush,mat,dry_at');
+  expect(table.split('\r\n').length).toBeGreaterThan(100);
+  const calendar = (await out('Calendar (iCalendar)')).toString();
+  expect(calendar).toContain('SUMMARY:Kiln-opening invitations\\, third evening');
+  expect(calendar).toContain('BEGIN:VALARM');
+  const file = await out('File (JSON)');
+  expect((await out('PDF with its sheets')).subarray(0, 5).toString()).toBe('%PDF-');
+
+  await page.getByRole('button', { name: 'Sitting …' }).click();
+  await page.getByRole('menuitem', { name: 'Keep as a pattern' }).click();
+  await expect(page.getByRole('button', { name: /^When: any evening from 18:30/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Sitting …' }).click();
+  await page.getByRole('menuitem', { name: 'Begin it today' }).click();
+  await expect(page.getByText('It stands in your sittings for today.').first()).toBeVisible();
+
+  await page.goto('/sittings');
+  await expect(page.getByRole('region', { name: 'Patterns' }).getByRole('link')).toHaveCount(1);
+  await expectAccessible(page, 'sittings');
+  await page
+    .getByLabel('Sitting to import')
+    .setInputFiles({ name: 'evening.json', mimeType: 'application/json', buffer: file });
+  await expect(page.getByText(/is brought in\.$/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Panels: 16 panels' })).toBeVisible();
+  await page.goto('/sittings');
+  await page
+    .getByLabel('Sitting to import')
+    .setInputFiles({ name: 'no.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') });
+  await expect(page.getByRole('dialog')).toContainText('not a sitting');
+  await page.keyboard.press('Escape');
+
+  await page.goto('/sittings/invitations-3');
+  await page.getByRole('button', { name: /^Make \d evenings of it$/ }).click({ timeout: 60_000 });
+  await expect(page.getByRole('link', { name: /third evening, evening 2 of/ })).toBeVisible();
+});
+
+test('the evening is read by keys, fits a phone, and axe finds nothing on the plan and at the desk', async ({
+  page,
+}) => {
+  await page.goto('/sittings/invitations-1');
+  await expect(page.getByRole('region', { name: 'To lay out' })).toBeVisible({ timeout: 60_000 });
+  const pieces = page.getByRole('slider', { name: 'Piece of work' });
+  await pieces.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(pieces).toHaveAttribute('aria-valuetext', /^18:30 to 18:3\d\. Panel \d+, .*brush A/);
+  await page.keyboard.press('End');
+  await expect(pieces).toHaveAttribute('aria-valuetext', /The end hangs on it\./);
+  await expectAccessible(page, 'a sitting');
+  await page.getByText(/^The order of work, \d+ pieces$/).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Wash brush' }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Work at the desk' }).click();
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await expectAccessible(page, 'a sitting at the desk');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectNoSideScroll(page, 390);
+  await page.getByRole('link', { name: 'Whole plan' }).click();
+  await expect(page.getByRole('region', { name: 'The evening' })).toBeVisible();
+  await expectNoSideScroll(page, 390);
+});
