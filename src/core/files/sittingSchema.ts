@@ -102,6 +102,20 @@ export const sittingSchema = object({
   reserves: sheets(),
   run: object({
     begunAt: number().strict().required(),
+    with: object({
+      maker: mixed().test('maker', 'must be times and brushes of one’s own', (value) => isPlain(value)),
+      recipes: array()
+        .strict()
+        .required()
+        .max(RECORD_LIMITS.lots)
+        .of(
+          object({ lotId: id(), file: string().strict().required().max(4_000_000) })
+            .noUnknown(unknownField)
+            .required(),
+        ),
+    })
+      .noUnknown(unknownField)
+      .required(),
     lines: array().strict().required().max(50_000).of(line.required()),
     out: array().strict().required().max(10_000).of(string().strict().required().max(20)),
     order: array().strict().required().max(50_000).of(token.required()),

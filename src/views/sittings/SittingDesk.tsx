@@ -7,6 +7,7 @@ import { useAwake } from '../../app/desk/useAwake';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useSession } from '../../app/session';
 import { counted } from '../../core/base/words';
+import { writeRecipeFile } from '../../core/files/recipeFile';
 import { keyOf } from '../../core/make/sitting/begun';
 import type { Token } from '../../core/make/sitting/evaluate';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
@@ -81,10 +82,14 @@ function Beginning({ record, known }: KnownProps) {
   const { db } = useSession();
   const { planned, problem } = usePlan(known, undefined);
   const moment = useNow(true);
-  const begin = ({ order }: PlannedSitting) =>
-    void changeSitting(db, record.id, (now) =>
-      now.run ? now : { ...now, run: beginRun(Date.now(), order) },
-    );
+  const begin = ({ order }: PlannedSitting) => {
+    const recipes = known.lots.map(({ lot, resolved }) => ({
+      lotId: lot.id,
+      file: writeRecipeFile(resolved),
+    }));
+    const run = beginRun(Date.now(), order, { maker: known.maker, recipes });
+    void changeSitting(db, record.id, (now) => (now.run ? now : { ...now, run }));
+  };
   return (
     <main className="flex min-h-0 flex-1 flex-col items-start gap-4 bg-sheet p-8 text-xl">
       <h1 className="heading text-3xl">{record.name}</h1>

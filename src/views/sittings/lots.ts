@@ -2,8 +2,9 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useSession, useShelf } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
-import { groupOf, type SheetGroup } from '../../core/make/sitting/fromSheet';
-import { type Lot, type SittingRecord, sittingOf } from '../../core/make/sitting/record';
+import { readRecipeFile } from '../../core/files/recipeFile';
+import { type Drying, groupOf, type SheetGroup } from '../../core/make/sitting/fromSheet';
+import { type BegunWith, type Lot, type SittingRecord, sittingOf } from '../../core/make/sitting/record';
 import type { Operation, PanelGroup, Planned, Sitting } from '../../core/make/sitting/sitting';
 import { type Ink, isBare } from '../../core/materials/ink/ink';
 import { type ResolvedRecipe, resolveAnyway } from '../../core/recipe/resolved';
@@ -55,30 +56,20 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
     [db, ids],
   );
   const drying = record?.drying;
-  const sheets = useMemo(
-    () =>
-      shelf && maker && drying && stored
-        ? stored.map((recipe) => {
-            if (!recipe) return undefined;
-            const resolved = resolveAnyway(recipe, shelf);
-            const sheet = compileSheet(resolved, 'mm', maker).steps;
-            const steps = new Map(sheet.map((step) => [step.key, step]));
-            const tools = sheet.flatMap(({ layOut = [] }) =>
-              layOut.flatMap(({ group: of, thing }) => (of === 'Tools' ? [thing] : [])),
-            );
-            const group = groupOf(resolved, 0, { drying, maker });
-            const heated = groupOf(resolved, 0, { drying: 'heat', maker });
-            return {
-              resolved,
-              group,
-              heated,
-              tools,
-              steps: group.steps.flatMap((key) => steps.get(key) ?? []),
-            };
-          })
-        : undefined,
-    [shelf, maker, drying, stored],
-  );
+  const begunWith = JSON.stringify(record?.run?.with);
+  const lotIds = JSON.stringify(record?.lots.map(({ id }) => id) ?? []);
+  const sheets = useMemo(() => {
+    if (!shelf || !maker || !drying || !stored) return undefined;
+    // A run keeps the recipes and the pace it was begun with.
+    const run = begunWith === undefined ? undefined : (JSON.parse(begunWith) as BegunWith);
+    const own = run?.maker ?? maker;
+    return (JSON.parse(lotIds) as string[]).map((lotId, i) => {
+      const kept = run?.recipes.find((one) => one.lotId === lotId);
+      const recipe = stored[i];
+      const resolved = kept ? readRecipeFile(kept.file) : recipe && resolveAnyway(recipe, shelf);
+      return resolved && sheetOf(resolved, drying, own);
+    });
+  }, [shelf, maker, drying, stored, begunWith, lotIds]);
   const recipes = useMemo(() => sheets?.flatMap((sheet) => (sheet ? [sheet.resolved] : [])) ?? [], [sheets]);
   return useMemo(() => {
     if (!record || !sheets || !maker || sheets.length !== record.lots.length) return undefined;
@@ -102,7 +93,7 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
       lots,
       heated,
       gone,
-      maker,
+      maker: record.run?.with.maker ?? maker,
       recipes,
       question: JSON.stringify([record.lots, start, breaks, atHand, wants, record.run?.begunAt]),
       sitting: sittingOf(
@@ -111,6 +102,22 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
       ),
     };
   }, [record, sheets, maker, recipes]);
+}
+
+/** A recipe's sheet as a planner sees it, and as the desk tells it. */
+function sheetOf(resolved: ResolvedRecipe, drying: Drying, maker: Maker) {
+  const { steps: all } = compileSheet(resolved, 'mm', maker);
+  const steps = new Map(all.map((step) => [step.key, step]));
+  const group = groupOf(resolved, 0, { drying, maker });
+  return {
+    resolved,
+    group,
+    heated: groupOf(resolved, 0, { drying: 'heat', maker }),
+    tools: all.flatMap(({ layOut = [] }) =>
+      layOut.flatMap(({ group: of, thing }) => (of === 'Tools' ? [thing] : [])),
+    ),
+    steps: group.steps.flatMap((key) => steps.get(key) ?? []),
+  };
 }
 
 type At = Pick<Planned, 'group' | 'panel'>;

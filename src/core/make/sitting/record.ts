@@ -1,4 +1,5 @@
 import { counted } from '../../base/words';
+import type { Maker } from '../../sheet/compile';
 import type { Minutes } from '../../sheet/times';
 import type { DoneLine } from './begun';
 import type { Token } from './evaluate';
@@ -49,8 +50,16 @@ export interface SheetsOf {
   readonly sheets: number;
 }
 
+/** What a run was begun with, and stays with: a recipe changed meanwhile, or a pace grown quicker, is for the next one. */
+export interface BegunWith {
+  readonly maker: Maker;
+  /** Each lot's recipe as a file has it. */
+  readonly recipes: readonly { readonly lotId: string; readonly file: string }[];
+}
+
 /** How far a sitting has come, as it was worked. */
 export interface SittingRun {
+  readonly with: BegunWith;
   /** When it was begun, ms since 1970. Its minutes count from there. */
   readonly begunAt: number;
   readonly lines: readonly DoneLine[];

@@ -2,7 +2,7 @@ import type { Minutes } from '../../sheet/times';
 import { type Begun, begunAfter, keyOf } from './begun';
 import { evaluate, type Token, type Workbench, workbenchOf } from './evaluate';
 import { listOrders, mended, plainOrders } from './orders';
-import type { SittingRun } from './record';
+import type { BegunWith, SittingRun } from './record';
 import { type Plan, type Planned, type Sitting, stagesOf } from './sitting';
 
 const A_MINUTE = 60_000;
@@ -11,8 +11,13 @@ const A_MINUTE = 60_000;
 export const minutesInto = ({ begunAt }: Pick<SittingRun, 'begunAt'>, moment: number): Minutes =>
   (moment - begunAt) / A_MINUTE;
 
-export const beginRun = (begunAt: number, order: readonly Token[]): SittingRun => ({
+export const beginRun = (
+  begunAt: number,
+  order: readonly Token[],
+  begunWith: BegunWith = { maker: {}, recipes: [] },
+): SittingRun => ({
   begunAt,
+  with: begunWith,
   lines: [],
   out: [],
   order,
