@@ -7,7 +7,6 @@ import { build, CHROMIUM, root } from './prepare.mjs';
 const PORT = '5273';
 const SHOTS = [
   { name: 'bench', path: '/bench/kiln-opening-2', width: 1280, height: 800 },
-  { name: 'glow', path: '/bench/kiln-mouth', width: 1280, height: 800 },
   {
     name: 'passes',
     path: '/bench/running-glaze',
@@ -42,6 +41,13 @@ const SHOTS = [
   { name: 'seen', path: '/bench/kiln-opening-2', width: 1280, height: 800, press: 'Will it be seen?' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800, ready: 'main [data-painted]' },
   { name: 'start', path: '/bench/kiln-opening-2', width: 1280, height: 800, keys: ['n'] },
+  {
+    name: 'sitting',
+    path: '/sittings/invitations-1',
+    width: 1280,
+    height: 800,
+    ready: 'section[aria-label="To lay out"]',
+  },
   { name: 'log', path: '/log', width: 1280, height: 800, ready: 'main li img', demoLog: true },
   {
     name: 'log-panel',

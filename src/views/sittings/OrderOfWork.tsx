@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { counted } from '../../core/base/words';
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Planned } from '../../core/make/sitting/sitting';
@@ -14,8 +14,17 @@ interface Props {
 /** The evening as a list: for whoever reads it rather than sees it, and for paper. */
 export default function OrderOfWork({ known, lines, origin }: Props) {
   const inOrder = useMemo(() => lines.toSorted((p, q) => p.start - q.start || p.hand - q.hand), [lines]);
+  const list = useRef<HTMLDetailsElement>(null);
+  // On paper it is read as a whole.
+  useEffect(() => {
+    const open = () => {
+      if (list.current) list.current.open = true;
+    };
+    window.addEventListener('beforeprint', open);
+    return () => window.removeEventListener('beforeprint', open);
+  }, []);
   return (
-    <details className="border-t border-line bg-sheet p-4 print:block">
+    <details ref={list} className="border-t border-line bg-sheet p-4 print:block">
       <summary className="heading cursor-pointer text-lead">
         The order of work, {counted(inOrder.length, 'piece')}
       </summary>

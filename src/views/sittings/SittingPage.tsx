@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { type Command, useCommands } from '../../app/commands';
 import { useSession } from '../../app/session';
 import { percent } from '../../core/base/words';
 import { keyOf } from '../../core/make/sitting/begun';
@@ -16,6 +17,7 @@ import {
 import { minutesInto, runNow } from '../../core/make/sitting/run';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { changeSitting, readSitting, saveSittings } from '../../data/sittings';
+import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { TypedField } from '../../ui/TypedField';
 import { Before, ByHand, InkAndMaterials, TooLong, WouldHelp } from './Beside';
@@ -71,7 +73,7 @@ function Sitting({ record, known }: Props) {
   const moment = useNow(run !== undefined && run.endedAt === undefined);
   const now = run ? minutesInto(run, run.endedAt ?? moment) : undefined;
   const shown = useShown(known, seen, now);
-  const change = (to: (now: SittingRecord) => SittingRecord) => void changeSitting(db, record.id, to);
+  const { change, undo } = useChanges(record);
   const rename = (name: string): string | undefined => {
     if (name === '' || name.length > RECORD_LIMITS.name)
       return `Type a name of up to ${RECORD_LIMITS.name} letters.`;
@@ -116,6 +118,11 @@ function Sitting({ record, known }: Props) {
               className="heading -ml-2 w-full max-w-2xl border-transparent bg-transparent text-title"
             />
           </h1>
+          {undo && (
+            <Button look="bare" className="print:hidden" onClick={undo}>
+              Undo
+            </Button>
+          )}
           {shown && (
             <Suspense fallback={null}>
               <OutMenu {...{ known, outlay, plan: shown, origin }} />
@@ -195,6 +202,34 @@ function Sitting({ record, known }: Props) {
     </main>
   );
 }
+
+/** Changes of what is planned, each of which can be undone; what was worked meanwhile stays. */
+function useChanges({ id }: SittingRecord) {
+  const { db } = useSession();
+  const [before, setBefore] = useState<readonly SittingRecord[]>([]);
+  const change = (to: (now: SittingRecord) => SittingRecord) =>
+    void changeSitting(db, id, to).then(
+      (old) => old && setBefore((all) => [...all.slice(-MOST_UNDONE), old]),
+    );
+  const last = before.at(-1);
+  const undo = useCallback(() => {
+    if (!last) return;
+    setBefore((all) => all.slice(0, -1));
+    void changeSitting(db, id, ({ run, reserves }) => ({
+      ...last,
+      ...(run ? { run } : {}),
+      ...(reserves ? { reserves } : {}),
+    }));
+  }, [db, id, last]);
+  useCommands(
+    useMemo<readonly Command[]>(
+      () => (last ? [{ id: 'undo', label: 'Undo', group: 'Sitting', key: 'Ctrl+z', run: undo }] : []),
+      [last, undo],
+    ),
+  );
+  return { change, undo: last ? undo : undefined };
+}
+const MOST_UNDONE = 50;
 
 /** A plan as it is shown: of a run, what was done and what is still to come. */
 export interface ShownPlan extends Plan {

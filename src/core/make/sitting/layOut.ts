@@ -2,7 +2,6 @@ import { counted } from '../../base/words';
 import { letterOf } from '../../sheet/brushes';
 import type { LaidOut } from '../../sheet/desk';
 import type { Piece } from '../cutting/pieces';
-import { keyOf } from './begun';
 import type { ThingUse } from './materials';
 import type { Plan, Sitting } from './sitting';
 
@@ -115,24 +114,3 @@ export const shortOf = ({ cuts }: Pick<Outlay, 'cuts'>): string[] =>
         ]
       : [],
   );
-
-/** How many panels lie drying at once at the most, by when. */
-export function mostLying({ groups }: Sitting, { lines }: Plan): number {
-  const events = lines.flatMap((line) => {
-    const { min = 0, max } = groups[line.group]?.operations[line.operation]?.rest ?? {};
-    if (line.does !== 'operation' || min <= 0 || max !== undefined) return [];
-    const next = lines.find(
-      (one) => one.does === 'operation' && keyOf(one) === keyOf(line) && one.operation === line.operation + 1,
-    );
-    return [
-      { at: line.end, by: 1 },
-      { at: next?.start ?? line.end + min, by: -1 },
-    ];
-  });
-  let [now, most] = [0, 0];
-  for (const { by } of events.toSorted((p, q) => p.at - q.at || p.by - q.by)) {
-    now += by;
-    most = Math.max(most, now);
-  }
-  return most;
-}

@@ -1,0 +1,132 @@
+import { readFileSync } from 'node:fs';
+import { parse } from 'csv-parse/sync';
+import ICAL from 'ical.js';
+import { PDFDocument } from 'pdf-lib';
+import { expect, test } from 'vitest';
+import { demoSittings } from '../../data/demo/sittings';
+import { ink, resolvedOf } from '../../testing/resolvedRecipes';
+import { groupOf } from '../make/sitting/fromSheet';
+import { planSitting } from '../make/sitting/plan';
+import { newSitting, type SittingRecord, sittingOf } from '../make/sitting/record';
+import { beginRun, nextLines, runNow, withDone } from '../make/sitting/run';
+import { FileError } from './fileError';
+import { readKeptSitting, readSittingFile, writeSittingFile } from './sittingFile';
+import { writeSittingPdf } from './sittingPdf';
+import { type SittingRow, writeSittingCalendar, writeSittingCsv } from './sittingRows';
+import { sittingSchema } from './sittingSchema';
+import { validated } from './validated';
+
+const resolved = resolvedOf([ink('Gorse', '#f8d46f'), ink('Leat', '#009aab', 'dye')]);
+const record: SittingRecord = {
+  ...newSitting('s1', 'Cards, =for "Sunday"', '2026-11-29'),
+  start: '22:30',
+  finish: '23:45',
+  breaks: [{ id: 'b1', at: '00:10', minutes: 15 }],
+  lots: [{ id: 'l1', recipeId: resolved.recipe.id, count: 3 }],
+};
+const row = (change: Partial<SittingRow>): SittingRow => ({
+  does: 'operation',
+  start: 0,
+  end: 2,
+  hand: 0,
+  panel: 1,
+  recipe: 'Kiln, "mouth"',
+  work: 'Gorse, brush A',
+  brush: 'A',
+  mat: 1,
+  colour: '#f8d46f',
+  ...change,
+});
+
+test('a sitting comes back from its file with its settings, its recipe and its hours past midnight', () => {
+  const text = writeSittingFile(record, [{ resolved, count: 3 }]);
+  const { record: back, recipes } = readKeptSitting(text);
+  const { id: _, date: __, lots, ...settings } = record;
+  expect(back).toMatchObject(settings);
+  expect(back.lots).toEqual([{ ...lots[0], recipeId: recipes[0]?.recipe.id }]);
+  expect(recipes[0]?.recipe.rungs).toEqual(resolved.recipe.rungs);
+  // The command line plans the same.
+  const { sitting } = readSittingFile(text);
+  expect(sitting.breaks).toEqual([{ start: 100, minutes: 15 }]);
+  expect(sitting.groups.map(({ count }) => count)).toEqual([3]);
+});
+
+test('panels told by their operations are for the command line, and say so', () => {
+  const file = {
+    format: 'tint-ladder/sitting',
+    version: 1,
+    panels: [{ count: 1, operations: [{ name: 'cut', minutes: 1 }] }],
+  };
+  expect(() => readKeptSitting(JSON.stringify(file))).toThrow(/panels\[0\].*command line plans both/);
+  expect(readSittingFile(JSON.stringify(file)).sitting.groups[0]?.operations).toHaveLength(1);
+});
+
+test('what is kept is held to its schema: the demo’s evenings and one under way pass, one that is tampered with does not', () => {
+  const sitting = sittingOf(record, [groupOf(resolved, 3)]);
+  let run = beginRun(1_764_000_000_000, planSitting(sitting, { steps: 1 }).order, { maker: {}, recipes: [] });
+  for (let i = 0; i < 4; i++) {
+    const [next] = nextLines(runNow(sitting, run, i * 2).plan, 1);
+    if (next) run = withDone(sitting, run, next, i * 2 + 2);
+  }
+  for (const sound of [...demoSittings(new Date(2026, 10, 27)), { ...record, run }])
+    expect(() => validated(sittingSchema, sound)).not.toThrow();
+  for (const bad of [
+    { ...record, start: '25:00' },
+    { ...record, atHand: { ...record.atHand, brushes: { pigment: -1 } } },
+    { ...record, lots: [{ id: 'l', recipeId: 'r', count: 10_000 }] },
+    { ...record, run: { ...run, lines: [{ does: 'sing' }] } },
+  ])
+    expect(() => validated(sittingSchema, bad)).toThrow(FileError);
+  expect(demoSittings(new Date(2026, 10, 27)).map(({ date }) => date)).toEqual([
+    '2026-11-28',
+    '2026-11-29',
+    '2026-11-30',
+  ]);
+});
+
+test('the order of work reads as a table with another reader, and no cell of it is a formula', () => {
+  const text = writeSittingCsv([row({}), row({ work: '=1+1', dryAt: 100, start: 85, end: 90 })], '22:30');
+  const rows = parse(text, { columns: true }) as Record<string, string>[];
+  expect(rows[0]).toMatchObject({
+    from: '22:30',
+    to: '22:32',
+    minutes: '2',
+    recipe: 'Kiln, "mouth"',
+    brush: 'A',
+  });
+  expect(rows[1]).toMatchObject({ from: '23:55', dry_at: '00:10', work: "'=1+1" });
+});
+
+test('a calendar program reads the evening, its break past midnight, and its reminders', () => {
+  const text = writeSittingCalendar({ record, makespan: 130, panels: 3, before: ['Re-ink Leat.'] });
+  const events = new ICAL.Component(ICAL.parse(text))
+    .getAllSubcomponents('vevent')
+    .map((one) => new ICAL.Event(one));
+  const [evening, pause] = events;
+  expect(evening?.summary).toBe(record.name);
+  expect((evening?.endDate.toUnixTime() ?? 0) - (evening?.startDate.toUnixTime() ?? 0)).toBe(130 * 60);
+  expect((pause?.startDate.toUnixTime() ?? 0) - (evening?.startDate.toUnixTime() ?? 0)).toBe(100 * 60);
+  expect(evening?.component.getAllSubcomponents('valarm')).toHaveLength(2);
+});
+
+test('the PDF has the evening first and the sheets behind it, on as many pages as it takes', async () => {
+  const font = readFileSync('node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf');
+  const sheet = await PDFDocument.create();
+  sheet.addPage();
+  const print = {
+    name: record.name,
+    told: 'Three panels.',
+    origin: '22:30',
+    makespan: 130,
+    layOut: [{ group: 'Inks' as const, thing: 'Gorse, 0.4 ml' }],
+    paper: 'A4' as const,
+    fonts: { plain: font, bold: font },
+    sheets: [await sheet.save()],
+  };
+  const pagesFor = async (count: number) => {
+    const rows = Array.from({ length: count }, (_, i) => row({ start: i, end: i + 1, panel: i + 1 }));
+    return (await PDFDocument.load(await writeSittingPdf({ ...print, rows }))).getPageCount();
+  };
+  expect(await pagesFor(3)).toBe(2);
+  expect(await pagesFor(120)).toBeGreaterThan(3);
+});
