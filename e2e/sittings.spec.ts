@@ -162,6 +162,13 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
   expect(calendar).toContain('SUMMARY:Kiln-opening invitations\\, third evening');
   expect(calendar).toContain('BEGIN:VALARM');
   const file = await out('File (JSON)');
+  // One recipe, and its one sheet.
+  await page.getByRole('button', { name: /^Panels: / }).click();
+  await typeCount(page, 'Raku dusk, tonal', '0');
+  await typeCount(page, 'Running glaze, a resist', '0');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Panels: 4 panels' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'To lay out' })).not.toContainText('clear embossing powder');
   expect((await out('PDF with its sheets')).subarray(0, 5).toString()).toBe('%PDF-');
 
   await page.getByRole('button', { name: 'Sitting …' }).click();
@@ -186,9 +193,9 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
   await expect(page.getByRole('dialog')).toContainText('not a sitting');
   await page.keyboard.press('Escape');
 
-  await page.goto('/sittings/invitations-3');
+  await page.goto('/sittings/invitations-2');
   await page.getByRole('button', { name: /^Make \d evenings of it$/ }).click({ timeout: 60_000 });
-  await expect(page.getByRole('link', { name: /third evening, evening 2 of/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /second evening, evening 2 of/ })).toBeVisible();
 });
 
 test('the evening is read by keys, fits a phone, and axe finds nothing on the plan and at the desk', async ({

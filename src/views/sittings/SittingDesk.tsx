@@ -395,8 +395,8 @@ interface PieceProps {
   readonly onSpoiled: (isAgain: boolean) => void;
 }
 
-/** How high the picture is, px. */
-const HEIGHT = 340;
+/** How high the picture is, px: for one pair of hands, and for each of two. */
+const HEIGHT = { one: 340, two: 190 } as const;
 
 function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSpoiled }: PieceProps) {
   const { resolved } = known.lots[line.group] ?? {};
@@ -410,7 +410,8 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
   const ink = isWork && step?.ink && !isBare(step.ink) ? step.ink : undefined;
   const spent = waits ? 0 : now - begunAt(known.sitting, run, line, now);
   const brush = isWork ? tellBrush(known.sitting, run.lines, line) : undefined;
-  const width = (HEIGHT * panel.width) / panel.height;
+  const height = hand ? HEIGHT.two : HEIGHT.one;
+  const width = (height * panel.width) / panel.height;
   return (
     <div className="grid content-start gap-x-8 gap-y-4 p-5 md:grid-cols-[1fr_auto] md:p-8">
       <section aria-label={hand ? `Hands ${hand}` : 'Piece of work'} aria-live="polite">
@@ -424,7 +425,9 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
             'Before what comes next'
           )}
         </p>
-        <h2 className="heading flex flex-wrap items-center gap-3 text-3xl md:text-5xl">
+        <h2
+          className={`heading flex flex-wrap items-center gap-3 text-3xl ${hand ? 'md:text-4xl' : 'md:text-5xl'}`}
+        >
           {ink && <InkDot ink={ink} className="size-9 md:size-12" />}
           {isWork ? operation?.name : tellLine(known, line)}
         </h2>
@@ -484,13 +487,13 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
       </section>
       {step && (
         <figure className="justify-self-center max-md:hidden">
-          <div className="relative shadow-[0_1px_3px_#0006]" style={{ height: HEIGHT, width }}>
+          <div className="relative shadow-[0_1px_3px_#0006]" style={{ height, width }}>
             <PanelPicture
               resolved={resolved}
               wetness={step.stands}
               progress={step.after}
               width={width}
-              height={HEIGHT}
+              height={height}
               label={`Panel ${number} after this piece`}
             />
           </div>

@@ -1,14 +1,16 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
 import { today } from '../../app/log/useLogActions';
+import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import { readFile } from '../../app/readFile';
-import { useSession } from '../../app/session';
+import { useSession, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { SITTING_FILE_LIMIT } from '../../core/files/limits';
 import { newSitting, panelsOf, type SittingRecord } from '../../core/make/sitting/record';
+import { resolveAnyway } from '../../core/recipe/resolved';
 import { importRecipe, listRecipes, removeRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { listSittings, removeSittings, saveSittings } from '../../data/sittings';
@@ -82,6 +84,9 @@ export function SittingsView() {
   );
 }
 
+/** Room for the little picture of each recipe, px. */
+const THUMB = { width: 60, height: 40 } as const;
+
 function Entry({
   record,
   recipes,
@@ -89,6 +94,15 @@ function Entry({
   readonly record: SittingRecord;
   readonly recipes: readonly RecipeRecord[];
 }) {
+  const shelf = useShelf();
+  const pictures = useMemo(
+    () =>
+      record.lots.flatMap(({ id: lot, recipeId, count }) => {
+        const recipe = recipes.find((one) => one.id === recipeId)?.recipe;
+        return recipe && shelf && count > 0 ? [{ lot, resolved: resolveAnyway(recipe, shelf) }] : [];
+      }),
+    [record.lots, recipes, shelf],
+  );
   const { id, name, date, start, lots, pattern, run } = record;
   const names = lots
     .filter(({ count }) => count > 0)
@@ -101,10 +115,15 @@ function Entry({
     <li>
       <Link
         to={`/sittings/${id}`}
-        className="grid grid-cols-[7.5rem_1fr_auto] items-baseline gap-x-4 px-1 py-2.5 hover:bg-field max-sm:grid-cols-[1fr_auto]"
+        className="grid grid-cols-[8rem_auto_1fr_auto] items-center gap-x-4 px-1 py-2.5 hover:bg-field max-sm:grid-cols-[1fr_auto]"
       >
         <span className="text-mute tabular-nums max-sm:col-span-2">
           {pattern ? 'any evening' : `${tellDay(date)}, ${start}`}
+        </span>
+        <span className="flex gap-1 self-center max-sm:hidden">
+          {pictures.map(({ lot, resolved }) => (
+            <RecipeThumb key={lot} resolved={resolved} within={THUMB} label={resolved.recipe.name} />
+          ))}
         </span>
         <span className="min-w-0">
           <span className="block font-semibold">{name}</span>
