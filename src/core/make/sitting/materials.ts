@@ -78,6 +78,7 @@ export function usedTogether(lots: readonly { readonly use: PanelUse; readonly c
   const inks = new Map<string, InkUse>();
   const things = new Map<string, ThingUse>();
   for (const { use, count } of lots) {
+    if (count <= 0) continue;
     for (const ink of use.inks)
       inks.set(ink.inkId, { ...ink, coated: (inks.get(ink.inkId)?.coated ?? 0) + ink.coated * count });
     for (const thing of use.things)
