@@ -34,6 +34,7 @@ const TIERS: readonly (readonly string[])[] = [
     'keep/trouble',
     'keep/stand',
   ],
+  ['practice/exercises', 'practice'],
   ['files'],
 ];
 const ORDER = TIERS.flat();

@@ -7,6 +7,8 @@ import type { SittingRecord } from '../core/make/sitting/record';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
+import type { KnownThing } from '../core/practice/schedule';
+import type { Trial } from '../core/practice/trial';
 import { readMark } from './mark';
 import type {
   FolderRecord,
@@ -43,6 +45,8 @@ export class Database extends Dexie {
   readonly tools!: Table<OwnTool, string>;
   readonly swatches!: Table<Swatch, string>;
   readonly sittings!: Table<SittingRecord, string>;
+  readonly practice!: Table<Trial, number>;
+  readonly known!: Table<KnownThing, string>;
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;

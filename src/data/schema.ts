@@ -85,7 +85,11 @@ export const SCHEMA: readonly SchemaVersion[] = [
     title: 'panels that were made, their photographs, when pads were re-inked, and brushes of one’s own',
     stores: { panels: 'id, number, date', photos: 'id', pads: 'inkId', tools: 'id', swatches: 'id, inkId' },
   },
-  { version: 13, title: 'sittings', stores: { sittings: 'id, date' } },
+  {
+    version: 13,
+    title: 'sittings, and practice',
+    stores: { sittings: 'id, date', practice: '++id, exercise, at', known: 'key, due' },
+  },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */
@@ -118,6 +122,9 @@ export async function seedDemo(transaction: Transaction): Promise<void> {
     transaction
       .table('recipes')
       .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000))),
-    transaction.table('sittings').bulkAdd(demoSittings(new Date(now))),
+    // A database of an earlier version has none.
+    transaction.storeNames.includes('sittings')
+      ? transaction.table('sittings').bulkAdd(demoSittings(new Date(now)))
+      : undefined,
   ]);
 }

@@ -7,6 +7,7 @@ import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
 import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
+import type { PracticeDoor } from './practice.worker';
 import type { SearchDoor } from './search.worker';
 import type { ShelfDoor } from './shelf.worker';
 import type { SittingDoor } from './sitting.worker';
@@ -206,4 +207,9 @@ export const { door: logWorker, stop: stopLog } = stoppable<LogDoor>(
 /** Plans sittings, and reckons what they take. */
 export const { door: sittingWorker, stop: stopSitting } = stoppable<SittingDoor>(
   () => new Worker(new URL('./sitting.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Makes what is asked in practice. */
+export const { door: practiceWorker } = stoppable<PracticeDoor>(
+  () => new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' }),
 );

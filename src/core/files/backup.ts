@@ -10,6 +10,7 @@ import { type FileLimit, megabytes } from './limits';
 import { madePanelSchema, ownToolSchema, padSchema, photoSchema, swatchSchema } from './madeSchema';
 import { moodSchema } from './moodsFile';
 import { isPlain } from './plain';
+import { knownSchema, trialSchema } from './practiceSchema';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
 import { recipeSchema } from './recipeSchema';
 import { sittingSchema } from './sittingSchema';
@@ -34,6 +35,8 @@ export const BACKUP_TABLES = {
   tools: { key: 'id', what: 'brushes and daubers', since: 2 },
   swatches: { key: 'id', what: 'swatches read', since: 2 },
   sittings: { key: 'id', what: 'sittings', since: 3 },
+  practice: { key: 'id', what: 'answers of practice', since: 3 },
+  known: { key: 'key', what: 'things practised', since: 3 },
 } as const satisfies Readonly<Record<string, TableInfo>>;
 
 interface TableInfo {
@@ -214,6 +217,8 @@ const SCHEMAS: Readonly<Partial<Record<BackupTable, Schema>>> = {
   tools: ownToolSchema,
   swatches: swatchSchema,
   sittings: sittingSchema,
+  practice: trialSchema,
+  known: knownSchema,
 };
 
 function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fault[]): readonly Row[] {

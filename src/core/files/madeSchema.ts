@@ -5,7 +5,9 @@ import { TROUBLE_IDS } from '../keep/log/troubles';
 import { OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
 import { FIELD_IDS } from '../keep/swatches/page';
 import { isHex } from '../materials/colour/hex';
+import { VERDICT_KINDS } from '../readings/joints/joint';
 import { PANEL_LIMITS } from '../recipe/panel';
+import { RUNG_LIMITS } from '../recipe/recipe';
 import { cardSchema } from './cardSchema';
 import { isDay } from './day';
 import { designSchema } from './designSchema';
@@ -19,6 +21,11 @@ const day = () =>
     .required()
     .test('day', 'must be a day as 2026-05-01', (value) => isDay(value ?? ''));
 const text = (most: number) => string().strict().max(most);
+
+const verdict = () =>
+  string()
+    .strict()
+    .oneOf([...VERDICT_KINDS]);
 
 /** What of a made panel a log and a backup have alike. */
 export const MADE_FIELDS = {
@@ -38,6 +45,10 @@ export const MADE_FIELDS = {
     ),
   troubles: array().strict().max(TROUBLE_IDS.length).of(oneOf(TROUBLE_IDS)),
   dryMinutes: number().strict().min(L.minutes.min).max(L.minutes.max),
+  guesses: array()
+    .strict()
+    .max(RUNG_LIMITS.max)
+    .of(object({ said: verdict(), came: verdict() }).noUnknown(unknownField).required()),
   differently: text(L.differently),
   changes: array()
     .strict()

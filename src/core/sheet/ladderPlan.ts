@@ -205,8 +205,14 @@ class Clock {
     }));
     const minutes = solid + fades.reduce((sum, one) => sum + one.minutes, 0);
     this.wipeMat();
+    let at = this.now + solid;
     this.add({ move: 'lay', rung, fades, extent, minutes, solid });
     for (const toward of later) this.wetAt.set(keyOf(rung, toward), this.now);
+    // Each fade is wet from when it was laid, not from when the last of them was.
+    for (const { toward, minutes: takes } of fades) {
+      at += takes;
+      this.wetAt.set(keyOf(rung, toward), at);
+    }
   }
 
   wake(rung: number, over: number, section: Section, extent: 'fade' | 'edge' = 'fade'): void {

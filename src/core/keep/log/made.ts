@@ -5,6 +5,7 @@ import type { Hex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
 import type { Design } from '../../materials/design/design';
 import type { Ink } from '../../materials/ink/ink';
+import type { VerdictKind } from '../../readings/joints/joint';
 import type { Recipe } from '../../recipe/recipe';
 import { type Materials, type ResolvedRecipe, resolveAnyway } from '../../recipe/resolved';
 import type { NextTime } from './changes';
@@ -58,6 +59,12 @@ export interface PanelPhoto {
   readonly fullSize?: string;
 }
 
+/** What a maker guesses of a join before it is made, and what it turned out to be. */
+export interface JoinGuess {
+  readonly said?: VerdictKind;
+  readonly came?: VerdictKind;
+}
+
 export const RATINGS = { min: 1, max: 5 } as const;
 
 /** A panel that was made. */
@@ -82,6 +89,8 @@ export interface MadePanel {
   readonly troubles?: readonly TroubleId[];
   /** How long it took to dry in air, minutes. */
   readonly dryMinutes?: number;
+  /** What the maker said beforehand of each join, and what came of it, from the first to the last. */
+  readonly guesses?: readonly JoinGuess[];
   /** What would be done differently, in the maker's words. */
   readonly differently?: string;
   /** What of that the recipe knows how to change. */

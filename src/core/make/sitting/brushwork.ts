@@ -1,6 +1,5 @@
 import type { BrushBegun } from './begun';
-import type { Work } from './evaluate';
-import type { BrushWish, Sitting } from './sitting';
+import type { BrushWish, Sitting, Work } from './sitting';
 
 /** Which brushes a stage is worked with, one for each operation, and which are washed before it and right after it. */
 export interface Brushwork {

@@ -1,6 +1,6 @@
 import { type Begun, notBegun } from './begun';
 import { type Brushwork, brushworkOf } from './brushwork';
-import type { Break, Operation, Plan, Planned, Sitting, Stage } from './sitting';
+import type { Break, Operation, Plan, Planned, Sitting, Stage, Work } from './sitting';
 import { stagesOf } from './sitting';
 
 /** The next stage of a group's next panel that waits for it. */
@@ -97,15 +97,6 @@ export function evaluate(bench: Workbench, order: readonly Token[]): Plan | unde
     if (work.to === operations.length) table.makespan = Math.max(table.makespan, laid);
   }
   return planOf(sitting, table, begun.now);
-}
-
-/** A stage of one panel, or what is left of it. */
-export interface Work extends Stage {
-  readonly group: number;
-  readonly panel: number;
-  /** The pair of hands that is at it already. */
-  readonly hand?: number;
-  readonly wipesAfter?: readonly number[];
 }
 
 function standingOf({ sitting: { groups }, stages, begun }: Workbench): Standing[] {

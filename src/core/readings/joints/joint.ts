@@ -15,7 +15,8 @@ export interface Station {
   readonly colour: ColourName;
 }
 
-export type VerdictKind = 'too alike' | 'mud' | 'dulls' | 'new colour' | 'clean run';
+export const VERDICT_KINDS = ['too alike', 'mud', 'dulls', 'new colour', 'clean run'] as const;
+export type VerdictKind = (typeof VERDICT_KINDS)[number];
 
 /** What becomes of a joint, with the colours that say so. */
 export interface Verdict {

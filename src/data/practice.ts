@@ -1,0 +1,41 @@
+import { afterAsking, type KnownThing } from '../core/practice/schedule';
+import type { Trial } from '../core/practice/trial';
+import type { Database } from './database';
+
+/** Every answer there was, the first one first, and what is to be asked again. */
+export const readPractice = (
+  db: Database,
+): Promise<{ readonly trials: Trial[]; readonly known: KnownThing[] }> =>
+  db.transaction('r', db.practice, db.known, async () => ({
+    trials: await db.practice.orderBy('at').toArray(),
+    known: await db.known.toArray(),
+  }));
+
+/** Keeps an answer, and when to ask it again where it is something known or not: both or neither. */
+export const keepAnswer = (db: Database, trial: Trial, isKnowledge: boolean, seed: number): Promise<void> =>
+  db.transaction('rw', db.practice, db.known, async () => {
+    await db.practice.add(trial);
+    if (!isKnowledge) return;
+    const { key, exercise, isRight, at } = trial;
+    const before = await db.known.get(key);
+    await db.known.put(afterAsking(before, { key, exercise, seed }, isRight, at));
+  });
+
+/** Forgets all practice; returns it, for `restorePractice`. */
+export const clearPractice = (
+  db: Database,
+): Promise<{ readonly trials: Trial[]; readonly known: KnownThing[] }> =>
+  db.transaction('rw', db.practice, db.known, async () => {
+    const all = { trials: await db.practice.toArray(), known: await db.known.toArray() };
+    await Promise.all([db.practice.clear(), db.known.clear()]);
+    return all;
+  });
+
+export const restorePractice = (
+  db: Database,
+  { trials, known }: { readonly trials: readonly Trial[]; readonly known: readonly KnownThing[] },
+): Promise<void> =>
+  db.transaction('rw', db.practice, db.known, async () => {
+    await db.practice.bulkPut([...trials]);
+    await db.known.bulkPut([...known]);
+  });

@@ -1,0 +1,25 @@
+import { expose } from 'comlink';
+import { bareGround } from '../core/engine/blend';
+import { faultPicture } from '../core/keep/trouble/faultPicture';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
+import type { ExerciseId, PracticeShelf } from '../core/practice/exercises/definition';
+import { type Asked, askNext, type Practised } from '../core/practice/schedule';
+import { dryShelf } from '../core/readings/driedShelf';
+
+/** The shelf as it dries on the card that is practised on: dried once. */
+let shelf: { readonly inks: readonly Ink[]; readonly card: Card; readonly dried: PracticeShelf } | undefined;
+
+const door = {
+  setShelf(inks: readonly Ink[], card: Card): void {
+    const ground = bareGround(card);
+    shelf = { inks, card, dried: { inks: dryShelf(inks, ground), card, ground } };
+  },
+  /** What to ask next; undefined where the shelf has nothing for it. */
+  ask: (practised: Practised, of: readonly ExerciseId[], now: number): Asked | undefined =>
+    shelf && askNext(shelf.dried, practised, of, now, Math.random),
+  faultPicture,
+};
+
+export type PracticeDoor = typeof door;
+expose(door);
