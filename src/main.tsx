@@ -36,6 +36,9 @@ const SittingPage = lazy(() =>
 const SittingDesk = lazy(() =>
   import('./views/sittings/SittingDesk').then((m) => ({ default: m.SittingDesk })),
 );
+const PracticeView = lazy(() =>
+  import('./views/practice/PracticeView').then((m) => ({ default: m.PracticeView })),
+);
 const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
 const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
 const CardsView = lazy(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
@@ -59,6 +62,7 @@ function Views() {
           <Route path="recipes" element={<RecipesView />} />
           <Route path="log" element={<LogView />} />
           <Route path="log/:panelId" element={<PanelPage />} />
+          <Route path="practice" element={<PracticeView />} />
           <Route path="sittings" element={<SittingsView />} />
           <Route path="sittings/:sittingId" element={<SittingPage />} />
           <Route path="sittings/:sittingId/desk" element={<SittingDesk />} />

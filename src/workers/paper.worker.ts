@@ -11,6 +11,7 @@ import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
 import { type SittingPrint, writeSittingPdf } from '../core/files/sittingPdf';
 import { stagePictures } from '../core/files/stagePictures';
 import { writeSwatchPdf } from '../core/files/swatchPdf';
+import { type PrintedPair, writeWeakPairs } from '../core/files/weakPairsPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
@@ -63,6 +64,9 @@ const door = {
   async cutPdf(plan: CutPlan): Promise<Uint8Array> {
     return handOver(await writeCutPdf(plan, await fontAt(others)));
   },
+
+  weakPairs: async (pairs: readonly PrintedPair[]): Promise<Uint8Array> =>
+    handOver(await writeWeakPairs(pairs, await fontAt(others))),
 
   labels: async (labels: readonly Label[]): Promise<Uint8Array> =>
     handOver(await writeLabels(labels, await fontAt(others))),

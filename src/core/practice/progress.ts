@@ -100,7 +100,7 @@ export interface WeakPair {
 }
 
 /** Pairs that are missed more often than known, the most missed first: to be blended on paper. */
-export function weakPairs(trials: readonly Trial[], most = 12): WeakPair[] {
+export function weakPairs(trials: readonly Trial[], most = 8): WeakPair[] {
   const pairs = new Map<string, { inks: readonly string[]; missed: number; of: number }>();
   for (const { inks, isRight } of trials) {
     if (inks.length !== 2) continue;

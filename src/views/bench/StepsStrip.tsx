@@ -55,7 +55,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
         className="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden focus-visible:outline-offset-[-3px]"
       >
         {sheet.steps.map((step, i) => (
-          <li key={step.key} className="w-52 shrink-0 grow border-r border-line last:border-r-0 2xl:w-44">
+          <li key={step.key} className="w-65 shrink-0 grow border-r border-line last:border-r-0 2xl:w-48">
             <Frame {...{ resolved, step }} number={i + 1} />
           </li>
         ))}

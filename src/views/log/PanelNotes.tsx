@@ -11,6 +11,7 @@ import { addTiming } from '../../data/timings';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Select } from '../../ui/Select';
+import { Guesses } from './Guesses';
 
 const TroubleFinder = lazy(() => import('../../app/trouble/TroubleFinder'));
 
@@ -62,6 +63,7 @@ export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
         most={MADE_LIMITS.tags * MADE_LIMITS.tag}
         onKeep={(text) => set({ tags: tagsOf(text) })}
       />
+      <Guesses panel={panel} />
       <fieldset>
         <legend className="mb-1 font-semibold">What went wrong</legend>
         {panel.made && (

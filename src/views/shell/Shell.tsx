@@ -27,6 +27,7 @@ const WORK = [
   { to: '/trios', label: 'Choose', also: [] },
   { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'] },
   { to: '/sittings', label: 'Sittings', also: [] },
+  { to: '/practice', label: 'Practice', also: [] },
 ] as const;
 /** What the work is done with, and where it is kept. */
 const DRAWERS = [

@@ -2,12 +2,15 @@ import { probePanel } from '../../engine/probe';
 import { deltaE00 } from '../../materials/colour/difference';
 import { hexOfLab } from '../../materials/colour/hex';
 import { chroma, type Lab } from '../../materials/colour/lab';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import type { Exercise } from './definition';
 import { huesOf, namesOf, oneOf, shuffled } from './pairs';
 import { pairOnPanel } from './stronger';
 
 const LEAST = 2.5;
 const OPTIONS = 4;
+/** Less than this nobody sees, ΔE00. */
+const SEEN = 1.5;
 
 /** Wet now: how will it dry? One of four is right, the others are drier or less dry, or of another chroma. */
 export const wet: Exercise = {
@@ -55,7 +58,9 @@ export const wet: Exercise = {
       hues: huesOf([one]),
       lesson: {
         reason:
-          'Wet ink traps the light and looks deeper and stronger; dried it is paler and a little greyer.',
+          deltaE00(now, one.lab) < SEEN
+            ? `${INK_KINDS[one.ink.kind].label} ink hardly changes: it dries about as it lies.`
+            : 'Wet ink traps the light and looks deeper and stronger; dried it is paler and a little greyer.',
         numbers: `From L* ${now.l.toFixed(0)} wet to ${one.lab.l.toFixed(0)} dried, ΔE00 ${deltaE00(now, one.lab).toFixed(1)}.`,
         shows: [{ kind: 'swatch', hex: one.hex }],
         tryIt: `Dab ${one.ink.name} beside a dab that is dry, and look again in ten minutes.`,
