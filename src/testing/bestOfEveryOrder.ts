@@ -15,10 +15,12 @@ interface State {
 /**
  * The earliest end of a sitting of single panels on one pair of hands, by branch and bound over every order of every piece of
  * work and every wipe. It shares nothing with the planner but the types.
+ *
+ * @param known  an end that can be had: only what ends earlier is looked for
  */
-export function bestOfEveryOrder({ groups, atHand }: Sitting): number {
+export function bestOfEveryOrder({ groups, atHand }: Sitting, known: number): number {
   const pieces = groups.map(({ operations }) => operations);
-  let best = Number.POSITIVE_INFINITY;
+  let best = known;
   const leastEnd = ({ clock, next, end }: State): number =>
     Math.max(
       end,
@@ -59,8 +61,12 @@ export function bestOfEveryOrder({ groups, atHand }: Sitting): number {
         });
       }
     }
+    // A wipe is of use only where an ink is still to come that lies on no mat.
+    const isWanted = pieces.some((own, p) =>
+      own.slice(next[p]).some(({ ink }) => ink !== undefined && !mats.includes(ink)),
+    );
     for (const [m, ink] of mats.entries())
-      if (ink !== undefined)
+      if (ink !== undefined && isWanted && !mats.includes(undefined))
         walk({ ...state, clock: clock + atHand.wipeMinutes, mats: mats.with(m, undefined) });
   };
   walk({

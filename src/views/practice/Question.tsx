@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Answer, Item, OrderItem, PickItem, PlaceItem } from '../../core/practice/exercises/definition';
 import { EXERCISES } from '../../core/practice/exercises/exercises';
 import { Button } from '../../ui/Button';
@@ -135,13 +135,30 @@ function Place({ item, onAnswer }: Props<PlaceItem>) {
   const [at, setAt] = useState<readonly number[]>(item.marks.map(({ start }) => start));
   const { unit } = EXERCISES[item.exercise];
   const isCard = unit === 'mm';
+  const held = useRef(0);
+  /** The mark nearest to where the card is pressed goes there, and follows the hand. */
+  const moveTo = ({ clientY, currentTarget }: React.PointerEvent<HTMLElement>, isNew: boolean) => {
+    const { top, height } = currentTarget.getBoundingClientRect();
+    const to = Math.min(Math.max((clientY - top) / height, 0), 1) * item.length;
+    if (isNew)
+      held.current = at.reduce(
+        (best, value, i) => (Math.abs(value - to) < Math.abs((at[best] ?? 0) - to) ? i : best),
+        0,
+      );
+    setAt(at.map((value, i) => (i === held.current ? to : value)));
+  };
   return (
     <div className="flex flex-wrap items-end gap-8">
       {isCard && (
         <div
           aria-hidden="true"
-          className="relative w-56 bg-white shadow-[0_1px_3px_#0006]"
+          className="relative w-56 cursor-row-resize touch-none bg-white shadow-[0_1px_3px_#0006]"
           style={{ height: HEIGHT }}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            moveTo(event, true);
+          }}
+          onPointerMove={(event) => event.buttons > 0 && moveTo(event, false)}
         >
           {placed(at).map(({ one: value, place }) => (
             <span

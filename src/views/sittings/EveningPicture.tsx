@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef, useState } from 'react';
 import { useSize } from '../../app/useSize';
+import { whyThen } from '../../core/make/sitting/critical';
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Break, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
@@ -90,7 +91,7 @@ export function EveningPicture(props: Props) {
           aria-valuemax={inOrder.length}
           aria-valuenow={chosen === undefined ? 0 : chosen + 1}
           aria-valuetext={
-            picked ? tellPicked(known, picked, critical, origin) : `${inOrder.length} pieces of work`
+            picked ? tellPicked(known, lines, picked, critical, origin) : `${inOrder.length} pieces of work`
           }
           className="min-w-0 flex-1 overflow-x-auto pb-1 focus-visible:outline-offset-[-2px]"
           onKeyDown={onKeyDown}
@@ -126,7 +127,9 @@ export function EveningPicture(props: Props) {
           </svg>
         </div>
       </div>
-      <p className="min-h-6 text-mute">{picked ? tellPicked(known, picked, critical, origin) : WALK}</p>
+      <p className="min-h-6 text-mute">
+        {picked ? tellPicked(known, lines, picked, critical, origin) : WALK}
+      </p>
     </section>
   );
 }
@@ -138,6 +141,7 @@ type X = (minute: number) => number;
 
 function tellPicked(
   known: KnownSitting,
+  lines: readonly Planned[],
   line: Planned,
   critical: ReadonlySet<Planned>,
   origin: string,
@@ -147,8 +151,23 @@ function tellPicked(
   return [
     `${clockAfter(origin, line.start)} to ${clockAfter(origin, line.end)}. Panel ${numberOf(known, line)}, ${lot?.resolved.recipe.name ?? ''}: ${tellLine(known, line)}.`,
     ...(rest > 0 ? [`Then dry at ${clockAfter(origin, line.end + rest)}.`] : []),
+    tellWhy(known, lines, line),
     ...(critical.has(line) ? ['The end hangs on it.'] : []),
   ].join(' ');
+}
+
+/** Why it begins then: what it waited for, and who had that. */
+function tellWhy(known: KnownSitting, lines: readonly Planned[], line: Planned): string {
+  const why = whyThen(known.sitting, lines, line);
+  if (!why) return 'Nothing holds it.';
+  if (why.for === 'its drying') return 'It waited until it had dried.';
+  if (why.for === 'its join')
+    return 'It begins so late that its join stays open until the next brush is dry.';
+  if (why.for === 'room to dry') return 'It waited for room to dry.';
+  if (why.for === 'a break' || !why.after) return 'It waited for the break to be over.';
+  if (why.after.does === 'wash' && why.for === 'the brush')
+    return 'It waited until the brush was no longer damp.';
+  return `It waited for ${why.for}: ${tellLine(known, why.after)}, panel ${numberOf(known, why.after)}.`;
 }
 
 /** An hour between lines, minutes; wider where there is little room. */

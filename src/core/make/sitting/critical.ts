@@ -3,40 +3,119 @@ import type { Plan, Planned, Sitting } from './sitting';
 /** Times nearer than this are one, minutes. */
 const SAME = 1e-6;
 
+/** What a piece of work waited for before it began. */
+export type WaitedFor =
+  | 'the hands'
+  | 'the mat'
+  | 'the brush'
+  | 'the heat tool'
+  | 'its drying'
+  | 'a break'
+  | 'room to dry'
+  | 'its join';
+
+interface Release {
+  readonly for: WaitedFor;
+  readonly at: number;
+}
+
+const restOf = ({ groups }: Sitting, { group, operation }: Planned): number =>
+  groups[group]?.operations[operation]?.rest?.min ?? 0;
+const isHeated = ({ groups }: Sitting, { does, group, operation }: Planned): boolean =>
+  does === 'operation' && groups[group]?.operations[operation]?.heat === true;
+
+/** When what a line held is free for the next one, for each thing that both have; drying first, which nobody can hurry. */
+const releasesOf = (sitting: Sitting, line: Planned, next: Planned): Release[] => [
+  ...(line.does === 'operation' &&
+  next.does === 'operation' &&
+  line.group === next.group &&
+  line.panel === next.panel &&
+  line.operation === next.operation - 1 &&
+  restOf(sitting, line) > 0
+    ? [{ for: 'its drying' as const, at: line.end + restOf(sitting, line) }]
+    : []),
+  ...(line.brush !== undefined && line.brush === next.brush && line.does === 'wash'
+    ? [{ for: 'the brush' as const, at: line.end + sitting.atHand.dampMinutes }]
+    : []),
+  ...(line.hand === next.hand ? [{ for: 'the hands' as const, at: line.end }] : []),
+  ...(line.brush !== undefined && line.brush === next.brush
+    ? [{ for: 'the brush' as const, at: line.end }]
+    : []),
+  ...(line.mat !== undefined && line.mat === next.mat ? [{ for: 'the mat' as const, at: line.end }] : []),
+  ...(isHeated(sitting, line) && isHeated(sitting, next)
+    ? [{ for: 'the heat tool' as const, at: line.end }]
+    : []),
+];
+
+/** The line that let another begin when it did, and what it held; undefined for the first, and after a break. */
+function releaseOf(
+  sitting: Sitting,
+  lines: readonly Planned[],
+  next: Planned,
+): { readonly line: Planned; readonly for: WaitedFor } | undefined {
+  for (const line of lines) {
+    if (line === next || line.end > next.start + SAME) continue;
+    const release = releasesOf(sitting, line, next).find(({ at }) => Math.abs(at - next.start) < SAME);
+    if (release) return { line, for: release.for };
+  }
+  return undefined;
+}
+
+/** Why a piece of work begins then and no earlier; undefined where nothing held it. */
+export function whyThen(
+  sitting: Sitting,
+  lines: readonly Planned[],
+  line: Planned,
+): { readonly for: WaitedFor; readonly after?: Planned } | undefined {
+  const release = releaseOf(sitting, lines, line);
+  if (release) return { for: release.for, after: release.line };
+  const over = (sitting.breaks ?? []).some(
+    ({ start, minutes }) => Math.abs(start + minutes - line.start) < SAME,
+  );
+  if (over) return { for: 'a break' };
+  // A join that would close before a brush is dry that comes later in it is begun later.
+  const waits = lines.some(
+    (one) =>
+      one.group === line.group &&
+      one.panel === line.panel &&
+      one.operation > line.operation &&
+      releaseOf(sitting, lines, one)?.line.does === 'wash',
+  );
+  if (waits) return { for: 'its join' };
+  return lyingAt(sitting, lines, line.start - 10 * SAME) >= sitting.atHand.places
+    ? { for: 'room to dry' }
+    : undefined;
+}
+
+/** How many panels lie drying, or wait to be taken up, at a minute. */
+function lyingAt(sitting: Sitting, lines: readonly Planned[], minute: number): number {
+  return lines.filter((line) => {
+    const { min = 0, max } = sitting.groups[line.group]?.operations[line.operation]?.rest ?? {};
+    if (line.does !== 'operation' || min <= 0 || max !== undefined || line.end > minute) return false;
+    const next = lines.find(
+      (one) =>
+        one.does === 'operation' &&
+        one.group === line.group &&
+        one.panel === line.panel &&
+        one.operation === line.operation + 1,
+    );
+    return (next?.start ?? line.end + min) > minute;
+  }).length;
+}
+
 /**
  * The lines of a plan that its end hangs on: each begins when the one before it lets it, from the last back. Whatever of them
  * takes longer, the evening ends later.
  */
-export function criticalLines({ groups, atHand }: Sitting, { lines, makespan }: Plan): ReadonlySet<Planned> {
-  const restOf = ({ group, operation }: Planned): number =>
-    groups[group]?.operations[operation]?.rest?.min ?? 0;
-  /** When what a line held is free for the next one, for each thing that both have. */
-  const letsGo = (line: Planned, next: Planned): number[] => [
-    ...(line.hand === next.hand ? [line.end] : []),
-    ...(line.mat !== undefined && line.mat === next.mat ? [line.end] : []),
-    ...(line.brush !== undefined && line.brush === next.brush
-      ? [line.end + (line.does === 'wash' ? atHand.dampMinutes : 0)]
-      : []),
-    ...(line.does === 'operation' &&
-    line.group === next.group &&
-    line.panel === next.panel &&
-    line.operation === next.operation - 1
-      ? [line.end + restOf(line)]
-      : []),
-  ];
+export function criticalLines(sitting: Sitting, { lines, makespan }: Plan): ReadonlySet<Planned> {
   const critical = new Set<Planned>();
   let now = lines.find(
-    (line) => line.does === 'operation' && Math.abs(line.end + restOf(line) - makespan) < SAME,
+    (line) => line.does === 'operation' && Math.abs(line.end + restOf(sitting, line) - makespan) < SAME,
   );
   while (now) {
     critical.add(now);
-    const at: Planned = now;
-    now = lines.find(
-      (line) =>
-        !critical.has(line) &&
-        line.end <= at.start + SAME &&
-        letsGo(line, at).some((free) => Math.abs(free - at.start) < SAME),
-    );
+    const before = releaseOf(sitting, lines, now)?.line;
+    now = before && !critical.has(before) ? before : undefined;
   }
   return critical;
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { faultsOfPlan } from '../../../testing/checkSitting';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import { keyOf } from './begun';
-import { criticalLines } from './critical';
+import { criticalLines, whyThen } from './critical';
 import { doneTimes, mostBy, splitEvenings } from './evenings';
 import { groupOf } from './fromSheet';
 import { whatWouldHelp } from './help';
@@ -175,6 +175,10 @@ test('the end hangs on an unbroken chain from the beginning, and what is not in 
   const critical = [...criticalLines(sitting, plan)];
   expect(Math.min(...critical.map(({ start }) => start))).toBeCloseTo(0, 6);
   expect(critical.length).toBeGreaterThan(3);
+  // Every piece but the first begins because something lets it.
+  for (const line of plan.lines)
+    if (line.start > 1e-6) expect(whyThen(sitting, plan.lines, line)).toBeDefined();
+  expect(plan.lines.some((line) => whyThen(sitting, plan.lines, line)?.for === 'its drying')).toBe(true);
   const times = doneTimes(sitting, plan);
   expect(Math.max(...times.values())).toBeCloseTo(plan.makespan, 6);
 });
