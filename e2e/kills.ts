@@ -106,7 +106,9 @@ export const openProfile = (profile: string, baseURL: string): Promise<BrowserCo
 
 async function rename(page: Page, name: string): Promise<void> {
   const field = page.getByLabel('Name of the recipe');
-  await field.fill(name);
+  // A page that is still opening can set the field while it is being filled.
+  do await field.fill(name);
+  while ((await field.inputValue()) !== name);
   await field.press('Enter');
 }
 

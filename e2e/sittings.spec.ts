@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 
-test.describe.configure({ timeout: 240_000 });
+test.describe.configure({ timeout: 300_000 });
 
 declare global {
   interface Window {
@@ -96,12 +96,12 @@ test('forty-eight invitations in three recipes are planned, worked through, late
 
   await work(page, 5000, 1);
   const end = page.getByRole('region', { name: 'The end' });
-  await expect(end.getByRole('heading', { name: /^48 panels made/ })).toBeVisible();
+  await expect(end.getByRole('heading', { name: /^48 panels made/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByLabel(/^Sheets of smooth white .* used$/)).toHaveValue(String(sheets));
   await page.getByRole('button', { name: 'End the sitting' }).click();
-  await expect(
-    page.getByText('The sitting is ended, and its sheets are counted down.').first(),
-  ).toBeVisible();
+  await expect(page.getByText('The sitting is ended, and its sheets are counted down.').first()).toBeVisible({
+    timeout: 60_000,
+  });
   await page.goto('/log');
   await expect(page.getByRole('link', { name: /^No 48,/ })).toBeVisible();
   await page.goto('/cards');

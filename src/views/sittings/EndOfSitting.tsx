@@ -29,7 +29,9 @@ export function EndOfSitting({ record, run, known }: Props) {
   const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
   const made = Object.keys(run.logged).length;
   const last = Math.max(0, ...run.lines.map(({ end }) => end));
-  const used = (outlay?.used ?? []).map(
+  // What the plan reserved is at hand at once.
+  const planned = record.reserves ?? outlay?.used;
+  const used = (planned ?? []).map(
     ({ cardId, sheets }): SheetsOf => ({ cardId, sheets: typed[cardId] ?? sheets }),
   );
   const end = async () => {
@@ -83,7 +85,7 @@ export function EndOfSitting({ record, run, known }: Props) {
           <Button
             look="strong"
             className="min-h-14 px-6 text-xl"
-            disabled={!outlay}
+            disabled={!planned}
             onClick={() => void end()}
           >
             End the sitting

@@ -336,6 +336,7 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
   const expected = useRef<{ readonly makespan: number; readonly question: string } | undefined>(undefined);
   const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;
   const makespan = state.plan?.makespan;
+  const isLeft = (state.plan?.lines.length ?? 0) > 0;
   /** Follows an order if it is better from now on, whatever was done while it was looked for; returns when all is dry then. */
   const follow = useEffectEvent(async (order: readonly Token[]): Promise<{ dry: number; saves: number }> => {
     const now = Math.max(minutesInto(run, Date.now()), 0);
@@ -365,7 +366,7 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
     );
   });
   useEffect(() => {
-    if (makespan === undefined) return;
+    if (makespan === undefined || !isLeft) return;
     const was = expected.current;
     expected.current ??= { makespan, question };
     if (!was) return;
@@ -377,7 +378,7 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
         ? 'It is another evening now.'
         : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
     void plan(why);
-  }, [makespan, question]);
+  }, [makespan, question, isLeft]);
   return news;
 }
 

@@ -42,6 +42,8 @@ export interface KnownSitting {
   readonly question: string;
 }
 
+const NO_MAKER: Maker = {};
+
 /** What a sitting's lots come to, with the shelf as it is; undefined until all of it is read. */
 export function useKnownSitting(record: SittingRecord | undefined): KnownSitting | undefined {
   const { db } = useSession();
@@ -58,21 +60,23 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
   const drying = record?.drying;
   const begunWith = JSON.stringify(record?.run?.with);
   const lotIds = JSON.stringify(record?.lots.map(({ id }) => id) ?? []);
+  // While it is worked the maker's pace changes with every piece, and the run's does not.
+  const pace = begunWith === undefined ? maker : NO_MAKER;
   const sheets = useMemo(() => {
-    if (!shelf || !maker || !drying || !stored) return undefined;
+    if (!shelf || !pace || !drying || !stored) return undefined;
     // A run keeps the recipes and the pace it was begun with.
     const run = begunWith === undefined ? undefined : (JSON.parse(begunWith) as BegunWith);
-    const own = run?.maker ?? maker;
+    const own = run?.maker ?? pace;
     return (JSON.parse(lotIds) as string[]).map((lotId, i) => {
       const kept = run?.recipes.find((one) => one.lotId === lotId);
       const recipe = stored[i];
       const resolved = kept ? readRecipeFile(kept.file) : recipe && resolveAnyway(recipe, shelf);
       return resolved && sheetOf(resolved, drying, own);
     });
-  }, [shelf, maker, drying, stored, begunWith, lotIds]);
+  }, [shelf, pace, drying, stored, begunWith, lotIds]);
   const recipes = useMemo(() => sheets?.flatMap((sheet) => (sheet ? [sheet.resolved] : [])) ?? [], [sheets]);
   return useMemo(() => {
-    if (!record || !sheets || !maker || sheets.length !== record.lots.length) return undefined;
+    if (!record || !sheets || !pace || sheets.length !== record.lots.length) return undefined;
     let before = 0;
     const lots: KnownLot[] = [];
     const heated: PanelGroup[] = [];
@@ -93,7 +97,7 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
       lots,
       heated,
       gone,
-      maker: record.run?.with.maker ?? maker,
+      maker: record.run?.with.maker ?? pace,
       recipes,
       question: JSON.stringify([record.lots, start, breaks, atHand, wants, record.run?.begunAt]),
       sitting: sittingOf(
@@ -101,7 +105,7 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
         lots.map(({ group }) => group),
       ),
     };
-  }, [record, sheets, maker, recipes]);
+  }, [record, sheets, pace, recipes]);
 }
 
 /** A recipe's sheet as a planner sees it, and as the desk tells it. */

@@ -43,7 +43,9 @@ export function runNow(sitting: Sitting, run: SittingRun, now: Minutes, order = 
   const bench = workbenchOf(sitting, begun);
   const left = stillToCome(bench, order);
   const plan = evaluate(bench, left);
-  if (plan) return { begun, order: left, plan };
+  // With nothing left it ends when the last piece did.
+  const ended = Math.max(0, ...run.lines.map(({ end }) => end));
+  if (plan) return { begun, order: left, plan: { ...plan, makespan: Math.max(plan.makespan, ended) } };
   for (const other of [...listOrders(bench), ...Object.values(plainOrders(bench))]) {
     const possible = evaluate(bench, other);
     if (possible) return { begun, order: other, plan: possible };
