@@ -42,6 +42,12 @@ export const GLOSSARY: readonly Term[] = [
     term: 'Mud',
     meaning: 'a dark stretch of a joint that greys toward rose, brown or olive; a pale one only dulls',
   },
+  { term: 'Sitting', meaning: 'one evening at the desk: many panels, planned together' },
+  {
+    term: 'Piece of work',
+    meaning:
+      'what the hands do at one go in a sitting: a step of one panel’s sheet, a mat wiped, a brush washed',
+  },
   { term: 'L*', meaning: 'lightness, from 0 for black to 100 for white' },
   {
     term: 'ΔE00',

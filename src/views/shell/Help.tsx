@@ -13,8 +13,9 @@ const AT_A_CONTROL = [
   ['Home, End', 'on a mark, a handle or the rail: to its ends; Page up and down: ten steps up or down'],
   ['Letters', 'on the rail: the ink whose name begins so'],
   ['Enter', 'on the rail: put the ink on the ladder; on a mark: type its measure'],
-  ['Space, Page down', 'step by step: the next step; Page up: the one before'],
-  ['Esc', 'close what is open, take back what is being typed'],
+  ['Space, Page down', 'step by step, and in a sitting: done, and the next; Page up: the one before'],
+  ['1 to 6', 'in practice: the answer of that number'],
+  ['Esc', 'close what is open, take back what is being typed, stop practising'],
 ] as const;
 
 /** The guide by its topics, in order. */

@@ -24,10 +24,10 @@ const DeskSettings = lazy(() => import('./DeskSettings'));
 
 /** The work, in the order it is done. */
 const WORK = [
-  { to: '/trios', label: 'Choose', also: [] },
-  { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'] },
-  { to: '/sittings', label: 'Sittings', also: [] },
-  { to: '/practice', label: 'Practice', also: [] },
+  { to: '/trios', label: 'Choose', also: [], words: 'search trios pick inks' },
+  { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'], words: 'panel recipe' },
+  { to: '/sittings', label: 'Sittings', also: [], words: 'evening many panels schedule plan series' },
+  { to: '/practice', label: 'Practice', also: [], words: 'train eye quiz exercise learn' },
 ] as const;
 /** What the work is done with, and where it is kept. */
 const DRAWERS = [
@@ -188,9 +188,10 @@ function Frame() {
           group: 'View',
           run: () => setOpen('settings'),
         },
-        ...[...WORK, ...DRAWERS].map(({ to, label }) => ({
+        ...[...WORK, ...DRAWERS.map((drawer) => ({ ...drawer, words: '' }))].map(({ to, label, words }) => ({
           id: to,
           label: `Go to ${label}`,
+          also: words,
           group: 'Views',
           run: () => navigate(to),
         })),
