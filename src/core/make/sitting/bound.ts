@@ -27,7 +27,8 @@ export function lowerBound({ sitting, stages }: Workbench): number {
   );
   const { inside, begun } = surelyWiped(groups, sitting);
   const wiped = jobs.map((job, i) => ({ ...job, work: job.work + (inside[i] ?? 0) }));
-  // A mat can be wiped before its panel is ready; the very first of those that begin with a wipe finds it clean.
+  // A mat can be wiped before its panel is ready; one of those that begin with a wipe comes first and
+  // finds it clean, be it the one with most to follow.
   const wipes = begun
     .flatMap(({ stages: own, count }) =>
       own
@@ -36,7 +37,7 @@ export function lowerBound({ sitting, stages }: Workbench): number {
         .slice(0, count),
     )
     .toSorted((p, q) => p.tail - q.tail)
-    .slice(1);
+    .slice(0, -1);
   const washes = Array.from({ length: surelyWashed(groups, sitting) }, () => ({
     head: 0,
     work: sitting.atHand.washMinutes,
