@@ -22,7 +22,7 @@ export default defineConfig({
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff,woff2,ttf}'],
+        globPatterns: ['**/*.{js,css,html,svg,woff,woff2,ttf,bin}'],
         maximumFileSizeToCacheInBytes: 6_000_000,
         navigateFallback: '/index.html',
         cleanupOutdatedCaches: true,

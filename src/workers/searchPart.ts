@@ -10,6 +10,7 @@ import { searchTrios, type TrioResult } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import { filmOfInk, type Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
+import { nounsPrepared } from './nouns';
 
 /** How far a search is: first every joint is judged, then every trio weighed. */
 export interface SearchProgress {
@@ -58,6 +59,7 @@ export async function benchOf(
   card: Card,
   wanted: () => boolean,
 ): Promise<Bench | null> {
+  const nouns = nounsPrepared();
   let breathed = performance.now();
   for (const ink of inks) {
     filmOfInk(ink);
@@ -66,6 +68,7 @@ export async function benchOf(
     breathed = performance.now();
     if (!wanted()) return null;
   }
+  await nouns;
   const dried = dryInks(inks, card);
   return { dried, judgeRow: pairJudge(dried, card) };
 }

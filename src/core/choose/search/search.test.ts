@@ -1,8 +1,11 @@
+import { readFileSync } from 'node:fs';
+import { inflateRawSync } from 'node:zlib';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../data/demo/inks';
 import { STANDARD_1912 } from '../../../testing/colourSets';
 import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { seededRandom } from '../../base/random';
 import { bareGround } from '../../engine/blend';
 import { groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
@@ -59,8 +62,22 @@ function search(shelf: Judged, change: Partial<TrioQuery>) {
   return running.result();
 }
 
+test('the prepared lattice is what would be worked out, and says the same of every colour', () => {
+  const packed = inflateRawSync(readFileSync('src/workers/nouns.bin'));
+  const names = new Int16Array(packed.buffer, packed.byteOffset, packed.byteLength / 2).slice();
+  const [bare, prepared] = [nounLattice(), nounLattice()];
+  // Another size would be left aside without a word.
+  expect(names.filter((name) => name >= 0).length).toBeGreaterThan(300_000);
+  prepared.prepare(names);
+  const draw = seededRandom(11);
+  for (let i = 0; i < 4000; i++) {
+    const [l, a, b] = [100 * draw(), 160 * (draw() - 0.5), 160 * (draw() - 0.5)];
+    expect(prepared.nounOf(l, a, b)).toBe(bare.nounOf(l, a, b));
+  }
+});
+
 test('nouns from the lattice are those of the designations, over the 1912 standard', () => {
-  const nounOf = nounLattice();
+  const { nounOf } = nounLattice();
   const wrong = STANDARD_1912.filter(({ hex }) => {
     const lab = driedColour(ink('any', hex as Hex), groundOfCard(WHITE_CARD));
     return NOUNS[nounOf(lab.l, lab.a, lab.b)] !== nameColour(lab).noun;

@@ -1,5 +1,5 @@
 import { deltaE00, MAX_LIGHTNESS_WEIGHT } from '../../../materials/colour/difference';
-import type { Lab } from '../../../materials/colour/lab';
+import { type Lab, linearRgbOfXyz, xyzOfLab } from '../../../materials/colour/lab';
 import { COLOUR_NAMES, centroidOf, nearestName } from '../../../materials/colour/names';
 
 /** Every noun a designation can have; a noun's place in this list stands for it in tables. */
@@ -15,6 +15,35 @@ const AB_FROM = -132;
 const AB_POINTS = Math.ceil((2 * -AB_FROM) / STEP) + 2;
 const ACROSS = [0, 1, AB_POINTS, AB_POINTS + 1].flatMap((at) => [at, at + AB_POINTS * AB_POINTS]);
 
+/** A lattice of nouns, and a way to fill it with what was worked out before. */
+export interface NounLattice {
+  /** The noun of a colour, as its place in `NOUNS`. */
+  readonly nounOf: (l: number, a: number, b: number) => number;
+  /** Takes designations of lattice points as `namesOfLattice` gives them: what is asked first is known already. */
+  readonly prepare: (names: Int16Array) => void;
+}
+
+/** Colours a screen can show, and a little around them: what inks and their mixtures lie in. */
+const SHOWN = { from: -0.06, to: 1.06 } as const;
+
+/** The designation of every lattice point that inks and their mixtures come near; −1 elsewhere. Takes a while. */
+export function namesOfLattice(): Int16Array {
+  const names = new Int16Array(L_POINTS * AB_POINTS * AB_POINTS).fill(-1);
+  for (let at = 0; at < names.length; at++) {
+    const lab = pointAt(at);
+    const { r, g, b } = linearRgbOfXyz(xyzOfLab(lab));
+    if ([r, g, b].every((part) => part >= SHOWN.from && part <= SHOWN.to)) names[at] = nearestName(lab);
+  }
+  return names;
+}
+
+function pointAt(at: number): Lab {
+  const k = at % AB_POINTS;
+  const j = Math.floor(at / AB_POINTS) % AB_POINTS;
+  const i = Math.floor(at / (AB_POINTS * AB_POINTS));
+  return { l: i * STEP, a: AB_FROM + j * STEP, b: AB_FROM + k * STEP };
+}
+
 /**
  * The noun of a colour's designation, as its place in `NOUNS`, for millions of colours.
  *
@@ -22,9 +51,9 @@ const ACROSS = [0, 1, AB_POINTS, AB_POINTS + 1].flatMap((at) => [at, at + AB_POI
  * has that noun; elsewhere the corners' designations are compared by CIEDE2000. That is what `nameColour` says except
  * where a designation's region pokes between lattice points without reaching one, which the tests count.
  *
- * @returns a function of l, a, b; it keeps its lattice, about four megabytes
+ * It keeps its lattice, about four megabytes.
  */
-export function nounLattice(): (l: number, a: number, b: number) => number {
+export function nounLattice(): NounLattice {
   const names = new Int16Array(L_POINTS * AB_POINTS * AB_POINTS).fill(-1);
   /** By a cell's first corner: its noun, or `MIXED` and more for the place of its designations in `mixed`. */
   const cells = new Int16Array(names.length).fill(-1);
@@ -35,10 +64,7 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
   const nameAt = (at: number): number => {
     const known = names[at];
     if (known >= 0) return known;
-    const k = at % AB_POINTS;
-    const j = Math.floor(at / AB_POINTS) % AB_POINTS;
-    const i = Math.floor(at / (AB_POINTS * AB_POINTS));
-    const name = nearestName({ l: i * STEP, a: AB_FROM + j * STEP, b: AB_FROM + k * STEP });
+    const name = nearestName(pointAt(at));
     names[at] = name;
     return name;
   };
@@ -54,7 +80,7 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
     return whole < 0 ? 0 : whole > most ? most : whole;
   };
 
-  return (l, a, b) => {
+  const nounOf = (l: number, a: number, b: number): number => {
     const i = clamp(l / STEP, L_POINTS - 2);
     const j = clamp((a - AB_FROM) / STEP, AB_POINTS - 2);
     const k = clamp((b - AB_FROM) / STEP, AB_POINTS - 2);
@@ -67,6 +93,10 @@ export function nounLattice(): (l: number, a: number, b: number) => number {
     probe.b = b;
     return nearestOf(mixed[found - MIXED] as Uint16Array, probe);
   };
+  const prepare = (known: Int16Array): void => {
+    if (known.length === names.length) names.set(known);
+  };
+  return { nounOf, prepare };
 }
 
 const MIXED = 256;

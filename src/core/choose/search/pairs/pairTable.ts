@@ -123,7 +123,11 @@ export function emptyPairTable(
 }
 
 /** Designations met once are remembered from shelf to shelf and card to card. */
-const nounOf = nounLattice();
+const { nounOf, prepare } = nounLattice();
+
+/** Fills the memory of designations with what `namesOfLattice` worked out, before the first search. */
+export const prepareNouns = prepare;
+
 /** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
 export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
 
