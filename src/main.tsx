@@ -96,6 +96,11 @@ function start(root: HTMLElement) {
   void openStorage(db, (fault) => store.dispatch(faultFound(fault))).then(async (isUsable) => {
     if (!isUsable) return;
     store.dispatch(faultFound(undefined));
+    // Not wanted on the first screen, and so not in the first script.
+    if (db.isFresh)
+      void import('./data/demo/sittings').then(({ demoSittings }) =>
+        db.sittings.bulkPut(demoSittings(new Date())),
+      );
     await keepView(store, db);
     void tidyPhotos(db);
     const copies = await takeJournal(db, isSoundRecipe);

@@ -3,7 +3,6 @@ import { inkAt, recipeAt } from '../core/files/recipeMigrations';
 import { DEMO_CARDS } from './demo/cards';
 import { DEMO_INKS } from './demo/inks';
 import { DEMO_RECIPES } from './demo/recipes';
-import { demoSittings } from './demo/sittings';
 import { firstRecord } from './records';
 
 /** One version of the database and the way to it from the version before. */
@@ -122,9 +121,5 @@ export async function seedDemo(transaction: Transaction): Promise<void> {
     transaction
       .table('recipes')
       .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000))),
-    // A database of an earlier version has none.
-    transaction.storeNames.includes('sittings')
-      ? transaction.table('sittings').bulkAdd(demoSittings(new Date(now)))
-      : undefined,
   ]);
 }
