@@ -14,38 +14,31 @@ export type WaitedFor =
   | 'room to dry'
   | 'its join';
 
-interface Release {
-  readonly for: WaitedFor;
-  readonly at: number;
-}
-
 const restOf = ({ groups }: Sitting, { group, operation }: Planned): number =>
   groups[group]?.operations[operation]?.rest?.min ?? 0;
 const isHeated = ({ groups }: Sitting, { does, group, operation }: Planned): boolean =>
   does === 'operation' && groups[group]?.operations[operation]?.heat === true;
+const isWhen = (at: number, { start }: Planned): boolean => Math.abs(at - start) < SAME;
 
-/** When what a line held is free for the next one, for each thing that both have; drying first, which nobody can hurry. */
-const releasesOf = (sitting: Sitting, line: Planned, next: Planned): Release[] => [
-  ...(line.does === 'operation' &&
-  next.does === 'operation' &&
-  line.group === next.group &&
-  line.panel === next.panel &&
-  line.operation === next.operation - 1 &&
-  restOf(sitting, line) > 0
-    ? [{ for: 'its drying' as const, at: line.end + restOf(sitting, line) }]
-    : []),
-  ...(line.brush !== undefined && line.brush === next.brush && line.does === 'wash'
-    ? [{ for: 'the brush' as const, at: line.end + sitting.atHand.dampMinutes }]
-    : []),
-  ...(line.hand === next.hand ? [{ for: 'the hands' as const, at: line.end }] : []),
-  ...(line.brush !== undefined && line.brush === next.brush
-    ? [{ for: 'the brush' as const, at: line.end }]
-    : []),
-  ...(line.mat !== undefined && line.mat === next.mat ? [{ for: 'the mat' as const, at: line.end }] : []),
-  ...(isHeated(sitting, line) && isHeated(sitting, next)
-    ? [{ for: 'the heat tool' as const, at: line.end }]
-    : []),
-];
+/** What of a line let another begin just then; drying first, which nobody can hurry. */
+function releasedBy(sitting: Sitting, line: Planned, next: Planned): WaitedFor | undefined {
+  const isNextOfPanel =
+    line.does === 'operation' &&
+    next.does === 'operation' &&
+    line.group === next.group &&
+    line.panel === next.panel &&
+    line.operation === next.operation - 1;
+  const rest = isNextOfPanel ? restOf(sitting, line) : 0;
+  if (rest > 0 && isWhen(line.end + rest, next)) return 'its drying';
+  const hasBrush = line.brush !== undefined && line.brush === next.brush;
+  if (hasBrush && line.does === 'wash' && isWhen(line.end + sitting.atHand.dampMinutes, next))
+    return 'the brush';
+  if (!isWhen(line.end, next)) return undefined;
+  if (line.hand === next.hand) return 'the hands';
+  if (hasBrush) return 'the brush';
+  if (line.mat !== undefined && line.mat === next.mat) return 'the mat';
+  return isHeated(sitting, line) && isHeated(sitting, next) ? 'the heat tool' : undefined;
+}
 
 /** The line that let another begin when it did, and what it held; undefined for the first, and after a break. */
 function releaseOf(
@@ -55,8 +48,8 @@ function releaseOf(
 ): { readonly line: Planned; readonly for: WaitedFor } | undefined {
   for (const line of lines) {
     if (line === next || line.end > next.start + SAME) continue;
-    const release = releasesOf(sitting, line, next).find(({ at }) => Math.abs(at - next.start) < SAME);
-    if (release) return { line, for: release.for };
+    const released = releasedBy(sitting, line, next);
+    if (released) return { line, for: released };
   }
   return undefined;
 }
