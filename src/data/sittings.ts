@@ -2,12 +2,16 @@ import type { MadePanel } from '../core/keep/log/made';
 import { nextNumber } from '../core/keep/log/made';
 import type { SheetsOf, SittingRecord } from '../core/make/sitting/record';
 import type { Database } from './database';
+import { isSoundSitting, soundOnes } from './sound';
 
-/** All sittings, the next one first; what was worked comes after, the last one first. */
-export const listSittings = (db: Database): Promise<SittingRecord[]> => db.sittings.orderBy('date').toArray();
+/** All sittings that are sound, in order of their days; a damaged one does not take the others with it. */
+export const listSittings = async (db: Database): Promise<SittingRecord[]> =>
+  soundOnes(await db.sittings.orderBy('date').toArray(), isSoundSitting).sound;
 
-export const readSitting = (db: Database, id: string): Promise<SittingRecord | undefined> =>
-  db.sittings.get(id);
+export const readSitting = async (db: Database, id: string): Promise<SittingRecord | undefined> => {
+  const found: unknown = await db.sittings.get(id);
+  return isSoundSitting(found) ? found : undefined;
+};
 
 /** Keeps sittings as they are; returns those that were there before, for `restoreSittings`. */
 export const saveSittings = (

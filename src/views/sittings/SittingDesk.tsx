@@ -1,7 +1,6 @@
 import { proxy } from 'comlink';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { chime } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
 import { PanelPicture } from '../../app/panel/PanelPicture';
@@ -37,7 +36,7 @@ import { letterOf } from '../../core/sheet/brushes';
 import { USUAL_PACE } from '../../core/sheet/times';
 import { timingOf } from '../../core/sheet/timing';
 import { removePanels } from '../../data/panels';
-import { changeSitting, logOfSitting, readSitting } from '../../data/sittings';
+import { changeSitting, logOfSitting } from '../../data/sittings';
 import { addTiming } from '../../data/timings';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
@@ -45,32 +44,27 @@ import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
 import { sittingWorker } from '../../workers/client';
 import { EndOfSitting } from './EndOfSitting';
-import { type KnownSitting, numberOf, operationOf, stepOf, tellLine, useKnownSitting } from './lots';
+import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from './lots';
 import { panelOfRun } from './panelOfRun';
 import { useNow } from './useNow';
 import { usePlan } from './usePlan';
+import { WithSitting } from './WithSitting';
 
 /** The evening, one piece of work at a time, large, for inky fingers. */
-export function SittingDesk() {
-  const { sittingId = '' } = useParams();
-  const { db } = useSession();
-  const found = useLiveQuery(async () => ({ record: await readSitting(db, sittingId) }), [db, sittingId]);
-  const known = useKnownSitting(found?.record);
-  if (found && !found.record)
-    return (
-      <main className="p-8">
-        <h1 className="heading text-xl">This sitting is not here</h1>
-        <Link to="/sittings" className="mt-4 inline-block font-semibold underline underline-offset-4">
-          Go to all sittings
-        </Link>
-      </main>
-    );
-  if (!found?.record || !known) return <p className="p-6 text-mute">Opening the sitting …</p>;
-  const { run } = found.record;
-  if (!run) return <Beginning record={found.record} known={known} />;
-  if (run.endedAt !== undefined) return <EndOfSitting record={found.record} run={run} known={known} />;
-  return <AtDesk record={found.record} run={run} known={known} />;
-}
+export const SittingDesk = () => (
+  <WithSitting>
+    {(record, known) => {
+      const { run } = record;
+      if (!run) return <Beginning record={record} known={known} />;
+      if (run.endedAt === undefined) return <AtDesk record={record} run={run} known={known} />;
+      return (
+        <main className="min-h-0 flex-1 overflow-y-auto bg-sheet">
+          <EndOfSitting record={record} run={run} known={known} />
+        </main>
+      );
+    }}
+  </WithSitting>
+);
 
 interface KnownProps {
   readonly record: SittingRecord;

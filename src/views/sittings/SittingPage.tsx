@@ -1,6 +1,5 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { type Command, useCommands } from '../../app/commands';
 import { useSession } from '../../app/session';
 import { percent } from '../../core/base/words';
@@ -16,13 +15,13 @@ import {
 } from '../../core/make/sitting/record';
 import { minutesInto, runNow } from '../../core/make/sitting/run';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
-import { changeSitting, readSitting, saveSittings } from '../../data/sittings';
+import { changeSitting, saveSittings } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { TypedField } from '../../ui/TypedField';
 import { Before, ByHand, InkAndMaterials, TooLong, WouldHelp } from './Beside';
 import { EveningPicture } from './EveningPicture';
-import { type KnownSitting, useKnownSitting } from './lots';
+import type { KnownSitting } from './lots';
 import { PanelStrip } from './PanelStrip';
 import { SittingSentence } from './SittingSentence';
 import { splitOver } from './sittingActions';
@@ -30,29 +29,15 @@ import { useLittlePictures } from './useLittlePictures';
 import { useNow } from './useNow';
 import { useOutlay } from './useOutlay';
 import { type PlanSeen, usePlan } from './usePlan';
+import { WithSitting } from './WithSitting';
 
 const OrderOfWork = lazy(() => import('./OrderOfWork'));
 const OutMenu = lazy(() => import('./OutMenu'));
 
 /** One sitting: its plan as a picture, what is laid out before, and what would help. */
-export function SittingPage() {
-  const { sittingId = '' } = useParams();
-  const { db } = useSession();
-  const found = useLiveQuery(async () => ({ record: await readSitting(db, sittingId) }), [db, sittingId]);
-  const known = useKnownSitting(found?.record);
-  if (found && !found.record)
-    return (
-      <main className="p-8">
-        <h1 className="heading text-xl">This sitting is not here</h1>
-        <p className="mt-1">It may have been deleted, or is kept in another browser.</p>
-        <Link to="/sittings" className="mt-4 inline-block font-semibold underline underline-offset-4">
-          Go to all sittings
-        </Link>
-      </main>
-    );
-  if (!found?.record || !known) return <p className="p-6 text-mute">Opening the sitting …</p>;
-  return <Sitting key={sittingId} record={found.record} known={known} />;
-}
+export const SittingPage = () => (
+  <WithSitting>{(record, known) => <Sitting key={record.id} record={record} known={known} />}</WithSitting>
+);
 
 interface Props {
   readonly record: SittingRecord;
@@ -68,7 +53,7 @@ function Sitting({ record, known }: Props) {
   const finish = record.finish === undefined ? undefined : minutesBetween(record.start, record.finish);
   const seen = usePlan(run ? undefined : known, finish);
   const outlay = useOutlay(known);
-  const pictures = useLittlePictures(known.lots);
+  const pictures = useLittlePictures(known.sheets);
   const [looked, setLooked] = useState<number>();
   const moment = useNow(run !== undefined && run.endedAt === undefined);
   const now = run ? minutesInto(run, run.endedAt ?? moment) : undefined;

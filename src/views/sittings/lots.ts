@@ -2,14 +2,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { useSession, useShelf } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
+import { FileError } from '../../core/files/fileError';
 import { readRecipeFile } from '../../core/files/recipeFile';
-import { type Drying, groupOf, type SheetGroup } from '../../core/make/sitting/fromSheet';
+import { groupOf, type SheetGroup } from '../../core/make/sitting/fromSheet';
 import { type BegunWith, type Lot, type SittingRecord, sittingOf } from '../../core/make/sitting/record';
 import type { Operation, PanelGroup, Planned, Sitting } from '../../core/make/sitting/sitting';
 import { type Ink, isBare } from '../../core/materials/ink/ink';
 import { type ResolvedRecipe, resolveAnyway } from '../../core/recipe/resolved';
 import { letterOf } from '../../core/sheet/brushes';
-import { compileSheet, type Maker } from '../../core/sheet/compile';
+import type { Maker } from '../../core/sheet/compile';
 import type { Step } from '../../core/sheet/desk';
 import { isSoundRecord } from '../../data/sound';
 
@@ -18,10 +19,6 @@ export interface KnownLot {
   readonly lot: Lot;
   readonly resolved: ResolvedRecipe;
   readonly group: SheetGroup;
-  /** The step of the sheet that each operation is. */
-  readonly steps: readonly Step[];
-  /** What its sheet asks for beside card, inks and brushes. */
-  readonly tools: readonly string[];
   /** How many panels stand before its first one. */
   readonly before: number;
 }
@@ -36,13 +33,30 @@ export interface KnownSitting {
   /** Lots whose recipe is no longer here. */
   readonly gone: readonly Lot[];
   readonly maker: Maker;
-  /** Its recipes, the same list until one of them or the shelf changes. */
-  readonly recipes: readonly ResolvedRecipe[];
+  /** Its recipes with their sheets, one a lot: the same list until one of them or the shelf changes. */
+  readonly sheets: readonly Pick<KnownLot, 'resolved' | 'group'>[];
   /** What a plan of it depends on beside its recipes: the same text, the same plan. */
   readonly question: string;
 }
 
 const NO_MAKER: Maker = {};
+
+/** So many of a lot's panels as the planner is told of them: without their sheets, which it does not read. */
+const planned = ({ name, operations }: SheetGroup, { count }: Lot): PanelGroup => ({
+  name,
+  count,
+  operations,
+});
+
+/** A recipe that a run was begun with; one that is damaged is as good as gone. */
+function recipeOf(file: string): ResolvedRecipe | undefined {
+  try {
+    return readRecipeFile(file);
+  } catch (error) {
+    if (error instanceof FileError) return undefined;
+    throw error;
+  }
+}
 
 /** What a sitting's lots come to, with the shelf as it is; undefined until all of it is read. */
 export function useKnownSitting(record: SittingRecord | undefined): KnownSitting | undefined {
@@ -70,11 +84,13 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
     return (JSON.parse(lotIds) as string[]).map((lotId, i) => {
       const kept = run?.recipes.find((one) => one.lotId === lotId);
       const recipe = stored[i];
-      const resolved = kept ? readRecipeFile(kept.file) : recipe && resolveAnyway(recipe, shelf);
-      return resolved && sheetOf(resolved, drying, own);
+      const resolved = kept ? recipeOf(kept.file) : recipe && resolveAnyway(recipe, shelf);
+      if (!resolved) return undefined;
+      const group = groupOf(resolved, 0, { drying, maker: own });
+      return { resolved, group, heated: groupOf(resolved, 0, { drying: 'heat', maker: own }) };
     });
   }, [shelf, pace, drying, stored, begunWith, lotIds]);
-  const recipes = useMemo(() => sheets?.flatMap((sheet) => (sheet ? [sheet.resolved] : [])) ?? [], [sheets]);
+  const here = useMemo(() => sheets?.filter((sheet) => sheet !== undefined) ?? [], [sheets]);
   return useMemo(() => {
     if (!record || !sheets || !pace || sheets.length !== record.lots.length) return undefined;
     let before = 0;
@@ -87,8 +103,8 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
         gone.push(lot);
         return;
       }
-      lots.push({ ...sheet, lot, group: { ...sheet.group, count: lot.count }, before });
-      heated.push({ ...sheet.heated, count: lot.count });
+      lots.push({ ...sheet, lot, before });
+      heated.push(planned(sheet.heated, lot));
       before += lot.count;
     });
     const { start, breaks, atHand, wants } = record;
@@ -98,30 +114,14 @@ export function useKnownSitting(record: SittingRecord | undefined): KnownSitting
       heated,
       gone,
       maker: record.run?.with.maker ?? pace,
-      recipes,
+      sheets: here,
       question: JSON.stringify([record.lots, start, breaks, atHand, wants, record.run?.begunAt]),
       sitting: sittingOf(
         record,
-        lots.map(({ group }) => group),
+        lots.map(({ group, lot }) => planned(group, lot)),
       ),
     };
-  }, [record, sheets, pace, recipes]);
-}
-
-/** A recipe's sheet as a planner sees it, and as the desk tells it. */
-function sheetOf(resolved: ResolvedRecipe, drying: Drying, maker: Maker) {
-  const { steps: all } = compileSheet(resolved, 'mm', maker);
-  const steps = new Map(all.map((step) => [step.key, step]));
-  const group = groupOf(resolved, 0, { drying, maker });
-  return {
-    resolved,
-    group,
-    heated: groupOf(resolved, 0, { drying: 'heat', maker }),
-    tools: all.flatMap(({ layOut = [] }) =>
-      layOut.flatMap(({ group: of, thing }) => (of === 'Tools' ? [thing] : [])),
-    ),
-    steps: group.steps.flatMap((key) => steps.get(key) ?? []),
-  };
+  }, [record, sheets, pace, here]);
 }
 
 type At = Pick<Planned, 'group' | 'panel'>;
@@ -134,7 +134,7 @@ export const operationOf = ({ lots }: KnownSitting, { group, operation }: Planne
   lots[group]?.group.operations[operation];
 
 export const stepOf = ({ lots }: KnownSitting, { group, operation }: Planned): Step | undefined =>
-  lots[group]?.steps[operation];
+  lots[group]?.group.steps[operation];
 
 /** The ink a line is done with, where it is one. */
 export function inkOf(known: KnownSitting, line: Planned): Ink | undefined {

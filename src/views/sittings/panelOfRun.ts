@@ -17,7 +17,7 @@ export function panelOfRun(
     (one) => one.does === 'operation' && !one.spoiled && keyOf(one) === keyOf(line),
   );
   const times = own.flatMap(({ operation, start, end }) => {
-    const step = lot.steps[operation];
+    const step = lot.group.steps[operation];
     return step ? [{ key: step.key, title: step.title, minutes: Number((end - start).toFixed(2)) }] : [];
   });
   return {

@@ -1,6 +1,6 @@
 import { useEffect, useId, useState } from 'react';
 import { forgetPlace, paintQuietly } from '../../workers/client';
-import type { KnownLot } from './lots';
+import type { KnownSitting } from './lots';
 
 /** How high a little picture is painted, px. */
 const HEIGHT = 48;
@@ -10,25 +10,22 @@ export type LittlePictures = ReadonlyMap<string, string>;
 export const pictureKey = (group: number, operation: number): string => `${group} ${operation}`;
 
 /** Paints every stage of every recipe once, small; they come one after another, while the hand rests. */
-export function useLittlePictures(lots: readonly KnownLot[]): LittlePictures {
+export function useLittlePictures(sheets: KnownSitting['sheets']): LittlePictures {
   const place = useId();
   const [pictures, setPictures] = useState<LittlePictures>(new Map());
-  const stages = JSON.stringify(
-    lots.map(({ resolved, steps }) => [resolved.recipe.id, steps.map(({ key }) => key)]),
-  );
-  // biome-ignore lint/correctness/useExhaustiveDependencies: counts of panels change nothing of their pictures
   useEffect(() => {
     let wanted = true;
     const places: string[] = [];
     const paint = async () => {
-      for (const [group, { resolved, steps }] of lots.entries()) {
+      for (const [at, { resolved, group }] of sheets.entries()) {
+        const { steps } = group;
         const { width, height } = resolved.recipe.panel;
         const size = { width: Math.round((HEIGHT * width) / height), height: HEIGHT };
         // The finished panel first: it stands in where a stage is not painted yet.
         for (const operation of [...steps.keys()].reverse()) {
           const step = steps[operation];
           if (!step || !wanted) return;
-          const own = `${place} ${group}`;
+          const own = `${place} ${at}`;
           places.push(own);
           const painted = await paintQuietly(own, resolved, {
             wetness: step.stands,
@@ -38,7 +35,7 @@ export function useLittlePictures(lots: readonly KnownLot[]): LittlePictures {
           const [picture] = painted ?? [];
           if (!picture || !wanted) continue;
           const url = dataUrl(picture.pixels, picture.width, picture.height);
-          setPictures((all) => new Map(all).set(pictureKey(group, operation), url));
+          setPictures((all) => new Map(all).set(pictureKey(at, operation), url));
         }
       }
     };
@@ -49,7 +46,7 @@ export function useLittlePictures(lots: readonly KnownLot[]): LittlePictures {
       wanted = false;
       for (const one of places) forgetPlace(one);
     };
-  }, [stages, place]);
+  }, [sheets, place]);
   return pictures;
 }
 

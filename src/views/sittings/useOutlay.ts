@@ -72,9 +72,9 @@ export function useOutlay(known: KnownSitting | undefined): OutlaySeen | undefin
   const log = usePanels();
   const pads = useLiveQuery(() => db.pads.toArray(), [db]);
   const sittings = useLiveQuery(() => listSittings(db), [db]);
-  const recipes = known?.recipes;
+  const sheets = known?.sheets;
   const uses = useAnswer(
-    useMemo(() => recipes && (() => sittingWorker().uses(recipes)), [recipes]),
+    useMemo(() => sheets && (() => sittingWorker().uses(sheets.map(({ resolved }) => resolved))), [sheets]),
     'nothing',
   );
   const cards = shelf?.cards;
@@ -137,7 +137,7 @@ export function useOutlay(known: KnownSitting | undefined): OutlaySeen | undefin
           };
         }),
       things: together.things,
-      tools: known.lots.flatMap(({ lot, tools }) => (lot.count > 0 ? tools : [])),
+      tools: known.lots.flatMap(({ lot, group }) => (lot.count > 0 ? group.tools : [])),
       envelopes: record.putsTogether ? known.lots.reduce((sum, { lot }) => sum + lot.count, 0) : 0,
       refills: own?.refills ?? 0,
       perCoat,

@@ -32,11 +32,11 @@ export function usePlan(
 ): PlanSeen & { readonly rest: () => void } {
   const raise = useRaise();
   const [seen, setSeen] = useState<PlanSeen & { readonly of?: object }>(NOTHING);
-  const { recipes, question } = known ?? {};
+  const { sheets, question } = known ?? {};
   // One question: the same object as long as nothing of it changes.
   const asked = useMemo(
-    () => (recipes && question ? { recipes, question, finish } : undefined),
-    [recipes, question, finish],
+    () => (sheets && question ? { sheets, question, finish } : undefined),
+    [sheets, question, finish],
   );
   const begin = useEffectEvent((of: object) => {
     if (!known) return () => {};

@@ -4,7 +4,7 @@ import { seededRandom } from '../../base/random';
 import { isoASize } from '../../materials/card/paper';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
 import { sheetsAlike } from './cutText';
-import { type Piece, piecesOf } from './pieces';
+import { type Assembly, blendedPanels, type Piece, piecesOf } from './pieces';
 
 vi.setConfig({ testTimeout: 40_000 });
 
@@ -173,4 +173,28 @@ test('sheets cut alike are told together, with what follows on each other drawn 
   });
   const plan = { sheet: A4, waste: 0, sheets: [1, 1, 1, 2, 1, 3].map(lying) };
   expect(sheetsAlike(plan).map(({ name }) => name)).toEqual(['Sheets 1 to 3, 5', 'Sheet 4', 'Sheet 6']);
+});
+
+test('an inside panel and a liner are cut from the panel’s card, and count as so much more to blend', () => {
+  const plain: Assembly = {
+    cards: 4,
+    panel: { width: 100, height: 140 },
+    panelCardId: 'white',
+    oversize: 0,
+    mats: [],
+    base: undefined,
+    greeting: undefined,
+  };
+  const whole: Assembly = { ...plain, inside: true, liner: { width: 100, height: 70 } };
+  expect(
+    piecesOf(whole)
+      .get('white')
+      ?.map(({ name, count }) => [name, count]),
+  ).toEqual([
+    ['panel', 4],
+    ['inside panel', 4],
+    ['envelope liner', 4],
+  ]);
+  expect(blendedPanels(plain)).toBe(1);
+  expect(blendedPanels(whole)).toBeCloseTo(2.5, 9);
 });

@@ -3,7 +3,7 @@ import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
 import { compileSheet, type Maker } from '../../sheet/compile';
 import type { Step } from '../../sheet/desk';
-import { USUAL_PACE } from '../../sheet/times';
+import { describeMinutes, USUAL_PACE } from '../../sheet/times';
 import type { BrushWish, Operation, PanelGroup } from './sitting';
 
 /** Kinds of steps in which ink is blended into ink: between two of them a join is open. */
@@ -16,8 +16,10 @@ export type Drying = 'sheet' | 'air' | 'heat';
 
 /** A group whose operations are steps of a sheet. */
 export interface SheetGroup extends PanelGroup {
-  /** The key of the step each operation is. */
-  readonly steps: readonly string[];
+  /** The step that each operation is, told as it is dried here. */
+  readonly steps: readonly Step[];
+  /** What the sheet asks for beside card, inks and brushes. */
+  readonly tools: readonly string[];
 }
 
 /**
@@ -31,7 +33,7 @@ export function groupOf(
 ): SheetGroup {
   const sheet = compileSheet(resolved, 'mm', maker);
   const operations: Operation[] = [];
-  const keys: string[] = [];
+  const own: Step[] = [];
   const steps = sheet.steps.map((step) => driedAs(step, drying, resolved, maker));
   steps.forEach((step, i) => {
     if (step.kind === 'prepare') return;
@@ -50,7 +52,7 @@ export function groupOf(
     const takesInk = step.ink !== undefined && step.deeds.some(({ does }) => does === 'load');
     const isOpen = step.ink && BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind);
     const brush = brushOf(step, resolved);
-    keys.push(step.key);
+    own.push(step);
     operations.push({
       name: step.title,
       minutes: Math.max((step.minutes ?? UNTIMED) - wiped, 0.1),
@@ -60,7 +62,10 @@ export function groupOf(
       ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
     });
   });
-  return { name: resolved.recipe.name, count, operations, steps: keys };
+  const tools = sheet.steps.flatMap(({ layOut = [] }) =>
+    layOut.flatMap(({ group, thing }) => (group === 'Tools' ? [thing] : [])),
+  );
+  return { name: resolved.recipe.name, count, operations, steps: own, tools };
 }
 
 /** A step that only dries, dried that way; what has to melt needs its heat. */
@@ -73,7 +78,16 @@ function driedAs(
   if (step.kind !== 'dry' || drying === 'sheet' || step.waits === drying) return step;
   const pace = maker?.pace ?? USUAL_PACE;
   const slowest = Math.max(...[...inks, ...passInks].map(({ kind }) => INK_KINDS[kind].airDryMinutes));
-  return { ...step, waits: drying, minutes: drying === 'heat' ? pace.heatDry : slowest * pace.airDry };
+  if (drying === 'air') return { ...step, waits: drying, minutes: slowest * pace.airDry };
+  return {
+    ...step,
+    title: 'Dry with the heat tool',
+    work: `Face then back, about ${describeMinutes(pace.heatDry)}, until nothing of it is damp.`,
+    // What the sheet offers in place of air is what is done here.
+    care: step.care.filter((line) => !line.startsWith('Or heat tool')),
+    waits: drying,
+    minutes: pace.heatDry,
+  };
 }
 
 /** What the step's brush has to hold: the colour it is kept for, or the mixture that is brewed in it. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { faultsOfPlan } from '../../../testing/checkSitting';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import type { Design } from '../../materials/design/design';
 import { keyOf } from './begun';
 import { criticalLines, whyThen } from './critical';
 import { doneTimes, mostBy, splitEvenings } from './evenings';
@@ -215,16 +216,16 @@ describe('what a panel takes', () => {
   });
 
   test('powder goes by the area of the design, and white by none', () => {
-    const square = {
+    const square: Design = {
       id: 'square',
       name: 'square',
       use: 'image',
       width: 40,
       height: 40,
-      shapes: [{ d: 'M0 0H40V40H0Z' }],
+      shapes: [{ d: 'M0 0H40V40H0Z', rule: 'nonzero' }],
     };
     const embossed = withPass(blue, 'clearResist', {
-      design: square as never,
+      design: square,
       params: { x: 40, y: 50, size: 40 },
     });
     const [powder] = panelUse(embossed).things;

@@ -23,13 +23,14 @@ export const border: Exercise = {
     if (!pair) return undefined;
     const resolved = pairOnPanel(pair, shelf);
     const { height } = resolved.recipe.panel;
+    const width = resolved.recipe.joints[0]?.width ?? 0;
     const [upper = 0.5] = perceivedShares(resolved);
     const at = upper * height;
     return {
       exercise: 'border',
       mode: 'place',
       key: `border ${idsOf(pair)}`,
-      asks: `${pair[0].ink.name} is laid on the upper half of a bare panel and ${pair[1].ink.name} on the lower, blended over two thirds of it. Where will one end and the other begin, to the eye?`,
+      asks: `${pair[0].ink.name} is laid on the upper half of a bare panel and ${pair[1].ink.name} on the lower, blended over ${width.toFixed(0)} mm of its ${height.toFixed(0)}. Where will one end and the other begin, to the eye?`,
       faces: pair.map(({ hex }) => ({ kind: 'swatch', hex })),
       length: height,
       marks: [{ label: 'Border', start: height / 2 }],

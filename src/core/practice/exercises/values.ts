@@ -2,6 +2,7 @@ import type { Exercise } from './definition';
 import { huesOf, idsOf, namesOf, oneOf, shuffled } from './pairs';
 
 const SWATCHES = 5;
+const LEAST = 2.5;
 const TRIED = 80;
 
 /** Five swatches from light to dark, of whatever hues. */
@@ -11,7 +12,7 @@ export const values: Exercise = {
   trains: 'To see value whatever the hue: it is what orders a ladder.',
   follows: 'difference',
   unit: 'L*',
-  least: 2.5,
+  least: LEAST,
   start: 9,
   most: 15,
   guess: 1 / 120,
@@ -31,7 +32,8 @@ export const values: Exercise = {
       }
       if (chosen.length < SWATCHES) continue;
       const gap = Math.min(...chosen.slice(1).map(({ lab }, at) => (chosen[at]?.lab.l ?? 0) - lab.l));
-      if (gap >= 2.5 && (!best || Math.abs(gap - level) < Math.abs(best.gap - level))) best = { gap, chosen };
+      if (gap >= LEAST && (!best || Math.abs(gap - level) < Math.abs(best.gap - level)))
+        best = { gap, chosen };
     }
     if (!best) return undefined;
     const { chosen, gap } = best;
