@@ -1,4 +1,5 @@
 import type { Unit } from '../base/length';
+import type { Danger } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
@@ -23,6 +24,8 @@ export interface Sheet {
   readonly remarks: readonly string[];
   /** Cautions, each said once. */
   readonly cautions: readonly string[];
+  /** What they are of. */
+  readonly dangers: ReadonlySet<Danger>;
 }
 
 /** Brushes and daubers that the maker owns, by the set of inks they are kept for. */
@@ -66,6 +69,7 @@ export function compileSheet(
     dryMinutes: done.clock - done.worked,
     remarks: remarksOf(setting, brushesFor(needs), uses),
     cautions: cautionsOf(done.dangers),
+    dangers: done.dangers,
   };
 }
 

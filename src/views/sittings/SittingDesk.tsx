@@ -33,6 +33,7 @@ import type { Planned } from '../../core/make/sitting/sitting';
 import { careInSitting, tellBrush } from '../../core/make/sitting/tellStep';
 import { isBare } from '../../core/materials/ink/ink';
 import { letterOf } from '../../core/sheet/brushes';
+import { cautionsOf } from '../../core/sheet/cautions';
 import { USUAL_PACE } from '../../core/sheet/times';
 import { timingOf } from '../../core/sheet/timing';
 import { removePanels } from '../../data/panels';
@@ -76,6 +77,7 @@ function Beginning({ record, known }: KnownProps) {
   const { db } = useSession();
   const { planned, problem } = usePlan(known, undefined);
   const moment = useNow(true);
+  const cautions = cautionsOf(new Set(known.sheets.flatMap(({ group }) => [...group.dangers])));
   const begin = ({ order }: PlannedSitting) => {
     const recipes = known.lots.map(({ lot, resolved }) => ({
       lotId: lot.id,
@@ -103,9 +105,11 @@ function Beginning({ record, known }: KnownProps) {
             . Begun now, all of it is dry at {clockAfter(clockOf(moment), planned.plan.makespan)}. Everything
             that is to lie ready stands in the plan, under “Lay out first”.
           </p>
-          <p className="max-w-2xl text-lg text-mute">
-            Heat tools, blades and powders can hurt: keep to their own sheets and to the rules where you work.
-          </p>
+          {cautions.map((line) => (
+            <p key={line} className="max-w-2xl text-lg">
+              {line}
+            </p>
+          ))}
           <Button look="strong" className="min-h-14 px-6 text-xl" onClick={() => begin(planned)}>
             Begin now
           </Button>

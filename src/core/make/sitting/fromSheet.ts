@@ -1,7 +1,7 @@
 import { INK_KINDS } from '../../materials/ink/kinds';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
-import { compileSheet, type Maker } from '../../sheet/compile';
+import { compileSheet, type Maker, type Sheet } from '../../sheet/compile';
 import type { Step } from '../../sheet/desk';
 import { describeMinutes, USUAL_PACE } from '../../sheet/times';
 import type { BrushWish, Operation, PanelGroup } from './sitting';
@@ -20,6 +20,8 @@ export interface SheetGroup extends PanelGroup {
   readonly steps: readonly Step[];
   /** What the sheet asks for beside card, inks and brushes. */
   readonly tools: readonly string[];
+  /** What of the work can hurt. */
+  readonly dangers: Sheet['dangers'];
 }
 
 /**
@@ -65,7 +67,7 @@ export function groupOf(
   const tools = sheet.steps.flatMap(({ layOut = [] }) =>
     layOut.flatMap(({ group, thing }) => (group === 'Tools' ? [thing] : [])),
   );
-  return { name: resolved.recipe.name, count, operations, steps: own, tools };
+  return { name: resolved.recipe.name, count, operations, steps: own, tools, dangers: sheet.dangers };
 }
 
 /** A step that only dries, dried that way; what has to melt needs its heat. */
