@@ -145,6 +145,10 @@ test('storage that is refused, blocked, newer or lost has a page of its own that
   // The tabs that are open let the newer one in, and write nothing any more.
   for (const tab of [page, third])
     await expect(tab.getByRole('heading', { name: 'A newer Tint Ladder made this' })).toBeVisible();
+  // A write that was under way when it was closed fails: that is not a loss.
+  await third.evaluate(() => void Promise.reject(new DOMException('closed', 'QuotaExceededError')));
+  await third.evaluate(() => new Promise((resolve) => setTimeout(resolve, 200)));
+  await expect(third.getByRole('heading', { name: 'A newer Tint Ladder made this' })).toBeVisible();
   const other = await upgraded;
   await page.reload();
   await expect(page.getByRole('heading', { name: 'A newer Tint Ladder made this' })).toBeVisible();

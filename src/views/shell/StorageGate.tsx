@@ -46,12 +46,14 @@ function useStorageWatch(): void {
     const onRejection = async (event: PromiseRejectionEvent) => {
       if (!isStorageError(event.reason)) return;
       event.preventDefault();
+      // Once it is closed, every write that was under way fails: what closed it has been told.
+      if (store.getState().storage.fault) return;
       notify({
         text: isFull(event.reason)
           ? 'There is no room: the browser stored nothing of it. Free some room on the disk, then do it again.'
           : 'The browser could not store that. Nothing was changed; do it again, or reload the page.',
       });
-      if (await stillStands(db)) return;
+      if ((await stillStands(db)) || store.getState().storage.fault) return;
       dispatch(faultFound({ kind: 'lost', mark: readMark() ?? { lastSeen: Date.now(), recipes: 0 } }));
     };
     // Work that is neither stored nor kept anywhere else is not left unasked.
