@@ -10,7 +10,7 @@ const TIERS: readonly (readonly string[])[] = [
   ['materials/colour', 'materials/ink', 'materials/card', 'materials/design'],
   ['recipe/runs', 'recipe/tools', 'recipe/schools', 'recipe/passes', 'recipe'],
   ['engine'],
-  ['picture'],
+  ['picture/surface', 'picture'],
   ['readings/joints', 'readings/legibility', 'readings', 'readings/card'],
   ['sheet', 'sheet/hand'],
   [

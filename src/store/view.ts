@@ -15,6 +15,8 @@ export interface ViewSettings {
   readonly letterKeys: boolean;
   /** Whether figures (L*, contrast, widths) stand beside the plain words. */
   readonly numbers: boolean;
+  /** Whether panels are shown with the grain of card and ink, with gloss and shadows, or as plain colours. */
+  readonly grain: boolean;
   /** What sheets are printed on. */
   readonly paper: Paper;
 }
@@ -25,6 +27,7 @@ const DEFAULTS: ViewSettings = {
   surround: 'light',
   letterKeys: true,
   numbers: false,
+  grain: true,
   paper: 'A4',
 };
 
@@ -52,6 +55,7 @@ export function rememberedView(value: unknown): Partial<ViewSettings> {
       : {}),
     ...(typeof kept.letterKeys === 'boolean' ? { letterKeys: kept.letterKeys } : {}),
     ...(typeof kept.numbers === 'boolean' ? { numbers: kept.numbers } : {}),
+    ...(typeof kept.grain === 'boolean' ? { grain: kept.grain } : {}),
     ...(kept.paper === 'A4' || kept.paper === 'Letter' ? { paper: kept.paper } : {}),
   };
 }

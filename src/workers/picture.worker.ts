@@ -30,6 +30,8 @@ export interface PaintRequest {
   readonly progress?: Progress | undefined;
   /** Which rows of it; all where left out. */
   readonly rows?: Rows;
+  /** The colours alone, without grain and gloss. */
+  readonly isPlain?: boolean;
 }
 
 /** A place on the screen that shows a panel. */

@@ -2,6 +2,7 @@ import { useEffect, useEffectEvent, useId, useLayoutEffect, useRef, useState } f
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { useAppSelector } from '../../store/hooks';
 import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
 import { pictureIsPainted } from './firstPicture';
 
@@ -29,6 +30,7 @@ export function PanelPicture(props: Props) {
   const asked = useRef(0);
   const shown = useRef(0);
   const [failed, setFailed] = useState(false);
+  const isPlain = useAppSelector(({ view }) => !view.grain);
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
 
@@ -37,7 +39,7 @@ export function PanelPicture(props: Props) {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
     const ask = isQuiet ? paintQuietly : paint;
-    ask(place, resolved, { wetness, width: columns, height: rows, progress })
+    ask(place, resolved, { wetness, width: columns, height: rows, progress, isPlain })
       .then((halves) => {
         const target = canvas.current;
         if (!halves || !target || mine < shown.current) return;
@@ -60,7 +62,7 @@ export function PanelPicture(props: Props) {
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [place, resolved, wetness, columns, rows, progress, isQuiet]);
+  }, [place, resolved, wetness, columns, rows, progress, isQuiet, isPlain]);
 
   useEffect(() => () => forgetPlace(place), [place]);
 

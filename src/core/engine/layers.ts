@@ -4,6 +4,7 @@ import { BARE, type Ink, liftsOf } from '../materials/ink/ink';
 import type { InkKindId } from '../materials/ink/kinds';
 import type { Effect, GuardEffect, Inside } from '../recipe/passes/effects';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
+import type { SurfaceDetail } from '../recipe/passes/surface';
 import { contextsOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
 import { coverageOf } from './coverage';
@@ -18,6 +19,8 @@ export interface LayerProgram {
   readonly borders: readonly Border[];
   /** The pass each border belongs to, by its id. */
   readonly owners: readonly string[];
+  /** How passes change the surface near their borders; in the order of work. */
+  readonly details: readonly BorderDetail[];
   /** Over how many mm each smooth part fades. */
   readonly blends: readonly Millimetres[];
   /** The smallest the ladder lies anywhere, to its size on the panel: 1 or less. */
@@ -32,6 +35,14 @@ export interface LayerProgram {
   readonly layAt: (x: Millimetres, y: Millimetres, inside: Inside, stack: LayerStack) => void;
   /** Lays what comes before the blend, at a point outside every border: what the blend lies on all over. */
   readonly layUnder: (stack: LayerStack) => void;
+}
+
+/** A detail of the surface with the border it follows. */
+export interface BorderDetail {
+  readonly along: Border;
+  readonly detail: SurfaceDetail;
+  /** Pieces of card that were laid over it later. */
+  readonly under: readonly Border[];
 }
 
 /** One effect of one placement, with its place among all of them. */
@@ -62,6 +73,7 @@ interface Plan {
   readonly palette: readonly Ink[];
   readonly borders: readonly Border[];
   readonly owners: readonly string[];
+  readonly details: readonly BorderDetail[];
   readonly blends: readonly Millimetres[];
   readonly shrinks: number;
 }
@@ -74,6 +86,7 @@ function plan(resolved: ResolvedRecipe, progress: Progress): Plan {
   const palette: Ink[] = [...inks];
   const borders: Border[] = [];
   const owners: string[] = [];
+  const details: BorderDetail[] = [];
   const blends: Millimetres[] = [];
   let shrinks = 1;
   let turn = 0;
@@ -89,6 +102,14 @@ function plan(resolved: ResolvedRecipe, progress: Progress): Plan {
         const offset = borders.length;
         borders.push(...placed.borders);
         owners.push(...placed.borders.map(() => pass.id));
+        const [own] = placed.borders;
+        if (own && placed.effects.some(({ kind }) => kind === 'piece'))
+          for (const [at, below] of details.entries())
+            details[at] = { ...below, under: [...below.under, own] };
+        for (const detail of placed.surface ?? []) {
+          const along = placed.borders[detail.border];
+          if (along) details.push({ along, detail, under: [] });
+        }
         if (placed.blend !== undefined) blends.push(placed.blend);
         shrinks = Math.min(shrinks, placed.shrinks ?? 1);
         return placed.effects.map((effect) => ({
@@ -106,7 +127,7 @@ function plan(resolved: ResolvedRecipe, progress: Progress): Plan {
     passes.filter((pass) => !isUnder(pass)),
     passesUnder,
   );
-  return { under, over, passesUnder, palette, borders, owners, blends, shrinks };
+  return { under, over, passesUnder, palette, borders, owners, details, blends, shrinks };
 }
 
 const isGuard = (operation: Operation): operation is Guard => operation.effect.kind === 'guard';
@@ -155,7 +176,7 @@ interface Site {
 export function compileLayers(resolved: ResolvedRecipe, progress: Progress): LayerProgram {
   const { recipe, inks } = resolved;
   const planned = plan(resolved, progress);
-  const { palette, borders, owners, blends, shrinks } = planned;
+  const { palette, borders, owners, details, blends, shrinks } = planned;
   const { before, blend, after } = withGuards(planned);
   const makeSiteStack = () => makeStack(palette, before.length + after.length + 1);
   const lay = layer(resolved, progress, palette, makeSiteStack());
@@ -166,6 +187,7 @@ export function compileLayers(resolved: ResolvedRecipe, progress: Progress): Lay
     palette,
     borders,
     owners,
+    details,
     blends,
     shrinks,
     stack: makeSiteStack,

@@ -1,21 +1,21 @@
 import { coverageOf } from '../engine/coverage';
 import type { LayerProgram } from '../engine/layers';
-import { lightOf, type Wetness } from '../engine/mixing';
+import type { Wetness } from '../engine/mixing';
 import type { Progress } from '../engine/progress';
 import { countLayers, type LayerStack } from '../engine/stack';
 import { groundOfCard } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { MASK_OF, type RegionMask } from './regions';
-import { srgbByteOf } from './signal';
+import { type Ground, SHADE, shadesOf } from './shades';
+import type { Surface } from './surface/surface';
 
 /** Colours on an even grid of nodes over the panel, its edges included. */
 export interface ColourField {
   readonly columns: number;
   readonly rows: number;
-  /**
-   * The grid of one region, with the four corners of a square in it: 8-bit signal, not yet rounded, three values a node.
-   */
+  readonly ground: Ground;
+  /** The grid of one region, with the four corners of a square in it: `SHADE` values a node. */
   readonly cornersOf: (region: RegionMask, column: number, row: number) => Float32Array;
 }
 
@@ -50,7 +50,7 @@ interface NodeCache {
   readonly checkedBy: Int32Array;
   readonly grids: Map<RegionMask, RegionGrid>;
   /** Colours by what lies there: where one ink is solid there are many places alike. */
-  readonly colours: Map<number, readonly [r: number, g: number, b: number]>;
+  readonly colours: Map<number, Float32Array>;
 }
 
 /** What nodes belong to: a tiling, the card and the inks. */
@@ -62,6 +62,9 @@ interface Belongs {
   readonly borders: number;
   readonly rungs: number;
   readonly palette: readonly Ink[];
+  /** How uneven it is laid: colours are held to their mean by it. */
+  readonly spread: number;
+  readonly bareShare: number;
 }
 
 /** The caches used last are kept: a joint that grows narrow asks for more nodes, and soon for fewer again. */
@@ -80,6 +83,8 @@ const belongTogether = (p: Belongs, q: Belongs): boolean =>
   p.cardColour === q.cardColour &&
   p.borders === q.borders &&
   p.rungs === q.rungs &&
+  p.spread === q.spread &&
+  p.bareShare === q.bareShare &&
   sameList(p.palette, q.palette);
 
 const emptyCache = (belongsTo: Belongs, passes: readonly unknown[]): NodeCache => {
@@ -102,6 +107,8 @@ interface FieldRequest {
   readonly wetness: Wetness;
   readonly progress: Progress;
   readonly program: LayerProgram;
+  /** Left out, nothing is uneven. */
+  readonly surface: Surface | undefined;
   readonly columns: number;
   readonly rows: number;
 }
@@ -148,11 +155,11 @@ export function fieldMaker(): (request: FieldRequest) => ColourField {
         visitor.visit(cache, grid, node, field);
       return grid.signal;
     };
-    return { columns, rows, cornersOf };
+    return { columns, rows, ground: visitor.ground, cornersOf };
   };
 }
 
-const belongingOf = ({ resolved, wetness, program, columns, rows }: FieldRequest): Belongs => ({
+const belongingOf = ({ resolved, wetness, program, surface, columns, rows }: FieldRequest): Belongs => ({
   columns,
   rows,
   wetness,
@@ -160,6 +167,8 @@ const belongingOf = ({ resolved, wetness, program, columns, rows }: FieldRequest
   borders: program.borders.length,
   rungs: resolved.inks.length,
   palette: program.palette,
+  spread: surface?.spread ?? 0,
+  bareShare: surface?.bareShare ?? 0,
 });
 
 /** What besides the parts of the rungs' inks decides what lies at a node. */
@@ -172,11 +181,11 @@ function passesOf({ resolved: { recipe, designs }, progress, program }: FieldReq
 }
 
 /** Looks at nodes: what lies there, and which colour that is. */
-function nodeVisitor({ resolved, wetness, progress, program, columns, rows }: FieldRequest) {
+function nodeVisitor({ resolved, wetness, progress, program, surface, columns, rows }: FieldRequest) {
   const { panel, rungs } = resolved.recipe;
-  const colourOf = lightOf(program.palette, groundOfCard(resolved.card), wetness);
   const coverage = coverageOf(resolved.recipe, progress);
   const stack = program.stack();
+  const { ground, shade } = shadesOf(program.palette, groundOfCard(resolved.card), wetness, stack, surface);
   const hash = stackHasher();
   const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
   const count = columns * rows;
@@ -197,9 +206,9 @@ function nodeVisitor({ resolved, wetness, progress, program, columns, rows }: Fi
     if (!same) cache.state[node]++;
     cache.checkedBy[node] = field;
   };
-  const compute = (cache: NodeCache, contents: number): readonly [number, number, number] => {
-    const { r, g, b } = colourOf(stack);
-    const found = [srgbByteOf(r), srgbByteOf(g), srgbByteOf(b)] as const;
+  const compute = (cache: NodeCache, contents: number): Float32Array => {
+    const found = new Float32Array(SHADE);
+    shade(stack, found, 0);
     if (cache.colours.size >= MAX_COLOURS) cache.colours.clear();
     cache.colours.set(contents, found);
     return found;
@@ -208,21 +217,19 @@ function nodeVisitor({ resolved, wetness, progress, program, columns, rows }: Fi
     program.layAt((node % columns) * stepX, Math.floor(node / columns) * stepY, inside, stack);
     const here = hash(stack);
     if (here !== contents[node]) {
-      const [r, g, b] = cache.colours.get(here) ?? compute(cache, here);
-      signal[3 * node] = r;
-      signal[3 * node + 1] = g;
-      signal[3 * node + 2] = b;
+      signal.set(cache.colours.get(here) ?? compute(cache, here), SHADE * node);
       contents[node] = here;
     }
     visited[node] = cache.state[node];
   };
   return {
+    ground,
     gridOf: (cache: NodeCache, region: RegionMask): RegionGrid => {
       const there = cache.grids.get(region);
       if (there) return there;
       if (cache.grids.size >= MAX_GRIDS) cache.grids.clear();
       const grid = {
-        signal: new Float32Array(3 * count),
+        signal: new Float32Array(SHADE * count),
         contents: new Float64Array(count).fill(-1),
         visited: new Int32Array(count).fill(-1),
         servedBy: new Int32Array(count),

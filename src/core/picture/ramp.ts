@@ -1,14 +1,17 @@
 import { compileLayers } from '../engine/layers';
-import { lightOf, type Wetness } from '../engine/mixing';
+import type { Wetness } from '../engine/mixing';
 import type { Progress } from '../engine/progress';
 import { groundOfCard } from '../materials/card/card';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { BandGeometry } from '../recipe/runs/definition';
+import { type Ground, SHADE, shadesOf } from './shades';
+import type { Surface } from './surface/surface';
 
-/** Linear-light sRGB along the run, three values a sample, evenly spaced from its start to its end. */
+/** Shades along the run, evenly spaced from its start to its end, `SHADE` values a sample. */
 export interface Ramp {
   readonly samples: number;
-  readonly rgb: Float32Array;
+  readonly shades: Float32Array;
+  readonly ground: Ground;
 }
 
 /** Enough that a joint of a few millimetres on an A6 panel keeps its shape between samples. */
@@ -23,27 +26,25 @@ export function rampOf(
   bands: BandGeometry,
   wetness: Wetness,
   progress: Progress,
+  surface?: Pick<Surface, 'spread' | 'bareShare'>,
   samples = RAMP_SAMPLES,
 ): Ramp {
   const program = compileLayers(resolved, progress);
-  const colourOf = lightOf(program.palette, groundOfCard(resolved.card), wetness);
   const stack = program.stack();
+  const { ground, shade } = shadesOf(program.palette, groundOfCard(resolved.card), wetness, stack, surface);
   const before = new Float64Array(program.palette.length).fill(-1);
-  const rgb = new Float32Array(samples * 3);
+  const shades = new Float32Array(samples * SHADE);
   for (let i = 0; i < samples; i++) {
     const { x, y } = bands.handleAt((i / (samples - 1)) * bands.length);
     program.layAt(x, y, nowhere, stack);
     if (before.every((amount, ink) => amount === stack.amounts[ink])) {
-      rgb.copyWithin(i * 3, i * 3 - 3, i * 3);
+      shades.copyWithin(i * SHADE, (i - 1) * SHADE, i * SHADE);
       continue;
     }
     before.set(stack.amounts.subarray(0, before.length));
-    const { r, g, b } = colourOf(stack);
-    rgb[i * 3] = r;
-    rgb[i * 3 + 1] = g;
-    rgb[i * 3 + 2] = b;
+    shade(stack, shades, i * SHADE);
   }
-  return { samples, rgb };
+  return { samples, shades, ground };
 }
 
 /** With no pass there is no border to lie inside of. */

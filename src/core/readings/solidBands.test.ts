@@ -6,14 +6,18 @@ import { resolvedOf, valueAt, withPass } from '../../testing/resolvedRecipes';
 import type { ParamSpec, ParamSpecs } from '../base/params';
 import { coverageOf } from '../engine/coverage';
 import { deltaE00 } from '../materials/colour/difference';
-import { type Lab, labOfXyz, linearRgbOfXyz, xyzOfLab, xyzOfLinearRgb } from '../materials/colour/lab';
+import {
+  type Lab,
+  labOfXyz,
+  linearRgbOfXyz,
+  srgbLinear,
+  xyzOfLab,
+  xyzOfLinearRgb,
+} from '../materials/colour/lab';
 import { INK_KINDS } from '../materials/ink/kinds';
-import { TILE } from '../picture/grain';
 import { paintPanel } from '../picture/paint';
-import { ONE, textureOf } from '../picture/texture';
 import { setRun, setRunParams } from '../recipe/editLadder';
 import { PASS_KINDS } from '../recipe/passes/passes';
-import { bandsOf } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS, RUNS } from '../recipe/runs/runs';
 import { TOOL_IDS } from '../recipe/tools/tools';
@@ -25,12 +29,6 @@ const FINE = 1;
 const AROUND = 4.5;
 const NEAR = [-AROUND, 0, AROUND].flatMap((dx) => [-AROUND, 0, AROUND].map((dy) => [dx, dy] as const));
 
-/** Signal of sRGB, 0…255, as light, IEC 61966-2-1. */
-const lightOfByte = (byte: number): number => {
-  const signal = byte / 255;
-  return signal <= 0.04045 ? signal / 12.92 : ((signal + 0.055) / 1.055) ** 2.4;
-};
-
 /** A colour as a screen can show it. */
 const onScreen = (lab: Lab): Lab => {
   const { r, g, b } = linearRgbOfXyz(xyzOfLab(lab));
@@ -39,16 +37,12 @@ const onScreen = (lab: Lab): Lab => {
 };
 
 /**
- * The mean colour of the painted panel wherever one rung lies alone, without the card's tooth and the tool's streaks;
- * undefined where it nowhere does.
+ * The mean colour of the painted panel wherever one rung lies alone; undefined where it nowhere does.
  */
 function solidInPicture(resolved: ResolvedRecipe, rung: number): Lab | undefined {
   const { recipe } = resolved;
   const [width, height] = [recipe.panel.width * FINE, recipe.panel.height * FINE];
-  const { pixels } = paintPanel(resolved, 'dry', width, height);
-  const { tile, streak } = textureOf(resolved, bandsOf(recipe)?.toward, width);
-  const lightAt = (x: number, y: number) =>
-    ((tile[(y % TILE) * TILE + (x % TILE)] ?? 0) + (streak?.(x, y) ?? 0)) / ONE;
+  const { pixels } = paintPanel(resolved, 'dry', width, height, { isPlain: true });
   const partsAt = coverageOf(recipe);
   const parts = new Float64Array(recipe.rungs.length);
   const sum = { r: 0, g: 0, b: 0 };
@@ -61,16 +55,12 @@ function solidInPicture(resolved: ResolvedRecipe, rung: number): Lab | undefined
       });
       if (!isSolid) continue;
       const [r = 0, g = 0, b = 0] = pixels.subarray(4 * (y * width + x));
-      const light = lightAt(x, y);
-      // Lighter than a screen can show: what was cut off there cannot be divided out again.
-      if (light > 1 && Math.max(r, g, b) === 255) continue;
-      sum.r += lightOfByte(r / light);
-      sum.g += lightOfByte(g / light);
-      sum.b += lightOfByte(b / light);
+      sum.r += srgbLinear((1 / 255) * r);
+      sum.g += srgbLinear((1 / 255) * g);
+      sum.b += srgbLinear((1 / 255) * b);
       solid++;
     }
-  // Fewer and the card's tooth is no longer evened out.
-  if (solid < 200) return undefined;
+  if (solid < 20) return undefined;
   return labOfXyz(xyzOfLinearRgb({ r: sum.r / solid, g: sum.g / solid, b: sum.b / solid }));
 }
 

@@ -186,7 +186,7 @@ describe('passes in the order of work', () => {
     const [first] = placings;
     if (!first) throw new Error('nothing was placed');
     const alone = paintPanel(stencil, 'wet', 80, 100);
-    expect(paintPanel(resolved, 'wet', 80, 100, first.after).pixels).toEqual(alone.pixels);
+    expect(paintPanel(resolved, 'wet', 80, 100, { progress: first.after }).pixels).toEqual(alone.pixels);
   });
 
   test('a panel stands wet from the first ink on and dry once it has dried, whatever lies on it', () => {

@@ -59,6 +59,11 @@ export default function DeskSettings({
         />
       </Row>
       <Checkbox
+        label="Panels show the grain of card and ink, and what stands up from them"
+        checked={view.grain}
+        onChange={({ target }) => set({ grain: target.checked })}
+      />
+      <Checkbox
         label="Keys of one letter or sign do something"
         checked={view.letterKeys}
         onChange={({ target }) => set({ letterKeys: target.checked })}

@@ -68,17 +68,20 @@ describe('a panel photographed askew under an uneven, tinted lamp', () => {
     expect(Math.max(...off)).toBeLessThan(3);
   });
 
-  test('in a shadow, the places that lie in it are left out', () => {
+  test('in a shadow, most places that are read wrong are left out', () => {
     const { made, picture, corners } = shoot(3, 'shadow');
     const read = readPanel(picture, corners, resolved);
     if ('problem' in read) throw new Error(read.problem);
     const truth = panelSampler(made);
     const off = (of: typeof read.places) => of.map(({ x, y, lab }) => deltaE00(lab, truth(x, y).lab));
-    const doubted = read.places.filter(({ doubt }) => doubt);
-    expect(doubted.length).toBeGreaterThan(0);
-    expect(Math.max(...off(doubted))).toBeGreaterThan(
-      Math.max(...off(read.places.filter(({ doubt }) => !doubt))),
-    );
+    const wrong = read.places.filter((_, i) => (off(read.places)[i] ?? 0) > 3);
+    const doubted = (of: typeof read.places) => of.filter(({ doubt }) => doubt).length;
+    expect(doubted(wrong)).toBeGreaterThan(wrong.length / 2);
+    // By full light hardly a place is doubted.
+    const { picture: lit, corners: there } = shoot(3);
+    const clear = readPanel(lit, there, resolved);
+    if ('problem' in clear) throw new Error(clear.problem);
+    expect(doubted(clear.places)).toBeLessThan(doubted(read.places) / 2);
   });
 
   test('under a strong glint, what is far too light is left out', () => {

@@ -77,7 +77,7 @@ const finishOf = ({ resolved: { card } }: TroubleContext) => FINISHES[card.finis
 
 function toothyCard(context: TroubleContext): Likelihood {
   const finish = finishOf(context);
-  return finish.tooth > 0.012 ? here(2.5, `the card is ${finish.label}`) : here(0.7);
+  return finish.tooth.spread > 0.0055 ? here(2.5, `the card is ${finish.label}`) : here(0.7);
 }
 
 function pigmentOver(context: TroubleContext): Likelihood {

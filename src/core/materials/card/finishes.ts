@@ -1,3 +1,6 @@
+import type { Millimetres } from '../../base/length';
+import type { Unevenness } from '../../base/unevenness';
+
 export type FinishId =
   | 'smooth'
   | 'plate'
@@ -12,10 +15,10 @@ export type FinishId =
 export interface Finish {
   readonly id: FinishId;
   readonly label: string;
-  /** How far the surface's unevenness modulates the light, as a fraction of it (0 is glass-smooth). */
-  readonly tooth: number;
-  /** Size of the grain in mm. */
-  readonly grain: number;
+  /** The heights of its face: their waves, and their spread in mm. */
+  readonly tooth: Unevenness;
+  /** Threads it is pressed with: how far apart, and how high, mm. */
+  readonly weave?: { readonly pitch: Millimetres; readonly height: Millimetres };
   /** How much its fibres stand out, as a fraction of the light. */
   readonly fibres: number;
   /** How the brush should move, as the sheet says it. */
@@ -32,14 +35,13 @@ export interface Finish {
 const SMALL = 'small circles';
 const EVERY_WAY = 'circles in every direction, to fill the grain';
 
-/** Card finishes; tooth and grain are chosen by eye, the rest is common practice. */
+/** Card finishes; tooth, weave and fibres are chosen by eye, the rest is common practice. */
 export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   smooth: {
     id: 'smooth',
     label: 'smooth',
-    tooth: 0.006,
-    grain: 0.25,
-    fibres: 0,
+    tooth: { from: 0.2, to: 1.4, falls: 0.9, spread: 0.005 },
+    fibres: 0.012,
     stroke: SMALL,
     takes: 'well',
     description: 'Smooth and even: the usual choice.',
@@ -48,8 +50,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   plate: {
     id: 'plate',
     label: 'plate, hot-pressed',
-    tooth: 0.003,
-    grain: 0.2,
+    tooth: { from: 0.2, to: 1.2, falls: 0.9, spread: 0.003 },
     fibres: 0,
     stroke: SMALL,
     takes: 'well',
@@ -59,8 +60,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   watercolour: {
     id: 'watercolour',
     label: 'cold-pressed watercolour',
-    tooth: 0.035,
-    grain: 0.7,
+    tooth: { from: 0.55, to: 4.2, falls: 1.15, spread: 0.06 },
     fibres: 0,
     stroke: EVERY_WAY,
     everyWay: true,
@@ -72,9 +72,8 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   kraft: {
     id: 'kraft',
     label: 'kraft',
-    tooth: 0.03,
-    grain: 0.4,
-    fibres: 0.11,
+    tooth: { from: 0.25, to: 2, falls: 1, spread: 0.014 },
+    fibres: 0.1,
     stroke: SMALL,
     takes: 'with care',
     description: 'Mid-toned: hybrid or pigment only; pale rungs turn muddy.',
@@ -83,9 +82,9 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   textured: {
     id: 'textured',
     label: 'textured, linen',
-    tooth: 0.06,
-    grain: 1.1,
-    fibres: 0,
+    tooth: { from: 0.3, to: 2, falls: 1, spread: 0.012 },
+    weave: { pitch: 0.85, height: 0.05 },
+    fibres: 0.012,
     stroke: EVERY_WAY,
     everyWay: true,
     takes: 'with care',
@@ -95,8 +94,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   coated: {
     id: 'coated',
     label: 'coated, glossy',
-    tooth: 0.002,
-    grain: 0.2,
+    tooth: { from: 0.2, to: 1.2, falls: 0.9, spread: 0.001 },
     fibres: 0,
     stroke: 'the lightest circles, in thin layers dried one by one',
     takes: 'badly',
@@ -107,9 +105,8 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   patterned: {
     id: 'patterned',
     label: 'patterned paper',
-    tooth: 0.02,
-    grain: 2.4,
-    fibres: 0,
+    tooth: { from: 0.25, to: 2, falls: 1, spread: 0.006 },
+    fibres: 0.012,
     stroke: SMALL,
     takes: 'badly',
     description:
@@ -119,8 +116,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   metallic: {
     id: 'metallic',
     label: 'metallic',
-    tooth: 0.02,
-    grain: 0.15,
+    tooth: { from: 0.17, to: 0.6, falls: 0.3, spread: 0.006 },
     fibres: 0,
     stroke: SMALL,
     takes: 'badly',

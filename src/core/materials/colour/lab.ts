@@ -90,5 +90,9 @@ export function srgbSignal(linear: number): number {
   return linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
 }
 
+/** An sRGB signal as linear light, both 0…1. Source: IEC 61966-2-1. */
+export const srgbLinear = (signal: number): number =>
+  signal <= 0.04045 ? signal / 12.92 : ((signal + 0.055) / 1.055) ** 2.4;
+
 /** Below this chroma a colour has no hue to speak of; by eye. */
 export const COLOURLESS = 8;

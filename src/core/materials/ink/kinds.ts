@@ -1,3 +1,5 @@
+import type { Unevenness } from '../../base/unevenness';
+
 /** What sort of ink it is; decides how it covers, dries and which brushes it may share. */
 export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' | 'detail' | 'bare';
 
@@ -31,11 +33,16 @@ export interface InkKind {
   readonly clings: number;
   /** Part of a coat that water can take off again, 0…1: dye gives way, pigment hardly moves; common practice. */
   readonly lifts: number;
+  /** How uneven a coat of it dries, in coats. By eye and from memory: dye spreads in blotches, hybrid goes chalky, pigment sits. */
+  readonly uneven: readonly Unevenness[];
   /** Whether it can be a rung. Detail black is stamped, not blended. */
   readonly blends: boolean;
   /** Whether trios are made of it unasked: white only softens, and how a fluorescent glows is not modelled. */
   readonly isUsual: boolean;
 }
+
+/** What every coat has at the limit of what the eye can part. */
+const MICRO: Unevenness = { from: 0.16, to: 0.5, falls: 0.5, spread: 0.018 };
 
 export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
   dye: {
@@ -49,6 +56,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'dye and hybrid',
     clings: 0,
     lifts: 0.75,
+    uneven: [MICRO, { from: 0.25, to: 2.2, falls: 0.9, spread: 0.014 }],
     blends: true,
     isUsual: true,
   },
@@ -63,6 +71,10 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'dye and hybrid',
     clings: 0.025,
     lifts: 0.45,
+    uneven: [
+      { ...MICRO, spread: 0.024 },
+      { from: 0.25, to: 1.2, falls: 0.7, spread: 0.009 },
+    ],
     blends: true,
     isUsual: true,
   },
@@ -77,6 +89,10 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'pigment',
     clings: 0.5,
     lifts: 0.08,
+    uneven: [
+      { ...MICRO, spread: 0.014 },
+      { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
+    ],
     blends: true,
     isUsual: true,
   },
@@ -91,6 +107,10 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'fluorescent',
     clings: 0,
     lifts: 0.7,
+    uneven: [
+      { ...MICRO, spread: 0.014 },
+      { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
+    ],
     blends: true,
     isUsual: false,
   },
@@ -105,6 +125,10 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'white only',
     clings: 0.5,
     lifts: 0.08,
+    uneven: [
+      { ...MICRO, spread: 0.014 },
+      { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
+    ],
     blends: true,
     isUsual: false,
   },
@@ -119,6 +143,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'stamp',
     clings: 0.3,
     lifts: 0,
+    uneven: [MICRO],
     blends: false,
     isUsual: false,
   },
@@ -133,6 +158,7 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'none',
     clings: 0,
     lifts: 0,
+    uneven: [],
     blends: true,
     isUsual: false,
   },

@@ -2,6 +2,7 @@ import { INK_KINDS } from '../../materials/ink/kinds';
 import { definePass } from './definition';
 import { BUFFING, CLEAR_POWDER, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
+import { MELTED } from './surface';
 import { describeAllPlaced, stampsOf } from './words';
 
 /** A design clear-embossed on the dried blend: what is laid over it later is wiped off the design. */
@@ -18,8 +19,10 @@ export const clearResist = definePass({
   keepsGround: true,
   clearPowder: true,
   finestLine: 0.3,
-  layOn: (context) =>
-    guardedBy(context, { keepsOff: (kind) => 1 - INK_KINDS[kind].clings, lasts: 'for good' }),
+  layOn: (context) => ({
+    ...guardedBy(context, { keepsOff: (kind) => 1 - INK_KINDS[kind].clings, lasts: 'for good' }),
+    surface: [MELTED],
+  }),
   steps: (contexts, unit) => [
     {
       title: 'Emboss the resist',

@@ -6,6 +6,7 @@ import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import type { Effect } from './effects';
+import type { SurfaceDetail } from './surface';
 
 /** Which inks a kind of pass can be laid in. */
 export type InkNeed = 'blended' | 'stamped' | 'white';
@@ -32,6 +33,8 @@ export interface PlacedPass {
   /** Sharp borders; whatever an effect has inside them is smooth. */
   readonly borders: readonly Border[];
   readonly effects: readonly Effect[];
+  /** How its surface looks from near by, beside its colour. */
+  readonly surface?: readonly SurfaceDetail[];
   /** Over how many mm the narrowest of what is smooth fades; absent where nothing does. */
   readonly blend?: Millimetres;
   /** How much smaller than on the panel the ladder lies on a piece of its own; absent where it has none. */

@@ -53,6 +53,13 @@ function belowEdge(design: Design, placing: Placing): (x: Millimetres, y: Millim
   };
 }
 
+/** A brush so far from an edge, mm, comes from that part of it about: there the edge is taken as a mean. */
+const ROUND = 0.45;
+const RING = Array.from({ length: 8 }, (_, i) => {
+  const turn = ((i + 0.5) * Math.PI) / 4;
+  return [Math.cos(turn), Math.sin(turn)] as const;
+});
+
 /** How much longer than along the edge the reflected colour fades over the body. By eye. */
 const REFLECTED = 1.5;
 
@@ -94,6 +101,15 @@ export const edgeStencil = definePass({
     const below = belowEdge(design, placing);
     /** How far above the drawn edge, or below it, a point lies; what is under the stencil's foot is neither. */
     const above = (x: number, y: number): number => -inBody(x, y);
+    /** The same without a crease where two of its curves are equally near: no brush could follow one. */
+    const aboveSmoothly = (x: number, y: number): number => {
+      const far = above(x, y);
+      if (far <= 0 || far > reach / (1 - ROUND)) return far;
+      const round = ROUND * far;
+      let sum = far;
+      for (const [across, down] of RING) sum += above(x + round * across, y + round * down);
+      return sum / (RING.length + 1);
+    };
     /** With scrap at its ends and foot the ink gives out before them. */
     const taper = (x: number, y: number): number => {
       if (!guarded) return 1;
@@ -105,7 +121,8 @@ export const edgeStencil = definePass({
     const fading = (far: number, over: number): number => (far >= over ? 0 : fade(Math.max(far, 0) / over));
     const reflected = (strength * params.body) / 100;
     /** Ink beyond the edge that is inked along, and what is reflected on its other side. */
-    const beyond = (x: number, y: number) => strength * fading(isUpper ? above(x, y) : below(x, y), reach);
+    const beyond = (x: number, y: number) =>
+      strength * fading(isUpper ? aboveSmoothly(x, y) : below(x, y), reach);
     const onBody = (x: number, y: number) =>
       reflected * fading(isUpper ? below(x, y) : above(x, y), REFLECTED * reach);
     return {

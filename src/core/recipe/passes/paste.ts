@@ -1,8 +1,12 @@
+import { roughNoise } from '../../base/noise';
+import { smoothStep } from '../../base/smoothStep';
 import type { Ink } from '../../materials/ink/ink';
-import { definePass } from './definition';
+import { definePass, type PlacedPass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
+import { ragged } from './ragged';
 import { steelOf } from './stencil';
+import type { SurfaceDetail } from './surface';
 import { describeAllPlaced, stencilsOf } from './words';
 
 /** White texture paste as a film: a thin, hiding layer. */
@@ -16,6 +20,27 @@ const PASTE: Ink = {
 };
 /** Its thickness, coats. */
 const LAYER = 4;
+
+const crumbs = roughNoise(0.35, 11);
+const drags = roughNoise(3, 12);
+/** As it stands when the stencil is lifted: a shoulder with a ridge along it, and the marks of the knife. By eye. */
+const SCRAPED: SurfaceDetail = {
+  border: 0,
+  reach: 0.7,
+  fills: true,
+  height: (halved) =>
+    halved <= 0
+      ? 0
+      : 0.3 * smoothStep(Math.min(halved / 0.14, 1)) + 0.05 * Math.exp(-(((halved - 0.21) / 0.08) ** 2)),
+  bumps: (x, y) => 0.012 * crumbs(x, y) + 0.03 * drags(x, y),
+  gloss: 0.06,
+};
+
+/** Its edge crumbles a little as the stencil comes up. */
+const crumbling = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
+  ...stencil,
+  borders: stencil.borders.map((border) => ragged(border, 0.1, 0.6, 21)),
+});
 
 /** White texture paste through a stencil before the blend, rubbed afterwards so that it comes up white again. */
 export const paste = definePass({
@@ -36,7 +61,8 @@ export const paste = definePass({
   layOn: (context) => {
     const rub = context.params.rub / 100;
     return {
-      ...placed(context),
+      ...crumbling(placed(context)),
+      surface: [SCRAPED],
       effects: [
         DRY,
         { kind: 'film', ink: PASTE, coverAt: withinDesign(context, LAYER) },

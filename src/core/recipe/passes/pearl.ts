@@ -1,8 +1,10 @@
+import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import type { SurfaceDetail } from './surface';
 import { describeAllPlaced, stampsOf } from './words';
 
 const powder = (name: string, overWhite: Ink['overWhite']): Ink => ({
@@ -22,6 +24,17 @@ const POWDERS = {
 /** How thick the powder lies on what is sticky, coats: some of the ground shows through. By eye. */
 const LAYER = 1.2;
 
+const grains = roughNoise(0.16, 5);
+/** Flakes that lie every way, each a small mirror. By eye. */
+const GRAINS: SurfaceDetail = {
+  border: 0,
+  reach: 0.1,
+  fills: true,
+  height: (inside) => 0.02 * Math.min(Math.max(inside / 0.1, 0), 1),
+  bumps: (x, y) => 0.03 * grains(x, y),
+  gloss: 0.55,
+};
+
 /** Pearl powder brushed over a design stamped in sticky ink: best on dark card, where it shifts in the light. */
 export const pearl = definePass({
   id: 'pearl',
@@ -40,6 +53,7 @@ export const pearl = definePass({
   finestLine: 0.2,
   layOn: (context) => ({
     ...placed(context),
+    surface: [GRAINS],
     effects: [
       DRY,
       { kind: 'film', ink: POWDERS[context.params.powder], coverAt: withinDesign(context, LAYER) },

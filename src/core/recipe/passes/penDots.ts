@@ -6,6 +6,7 @@ import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { borderOfDrops, type Drop } from './scattered';
+import { dome } from './surface';
 
 const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
   id,
@@ -20,6 +21,8 @@ const PENS = {
   gold: pen('pen-gold', 'gold metallic', '#b4934a'),
   silver: pen('pen-silver', 'silver metallic', '#b3b6b9'),
 } as const;
+/** How it shines once it has set: a metallic pen the most. By eye. */
+const GLOSS = { white: 0.5, gold: 0.9, silver: 0.9 } as const;
 /** A dot hides what is under it, coats. */
 const HIDING = 4;
 
@@ -59,6 +62,9 @@ export const penDots = definePass({
       DRY,
       { kind: 'film', ink: PENS[params.pen], coverAt: (_x, _y, inside) => (inside(0) ? HIDING : 0) },
       DRY,
+    ],
+    surface: [
+      { border: 0, reach: 0.2, fills: true, height: dome(0.09, params.size / 2), gloss: GLOSS[params.pen] },
     ],
     traces: [],
   }),

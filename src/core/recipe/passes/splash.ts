@@ -1,20 +1,54 @@
 import type { Size } from '../../base/geometry';
 import { formatRough } from '../../base/length';
+import { roughNoise, smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
+import type { Border } from '../../materials/design/placement';
 import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
+import { ragged } from './ragged';
 import { borderOfDrops, type Drop } from './scattered';
+import type { SurfaceDetail } from './surface';
 import { DRY_AFTER_WATER, DRY_BY_ITSELF } from './water';
 
-/** What becomes of the drops: how much a drop's middle loses, and how much its rim gains. Common practice, sizes by eye. */
+/**
+ * What becomes of the drops: how much a drop's middle loses, how much its rim gains, and what is seen of that from near
+ * by: how uneven the middle is left, how soft its edge, how much ink stands along it. Common practice, sizes by eye.
+ */
 const AFTER = {
-  dabbed: { label: 'dabbed at once', middle: 0.3, rim: 0 },
-  minute: { label: 'dabbed after a minute', middle: 0.65, rim: 0 },
-  dried: { label: 'left to dry', middle: 0.7, rim: 0.35 },
+  dabbed: { label: 'dabbed at once', middle: 0.3, rim: 0, uneven: 0.1, soft: 0.25, edge: 0 },
+  minute: { label: 'dabbed after a minute', middle: 0.65, rim: 0, uneven: 0.35, soft: 0, edge: 0.2 },
+  dried: { label: 'left to dry', middle: 0.7, rim: 0.35, uneven: 0.45, soft: 0, edge: 0.5 },
 } as const;
-/** Part of a drop's radius from which on its rim begins. */
-const RIM = 0.8;
+/** How wide the rim is that ink is carried to, mm; it is nowhere the same. */
+const RIM = { width: 0.22, varies: 0.6 } as const;
+/** How far a drop's outline wanders, over which length, mm. */
+const RAGGED = { far: 0.55, size: 2.4 } as const;
+/** Where ink has settled as the drop shrank: mm inside its rim. */
+const TIDES = [0.9, 2.1] as const;
+
+/** What is seen of a drop from near by. Its border tells half the distance. */
+function driedDrop(seed: number, after: keyof typeof AFTER): SurfaceDetail {
+  const { uneven, soft, edge } = AFTER[after];
+  const pools = roughNoise(3.2, seed + 3);
+  const crawl = roughNoise(0.5, seed + 4);
+  return {
+    border: 0,
+    reach: 0.1,
+    fills: true,
+    cover: (halved, x, y) => {
+      if (halved <= 0) return 0;
+      const inside = 2 * halved;
+      let more = uneven * (0.75 * pools(x, y) + 0.35 * crawl(x, y));
+      if (soft > 0) more += soft * Math.exp(-inside / 0.6);
+      if (edge === 0) return more;
+      more += edge * Math.exp(-inside / 0.3);
+      const tide = inside + 0.25 * crawl(x, y) + 0.3 * pools(x, y);
+      for (const at of TIDES) more += 0.35 * edge * Math.exp(-(((tide - at) / 0.09) ** 2));
+      return more;
+    },
+  };
+}
 
 interface Flung {
   readonly seed: number;
@@ -27,8 +61,8 @@ function dropsOf({ width, height }: Size, { seed, drops, distance }: Flung): Dro
   const random = seededRandom(seed);
   const mean = Math.min(Math.max(900 / distance, 0.5), 8);
   return Array.from({ length: Math.round(drops) }, () => {
-    // Many small drops and a few large ones.
-    const radius = mean * (0.35 + 1.3 * random() ** 2.5);
+    // Many small drops and a few large ones: a power law, as sprays fall.
+    const radius = mean * Math.min(0.36 * (1 - random()) ** -0.45, 2.2);
     return { x: random() * width, y: random() * height, radius };
   });
 }
@@ -58,9 +92,12 @@ export const splash = definePass({
   layOn: ({ panel, params }) => {
     const drops = () => dropsOf(panel, params);
     const { middle, rim } = AFTER[params.after];
-    const cores = () => drops().map((drop) => ({ ...drop, radius: drop.radius * RIM }));
+    const front = ragged(borderOfDrops(drops, panel), RAGGED.far, RAGGED.size, params.seed);
+    const wide = smoothNoise(1.6, params.seed);
+    const core: Border = (x, y) => front(x, y) - (RIM.width / 2) * (1 + RIM.varies * wide(x, y));
     return {
-      borders: [borderOfDrops(drops, panel), ...(rim > 0 ? [borderOfDrops(cores, panel)] : [])],
+      borders: [front, ...(rim > 0 ? [core] : [])],
+      surface: [driedDrop(params.seed, params.after)],
       effects: [
         DRY,
         {

@@ -1,6 +1,7 @@
 import { definePass } from './definition';
 import { BUFFING, CLEAR_POWDER, COOLING, EMBOSSING } from './embossing';
 import { guardedBy, IMAGE_PARAMS } from './placed';
+import { MELTED } from './surface';
 import { describeAllPlaced, stampsOf } from './words';
 
 /** What of a blend does not stay on a raised, clear design once it has been buffed at once; common practice. */
@@ -19,7 +20,10 @@ export const toneResist = definePass({
   needsDry: true,
   clearPowder: true,
   finestLine: 0.3,
-  layOn: (context) => guardedBy(context, { keepsOff: () => BUFFED, lasts: 'for good' }),
+  layOn: (context) => ({
+    ...guardedBy(context, { keepsOff: () => BUFFED, lasts: 'for good' }),
+    surface: [MELTED],
+  }),
   steps: (contexts, unit) => [
     {
       title: 'Emboss the tone resist',

@@ -1,11 +1,28 @@
+import { roughNoise } from '../../base/noise';
 import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import type { SurfaceDetail } from './surface';
 import { DRY_AFTER_WATER, takenAfter } from './water';
 import { describePlaced, stampsOf } from './words';
 
 /** Water under a still stamp takes less than a rubbing cloth does: this part of it. */
 const STILL = 0.7;
+
+/** Water takes more where the stamp touched well, and leaves what it took along the outside of its lines. By eye. */
+function liftedUnevenly(seed: number): SurfaceDetail {
+  const touch = roughNoise(5, seed);
+  const fine = roughNoise(0.9, seed + 7);
+  return {
+    border: 0,
+    reach: 0.6,
+    fills: true,
+    cover: (inside, x, y) =>
+      inside > 0
+        ? 0.4 * touch(x, y) + 0.2 * fine(x, y)
+        : 0.2 * Math.exp(inside / 0.16) * (1 + 0.5 * fine(x, y)),
+  };
+}
 
 /** A stamp wetted with water, held on the panel, lifts its image out of the colour. */
 export const waterStamp = definePass({
@@ -27,6 +44,7 @@ export const waterStamp = definePass({
   finestLine: 0.5,
   layOn: (context) => ({
     ...placed(context),
+    surface: [liftedUnevenly(context.id.length + Math.round(context.params.x))],
     effects: [
       DRY,
       { kind: 'thin', coverAt: withinDesign(context, STILL * takenAfter(context.params.seconds)) },

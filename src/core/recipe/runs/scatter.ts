@@ -1,11 +1,13 @@
+import { roughNoise } from '../../base/noise';
 import { seededRandom } from '../../base/random';
 import { definePatchRun } from './definition';
 
 /** No more patches than this, however small they are asked for. */
 const MAX_PATCHES = 120;
 
-/** How far borders wander, as a part of a patch; by eye. */
-const WANDER = 0.07;
+/** How far borders wander, as a part of a patch, and about how wide the dabs are that make them, mm; by eye. */
+const WANDER = 0.24;
+const DAB = 11;
 
 /** Patches of each ink at random, told by a seed, so that the same can be laid again. */
 export const scatter = definePatchRun({
@@ -36,22 +38,15 @@ export const scatter = definePatchRun({
       rung,
       name: `patch ${i + 1}`,
     }));
-    // Borders between patches laid by hand are never straight.
-    const [a, b, c, d] = [random(), random(), random(), random()].map((part) => part * 2 * Math.PI) as [
-      number,
-      number,
-      number,
-      number,
-    ];
-    const [far, turns] = [patch * WANDER, (2 * Math.PI) / patch];
+    // A patch is dabbed, and its border is as lobed as the tool is round.
+    const far = WANDER * Math.min(patch, 2 * DAB);
+    const size = Math.min(DAB, patch / 2);
+    const [aside, below] = [roughNoise(size, seed), roughNoise(size, seed + 17)];
     return {
       places,
       soft,
       turning: 'Patch by patch, from each patch outward.',
-      wander: (x, y) => ({
-        x: x + far * (Math.sin(0.9 * turns * y + a) + 0.6 * Math.sin(1.7 * turns * (x + y) + b)),
-        y: y + far * (Math.sin(0.8 * turns * x + c) + 0.6 * Math.sin(1.6 * turns * (x - y) + d)),
-      }),
+      wander: (x, y) => ({ x: x + far * aside(x, y), y: y + far * below(x, y) }),
     };
   },
 });

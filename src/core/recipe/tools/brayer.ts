@@ -8,8 +8,17 @@ export const brayer = {
   goesOneWay: true,
   hardness: 1.2,
   coats: 0.92,
-  mottle: { depth: 0.012, size: 9 },
-  streaks: { depth: 0.09, size: 2.2 },
+  look: {
+    marks: [],
+    uneven: [{ from: 0.2, to: 1, falls: 0.4, spread: 0.02 }],
+    hand: 0.01,
+    rolled: {
+      width: 38,
+      edge: { width: 0.3, strength: 0.055 },
+      skips: 0.5,
+      streaks: { from: 0.5, to: 8, falls: 1, spread: 0.085 },
+    },
+  },
   noun: 'brayer',
   loading:
     'Roll it over the pad until it is covered, once over white kitchen paper, then down in the solid part',

@@ -1,4 +1,5 @@
-import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, type Tool } from './definition';
+import { circlesOf } from './marks';
 
 /** The large blending brush: the even coat all others are measured by. Its looks are chosen by eye; stroke and care are common practice. */
 export const brush = {
@@ -7,8 +8,7 @@ export const brush = {
   phrase: 'with a blending brush',
   hardness: 1,
   coats: 1,
-  mottle: { depth: 0.012, size: 9 },
-  streaks: NO_STREAKS,
+  look: { ...circlesOf(8), uneven: [], hand: 0.01 },
   noun: 'brush',
   ...BRUSH_WORDS,
 } as const satisfies Tool;

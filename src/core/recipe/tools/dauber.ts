@@ -1,4 +1,4 @@
-import { NO_STREAKS, type Tool } from './definition';
+import type { Tool } from './definition';
 
 /** A finger dauber, level and from off the edge. Its looks are chosen by eye; stroke and care are common practice. */
 export const dauber = {
@@ -7,8 +7,11 @@ export const dauber = {
   phrase: 'with a finger dauber',
   hardness: 1.45,
   coats: 1.05,
-  mottle: { depth: 0.035, size: 6 },
-  streaks: NO_STREAKS,
+  look: {
+    marks: [{ shape: 'dab', radius: [6, 9], overlap: 9, soft: 0.45, tilted: 5, spread: 0.05 }],
+    uneven: [{ from: 0.22, to: 0.85, falls: 0.2, spread: 0.018 }],
+    hand: 0.02,
+  },
   noun: 'dauber',
   countedAs: 'daubers',
   loading: 'Press it into the pad, tap off on white kitchen paper, come down level in the solid part',

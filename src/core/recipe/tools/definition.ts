@@ -1,3 +1,5 @@
+import type { ToolMarks } from './marks';
+
 /** What the ink is laid with: how it looks on the card and what to mind at the desk. Adding one is adding a file and a line. */
 export interface Tool {
   readonly id: string;
@@ -8,10 +10,8 @@ export interface Tool {
   readonly hardness: number;
   /** How much ink a solid part carries, in coats. */
   readonly coats: number;
-  /** Unevenness of what it lays, as a part of the light, and the size of it in mm. */
-  readonly mottle: { readonly depth: number; readonly size: number };
-  /** Streaks along the run, as a part of the light, and how wide they are in mm. */
-  readonly streaks: { readonly depth: number; readonly size: number };
+  /** What its work looks like from near by. */
+  readonly look: ToolMarks;
   /** What it is called on the sheet, with a letter; one for each ink that is gone back with. */
   readonly noun: string;
   /** Which of the maker's own it is one of; absent where nobody counts them. */
@@ -36,6 +36,3 @@ export const BRUSH_WORDS = {
   loading: 'Load, tap off on white kitchen paper, land in the solid part',
   touching: 'Touch it to the pad and tap off until it hardly marks white paper',
 } as const;
-
-/** A tool that leaves no streaks. */
-export const NO_STREAKS = { depth: 0, size: 1 } as const;

@@ -1,4 +1,4 @@
-import { NO_STREAKS, type Tool } from './definition';
+import type { Tool } from './definition';
 
 /** Dipped into pooled ink: pale and marbled. Its looks are chosen by eye; stroke and care are common practice. */
 export const dip = {
@@ -7,8 +7,11 @@ export const dip = {
   phrase: 'dipped into the pool',
   hardness: 1,
   coats: 0.6,
-  mottle: { depth: 0.11, size: 4.5 },
-  streaks: NO_STREAKS,
+  look: {
+    marks: [{ shape: 'dab', radius: [3, 9], overlap: 3, soft: 0.25, spread: 0.06 }],
+    uneven: [{ from: 0.5, to: 11, falls: 1.5, spread: 0.08 }],
+    hand: 0.03,
+  },
   noun: 'brayer',
   soaks: true,
   loading:

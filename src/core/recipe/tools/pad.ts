@@ -1,4 +1,5 @@
-import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, type Tool } from './definition';
+import { circlesOf } from './marks';
 
 /** The pad straight to the card, then blended out: the darkest. Its looks are chosen by eye; stroke and care are common practice. */
 export const pad = {
@@ -7,8 +8,14 @@ export const pad = {
   phrase: 'with the ink pad itself',
   hardness: 1.35,
   coats: 1.35,
-  mottle: { depth: 0.045, size: 7 },
-  streaks: NO_STREAKS,
+  look: {
+    marks: [
+      ...circlesOf(8).marks,
+      { shape: 'block', radius: [9, 14], overlap: 3, soft: 0.12, spread: 0.035 },
+    ],
+    uneven: [{ from: 0.3, to: 2.5, falls: 0.8, spread: 0.025 }],
+    hand: 0.02,
+  },
   noun: 'brush',
   ...BRUSH_WORDS,
   loading:

@@ -1,4 +1,5 @@
-import { BRUSH_WORDS, NO_STREAKS, type Tool } from './definition';
+import { BRUSH_WORDS, type Tool } from './definition';
+import { circlesOf } from './marks';
 
 /** The small brush, for corners and narrow joints. Its looks are chosen by eye; stroke and care are common practice. */
 export const smallBrush = {
@@ -7,8 +8,7 @@ export const smallBrush = {
   phrase: 'with a small brush',
   hardness: 1.25,
   coats: 1,
-  mottle: { depth: 0.02, size: 4.5 },
-  streaks: NO_STREAKS,
+  look: { ...circlesOf(3.5, { spread: 1.2 }), uneven: [], hand: 0.012 },
   noun: 'small brush',
   ...BRUSH_WORDS,
 } as const satisfies Tool;

@@ -1,0 +1,198 @@
+import { sampleCorrelation } from 'simple-statistics';
+import { describe, expect, test } from 'vitest';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import type { FinishId } from '../../materials/card/finishes';
+import { deltaE00 } from '../../materials/colour/difference';
+import { type Lab, labOfXyz, srgbLinear, xyzOfLinearRgb } from '../../materials/colour/lab';
+import { setShare } from '../../recipe/editLadder';
+import { PASS_KINDS } from '../../recipe/passes/passes';
+import type { ResolvedRecipe } from '../../recipe/resolved';
+import { TOOL_IDS, type ToolId } from '../../recipe/tools/tools';
+import { type Picture, paintPanel } from '../paint';
+import { lightOnSlope, shadowOf, shineOnSlope } from './lamp';
+import { type Surface, surfaceMaker } from './surface';
+import { A_COAT, ALL_BARE, PERIOD } from './tiles';
+
+const PANEL = { width: 90, height: 60 };
+const pale = ink('pale', '#f8d46f');
+const mid = ink('mid', '#cf3d63');
+const dark = ink('dark', '#005487');
+
+/** One ink all over, as two rungs of it. */
+const solidOf = (colour: typeof mid, tool: ToolId, finish: FinishId): ResolvedRecipe =>
+  resolvedOf([colour, { ...colour, id: 'again' }], { ...WHITE_CARD, finish }, { panel: PANEL, tool });
+
+/** The colour of a whole picture, its light averaged. */
+function meanOf({ pixels }: Picture): Lab {
+  const sum = [0, 0, 0];
+  pixels.forEach((byte, i) => {
+    if (i % 4 < 3) sum[i % 4] = (sum[i % 4] ?? 0) + srgbLinear((1 / 255) * byte);
+  });
+  const [r = 0, g = 0, b = 0] = sum.map((light) => (4 * light) / pixels.length);
+  return labOfXyz(xyzOfLinearRgb({ r, g, b }));
+}
+
+const painted = (resolved: ResolvedRecipe, dpi: number, isPlain = false): Picture =>
+  paintPanel(
+    resolved,
+    'dry',
+    Math.round((resolved.recipe.panel.width / 25.4) * dpi),
+    Math.round((resolved.recipe.panel.height / 25.4) * dpi),
+    { isPlain },
+  );
+
+function surfaceAt(resolved: ResolvedRecipe, dpi: number): Surface & { readonly width: number } {
+  const { panel } = resolved.recipe;
+  const [width, height] = [Math.round((panel.width / 25.4) * dpi), Math.round((panel.height / 25.4) * dpi)];
+  const surface = surfaceMaker()(resolved, { panel, width, height, from: 0, to: height });
+  surface.fill(0, height);
+  return { ...surface, width };
+}
+
+const spreadOf = (values: ArrayLike<number>): number => {
+  const all = Array.from(values);
+  const mean = all.reduce((sum, value) => sum + value, 0) / all.length;
+  return Math.sqrt(all.reduce((sum, value) => sum + (value - mean) ** 2, 0) / all.length);
+};
+
+describe('grain never changes a colour', () => {
+  test.each(TOOL_IDS)('a solid laid with %s keeps its mean colour within 0.3 ΔE00', (tool) => {
+    for (const finish of ['smooth', 'watercolour'] as const)
+      for (const colour of [pale, mid, dark]) {
+        const solid = solidOf(colour, tool, finish);
+        const [grained, plain] = [meanOf(painted(solid, 100)), meanOf(painted(solid, 100, true))];
+        // Of some light this ink gives back none: nothing beside them outweighs a roller's white specks there.
+        if (tool === 'brayer' && colour === dark) expect(Math.abs(grained.l - plain.l)).toBeLessThan(1);
+        else expect(deltaE00(grained, plain), `${colour.name} on ${finish}`).toBeLessThan(0.3);
+      }
+  });
+
+  test.each(['kraft', 'textured', 'coated', 'plate'] as const)('so does one on %s card', (finish) => {
+    for (const colour of [pale, mid, dark]) {
+      const solid = solidOf(colour, 'brush', finish);
+      expect(deltaE00(meanOf(painted(solid, 100)), meanOf(painted(solid, 100, true)))).toBeLessThan(0.3);
+    }
+  });
+});
+
+describe('the grain', () => {
+  const { grain, width } = surfaceAt(solidOf(mid, 'brush', 'smooth'), 300);
+  const rows = grain.length / width;
+
+  test('spreads as told: hardly with a brush, more with a dauber, most with what is pooled or rolled', () => {
+    const spread = (tool: ToolId) => spreadOf(surfaceAt(solidOf(mid, tool, 'smooth'), 150).grain) / A_COAT;
+    const [brush, dauber, brayer, dip] = (['brush', 'dauber', 'brayer', 'dip'] as const).map(spread);
+    // From memory: a brushed solid on a flat-bed scan varies by about one L*, which is some three hundredths of a coat.
+    expect(brush).toBeGreaterThan(0.02);
+    expect(brush).toBeLessThan(0.05);
+    expect(dauber).toBeGreaterThan(1.2 * (brush ?? 0));
+    expect(brayer).toBeGreaterThan(1.2 * (dauber ?? 0));
+    expect(dip).toBeGreaterThan(1.2 * (dauber ?? 0));
+  });
+
+  test('does not repeat where its tile does, and prefers no direction', () => {
+    const apart = (across: number, down: number): number => {
+      const [here, there]: [number[], number[]] = [[], []];
+      for (let y = 0; y + down < rows; y += 3)
+        for (let x = 0; x + across < width; x += 3) {
+          here.push(grain[y * width + x] ?? 0);
+          there.push(grain[(y + down) * width + x + across] ?? 0);
+        }
+      return sampleCorrelation(here, there);
+    };
+    const period = Math.round((PERIOD / 25.4) * 300);
+    expect(Math.abs(apart(period, 0))).toBeLessThan(0.12);
+    for (const step of [1, 2, 4]) expect(Math.abs(apart(step, 0) - apart(0, step))).toBeLessThan(0.06);
+  });
+
+  test('hangs on the panel in mm: at a quarter of the size each pixel has the mean of what it covers', () => {
+    const small = surfaceAt(solidOf(mid, 'brush', 'watercolour'), 75);
+    const large = surfaceAt(solidOf(mid, 'brush', 'watercolour'), 300);
+    const [far, near]: [number[], number[]] = [[], []];
+    for (let y = 0; y < small.grain.length / small.width - 1; y++)
+      for (let x = 0; x < small.width - 1; x++) {
+        let sum = 0;
+        for (let down = 0; down < 4; down++)
+          for (let across = 0; across < 4; across++)
+            sum += large.grain[(4 * y + down) * large.width + 4 * x + across] ?? 0;
+        far.push(small.grain[y * small.width + x] ?? 0);
+        near.push(sum / 16);
+      }
+    expect(sampleCorrelation(far, near)).toBeGreaterThan(0.9);
+  });
+
+  test('stays where it is while a mark is moved', () => {
+    const resolved = resolvedOf([pale, dark], undefined, { panel: PANEL, joints: [{ width: 8 }] });
+    const moved = { ...resolved, recipe: setShare(resolved.recipe, 0, 0.55) };
+    const [one, other] = [resolved, moved].map((state) => painted(state, 100).pixels);
+    // Solid before and after: row for row the same.
+    expect(one?.subarray(0, 20_000)).toEqual(other?.subarray(0, 20_000));
+    expect(one).not.toEqual(other);
+  });
+
+  test('is stronger where a fade gives out than where it is solid', () => {
+    const bare = { ...ink('bare', '#fcfbf8'), kind: 'bare' as const };
+    const fading = resolvedOf([dark, bare], undefined, { panel: PANEL, joints: [{ width: 50 }] });
+    const row = (y: number, isPlain: boolean): number[] => {
+      const { pixels, width: across } = painted(fading, 150, isPlain);
+      const at = Math.round((y / 25.4) * 150) * across * 4;
+      return Array.from({ length: across }, (_, x) => pixels[at + 4 * x] ?? 0);
+    };
+    const uneven = (y: number) => {
+      const plain = row(y, true);
+      return spreadOf(row(y, false).map((byte, x) => byte - (plain[x] ?? 0)));
+    };
+    expect(uneven(36)).toBeGreaterThan(1.3 * uneven(3));
+  });
+});
+
+describe('bare card', () => {
+  const bareShare = (tool: ToolId, finish: FinishId): number =>
+    surfaceAt(solidOf(mid, tool, finish), 150).bare.reduce((sum, part) => sum + part / ALL_BARE, 0) /
+    surfaceAt(solidOf(mid, tool, finish), 150).bare.length;
+
+  test('shows in the pits of a toothy card, more where it is gone over one way than in circles (common practice)', () => {
+    const [circles, oneWay] = [bareShare('brush', 'watercolour'), bareShare('brayer', 'watercolour')];
+    expect(circles).toBeLessThan(0.006);
+    expect(oneWay).toBeGreaterThan(0.01);
+    expect(bareShare('brush', 'smooth')).toBe(0);
+  });
+
+  test('shows between a roller’s streaks, as much as its colours are held to', () => {
+    const { bareShare: told } = surfaceAt(solidOf(mid, 'brayer', 'smooth'), 150);
+    expect(Math.abs(bareShare('brayer', 'smooth') - told)).toBeLessThan(0.012);
+  });
+});
+
+describe('the lamp, upper left', () => {
+  test('lights what faces it, and what stands up throws its shadow the other way', () => {
+    expect(lightOnSlope(0.2, 0.2)).toBeGreaterThan(0);
+    expect(lightOnSlope(-0.2, -0.2)).toBeLessThan(0);
+    expect(lightOnSlope(0, 0)).toBe(0);
+    expect(shineOnSlope(0.27, 0.36)).toBeGreaterThan(10 * shineOnSlope(0, 0));
+    expect(shadowOf(0.3, 0.1, -0.6, -0.8)).toBeLessThan(-0.1);
+    expect(shadowOf(0.3, 0.1, 0.6, 0.8)).toBe(0);
+    expect(shadowOf(0.3, 0.5, -0.6, -0.8)).toBe(0);
+  });
+
+  test('lights one side of a pen’s dot and shades the other', () => {
+    const plain = resolvedOf([pale, dark], undefined, { panel: PANEL });
+    const dots = withPass(plain, 'penDots', { params: { dots: 1, size: 4 } });
+    const [stands, lies] = [painted(dots, 100), painted(dots, 100, true)];
+    const border = PASS_KINDS.penDots.layOn({
+      id: 'p1',
+      panel: PANEL,
+      params: { pen: 'white', seed: 1, dots: 1, size: 4 },
+    }).borders[0];
+    if (!border) throw new Error('there is no dot');
+    let [bright, shaded] = [0, 0];
+    for (let y = 0; y < stands.height; y++)
+      for (let x = 0; x < stands.width; x++) {
+        const inside = border(((x + 0.5) / 100) * 25.4, ((y + 0.5) / 100) * 25.4);
+        const at = 4 * (y * stands.width + x);
+        if (inside > 0 && (stands.pixels[at] ?? 0) < (lies.pixels[at] ?? 0) - 8) shaded++;
+        if (inside > 0 && (stands.pixels[at] ?? 0) >= (lies.pixels[at] ?? 0)) bright++;
+      }
+    expect(Math.min(bright, shaded)).toBeGreaterThan(5);
+  });
+});

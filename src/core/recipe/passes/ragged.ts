@@ -1,0 +1,20 @@
+import type { Millimetres } from '../../base/length';
+import { roughNoise } from '../../base/noise';
+import type { Border } from '../../materials/design/placement';
+
+/**
+ * A border that wanders a little to and fro, as ink and water do on paper. What it tells is half the distance: so no
+ * wander makes it change faster than a border may.
+ *
+ * @param far   how far it wanders at the most, mm
+ * @param size  over about which length, mm
+ */
+export function ragged(border: Border, far: Millimetres, size: Millimetres, seed: number): Border {
+  const wander = roughNoise(size, seed);
+  // Beyond that it cannot matter to where the border runs.
+  const matters = 3 * far;
+  return (x, y) => {
+    const inside = border(x, y);
+    return inside > matters || inside < -matters ? inside / 2 : (inside + far * wander(x, y)) / 2;
+  };
+}
