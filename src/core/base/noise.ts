@@ -1,21 +1,26 @@
 import type { Millimetres } from './length';
+import { memoByKey } from './memo';
+import { seededRandom } from './random';
 
 /** A smooth random height over the plane, −1…1, its waves about twice as long as `size`. */
 export type Noise = (x: Millimetres, y: Millimetres) => number;
 
-/** A random number of a place on a lattice, −1…1. Source of the mixing: the finaliser of MurmurHash3, from memory. */
-function latticeValue(column: number, row: number, seed: number): number {
-  let hash = Math.imul(column, 0x27d4eb2d) ^ Math.imul(row, 0x165667b1) ^ seed;
-  hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
-  hash = Math.imul(hash ^ (hash >>> 13), 0xc2b2ae35);
-  return ((hash ^ (hash >>> 16)) >>> 0) / 0x80000000 - 1;
-}
+/** Side of the lattice, after which it repeats; a power of two. */
+const SIDE = 128;
+
+/** Random numbers at the places of a lattice, −1…1. Asked for at millions of pixels, so thrown once a seed. */
+const latticeOf = memoByKey(40, (seed: number): Float32Array => {
+  const random = seededRandom(seed);
+  return Float32Array.from({ length: SIDE * SIDE }, () => 2 * random() - 1);
+});
 
 /** Value noise on a lattice that is turned by its seed, so that no two share an axis with each other or with the panel. */
 export function smoothNoise(size: Millimetres, seed: number): Noise {
   const turn = 0.4 + seed * 2.399963;
   const [cos, sin] = [Math.cos(turn) / size, Math.sin(turn) / size];
+  let lattice: Float32Array | undefined;
   return (x, y) => {
+    lattice ??= latticeOf(seed);
     const across = x * cos - y * sin;
     const down = x * sin + y * cos;
     const column = Math.floor(across);
@@ -24,8 +29,12 @@ export function smoothNoise(size: Millimetres, seed: number): Noise {
     let v = down - row;
     u = u * u * (3 - 2 * u);
     v = v * v * (3 - 2 * v);
-    const top = latticeValue(column, row, seed) * (1 - u) + latticeValue(column + 1, row, seed) * u;
-    const foot = latticeValue(column, row + 1, seed) * (1 - u) + latticeValue(column + 1, row + 1, seed) * u;
+    const upper = (row & (SIDE - 1)) * SIDE;
+    const lower = ((row + 1) & (SIDE - 1)) * SIDE;
+    const left = column & (SIDE - 1);
+    const right = (column + 1) & (SIDE - 1);
+    const top = lattice[upper + left] * (1 - u) + lattice[upper + right] * u;
+    const foot = lattice[lower + left] * (1 - u) + lattice[lower + right] * u;
     return top * (1 - v) + foot * v;
   };
 }

@@ -8,13 +8,15 @@ import type { Surface } from './surface/surface';
 
 /**
  * What is known of a place beside its grain, in so many numbers: its colour, three of 8-bit signal not yet rounded; how each
- * of them goes with the coat, three by its first power and three by its second; and how much grainier than a full coat it
- * is laid.
+ * of them goes with the grain, three by its first power and three by its second; and how much of the grain a coat is that is
+ * not of the grain's own, such as a drop takes.
  */
 export const SHADE = 10;
 
 /** How much thicker and thinner a place is asked for to learn how its colour goes with the coat. */
 const ASIDE = 0.35;
+/** How a colour goes with the coat is told from every so-manieth band. */
+const EVERY = 4;
 /** So much grainier a coat gets as it is lifted to nothing. By eye. */
 const GRAINIER = 1.4;
 /** Whatever is bare beside it, a place keeps this part of its own light. */
@@ -32,6 +34,7 @@ export interface Shades {
 /**
  * How colours go with the coat, so that unevenness is unevenness of the ink: laid u coats more or less for each that lies
  * there, a place has the signal C + S·u + Q·u², which is right at its own coat and where it is a third thicker or thinner.
+ * The less lies there, the grainier it is: S and Q have that in them.
  * C is such that the place keeps its mean colour with its grain and its bare specks.
  *
  * @param surface  left out, nothing is uneven
@@ -44,6 +47,7 @@ export function shadesOf(
   surface: Pick<Surface, 'spread' | 'bareShare'> | undefined,
 ): Shades {
   const colourOf = lightOf(palette, ground, wetness);
+  const roughlyOf = lightOf(palette, ground, wetness, EVERY);
   const bare = colourOf(stack);
   const bareSignal: Ground = [srgbByteOf(bare.r), srgbByteOf(bare.g), srgbByteOf(bare.b)];
   const aside: LayerStack = { ...stack, amounts: stack.amounts.slice() };
@@ -58,18 +62,24 @@ export function shadesOf(
         return;
       }
       const coats = scaleStack(lies, 1 + ASIDE, aside);
-      const thicker = coats === 0 ? light : colourOf(aside);
+      if (coats === 0) {
+        into.fill(0, at, at + SHADE);
+        into.set(bareSignal, at);
+        return;
+      }
+      const rough = roughlyOf(lies);
+      const thicker = roughlyOf(aside);
       scaleStack(lies, 1 - ASIDE, aside);
-      const thinner = coats === 0 ? light : colourOf(aside);
+      const thinner = roughlyOf(aside);
       const grainier = 1 + GRAINIER * Math.max(1 - coats, 0);
-      const node = NODE * surface.spread * grainier;
+      const node = NODE * surface.spread;
       for (let channel = 0; channel < 3; channel++) {
         const whole = channelOf(light, channel);
-        const flat = srgbByteOf(whole);
+        const flat = srgbByteOf(channelOf(rough, channel));
         const more = srgbByteOf(channelOf(thicker, channel)) - flat;
         const less = srgbByteOf(channelOf(thinner, channel)) - flat;
-        const slope = (more - less) / (2 * ASIDE);
-        const bend = (more + less) / (2 * ASIDE * ASIDE);
+        const slope = (grainier * (more - less)) / (2 * ASIDE);
+        const bend = (grainier * grainier * (more + less)) / (2 * ASIDE * ASIDE);
         const inked = between(whole, channelOf(bare, channel), surface.bareShare);
         const colour = srgbByteOf(inked);
         const mean =
@@ -81,7 +91,7 @@ export function shadesOf(
         into[at + 3 + channel] = slope;
         into[at + 6 + channel] = bend;
       }
-      into[at + 9] = grainier;
+      into[at + 9] = 1 / grainier;
     },
   };
 }

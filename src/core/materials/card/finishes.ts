@@ -41,7 +41,7 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
     id: 'smooth',
     label: 'smooth',
     tooth: { from: 0.2, to: 1.4, falls: 0.9, spread: 0.005 },
-    fibres: 0.012,
+    fibres: 0,
     stroke: SMALL,
     takes: 'well',
     description: 'Smooth and even: the usual choice.',

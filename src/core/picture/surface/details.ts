@@ -4,8 +4,8 @@ import { LAMP, lightOnSlope, shadowOf, shineOnSlope } from './lamp';
 import type { Frame } from './surface';
 import { A_LIGHT } from './tiles';
 
-/** Twice the coat, as a byte tells more or less of it. */
-export const A_MARK = 127;
+/** As much again as lies there, as a byte tells more or less ink. */
+const A_MARK = 127;
 
 /** What passes do to the pixels of some rows of a picture, beside their colours. */
 export interface Details {
@@ -15,17 +15,20 @@ export interface Details {
   readonly light: Int8Array;
   /** What is mirrored of the lamp, 8-bit signal. */
   readonly shine: Uint8Array;
+  /** Whether anything is on a block of pixels that has been filled, by its place from the left and from above. */
+  readonly isOn: (column: number, row: number) => boolean;
   /** Sees to it that rows [from, to) of the whole picture are there. */
   readonly fill: (from: number, to: number) => void;
 }
 
-/** Pixels along a side of the squares in which a border is looked for, counted from the picture's upper left corner. */
-const BLOCK = 16;
+/** Pixels along a side of the blocks in which a border is looked for, counted from the picture's upper left corner. */
+export const BLOCK = 8;
 /** A picture of more pixels is painted once, and what is found for it is not kept. */
 const KEPT_UP_TO = 1_000_000;
 
-/** One detail in one block, where it does anything there. */
-type Patch = Pick<Details, 'cover' | 'light' | 'shine'>;
+/** One detail in one block: for each of its pixels the cover, then for each the light, then the half of what shines. */
+type Patch = Int8Array;
+const EACH = BLOCK * BLOCK;
 
 /**
  * What makes details, one picture after another. They follow borders and nothing else, so while the blend is changed they
@@ -51,12 +54,7 @@ export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) 
   return (details, frame) => {
     if (details.length === 0) return undefined;
     const { panel, width, height } = frame;
-    if (width * height > KEPT_UP_TO)
-      return detailsOf(
-        details,
-        details.map(() => new Map()),
-        frame,
-      );
+    if (width * height > KEPT_UP_TO) return detailsOf(details, undefined, frame);
     const known = made.findIndex((one) => sameFrame(one.frame, frame) && sameDetails(one.details, details));
     const found =
       made[known]?.found ??
@@ -94,7 +92,7 @@ const sameDetails = (p: readonly BorderDetail[], q: readonly BorderDetail[]): bo
 
 function detailsOf(
   all: readonly BorderDetail[],
-  known: readonly Map<number, Patch | null>[],
+  known: readonly Map<number, Patch | null>[] | undefined,
   frame: Frame,
 ): Details {
   const { width, from, to } = frame;
@@ -102,11 +100,15 @@ function detailsOf(
   const [cover, light, shine] = [new Int8Array(count), new Int8Array(count), new Uint8Array(count)];
   const columns = Math.ceil(width / BLOCK);
   const done = new Set<number>();
+  const on = new Uint8Array(columns * Math.ceil(frame.height / BLOCK));
+  const scratch = new Int8Array(3 * EACH);
   const patchAt = (i: number, block: number): Patch | null => {
-    const there = known[i].get(block);
+    const kept = known?.[i];
+    const there = kept?.get(block);
     if (there !== undefined) return there;
-    const found = look(all[i], block % columns, Math.floor(block / columns), frame);
-    known[i].set(block, found);
+    const isThere = look(all[i], block % columns, Math.floor(block / columns), frame, scratch);
+    const found = isThere ? scratch : null;
+    kept?.set(block, found ? found.slice() : null);
     return found;
   };
   const fillBlocks = (blockRow: number): void => {
@@ -115,16 +117,18 @@ function detailsOf(
       for (let i = 0; i < all.length; i++) {
         const patch = patchAt(i, blockRow * columns + column);
         if (!patch) continue;
+        on[blockRow * columns + column] = 1;
         const until = Math.min((column + 1) * BLOCK, width);
         for (let row = first; row < last; row++) {
           let at = (row - from) * width + column * BLOCK;
           let own = (row - blockRow * BLOCK) * BLOCK;
           for (let pixel = column * BLOCK; pixel < until; pixel++, at++, own++) {
-            const more = cover[at] + patch.cover[own];
+            const more = cover[at] + patch[own];
             cover[at] = more > 127 ? 127 : more < -127 ? -127 : more;
-            const lit = light[at] + patch.light[own];
+            const lit = light[at] + patch[EACH + own];
             light[at] = lit > 127 ? 127 : lit < -127 ? -127 : lit;
-            if (patch.shine[own] > shine[at]) shine[at] = patch.shine[own];
+            const shines = 2 * patch[2 * EACH + own];
+            if (shines > shine[at]) shine[at] = shines;
           }
         }
       }
@@ -133,6 +137,7 @@ function detailsOf(
     cover,
     light,
     shine,
+    isOn: (column, row) => on[row * columns + column] === 1,
     fill: (first, last) => {
       for (let row = Math.floor(first / BLOCK); row * BLOCK < last; row++) {
         if (done.has(row)) continue;
@@ -143,46 +148,77 @@ function detailsOf(
   };
 }
 
-/** One detail over one block of pixels; null where it does nothing there. */
+/** One more pixel each way than a block has, so that each knows how fast the distance changes. */
+const ASKED = BLOCK + 1;
+const NEAR = new Float64Array(ASKED * ASKED);
+/** Deep inside a border its distance matters no more. */
+const DEEP = new Float64Array(ASKED * ASKED);
+
+/** So fine is a border looked at, mm: between, it is all but straight. */
+const FINE = 0.1;
+
+/** The distances to a border at every pixel of a block; at a fine picture at every second, and the mean between. */
+function distancesAt(
+  along: BorderDetail['along'],
+  left: number,
+  top: number,
+  pixel: number,
+  below: number,
+): Float64Array {
+  const step = pixel < FINE ? 2 : 1;
+  for (let y = 0; y < ASKED; y += step)
+    for (let x = 0; x < ASKED; x += step)
+      NEAR[y * ASKED + x] = along((left + x + 0.5) * pixel, (top + y + 0.5) * below);
+  if (step === 1) return NEAR;
+  for (let at = 1; at < NEAR.length; at += 2) {
+    // Of a block's odd cells those in its even rows lie between two across, the others between two down.
+    const isAcross = (Math.floor(at / ASKED) & 1) === 0;
+    NEAR[at] = 0.5 * (isAcross ? NEAR[at - 1] + NEAR[at + 1] : NEAR[at - ASKED] + NEAR[at + ASKED]);
+  }
+  for (let y = 1; y < ASKED; y += 2)
+    for (let x = 1; x < ASKED; x += 2) {
+      const at = y * ASKED + x;
+      NEAR[at] = 0.5 * (NEAR[at - 1] + NEAR[at + 1]);
+    }
+  return NEAR;
+}
+
+/** Fills in one detail over one block of pixels; false where it does nothing there. */
 function look(
   { along, detail, under }: BorderDetail,
   column: number,
   row: number,
   { panel, width, height }: Frame,
-): Patch | null {
+  patch: Patch,
+): boolean {
   const [pixel, below] = [panel.width / width, panel.height / height];
   const half = (BLOCK / 2 + 1) * Math.hypot(pixel, below);
   const [left, top] = [column * BLOCK, row * BLOCK];
+  const { reach, fills, cover, height: heightAt } = detail;
   const middle = along((left + BLOCK / 2) * pixel, (top + BLOCK / 2) * below);
-  if (middle < -detail.reach - half || (!detail.fills && middle > detail.reach + half)) return null;
-  // One more each way, so that every pixel knows how fast the distance changes.
-  const side = BLOCK + 1;
-  const distances = new Float64Array(side * side);
-  for (let y = 0, at = 0; y < side; y++)
-    for (let x = 0; x < side; x++, at++)
-      distances[at] = along((left + x + 0.5) * pixel, (top + y + 0.5) * below);
-  const patch: Patch = {
-    cover: new Int8Array(BLOCK * BLOCK),
-    light: new Int8Array(BLOCK * BLOCK),
-    shine: new Uint8Array(BLOCK * BLOCK),
-  };
+  const isDeep = middle > reach + half;
+  if (middle < -reach - half || (isDeep && !fills)) return false;
+  patch.fill(0);
+  const distances = isDeep ? DEEP.fill(middle) : distancesAt(along, left, top, pixel, below);
+  const most = fills ? Number.POSITIVE_INFINITY : reach;
   for (let y = 0, own = 0; y < BLOCK; y++)
     for (let x = 0; x < BLOCK; x++, own++) {
-      const at = y * side + x;
+      const at = y * ASKED + x;
       const inside = distances[at];
-      if (inside < -detail.reach || (!detail.fills && inside > detail.reach)) continue;
-      const [atX, atY] = [(left + x + 0.5) * pixel, (top + y + 0.5) * below];
-      if (under.some((piece) => piece(atX, atY) > 0)) continue;
+      if (inside < -reach || inside > most) continue;
+      const atX = (left + x + 0.5) * pixel;
+      const atY = (top + y + 0.5) * below;
+      if (under.length > 0 && under.some((piece) => piece(atX, atY) > 0)) continue;
+      if (cover) patch[own] = byteOf(A_MARK * cover(inside, atX, atY));
+      if (!heightAt) continue;
       const across = (distances[at + 1] - inside) / pixel;
-      const down = (distances[at + side] - inside) / below;
-      if (detail.cover) {
-        const more = A_MARK * detail.cover(inside, atX, atY);
-        patch.cover[own] = more > 127 ? 127 : more < -127 ? -127 : more;
-      }
-      if (detail.height) standUp(detail, detail.height, inside, across, down, atX, atY, pixel, patch, own);
+      const down = (distances[at + ASKED] - inside) / below;
+      standUp(detail, heightAt, inside, across, down, atX, atY, pixel, patch, own);
     }
-  return patch;
+  return true;
 }
+
+const byteOf = (value: number): number => (value > 127 ? 127 : value < -127 ? -127 : value);
 
 /** How what has a height takes the lamp at one pixel, and how it keeps it from what lies beside it. */
 function standUp(
@@ -198,7 +234,7 @@ function standUp(
   own: number,
 ): void {
   if (inside <= 0) {
-    patch.light[own] = A_LIGHT * shadowOf(heightAt(reach), -inside, across, down);
+    patch[EACH + own] = A_LIGHT * shadowOf(heightAt(reach), -inside, across, down);
     return;
   }
   // Over a pixel's width, so that what is finer than one does not glitter.
@@ -211,7 +247,6 @@ function standUp(
     slopeX += (bumps(x + 2 * near, y) - here) / (2 * near);
     slopeY += (bumps(x, y + 2 * near) - here) / (2 * near);
   }
-  const lit = A_LIGHT * lightOnSlope(slopeX, slopeY);
-  patch.light[own] = lit > 127 ? 127 : lit < -127 ? -127 : lit;
-  patch.shine[own] = gloss === 0 ? 0 : LAMP.signal * gloss * shineOnSlope(slopeX, slopeY);
+  patch[EACH + own] = byteOf(A_LIGHT * lightOnSlope(slopeX, slopeY));
+  if (gloss > 0) patch[2 * EACH + own] = 0.5 * LAMP.signal * gloss * shineOnSlope(slopeX, slopeY);
 }

@@ -68,16 +68,23 @@ function twiceAsFine(values: Float32Array, side: number): Float32Array<ArrayBuff
   return fine;
 }
 
-/** The values with a mean of 0 and a given spread; where all are alike they stay. */
-export function withSpread(values: Float32Array<ArrayBuffer>, spread: number): Float32Array<ArrayBuffer> {
+/** Mean and standard deviation of values. */
+function momentsOf(values: Float32Array): { readonly mean: number; readonly deviation: number } {
   let sum = 0;
   let squares = 0;
-  for (const value of values) {
-    sum += value;
-    squares += value * value;
+  for (let i = 0; i < values.length; i++) {
+    sum += values[i];
+    squares += values[i] * values[i];
   }
   const mean = sum / values.length;
-  const deviation = Math.sqrt(Math.max(squares / values.length - mean * mean, 0));
+  return { mean, deviation: Math.sqrt(Math.max(squares / values.length - mean * mean, 0)) };
+}
+
+export const spreadOf = (values: Float32Array): number => momentsOf(values).deviation;
+
+/** The values with a mean of 0 and a given spread; where all are alike they become 0. */
+export function withSpread(values: Float32Array<ArrayBuffer>, spread: number): Float32Array<ArrayBuffer> {
+  const { mean, deviation } = momentsOf(values);
   const gain = deviation > 1e-9 ? spread / deviation : 0;
   for (let i = 0; i < values.length; i++) values[i] = (values[i] - mean) * gain;
   return values;

@@ -1,7 +1,7 @@
 import { seededRandom } from '../../base/random';
 import { smoothStep } from '../../base/smoothStep';
 import type { Finish } from '../../materials/card/finishes';
-import { addUneven, emptyTile, type Tile } from './noise';
+import { addUneven, emptyTile, spreadOf, type Tile } from './noise';
 
 const FIBRE_SEED = 405;
 /** How strongly slopes of a card's face show in the light: less than under one lamp, for light comes from all round. */
@@ -10,6 +10,9 @@ const LAMP = 0.12;
 const REACHES_DOWN = 0.1;
 /** How far below that line it stays white: from here, and all of it from there, mm. */
 const WHITE = { from: 0.075, to: 0.185 } as const;
+
+/** A pit is no deeper below the peaks around it than so many deviations of the heights. */
+const DEEPEST = 7;
 
 /** The heights of a card's face, mm, around 0. */
 export function heightTile(finish: Finish, side: number, cell: number, seed: number): Tile {
@@ -41,6 +44,8 @@ function addWeave({ side, cell, values }: Tile, { pitch, height }: NonNullable<F
 
 /** The part of each place that stays bare, 0…1: pits behind peaks. Circles come from every side, and reach the more. */
 export function pitsOf({ side, cell, values }: Tile, everyWay: boolean): Float32Array {
+  // The deepest pit lies some five deviations below the peaks.
+  if (spreadOf(values) * DEEPEST < WHITE.from) return new Float32Array(values.length);
   const depth = new Float32Array(values.length).fill(Number.POSITIVE_INFINITY);
   const ways = everyWay ? [1, -1, side, -side, side + 1, -side - 1, side - 1, 1 - side] : [side];
   for (const way of ways) castShadow(values, depth, side, way, REACHES_DOWN * cell);

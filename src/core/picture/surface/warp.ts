@@ -7,7 +7,7 @@ import { withSpread } from './noise';
 /** How far apart the places are at which the warp and the hand are known, mm. */
 export const SPAN = 4;
 /** How far tiles are looked up beside where they would lie, and over which lengths that changes: no repeat is left. */
-const WARP: { readonly far: Millimetres; readonly over: Millimetres } = { far: 8, over: 55 };
+const WARP: { readonly far: Millimetres; readonly over: Millimetres } = { far: 9, over: 55 };
 const SEED = 71;
 
 /** Slow changes over a panel, at places `SPAN` apart from its upper left corner on. */

@@ -23,8 +23,7 @@ export interface LadderEffect {
 }
 
 /**
- * Water thins what has been laid: of each ink the part that its kind gives up, times the cover. Below 0 ink gathers
- * instead, as at the rim of a drop.
+ * Water thins what has been laid: of each ink the part that its kind gives up, times the cover.
  */
 export interface ThinEffect {
   readonly kind: 'thin';

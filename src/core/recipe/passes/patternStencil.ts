@@ -8,7 +8,7 @@ import { inkedEdge, type SurfaceDetail } from './surface';
 import { describePlaced, layAgain, stencilsOf, waitFor } from './words';
 
 /** Where the brush comes over a stencil's edge it leaves a little more, and a little creeps under it. By eye. */
-const THROUGH: SurfaceDetail = { border: 0, reach: 1.6, cover: inkedEdge(0.16, 0.35) };
+const THROUGH: SurfaceDetail = { border: 0, reach: 0.75, cover: inkedEdge(0.16, 0.25) };
 const CREEPS = { far: 0.07, size: 0.5, seed: 3 } as const;
 const bleeding = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
   ...stencil,

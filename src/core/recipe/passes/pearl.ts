@@ -28,7 +28,7 @@ const grains = roughNoise(0.16, 5);
 /** Flakes that lie every way, each a small mirror. By eye. */
 const GRAINS: SurfaceDetail = {
   border: 0,
-  reach: 0.1,
+  reach: 0.12,
   fills: true,
   height: (inside) => 0.02 * Math.min(Math.max(inside / 0.1, 0), 1),
   bumps: (x, y) => 0.03 * grains(x, y),

@@ -64,7 +64,7 @@ export const penDots = definePass({
       DRY,
     ],
     surface: [
-      { border: 0, reach: 0.2, fills: true, height: dome(0.09, params.size / 2), gloss: GLOSS[params.pen] },
+      { border: 0, reach: params.size, height: dome(0.09, params.size / 2), gloss: GLOSS[params.pen] },
     ],
     traces: [],
   }),

@@ -1,5 +1,5 @@
 import type { Millimetres } from '../../base/length';
-import { roughNoise } from '../../base/noise';
+import { smoothNoise } from '../../base/noise';
 import type { Border } from '../../materials/design/placement';
 
 /**
@@ -10,7 +10,7 @@ import type { Border } from '../../materials/design/placement';
  * @param size  over about which length, mm
  */
 export function ragged(border: Border, far: Millimetres, size: Millimetres, seed: number): Border {
-  const wander = roughNoise(size, seed);
+  const wander = smoothNoise(size, seed);
   // Beyond that it cannot matter to where the border runs.
   const matters = 3 * far;
   return (x, y) => {

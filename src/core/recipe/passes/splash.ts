@@ -1,9 +1,8 @@
 import type { Size } from '../../base/geometry';
 import { formatRough } from '../../base/length';
-import { roughNoise, smoothNoise } from '../../base/noise';
+import { smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
-import type { Border } from '../../materials/design/placement';
 import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { ragged } from './ragged';
@@ -12,16 +11,15 @@ import type { SurfaceDetail } from './surface';
 import { DRY_AFTER_WATER, DRY_BY_ITSELF } from './water';
 
 /**
- * What becomes of the drops: how much a drop's middle loses, how much its rim gains, and what is seen of that from near
- * by: how uneven the middle is left, how soft its edge, how much ink stands along it. Common practice, sizes by eye.
+ * What becomes of the drops: how much a drop's middle loses, and what is seen from near by: how uneven the middle is left,
+ * how soft its edge, and how much ink, as a part of a coat, was carried to a rim of that width in mm. Common practice,
+ * sizes by eye.
  */
 const AFTER = {
-  dabbed: { label: 'dabbed at once', middle: 0.3, rim: 0, uneven: 0.1, soft: 0.25, edge: 0 },
-  minute: { label: 'dabbed after a minute', middle: 0.65, rim: 0, uneven: 0.35, soft: 0, edge: 0.2 },
-  dried: { label: 'left to dry', middle: 0.7, rim: 0.35, uneven: 0.45, soft: 0, edge: 0.5 },
+  dabbed: { label: 'dabbed at once', middle: 0.3, uneven: 0.1, soft: 0.25, rim: 0, width: 1 },
+  minute: { label: 'dabbed after a minute', middle: 0.65, uneven: 0.35, soft: 0, rim: 0.12, width: 0.16 },
+  dried: { label: 'left to dry', middle: 0.7, uneven: 0.45, soft: 0, rim: 0.7, width: 0.17 },
 } as const;
-/** How wide the rim is that ink is carried to, mm; it is nowhere the same. */
-const RIM = { width: 0.22, varies: 0.6 } as const;
 /** How far a drop's outline wanders, over which length, mm. */
 const RAGGED = { far: 0.55, size: 2.4 } as const;
 /** Where ink has settled as the drop shrank: mm inside its rim. */
@@ -29,22 +27,29 @@ const TIDES = [0.9, 2.1] as const;
 
 /** What is seen of a drop from near by. Its border tells half the distance. */
 function driedDrop(seed: number, after: keyof typeof AFTER): SurfaceDetail {
-  const { uneven, soft, edge } = AFTER[after];
-  const pools = roughNoise(3.2, seed + 3);
-  const crawl = roughNoise(0.5, seed + 4);
+  const { uneven, soft, rim, width } = AFTER[after];
+  const pools = smoothNoise(2.6, seed + 3);
+  const crawl = smoothNoise(0.45, seed + 4);
   return {
     border: 0,
-    reach: 0.1,
+    reach: 0.3,
     fills: true,
     cover: (halved, x, y) => {
-      if (halved <= 0) return 0;
       const inside = 2 * halved;
-      let more = uneven * (0.75 * pools(x, y) + 0.35 * crawl(x, y));
+      const crawls = crawl(x, y);
+      if (inside <= 0) {
+        if (rim === 0) return 0;
+        // The rim stands where the water ended, nowhere of the same width.
+        const part = inside / (width * (1 + 0.6 * crawls));
+        return rim * Math.exp(-part * part);
+      }
+      const pool = pools(x, y);
+      let more = uneven * (0.75 * pool + 0.35 * crawls);
       if (soft > 0) more += soft * Math.exp(-inside / 0.6);
-      if (edge === 0) return more;
-      more += edge * Math.exp(-inside / 0.3);
-      const tide = inside + 0.25 * crawl(x, y) + 0.3 * pools(x, y);
-      for (const at of TIDES) more += 0.35 * edge * Math.exp(-(((tide - at) / 0.09) ** 2));
+      if (rim === 0) return more;
+      const tide = inside + 0.25 * crawls + 0.3 * pool;
+      for (const at of TIDES)
+        if (Math.abs(tide - at) < 0.25) more += 0.3 * rim * Math.exp(-(((tide - at) / 0.09) ** 2));
       return more;
     },
   };
@@ -91,21 +96,11 @@ export const splash = definePass({
   lifts: true,
   layOn: ({ panel, params }) => {
     const drops = () => dropsOf(panel, params);
-    const { middle, rim } = AFTER[params.after];
-    const front = ragged(borderOfDrops(drops, panel), RAGGED.far, RAGGED.size, params.seed);
-    const wide = smoothNoise(1.6, params.seed);
-    const core: Border = (x, y) => front(x, y) - (RIM.width / 2) * (1 + RIM.varies * wide(x, y));
+    const { middle } = AFTER[params.after];
     return {
-      borders: [front, ...(rim > 0 ? [core] : [])],
+      borders: [ragged(borderOfDrops(drops, panel), RAGGED.far, RAGGED.size, params.seed)],
       surface: [driedDrop(params.seed, params.after)],
-      effects: [
-        DRY,
-        {
-          kind: 'thin',
-          coverAt: (_x, _y, inside) => (!inside(0) ? 0 : rim > 0 && !inside(1) ? -rim : middle),
-        },
-        DRY,
-      ],
+      effects: [DRY, { kind: 'thin', coverAt: (_x, _y, inside) => (inside(0) ? middle : 0) }, DRY],
       traces: [],
     };
   },

@@ -37,9 +37,8 @@ export const inkedEdge = (strength: number, width: Millimetres) => (inside: Mill
 /** Clear powder, melted: a glossy rounded line, and at its foot the ink that the cloth did not reach. Sizes from memory. */
 export const MELTED: SurfaceDetail = {
   border: 0,
-  reach: 0.5,
-  fills: true,
-  cover: (inside) => (inside > 0 ? 0 : 0.14 * Math.exp(inside / 0.18)),
+  reach: 0.42,
+  cover: (inside) => (inside > 0 ? 0 : 0.14 * Math.exp(inside / 0.16)),
   height: dome(0.11, 0.38),
   gloss: 1,
 };
