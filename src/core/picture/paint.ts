@@ -13,7 +13,7 @@ import { fieldMaker } from './field';
 import { rampOf } from './ramp';
 import { regionFinder } from './regions';
 import type { Ground } from './shades';
-import { colourRow, emptyShades, type Filler, grainRow, surfaceRow } from './shading';
+import { colourRow, emptyShades, evenRow, type Filler, grainRow, type Stretch, surfaceRow } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
 import { surfaceMaker } from './surface/surface';
@@ -119,17 +119,18 @@ export function createPainter(): PreparePicture {
         colourRow(target, row, shades, fillRow(row, shades, 'colours') ? 0 : 3, dither);
         return;
       }
-      const stretches = isGentle ? standing(details, row, width) : [0, width];
-      const step = fillRow(row, shades, stretches.length > 0 ? 'bends' : 'slopes') ? 0 : 3;
+      const stretches = isGentle ? standing(details, row, width) : [{ begin: 0, end: width }];
+      const isEven = fillRow(row, shades, stretches.length > 0 ? 'bends' : 'slopes');
+      const grainOn = isEven ? evenRow : grainRow;
       const beside = { surface, details: details ?? plain, at, detailsAt: details ? at : 0, bare };
       let done = 0;
-      for (let i = 0; i < stretches.length; i += 2) {
-        const [begin, end] = [stretches[i], stretches[i + 1]];
-        if (begin > done) grainRow(target, row, shades, step, surface, at, dither, done, begin);
-        surfaceRow(target, row, shades, step, beside, dither, begin, end);
-        done = end;
+      for (const stretch of stretches) {
+        if (stretch.begin > done)
+          grainOn(target, row, { begin: done, end: stretch.begin }, shades, surface, at, dither);
+        surfaceRow(target, row, stretch, shades, isEven ? 0 : 3, beside, dither);
+        done = stretch.end;
       }
-      if (done < width) grainRow(target, row, shades, step, surface, at, dither, done, width);
+      if (done < width) grainOn(target, row, { begin: done, end: width }, shades, surface, at, dither);
     };
     const paintRows: RowPainter = (from, to) => {
       surface?.fill(from, to);
@@ -140,19 +141,21 @@ export function createPainter(): PreparePicture {
   };
 }
 
-/** Where details lie on a row: stretches of pixels, each its first and the one after its last. */
-function standing(details: Details | undefined, row: number, width: number): number[] {
-  const found: number[] = [];
-  if (!details) return found;
+/** Where details lie on a row. */
+function standing(details: Details | undefined, row: number, width: number): readonly Stretch[] {
+  if (!details) return NONE;
+  const found: Stretch[] = [];
   const down = Math.floor(row / BLOCK);
   for (let column = 0; column * BLOCK < width; column++) {
     if (!details.isOn(column, down)) continue;
     const [begin, end] = [column * BLOCK, Math.min((column + 1) * BLOCK, width)];
-    if (found.at(-1) === begin) found[found.length - 1] = end;
-    else found.push(begin, end);
+    const last = found.at(-1);
+    if (last?.end === begin) found[found.length - 1] = { begin: last.begin, end };
+    else found.push({ begin, end });
   }
   return found;
 }
+const NONE: readonly Stretch[] = [];
 
 /** So many nodes that the narrowest blend on the panel still has several of them. */
 function nodesFor(

@@ -64,37 +64,62 @@ export function colourRow(
   }
 }
 
+/** Some of a row's pixels: the first, and the one after the last. */
+export interface Stretch {
+  readonly begin: number;
+  readonly end: number;
+}
+
 /**
- * One row of pixels with a gentle grain, by which colours go straight.
+ * Pixels of one row with a gentle grain, by which colours go straight.
  *
- * @param at    where the row begins in the surface
- * @param step  3, or 0 where all pixels are as the first
- * @param begin  the first pixel to do, and `end` the one after the last
+ * @param at  where the row begins in the surface
  */
 export function grainRow(
   pixels: Uint32Array,
   row: number,
+  { begin, end }: Stretch,
   { colours, slopes }: RowShades,
-  step: number,
   { grain, light }: Surface,
   at: number,
   dither: Int32Array,
-  begin = 0,
-  end = pixels.length,
 ): void {
-  const from = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
-  for (
-    let column = begin, source = step * begin, place = at + begin;
-    column < end;
-    column++, source += step, place++
-  ) {
-    const slope = step * (column >> SHARE);
-    const noise = dither[from + (column & (DITHER_SIDE - 1))];
-    const coat = grain[place];
-    const lit = 4096 + (light[place] << 4);
+  const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
+  for (let column = begin, source = 3 * begin; column < end; column++, source += 3) {
+    const slope = 3 * (column >> SHARE);
+    const noise = dither[noises + (column & (DITHER_SIDE - 1))];
+    const coat = grain[at + column];
+    const lit = 4096 + (light[at + column] << 4);
     let r = (Math.imul(colours[source] + (Math.imul(slopes[slope], coat) >> 8), lit) + noise) >> BITS;
     let g = (Math.imul(colours[source + 1] + (Math.imul(slopes[slope + 1], coat) >> 8), lit) + noise) >> BITS;
     let b = (Math.imul(colours[source + 2] + (Math.imul(slopes[slope + 2], coat) >> 8), lit) + noise) >> BITS;
+    if ((r | g | b) & ~0xff) {
+      r = held(r);
+      g = held(g);
+      b = held(b);
+    }
+    pixels[column] = OPAQUE | (b << 16) | (g << 8) | r;
+  }
+}
+
+/** `grainRow` where all pixels have the shade of the first, as in a straight run. */
+export function evenRow(
+  pixels: Uint32Array,
+  row: number,
+  { begin, end }: Stretch,
+  { colours: [red = 0, green = 0, blue = 0], slopes: [slopeR = 0, slopeG = 0, slopeB = 0] }: RowShades,
+  { grain, light }: Surface,
+  at: number,
+  dither: Int32Array,
+): void {
+  const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
+  for (let column = begin; column < end; column++) {
+    const noise = dither[noises + (column & (DITHER_SIDE - 1))];
+    const coat = grain[at + column];
+    const lit = 4096 + (light[at + column] << 4);
+    let r = (Math.imul(red + (Math.imul(slopeR, coat) >> 8), lit) + noise) >> BITS;
+    let g = (Math.imul(green + (Math.imul(slopeG, coat) >> 8), lit) + noise) >> BITS;
+    let b = (Math.imul(blue + (Math.imul(slopeB, coat) >> 8), lit) + noise) >> BITS;
     if ((r | g | b) & ~0xff) {
       r = held(r);
       g = held(g);
@@ -115,24 +140,23 @@ export interface RowSurface {
   readonly bare: Ground;
 }
 
-/** One row of pixels with all that a surface can have. Coats are reckoned in 4096ths. */
+/** Pixels of one row with all that a surface can have. Coats are reckoned in 4096ths. */
 export function surfaceRow(
   pixels: Uint32Array,
   row: number,
+  { begin, end }: Stretch,
   { colours, slopes, bends }: RowShades,
   step: number,
   { surface: { grain, bare, light }, details, at, detailsAt, bare: [bareR, bareG, bareB] }: RowSurface,
   dither: Int32Array,
-  begin = 0,
-  end = pixels.length,
 ): void {
-  const from = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
+  const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
   const { cover, light: lights, shine } = details;
   const stride = step === 0 ? 0 : BENDS;
   for (let column = begin, source = step * begin; column < end; column++, source += step) {
     const slope = step * (column >> SHARE);
     const bend = stride * (column >> SHARE);
-    const noise = dither[from + (column & (DITHER_SIDE - 1))];
+    const noise = dither[noises + (column & (DITHER_SIDE - 1))];
     const place = at + column;
     const own = detailsAt + column;
     const coat = (grain[place] << 4) + ((cover[own] * bends[bend + 3]) >> 3);

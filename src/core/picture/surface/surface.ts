@@ -164,6 +164,7 @@ function fillRow(
     }) as [readonly [number, number], readonly [number, number], readonly [number, number]];
     let u = ((span * SPAN + x + aside[0]) * perMm + far) % side;
     let w = ((y + below[0]) * perMm + far) % side;
+    const start = [u, w] as const;
     const du = (pixel + aside[1]) * perMm;
     const dw = below[1] * perMm;
     let pressed = A_COAT * hand * press[0];
@@ -171,7 +172,6 @@ function fillRow(
     for (let i = at + begin; i < at + end; i++) {
       const place = (w | 0) * side + (u | 0);
       grain[i] = tiles.grain[place] + pressed;
-      bare[i] = tiles.bare[place];
       light[i] = tiles.light[place];
       u += du;
       if (u >= side) u -= side;
@@ -180,7 +180,29 @@ function fillRow(
       else if (w < 0) w += side;
       pressed += pressing;
     }
+    if (tiles.bareShare > 0) copyBare(tiles, bare, at + begin, at + end, start, du, dw);
     begin = end;
+  }
+}
+
+/** What of a stretch stays bare, looked up as its grain is. */
+function copyBare(
+  { bare, side }: SurfaceTiles,
+  into: Uint8Array,
+  begin: number,
+  end: number,
+  start: readonly [u: number, w: number],
+  du: number,
+  dw: number,
+): void {
+  let [u, w] = start;
+  for (let i = begin; i < end; i++) {
+    into[i] = bare[(w | 0) * side + (u | 0)];
+    u += du;
+    if (u >= side) u -= side;
+    w += dw;
+    if (w >= side) w -= side;
+    else if (w < 0) w += side;
   }
 }
 
