@@ -128,7 +128,7 @@ function warmUp(): void {
   const card = { id: 'white', name: 'white', colour: '#fcfbf8', finish: 'smooth', grammage: 300 } as const;
   const recipe = newRecipe('warming', [pale, dark], card);
   const resolved = { recipe, card, inks: [pale, dark], passInks: [], designs: [] };
-  prepare({ resolved, wetness: 'dry', width: 8, height: 8 }).paintRows(0, 8);
+  prepare({ resolved, wetness: 'dry', width: 8, height: 8, isPlain: true }).paintRows(0, 8);
 }
 warmUp();
 

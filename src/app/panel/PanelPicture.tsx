@@ -4,7 +4,7 @@ import type { Progress } from '../../core/engine/progress';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
-import { pictureIsPainted } from './firstPicture';
+import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -30,7 +30,9 @@ export function PanelPicture(props: Props) {
   const asked = useRef(0);
   const shown = useRef(0);
   const [failed, setFailed] = useState(false);
-  const isPlain = useAppSelector(({ view }) => !view.grain);
+  // The very first is there sooner without its grain, which follows at once.
+  const [isFirst, setFirst] = useState(() => !isAnyPicturePainted());
+  const isPlain = useAppSelector(({ view }) => !view.grain) || isFirst;
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
 
@@ -60,6 +62,7 @@ export function PanelPicture(props: Props) {
         // From now on there is time to start a second painter for the pictures to come.
         startPainters(2);
         setFailed(false);
+        setFirst(false);
       })
       .catch(() => setFailed(true));
   }, [place, resolved, wetness, columns, rows, progress, isQuiet, isPlain]);
