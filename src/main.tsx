@@ -6,7 +6,6 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
 import { takeJournal } from './data/journal';
 import { writeMark } from './data/mark';
-import { tidyPhotos } from './data/panels';
 import { readSetting, writeSetting } from './data/settings';
 import { isSoundRecipe } from './data/sound';
 import { openStorage } from './data/storage';
@@ -102,7 +101,8 @@ function start(root: HTMLElement) {
         db.sittings.bulkPut(demoSittings(new Date())),
       );
     await keepView(store, db);
-    void tidyPhotos(db);
+    // Neither is this.
+    void import('./data/panels').then(({ tidyPhotos }) => tidyPhotos(db));
     const copies = await takeJournal(db, isSoundRecipe);
     if (copies.length > 0) store.dispatch(copiesKept(copies));
     writeMark({ recipes: await db.recipes.count() });

@@ -17,7 +17,6 @@ import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { BenchHeader } from './BenchHeader';
-import { Conflict } from './Conflict';
 import { type Look, WHOLE } from './look';
 import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
@@ -39,6 +38,7 @@ const BenchCommands = lazy(
 const ReadingsColumn = lazy(
   afterFirstPicture(() => import('./ReadingsColumn').then((m) => ({ default: m.ReadingsColumn }))),
 );
+const Conflict = lazy(afterFirstPicture(() => import('./Conflict').then((m) => ({ default: m.Conflict }))));
 const SideTabs = lazy(afterFirstPicture(() => import('./SideTabs').then((m) => ({ default: m.SideTabs }))));
 const RuleFindings = lazy(
   afterFirstPicture(() => import('./RuleFindings').then((m) => ({ default: m.RuleFindings }))),
@@ -144,7 +144,9 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           readings={calm.readings}
           onAddRung={addRung}
         />
-        <Conflict resolved={resolved} />
+        <Suspense fallback={null}>
+          <Conflict resolved={resolved} />
+        </Suspense>
         {resolved.missing && (
           <Suspense fallback={null}>
             <MissingParts missing={resolved.missing} />

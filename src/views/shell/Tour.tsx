@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { STOPS } from '../../app/tour';
 import { Button } from '../../ui/Button';
+import { STOPS } from './tourStops';
 
 /** How long a stop waits for its control to be drawn, ms. */
 const WAIT = 3000;
