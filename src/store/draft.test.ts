@@ -118,6 +118,7 @@ test('of remembered settings only those come back that are still a choice', () =
         letterKeys: false,
         wetness: 3,
         numbers: true,
+        grain: 'no',
         paper: 'A3',
       }),
     ),
@@ -128,7 +129,9 @@ test('of remembered settings only those come back that are still a choice', () =
     surround: 'light',
     letterKeys: false,
     numbers: true,
+    grain: true,
     paper: 'A4',
   });
+  expect(rememberedView({ grain: false })).toEqual({ grain: false });
   for (const odd of [undefined, null, 'in', 7, []]) expect(rememberedView(odd)).toEqual({});
 });

@@ -6,7 +6,7 @@ import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfXyz, srgbLinear, xyzOfLinearRgb } from '../../materials/colour/lab';
 import { setShare } from '../../recipe/editLadder';
 import { PASS_KINDS } from '../../recipe/passes/passes';
-import type { ResolvedRecipe } from '../../recipe/resolved';
+import { placedPasses, type ResolvedRecipe } from '../../recipe/resolved';
 import { TOOL_IDS, type ToolId } from '../../recipe/tools/tools';
 import { type Picture, paintPanel } from '../paint';
 import { lightOnSlope, shadowOf, shineOnSlope } from './lamp';
@@ -195,4 +195,34 @@ describe('the lamp, upper left', () => {
       }
     expect(Math.min(bright, shaded)).toBeGreaterThan(5);
   });
+});
+
+test('a drop left to dry has a rim darker than the ink around it, one dabbed at once has none (common practice)', () => {
+  const plain = resolvedOf([mid, { ...mid, id: 'again' }], undefined, { panel: PANEL });
+  const dpi = 200;
+  const rimOf = (after: string): number => {
+    const params = { after, distance: 120, drops: 20, seed: 3 };
+    const splashed = withPass(plain, 'splash', { params });
+    const { pixels, width } = painted(splashed, dpi);
+    const [pass] = splashed.recipe.passes;
+    const [placed] = pass ? placedPasses(splashed, pass) : [];
+    const front = placed?.borders[0];
+    if (!front) throw new Error('there are no drops');
+    const lightAt = (from: number, to: number): number => {
+      const found: number[] = [];
+      for (let i = 0; i < pixels.length / 4; i++) {
+        const inside = front(
+          (((i % width) + 0.5) / dpi) * 25.4,
+          ((Math.floor(i / width) + 0.5) / dpi) * 25.4,
+        );
+        if (inside > from && inside < to) found.push(srgbLinear((pixels[4 * i + 1] ?? 0) / 255));
+      }
+      return found.reduce((sum, light) => sum + light, 0) / found.length;
+    };
+    // The border tells half the distance: a tenth of a millimetre beside it, and more than two from it.
+    return lightAt(-0.09, -0.03) / lightAt(-5, -1);
+  };
+  expect(rimOf('dried')).toBeLessThan(0.95);
+  expect(rimOf('minute')).toBeLessThan(0.99);
+  expect(rimOf('dabbed')).toBeGreaterThan(0.97);
 });

@@ -2,6 +2,7 @@ import { choice } from '../../base/params';
 import { definePass } from './definition';
 import { CLEAR_POWDER } from './embossing';
 import { IMAGE_PARAMS, placed } from './placed';
+import { STAMPED } from './surface';
 import { describeAllPlaced, stampsOf } from './words';
 
 /** In how many light layers it is printed. */
@@ -25,6 +26,7 @@ export const backgroundStamp = definePass({
   finestLine: 0.2,
   layOn: (context) => ({
     ...placed(context),
+    surface: [STAMPED],
     effects: [
       { kind: 'dry' },
       {

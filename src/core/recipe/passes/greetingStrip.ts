@@ -4,6 +4,7 @@ import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
 import { definePass, type PassStep } from './definition';
 import { DRY, type FilmEffect } from './effects';
+import { CARD_EDGE } from './surface';
 import { describePlace } from './words';
 
 const SHADOW: Ink = {
@@ -79,6 +80,7 @@ export const greetingStrip = definePass({
         borderOfBox(left, top, width, height),
         ...(shadowed ? [borderOfBox(left + OFFSET, top + OFFSET, width, height)] : []),
       ],
+      surface: [CARD_EDGE],
       shrinks: width / panel.height,
       effects: [
         DRY,

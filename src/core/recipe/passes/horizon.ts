@@ -1,6 +1,10 @@
 import { formatLength } from '../../base/length';
 import { definePass } from './definition';
 import { DRY } from './effects';
+import { inkedEdge, type SurfaceDetail } from './surface';
+
+/** Every stroke begins at the mask. By eye. */
+const ALONG_TAPE: SurfaceDetail = { border: 0, reach: 1.2, cover: inkedEdge(0.15, 0.35) };
 
 /** A straight-edged dark band at the foot, masked at a measured height. */
 export const horizon = definePass({
@@ -27,6 +31,7 @@ export const horizon = definePass({
     const line = height - Math.min(params.height, height);
     return {
       borders: [(_x, y) => y - line],
+      surface: [ALONG_TAPE],
       effects: [DRY, { kind: 'film', coverAt: (_x, _y, inside) => (inside(0) ? 1 : 0) }],
       traces: [`M0 ${line}H${width}`],
       handle: { param: 'height', at: { x: width / 2, y: line }, valueAt: ({ y }) => height - y },

@@ -1,5 +1,6 @@
 import { definePass, type PassStep } from './definition';
 import { guardedBy, IMAGE_PARAMS } from './placed';
+import { MASKED } from './surface';
 import { describeAllPlaced } from './words';
 
 /** What a mask is cut from and with. */
@@ -25,7 +26,10 @@ export const mask = definePass({
   params: IMAGE_PARAMS,
   needsDry: true,
   finestLine: 1,
-  layOn: (context) => guardedBy(context, { keepsOff: () => 1, lasts: 'until dry' }),
+  layOn: (context) => ({
+    ...guardedBy(context, { keepsOff: () => 1, lasts: 'until dry' }),
+    surface: [MASKED],
+  }),
   steps: (contexts, unit) => [
     {
       title: 'Mask the card',

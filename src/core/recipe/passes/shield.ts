@@ -1,6 +1,7 @@
 import { definePass } from './definition';
 import { LIFTING, MASKS } from './mask';
 import { guardedBy, IMAGE_PARAMS } from './placed';
+import { MASKED } from './surface';
 import { describeAllPlaced } from './words';
 
 /** A cut shape over the dried blend that keeps off the passes after it. */
@@ -17,7 +18,10 @@ export const shield = definePass({
   },
   needsDry: true,
   finestLine: 1,
-  layOn: (context) => guardedBy(context, { keepsOff: () => 1, lasts: context.params.passes }),
+  layOn: (context) => ({
+    ...guardedBy(context, { keepsOff: () => 1, lasts: context.params.passes }),
+    surface: [MASKED],
+  }),
   steps: (contexts, unit) => [
     {
       title: 'Mask the blend',

@@ -6,6 +6,7 @@ import { asPigment } from '../../materials/ink/ink';
 import { definePass, type PassStep, type PlacementContext } from './definition';
 import { type CoverAt, DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import { STAMPED } from './surface';
 import { describePlaced, layAgain, stampsOf, waitFor } from './words';
 
 /** Around this strength, per cent, one impression does: below it is stamped off first, above it is stamped again. */
@@ -97,6 +98,7 @@ export const silhouette = definePass({
   finestLine: 0.2,
   layOn: (context) => ({
     ...placed(context),
+    surface: [STAMPED],
     ...blendOf(context),
     effects: [
       DRY,

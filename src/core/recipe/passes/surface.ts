@@ -1,4 +1,5 @@
 import type { Millimetres } from '../../base/length';
+import { smoothNoise } from '../../base/noise';
 
 /**
  * What a pass does to the surface near one of its borders and inside it, beside the colours that the border parts. It is
@@ -41,4 +42,27 @@ export const MELTED: SurfaceDetail = {
   cover: (inside) => (inside > 0 ? 0 : 0.14 * Math.exp(inside / 0.16)),
   height: dome(0.11, 0.38),
   gloss: 1,
+};
+
+/** Ink that is brushed away from a mask leaves a little more along it, where every stroke begins. By eye. */
+export const MASKED: SurfaceDetail = {
+  border: 0,
+  reach: 1.2,
+  cover: (inside) => (inside >= 0 ? 0 : 0.17 * Math.exp(inside / 0.35)),
+};
+
+const pressure = smoothNoise(2.4, 61);
+/** A stamp's ink is squeezed toward its outline, and its face never presses quite evenly. By eye. */
+export const STAMPED: SurfaceDetail = {
+  border: 0,
+  reach: 0.3,
+  fills: true,
+  cover: (inside, x, y) => (inside <= 0 ? 0 : 0.07 * pressure(x, y) + 0.14 * Math.exp(-inside / 0.09)),
+};
+
+/** A piece of card laid on: its edge takes the lamp and throws a shadow. Thickness of some 300 g/m², from memory. */
+export const CARD_EDGE: SurfaceDetail = {
+  border: 0,
+  reach: 0.6,
+  height: (inside) => 0.36 * Math.min(Math.max(inside / 0.05, 0), 1),
 };

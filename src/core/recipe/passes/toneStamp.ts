@@ -2,6 +2,7 @@ import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, strengthParam, withinDesign } from './placed';
+import { STAMPED } from './surface';
 import { describePlaced, layAgain, stampsOf, waitFor } from './words';
 
 /** A stamp inked with the same ink as the ground under it, each band with its own. */
@@ -18,6 +19,7 @@ export const toneStamp = definePass({
   sameInks: true,
   layOn: (context) => ({
     ...placed(context),
+    surface: [STAMPED],
     effects: [DRY, { kind: 'ladder', coverAt: withinDesign(context, context.params.strength / 100) }],
   }),
   steps: (contexts, unit) =>
