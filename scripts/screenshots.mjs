@@ -32,7 +32,6 @@ const SHOTS = [
   { name: 'cutting', path: '/cards', width: 1280, height: 800, press: 'Cut a batch', ready: 'article svg' },
   { name: 'seen', path: '/bench/kiln-opening-2', width: 1280, height: 800, press: 'Will it be seen?' },
   { name: 'recipes', path: '/recipes', width: 1280, height: 800, ready: 'main [data-painted]' },
-  { name: 'start', path: '/bench/kiln-opening-2', width: 1280, height: 800, keys: ['n'] },
   {
     name: 'sitting',
     path: '/sittings/invitations-1',

@@ -130,5 +130,5 @@ await sharp({
   },
 })
   .composite(cells)
-  .png({ palette: true, quality: 92, effort: 9 })
+  .png({ palette: true, dither: 1, effort: 9 })
   .toFile(join(import.meta.dirname, '..', 'docs', 'screenshots', 'surface.png'));
