@@ -73,7 +73,7 @@ function pictures(): Row[] {
       'picture-300dpi',
       medianTime(() => paintPanel(three, 'dry', width, height)),
       'ms',
-      250,
+      150,
     ),
     ...RUN_IDS.map((id) => {
       const resolved = { ...three, recipe: setRun(three.recipe, id) };
@@ -81,14 +81,14 @@ function pictures(): Row[] {
         `picture-${id}`,
         medianTime(() => paintPanel(resolved, 'dry', width, height), 7),
         'ms',
-        400,
+        150,
       );
     }),
     row(
       'picture-passes',
       medianTime(() => paintPanel(onFreshCard(eightPasses(three)), 'dry', width, height), 7),
       'ms',
-      1500,
+      400,
     ),
     row(
       'cutplan-60',

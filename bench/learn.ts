@@ -53,11 +53,8 @@ export function measure(): Row[] {
 /** Learning from the first panel, and anew from a long log. */
 export function times(): Row[] {
   const three = hiddenInks('peaks', 3, 5);
-  const many = hiddenInks('peaks', 40, 5);
   const one = [panelOf(three)];
-  const log = Array.from({ length: 200 }, (_, p) =>
-    panelOf([0, 1, 2].map((i) => many[(p * 7 + i * (11 + Math.floor(p / 40))) % 40] as HiddenInk)),
-  );
+  const log = logOf(200);
   return [
     row(
       'learn-one-panel',
@@ -72,6 +69,14 @@ export function times(): Row[] {
       5000,
     ),
   ];
+}
+
+/** A log of so many panels, each of three out of forty inks. */
+export function logOf(panels: number): PanelEvidence[] {
+  const many = hiddenInks('peaks', 40, 5);
+  return Array.from({ length: panels }, (_, p) =>
+    panelOf([0, 1, 2].map((i) => many[(p * 7 + i * (11 + Math.floor(p / 40))) % 40] as HiddenInk)),
+  );
 }
 
 const CARD = flatSpectrum(0.9);

@@ -3,6 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { PDFDocument } from 'pdf-lib';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, deskSetting, openBench, showNumbers, typeMark, unfoldMind, word } from './bench';
+import { unevennessAt } from './picture';
 
 /** The colour of the panel in the middle of its width, at a part of its height from the top. */
 const colourAt = (page: Page, part: number) =>
@@ -358,4 +359,25 @@ test('nothing serious for axe on the sheet, the recipes and the narrow bench', a
   await expect(page.locator('canvas[data-painted]').first()).toBeVisible();
   await expectAccessible(page, 'bench, narrow');
   await expectNoSideScroll(page, 390);
+});
+
+test('a panel is shown with the grain of card and ink; one switch turns it off, and it stays off', async ({
+  page,
+}) => {
+  const grain = page.getByLabel('Panels show the grain of card and ink, and what stands up from them');
+  const turn = async (on: boolean) => {
+    await page.getByRole('button', { name: 'Desk settings' }).click();
+    await grain.setChecked(on);
+    await page.getByRole('button', { name: 'Done' }).click();
+  };
+  await openBench(page, '/');
+  // The very first picture comes without it.
+  await expect.poll(() => unevennessAt(page, 0.1)).toBeGreaterThan(0.9);
+  await turn(false);
+  await expect.poll(() => unevennessAt(page, 0.1)).toBeLessThan(0.6);
+  await page.reload();
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expect.poll(() => unevennessAt(page, 0.1)).toBeLessThan(0.6);
+  await turn(true);
+  await expect.poll(() => unevennessAt(page, 0.1)).toBeGreaterThan(0.9);
 });

@@ -22,3 +22,18 @@ export async function colourAt(page: Page, x: number, y: number): Promise<readon
 /** Mean light there. */
 export const lightAt = async (page: Page, x: number, y: number): Promise<number> =>
   (await colourAt(page, x, y)).reduce((sum, value) => sum + value, 0) / 3;
+
+/** How uneven a level line of the panel is: the standard deviation of its green, 0…255; y is a part of its height. */
+export const unevennessAt = (page: Page, y: number): Promise<number> =>
+  page
+    .locator('main canvas')
+    .first()
+    .evaluate((canvas, part) => {
+      const { width, height } = canvas as HTMLCanvasElement;
+      const data = (canvas as HTMLCanvasElement)
+        .getContext('2d')
+        ?.getImageData(0, Math.floor(part * height), width, 1).data;
+      const greens = [...(data ?? [])].filter((_, i) => i % 4 === 1);
+      const mean = greens.reduce((sum, value) => sum + value, 0) / greens.length;
+      return Math.sqrt(greens.reduce((sum, value) => sum + (value - mean) ** 2, 0) / greens.length);
+    }, y);

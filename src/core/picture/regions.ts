@@ -1,6 +1,7 @@
 import type { Size } from '../base/geometry';
 import { memo } from '../base/memo';
 import type { Border } from '../materials/design/placement';
+import { distancesAt } from './surface/distances';
 
 /**
  * The sides of all borders a place lies on: border i adds 2^i where it lies inside. A plain number, for up to 52 borders.
@@ -147,6 +148,7 @@ function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifi
   const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
   // No border comes nearer to a square's middle than its corners are, or it may cross it.
   const reach = Math.hypot(stepX, stepY) / 2 + 0.1 * Math.max(stepX, stepY);
+  let scratch = new Float64Array(64);
   return (border, { state, covers }, column, row) => {
     const square = row * columns + column;
     const far = border((column + 0.5) * stepX, (row + 0.5) * stepY);
@@ -155,12 +157,15 @@ function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifi
     if (found !== CROSSED) return found;
     const [fromX, toX] = [left[column], left[column + 1]];
     const [fromY, toY] = [top[row], top[row + 1]];
-    const cover = new Uint8Array((toX - fromX) * (toY - fromY));
-    for (let y = fromY, at = 0; y < toY; y++)
-      for (let x = fromX; x < toX; x++, at++) {
-        const part = border((x + 0.5) * acrossPixel, (y + 0.5) * downPixel) / acrossPixel + 0.5;
-        cover[at] = part <= 0 ? 0 : part >= 1 ? 255 : 1 + part * 253.99;
-      }
+    const size = (toX - fromX) * (toY - fromY);
+    if (scratch.length < size) scratch = new Float64Array(size);
+    const place = { left: fromX, top: fromY, columns: toX - fromX, rows: toY - fromY };
+    distancesAt(border, place, acrossPixel, downPixel, scratch);
+    const cover = new Uint8Array(size);
+    for (let at = 0; at < size; at++) {
+      const part = scratch[at] / acrossPixel + 0.5;
+      cover[at] = part <= 0 ? 0 : part >= 1 ? 255 : 1 + part * 253.99;
+    }
     covers[square] = cover;
     return found;
   };

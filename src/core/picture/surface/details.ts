@@ -1,5 +1,6 @@
 import { memo } from '../../base/memo';
 import type { BorderDetail } from '../../engine/layers';
+import { distancesAt } from './distances';
 import { LAMP, lightOnSlope, shadowOf, shineOnSlope } from './lamp';
 import type { Frame } from './surface';
 import { A_LIGHT } from './tiles';
@@ -154,35 +155,6 @@ const NEAR = new Float64Array(ASKED * ASKED);
 /** Deep inside a border its distance matters no more. */
 const DEEP = new Float64Array(ASKED * ASKED);
 
-/** So fine is a border looked at, mm: between, it is all but straight. */
-const FINE = 0.1;
-
-/** The distances to a border at every pixel of a block; at a fine picture at every second, and the mean between. */
-function distancesAt(
-  along: BorderDetail['along'],
-  left: number,
-  top: number,
-  pixel: number,
-  below: number,
-): Float64Array {
-  const step = pixel < FINE ? 2 : 1;
-  for (let y = 0; y < ASKED; y += step)
-    for (let x = 0; x < ASKED; x += step)
-      NEAR[y * ASKED + x] = along((left + x + 0.5) * pixel, (top + y + 0.5) * below);
-  if (step === 1) return NEAR;
-  for (let at = 1; at < NEAR.length; at += 2) {
-    // Of a block's odd cells those in its even rows lie between two across, the others between two down.
-    const isAcross = (Math.floor(at / ASKED) & 1) === 0;
-    NEAR[at] = 0.5 * (isAcross ? NEAR[at - 1] + NEAR[at + 1] : NEAR[at - ASKED] + NEAR[at + ASKED]);
-  }
-  for (let y = 1; y < ASKED; y += 2)
-    for (let x = 1; x < ASKED; x += 2) {
-      const at = y * ASKED + x;
-      NEAR[at] = 0.5 * (NEAR[at - 1] + NEAR[at + 1]);
-    }
-  return NEAR;
-}
-
 /** Fills in one detail over one block of pixels; false where it does nothing there. */
 function look(
   { along, detail, under }: BorderDetail,
@@ -199,7 +171,8 @@ function look(
   const isDeep = middle > reach + half;
   if (middle < -reach - half || (isDeep && !fills)) return false;
   patch.fill(0);
-  const distances = isDeep ? DEEP.fill(middle) : distancesAt(along, left, top, pixel, below);
+  const distances = isDeep ? DEEP.fill(middle) : NEAR;
+  if (!isDeep) distancesAt(along, { left, top, columns: ASKED, rows: ASKED }, pixel, below, NEAR);
   const most = fills ? Number.POSITIVE_INFINITY : reach;
   for (let y = 0, own = 0; y < BLOCK; y++)
     for (let x = 0; x < BLOCK; x++, own++) {
