@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
+import { writeRecipesZip } from '../src/core/files/recipesZip';
+import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
@@ -53,6 +55,31 @@ test('recipes are searched, favoured, tagged, and go out and come in as a zip', 
   // It is as it was left after a reload.
   await page.reload();
   await expect(rows(page)).toHaveCount(6);
+});
+
+test('many recipes come in with their progress shown; stopped, none has, and let alone all have', async ({
+  page,
+}) => {
+  const resolved = resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]);
+  const many = Array.from({ length: 900 }, (_, i) => ({
+    ...resolved,
+    recipe: { ...resolved.recipe, id: `many-${i}`, name: `Evening ${i}` },
+  }));
+  const zip = { name: 'many.zip', mimeType: 'application/zip', buffer: Buffer.from(writeRecipesZip(many)) };
+  await page.goto('/recipes');
+  await expect(opened(page)).toHaveCount(4);
+  const file = page.getByLabel('Recipe file to import');
+  await file.setInputFiles(zip);
+  const progress = page.getByRole('progressbar', { name: 'Recipes come in …' });
+  await expect(progress).toBeVisible();
+  await expect.poll(() => progress.evaluate((bar: HTMLProgressElement) => bar.value)).toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped: no recipe was brought in.').first()).toBeVisible();
+  await expect(progress).toHaveCount(0);
+  await expect(opened(page)).toHaveCount(4);
+  await file.setInputFiles(zip);
+  await expect(page.getByText('900 recipes are brought in.').first()).toBeVisible({ timeout: 60_000 });
+  await expect(progress).toHaveCount(0);
 });
 
 test('a small picture comes from what was stored, and is painted anew once an ink has changed', async ({

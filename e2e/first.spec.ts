@@ -142,6 +142,8 @@ test('find anything finds what people call things, and says what can be looked f
 test('axe finds nothing in any view in the middle and the dark surround, and no view is wider than a phone', async ({
   page,
 }) => {
+  // Twelve views, each looked through whole: long on a machine that has others to serve.
+  test.slow();
   await openBench(page);
   for (const surround of ['Middle', 'Dark']) {
     await deskSetting(page, surround);

@@ -60,6 +60,8 @@ const work = (page: Page, presses: number, minutes: number): Promise<number> =>
 test('forty-eight invitations in three recipes are planned, worked through, late, logged, and the stock is right', async ({
   page,
 }) => {
+  // Plans for 48 panels are looked for until they are found: long on a machine that has others to serve.
+  test.slow();
   await withClock(page);
   await page.goto('/sittings/invitations-1');
   await page.getByRole('button', { name: /^Panels: / }).click();
@@ -67,7 +69,7 @@ test('forty-eight invitations in three recipes are planned, worked through, late
   await typeCount(page, 'Raku dusk, tonal', '24');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Panels: 48 panels' })).toBeVisible();
-  await expect(page.getByText(/can be dry by then/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/can be dry by then/)).toBeVisible({ timeout: 150_000 });
   await expect(page.getByText(/^All of them take \d evenings:$/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'By hand it would be' })).toContainText('Four at a time');
   const outlay = page.getByRole('region', { name: 'To lay out' });

@@ -11,12 +11,14 @@ const PATIENCE = 30_000;
  * Reads a file in a worker, which is ended when it takes too long.
  *
  * @param limit  a larger file is not taken into memory
- * @throws FileError saying what is wrong with it, where, and what to do
+ * @param stopped  ends the worker when the maker does not want to wait
+ * @throws FileError saying what is wrong with it, where, and what to do; the signal's reason when it was stopped
  */
 export async function readFile<T>(
   file: File,
   limit: FileLimit,
   read: (door: Remote<FilesDoor>, bytes: Uint8Array) => Promise<Read<T>>,
+  stopped?: AbortSignal,
 ): Promise<T> {
   refuseLarger(file.size, limit);
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -29,8 +31,15 @@ export async function readFile<T>(
       });
     }, PATIENCE);
   });
-  const answer = await Promise.race([read(filesWorker(), bytes), outOfTime]);
-  clearTimeout(timer);
+  const outOfPatience = new Promise<never>((_, reject) => {
+    stopped?.addEventListener('abort', () => {
+      stopFiles();
+      reject(stopped.reason);
+    });
+  });
+  const answer = await Promise.race([read(filesWorker(), bytes), outOfTime, outOfPatience]).finally(() =>
+    clearTimeout(timer),
+  );
   if ('faults' in answer) throw new FileError(answer.faults);
   return answer.read;
 }

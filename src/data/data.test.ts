@@ -16,6 +16,7 @@ import {
   addRecipe,
   ChangedElsewhere,
   importRecipe,
+  importRecipes,
   listRecipes,
   removeRecipe,
   restoreRecipe,
@@ -142,6 +143,21 @@ describe('bringing a recipe in', () => {
     expect(await db.inks.count()).toBe(74);
     await importRecipe(db, resolved);
     expect(await db.inks.count()).toBe(74);
+  });
+
+  test('tells how far it is, and what is stopped in the midst leaves nothing behind', async () => {
+    const db = freshDb();
+    const before = [await db.recipes.count(), await db.inks.count()];
+    const stop = new AbortController();
+    const parts: number[] = [];
+    const reach = (part: number) => {
+      parts.push(part);
+      if (part > 0.4) stop.abort();
+    };
+    const many = Array.from({ length: 8 }, () => resolved);
+    await expect(importRecipes(db, many, { signal: stop.signal, reach })).rejects.toThrow(/abort/i);
+    expect(parts).toEqual([1 / 8, 2 / 8, 3 / 8, 4 / 8]);
+    expect([await db.recipes.count(), await db.inks.count()]).toEqual(before);
   });
 
   test('leaves an ink of the same id but another colour alone', async () => {

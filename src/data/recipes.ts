@@ -90,16 +90,24 @@ export const restoreRecipe = async (db: Database, record: RecipeRecord): Promise
 /**
  * Brings recipes in from files, with what of their inks, designs and cards is not on the shelf yet: all of it or nothing.
  * One that is here under the same id but is another one comes in beside it under a new id.
+ *
+ * @param during  told how far it is, 0…1; what is stopped leaves nothing
+ * @throws the signal's reason when it was stopped
  */
 export async function importRecipes(
   db: Database,
   many: readonly ResolvedRecipe[],
+  during?: { readonly signal: AbortSignal; readonly reach: (part: number) => void },
 ): Promise<readonly RecipeRecord[]> {
   const { isOwnDesign } = await import('../core/materials/design/own');
   await askForRoom(many);
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
     const records: RecipeRecord[] = [];
-    for (const resolved of many) records.push(await importOne(db, resolved, isOwnDesign));
+    for (const resolved of many) {
+      during?.signal.throwIfAborted();
+      records.push(await importOne(db, resolved, isOwnDesign));
+      during?.reach(records.length / many.length);
+    }
     return records;
   });
 }

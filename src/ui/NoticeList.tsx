@@ -1,5 +1,7 @@
 import { Toast } from 'radix-ui';
+import { useEffect, useSyncExternalStore } from 'react';
 import type { Notice } from './notice';
+import type { Work } from './work';
 
 /** How long a notice stays, in ms: long enough to reach for its button. */
 const STAYS = 10_000;
@@ -17,11 +19,14 @@ export default function NoticeList({ notices, onDrop }: Props) {
         <Toast.Root
           key={notice.id}
           // What waits to be taken stays until it is.
-          {...(notice.action ? { duration: Number.POSITIVE_INFINITY } : {})}
+          {...(notice.action || notice.work ? { duration: Number.POSITIVE_INFINITY } : {})}
           onOpenChange={(open) => !open && onDrop(notice.id)}
           className="flex items-center gap-4 rounded-[3px] bg-strong px-4 py-2.5 text-on-strong shadow-lg"
         >
           <Toast.Description>{notice.text}</Toast.Description>
+          {notice.work && (
+            <WorkUnderWay work={notice.work} label={notice.text} onEnd={() => onDrop(notice.id)} />
+          )}
           {notice.action && (
             <Toast.Action
               altText={notice.action.label}
@@ -44,5 +49,34 @@ export default function NoticeList({ notices, onDrop }: Props) {
       ))}
       <Toast.Viewport className="fixed right-4 bottom-4 z-60 flex w-[min(24rem,90vw)] flex-col gap-2 print:hidden" />
     </Toast.Provider>
+  );
+}
+
+/** How far it is, and a way out. */
+function WorkUnderWay({
+  work,
+  label,
+  onEnd,
+}: {
+  readonly work: Work;
+  readonly label: string;
+  readonly onEnd: () => void;
+}) {
+  const part = useSyncExternalStore(work.subscribe, work.part);
+  const isDone = useSyncExternalStore(work.subscribe, work.isDone);
+  useEffect(() => {
+    if (isDone) onEnd();
+  }, [isDone, onEnd]);
+  return (
+    <>
+      <progress aria-label={label} value={part} max={1} className="h-2 w-24 accent-(--on-strong)" />
+      <Toast.Action
+        altText="Stop"
+        onClick={work.stop}
+        className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
+      >
+        Stop
+      </Toast.Action>
+    </>
   );
 }

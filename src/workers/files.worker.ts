@@ -27,7 +27,8 @@ const door = {
   },
   readBackup: (bytes: Uint8Array): Read<{ readonly head: BackupHead; readonly workshop: Workshop }> =>
     orFaults(() => readBackup(bytes)),
-  readRecipes: (bytes: Uint8Array) => orFaults(() => openRecipes(bytes)),
+  readRecipes: (bytes: Uint8Array, onProgress: (part: number) => void) =>
+    orFaults(() => openRecipes(bytes, onProgress)),
   readLog: (bytes: Uint8Array) => orFaults(() => readLogFile(textOf(bytes).text)),
   readSitting: (bytes: Uint8Array) => orFaults(() => readKeptSitting(textOf(bytes).text)),
   readMoods: (text: string) => orFaults(() => readMoodsFile(text)),

@@ -1,18 +1,10 @@
-import Dexie from 'dexie';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { fileNameOf } from '../../core/base/names';
-import { type Fault, FileError } from '../../core/files/fileError';
+import type { Fault } from '../../core/files/fileError';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import {
-  addRecipe,
-  importRecipes,
-  removeRecipe,
-  removeRecipes,
-  restoreRecipe,
-  restoreRecipes,
-} from '../../data/recipes';
+import { addRecipe, removeRecipe, removeRecipes, restoreRecipe, restoreRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { closed } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
@@ -95,37 +87,12 @@ export function useRecipeActions() {
       },
       /**
        * Brings recipes in, from a file, a picture, a code or a zip of files, and opens the one there is; returns what is
-       * wrong when they cannot be brought in, and then none is.
+       * wrong when they cannot be brought in, and then none is. What takes a while shows how far it is, and can be stopped.
        */
       async bringIn(file: File): Promise<Refusal | undefined> {
-        try {
-          const records = await importRecipes(db, await readRecipes(file));
-          const [only] = records;
-          notify({
-            text:
-              records.length === 1 && only
-                ? `“${only.recipe.name}” is brought in.`
-                : `${records.length} recipes are brought in.`,
-          });
-          if (records.length === 1 && only) open(only.id);
-          return undefined;
-        } catch (error) {
-          if (error instanceof FileError) return { fileName: file.name, faults: error.faults };
-          // A fault of the program's own is no fault of the storage: it goes to the console and the error boundary.
-          if (!(error instanceof Dexie.DexieError)) throw error;
-          const problem = 'The browser could not store it. Nothing was changed.';
-          return { fileName: file.name, faults: [{ place: '', problem }] };
-        }
+        const { bringRecipesIn } = await import('./bringRecipesIn');
+        return bringRecipesIn(file, { db, notify, open });
       },
     };
   }, [db, autosave, navigate, notify, dispatch, store]);
-}
-
-/** The recipes of a file, in whichever format they came. */
-async function readRecipes(file: File): Promise<readonly ResolvedRecipe[]> {
-  const [{ readFile }, { LARGEST_RECIPES }] = await Promise.all([
-    import('../readFile'),
-    import('../../core/files/recipesZip'),
-  ]);
-  return readFile(file, LARGEST_RECIPES, (door, bytes) => door.readRecipes(bytes));
 }

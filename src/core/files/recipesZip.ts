@@ -11,6 +11,9 @@ export const RECIPES_ZIP_LIMITS = { recipes: 2000, unpacked: 300_000_000 } as co
 /** A larger zip is refused. */
 const RECIPES_ZIP_LIMIT: FileLimit = { what: 'a zip of recipes', bytes: 60_000_000 };
 
+/** How far reading is, is told after so many recipes. */
+const TOLD_EVERY = 20;
+
 /** Whether a file is a zip: its first bytes say so. */
 export const looksLikeZip = (bytes: Uint8Array): boolean =>
   bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 0x03 && bytes[3] === 0x04;
@@ -30,9 +33,10 @@ export function writeRecipesZip(recipes: readonly ResolvedRecipe[]): Uint8Array 
 /**
  * The recipes of a zip; whatever in it is no `.json` is passed over.
  *
+ * @param onProgress  told how far it is, 0…1
  * @throws FileError when one of them cannot be read, naming it; then none is
  */
-export function readRecipesZip(bytes: Uint8Array): ResolvedRecipe[] {
+export function readRecipesZip(bytes: Uint8Array, onProgress?: (part: number) => void): ResolvedRecipe[] {
   let unpacked = 0;
   let count = 0;
   let files: Record<string, Uint8Array>;
@@ -55,7 +59,8 @@ export function readRecipesZip(bytes: Uint8Array): ResolvedRecipe[] {
   const entries = Object.entries(files);
   if (entries.length === 0)
     throw new FileError([{ place: '', problem: 'The zip holds no recipe: no file in it ends in .json.' }]);
-  return entries.map(([name, content]) => {
+  return entries.map(([name, content], i) => {
+    if (i % TOLD_EVERY === 0) onProgress?.(i / entries.length);
     try {
       return openRecipe(content);
     } catch (error) {
@@ -81,10 +86,10 @@ export const LARGEST_RECIPES: FileLimit = {
  *
  * @throws FileError saying what is wrong, where, and what to do
  */
-export function openRecipes(bytes: Uint8Array): ResolvedRecipe[] {
+export function openRecipes(bytes: Uint8Array, onProgress?: (part: number) => void): ResolvedRecipe[] {
   if (!looksLikeZip(bytes)) return [openRecipe(bytes)];
   refuseLarger(bytes.length, RECIPES_ZIP_LIMIT);
-  return readRecipesZip(bytes);
+  return readRecipesZip(bytes, onProgress);
 }
 
 function refuseMore(name: string, count: number, size: number, unpacked: number): void {

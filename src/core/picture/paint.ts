@@ -63,6 +63,9 @@ export type PreparePicture = (request: PictureRequest) => {
 
 /** A grain that spreads by more than that, in coats, bends colours, and does not only shift them. */
 const GENTLE = 0.06;
+/** With fewer pixels to a millimetre no grain is to be seen: small pictures do without. */
+const COARSE = 1.1;
+
 /** Fewest and most pixels between two nodes of a field, and nodes to the narrowest blend. */
 const CELL = { min: 6, max: 20, toABlend: 4, growth: 1.25 } as const;
 /** The fewest nodes along a side of the panel, and the most along each. */
@@ -91,7 +94,8 @@ export function createPainter(): PreparePicture {
     const pixels = new Uint8ClampedArray(width * own * 4);
     const { panel } = resolved.recipe;
     const frame = { panel, width, height, ...rows };
-    const surface = isPlain ? undefined : makeSurface(resolved, frame);
+    const shows = !isPlain && width / panel.width >= COARSE;
+    const surface = shows ? makeSurface(resolved, frame) : undefined;
     let details: Details | undefined;
     const onField = (): Filler => {
       const program = compileLayers(resolved, progress);

@@ -1,12 +1,9 @@
 import { seededRandom } from '../../base/random';
 import { smoothStep } from '../../base/smoothStep';
-import type { ToolMarks } from '../../recipe/tools/marks';
+import type { ArcMark, BlockMark, DabMark, ToolMarks } from '../../recipe/tools/marks';
 import { emptyTile, type Tile, withSpread } from './noise';
 
 type Mark = ToolMarks['marks'][number];
-
-/** How much ink a mark has at a place as far from its middle, in mm; 0 outside. */
-type Print = (across: number, down: number) => number;
 
 /** Marks of one sort strewn over a tile until each place has its number of them, with unit mean and the given spread. */
 export function addMarks(tile: Tile, marks: readonly Mark[], seed: number): void {
@@ -20,96 +17,116 @@ export function addMarks(tile: Tile, marks: readonly Mark[], seed: number): void
 
 function strew(tile: Tile, mark: Mark, seed: number): void {
   const random = seededRandom(seed);
-  const between = ([least, most]: readonly [number, number]) => least + random() * (most - least);
   const area = (tile.side * tile.cell) ** 2;
   for (let covered = 0; covered < mark.overlap * area; ) {
-    const radius = between(mark.radius);
-    const [x, y] = [random() * tile.side, random() * tile.side];
-    const { print, reach, fills } = printOf(mark, radius, between, random);
-    covered += fills;
-    stampInto(tile, x, y, reach, print);
+    const [least, most] = mark.radius;
+    const radius = least + random() * (most - least);
+    const at = { x: random() * tile.side, y: random() * tile.side, radius };
+    covered += STAMPS[mark.shape](tile, mark, at, random);
   }
 }
 
-interface OnePrint {
-  readonly print: Print;
-  /** No part of it lies farther from its middle, mm. */
-  readonly reach: number;
-  /** About how much it covers, mm². */
-  readonly fills: number;
+/** Where one mark lies: its middle in cells, its radius in mm. */
+interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
 }
 
-function printOf(
-  mark: Mark,
-  radius: number,
-  between: (range: readonly [number, number]) => number,
-  random: () => number,
-): OnePrint {
-  const pressed = 0.6 + 0.8 * random();
+/** Adds one mark to a tile, which goes on at its other side. Returns about how much it covers, mm². */
+type Stamp = (tile: Tile, mark: Mark, place: Place, random: () => number) => number;
+
+const STAMPS: Readonly<Record<Mark['shape'], Stamp>> = { dab: stampDab, block: stampBlock, arc: stampArc };
+
+/** How hard a mark is pressed, to others. */
+const pressure = (random: () => number): number => 0.6 + 0.8 * random();
+
+/** Rows and columns of a tile that a mark may reach, from its first on; each with its place in the tile. */
+function boxOf({ side, cell }: Tile, { x, y }: Place, reach: number) {
+  const cells = Math.ceil(reach / cell);
+  const [left, top] = [Math.floor(x) - cells, Math.floor(y) - cells];
+  return { left, top, count: 2 * cells + 1, wrap: (place: number) => (place + 4 * side) % side };
+}
+
+function stampDab(tile: Tile, mark: Mark, place: Place, random: () => number): number {
+  const { radius, x, y } = place;
+  const { soft: softPart, tilted: tilts = 0 } = mark as DabMark;
+  const pressed = pressure(random);
   const turn = 2 * Math.PI * random();
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  switch (mark.shape) {
-    case 'dab': {
-      const tilted = random() * 100 < (mark.tilted ?? 0);
-      const soft = mark.soft * radius;
-      return {
-        reach: radius,
-        fills: Math.PI * radius * radius,
-        print: (across, down) => {
-          const inside = radius - Math.sqrt(across * across + down * down);
-          if (inside <= 0) return 0;
-          const body = pressed * (inside >= soft ? 1 : smoothStep(inside / soft));
-          if (!tilted) return body;
-          // The side it came down on: a line of ink at its very edge.
-          const side = (across * cos + down * sin) / radius;
-          return body + (side > 0 ? 1.6 * side * Math.exp(-inside / 0.5) : 0);
-        },
-      };
-    }
-    case 'block': {
-      const soft = mark.soft * radius;
-      return {
-        reach: 1.42 * radius,
-        fills: 4 * radius * radius,
-        print: (across, down) => {
-          const far = Math.max(Math.abs(across * cos + down * sin), Math.abs(down * cos - across * sin));
-          const inside = radius - far;
-          return inside <= 0 ? 0 : pressed * (inside >= soft ? 1 : smoothStep(inside / soft));
-        },
-      };
-    }
-    case 'arc': {
-      const band = between(mark.band);
-      const [begin, length] = [turn, Math.PI * (0.5 + 1.2 * random())];
-      const bristles = Float32Array.from({ length: 32 }, () => random() * 2 - 1);
-      return {
-        reach: radius + band / 2,
-        fills: length * radius * band,
-        print: (across, down) => {
-          const far = Math.sqrt(across * across + down * down);
-          const place = (far - radius) / band + 0.5;
-          if (place <= 0 || place >= 1) return 0;
-          const along = (Math.atan2(down, across) - begin + 4 * Math.PI) % (2 * Math.PI);
-          if (along > length) return 0;
-          const ends = Math.min((4 * Math.min(along, length - along)) / length, 1);
-          const at = place * 31;
-          const bristle = bristles[at | 0] * (1 - (at % 1)) + bristles[(at | 0) + 1] * (at % 1);
-          return ends * (0.35 * pressed + bristle) * Math.min(1, 5 * Math.min(place, 1 - place));
-        },
-      };
+  const isTilted = random() * 100 < tilts;
+  const soft = softPart * radius;
+  const { left, top, count, wrap } = boxOf(tile, place, radius);
+  const { side, cell, values } = tile;
+  for (let row = top; row < top + count; row++) {
+    const dy = (row - y) * cell;
+    const from = wrap(row) * side;
+    for (let column = left; column < left + count; column++) {
+      const dx = (column - x) * cell;
+      const square = dx * dx + dy * dy;
+      if (square >= radius * radius) continue;
+      const inside = radius - Math.sqrt(square);
+      let ink = pressed * (inside >= soft ? 1 : smoothStep(inside / soft));
+      // The side it came down on: a line of ink at its very edge.
+      if (isTilted) ink += 1.6 * Math.max((dx * cos + dy * sin) / radius, 0) * Math.exp(-inside / 0.5);
+      values[from + wrap(column)] += ink;
     }
   }
+  return Math.PI * radius * radius;
 }
 
-/** Adds a print to a tile that goes on at its other side. */
-function stampInto({ side, cell, values }: Tile, x: number, y: number, reach: number, print: Print): void {
-  const cells = Math.ceil(reach / cell);
-  for (let down = -cells; down <= cells; down++) {
-    const row = ((Math.floor(y) + down + 4 * side) % side) * side;
-    const dy = (Math.floor(y) + down - y) * cell;
-    for (let across = -cells; across <= cells; across++) {
-      const column = (Math.floor(x) + across + 4 * side) % side;
-      values[row + column] += print((Math.floor(x) + across - x) * cell, dy);
+function stampBlock(tile: Tile, mark: Mark, place: Place, random: () => number): number {
+  const { radius, x, y } = place;
+  const soft = (mark as BlockMark).soft * radius;
+  const pressed = pressure(random);
+  const turn = 2 * Math.PI * random();
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const { left, top, count, wrap } = boxOf(tile, place, Math.SQRT2 * radius);
+  const { side, cell, values } = tile;
+  for (let row = top; row < top + count; row++) {
+    const dy = (row - y) * cell;
+    const from = wrap(row) * side;
+    for (let column = left; column < left + count; column++) {
+      const dx = (column - x) * cell;
+      const inside = radius - Math.max(Math.abs(dx * cos + dy * sin), Math.abs(dy * cos - dx * sin));
+      if (inside > 0)
+        values[from + wrap(column)] += pressed * (inside >= soft ? 1 : smoothStep(inside / soft));
     }
   }
+  return 4 * radius * radius;
+}
+
+/** How many bristles stand across an arc. */
+const BRISTLES = 32;
+
+function stampArc(tile: Tile, mark: Mark, place: Place, random: () => number): number {
+  const { radius, x, y } = place;
+  const [least, most] = (mark as ArcMark).band;
+  const band = least + random() * (most - least);
+  const pressed = 0.35 * pressure(random);
+  const begin = 2 * Math.PI * random();
+  const length = Math.PI * (0.5 + 1.2 * random());
+  const bristles = Float32Array.from({ length: BRISTLES }, () => pressed + random() * 2 - 1);
+  const inner = Math.max(radius - band / 2, 0);
+  const outer = radius + band / 2;
+  const { left, top, count, wrap } = boxOf(tile, place, outer);
+  const { side, cell, values } = tile;
+  for (let row = top; row < top + count; row++) {
+    const dy = (row - y) * cell;
+    const from = wrap(row) * side;
+    for (let column = left; column < left + count; column++) {
+      const dx = (column - x) * cell;
+      const square = dx * dx + dy * dy;
+      if (square <= inner * inner || square >= outer * outer) continue;
+      const along = (Math.atan2(dy, dx) - begin + 4 * Math.PI) % (2 * Math.PI);
+      if (along > length) continue;
+      const across = (Math.sqrt(square) - radius) / band + 0.5;
+      const at = across * (BRISTLES - 1);
+      const low = at | 0;
+      const bristle = bristles[low] * (1 - (at - low)) + bristles[low + 1] * (at - low);
+      const ends = Math.min((4 * Math.min(along, length - along)) / length, 1);
+      values[from + wrap(column)] += ends * bristle * Math.min(1, 5 * Math.min(across, 1 - across));
+    }
+  }
+  return length * radius * band;
 }

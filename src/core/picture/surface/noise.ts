@@ -64,12 +64,11 @@ function twiceAsFine(values: Float32Array, side: number): Float32Array<ArrayBuff
       fine[first + 2 * side + 1] = values[at];
     }
   smooth(fine, 2 * side);
-  smooth(fine, 2 * side);
   return fine;
 }
 
 /** Mean and standard deviation of values. */
-function momentsOf(values: Float32Array): { readonly mean: number; readonly deviation: number } {
+export function momentsOf(values: Float32Array): { readonly mean: number; readonly deviation: number } {
   let sum = 0;
   let squares = 0;
   for (let i = 0; i < values.length; i++) {

@@ -3,7 +3,7 @@ import { FINISHES, type FinishId } from '../../materials/card/finishes';
 import { INK_KINDS, type InkKindId } from '../../materials/ink/kinds';
 import { TOOLS, type ToolId } from '../../recipe/tools/tools';
 import { addMarks } from './marks';
-import { addUneven, emptyTile } from './noise';
+import { addUneven, emptyTile, momentsOf } from './noise';
 import { addFibres, heightTile, litTile, pitsOf } from './tooth';
 
 /** Cells along a side of a tile, and how large they are, mm: those of a scan at 300 dots an inch. */
@@ -35,11 +35,15 @@ export interface SurfaceTiles {
   readonly isWoven: boolean;
 }
 
+/** Without a tooth worth the name nothing is bare, and nothing takes the light. */
 interface FineTiles {
   readonly grain: Float32Array;
-  readonly bare: Float32Array;
-  readonly light: Float32Array;
+  readonly bare?: Float32Array;
+  readonly light?: Float32Array;
 }
+
+/** Heights that spread by less than that, mm, are not seen. */
+const FLAT = 0.0065;
 
 /** How far peaks take more ink than valleys, at the most, as a standard deviation in coats; and how much of each mm. */
 const PEAKS = { most: 0.06, perMm: 1.1 } as const;
@@ -50,17 +54,18 @@ const fineTiles = memo(
   (finishId: FinishId, toolId: ToolId, inkKind: InkKindId, even: number): FineTiles => {
     const finish = FINISHES[finishId];
     const tool = TOOLS[toolId];
-    const heights = heightTile(finish, SIDE, CELL, GRAIN_SEED);
+    const isFlat = finish.tooth.spread < FLAT && !finish.weave && finish.fibres === 0;
+    const heights = isFlat ? undefined : heightTile(finish, SIDE, CELL, GRAIN_SEED);
     const grain = emptyTile(SIDE, CELL);
     addUneven(grain, [...INK_KINDS[inkKind].uneven, ...tool.look.uneven], GRAIN_SEED);
     const marks = emptyTile(SIDE / 2, 2 * CELL);
     addMarks(marks, tool.look.marks, MARK_SEED);
     const onPeaks = Math.min(PEAKS.most / Math.max(finish.tooth.spread, 1e-6), PEAKS.perMm);
     for (let row = 0, at = 0; row < SIDE; row++)
-      for (let column = 0; column < SIDE; column++, at++) {
-        grain.values[at] +=
-          even * between(marks.values, SIDE / 2, column, row) + onPeaks * heights.values[at];
-      }
+      for (let column = 0; column < SIDE; column++, at++)
+        grain.values[at] += even * between(marks.values, SIDE / 2, column, row);
+    if (!heights) return { grain: grain.values };
+    for (let at = 0; at < SIDE * SIDE; at++) grain.values[at] += onPeaks * heights.values[at];
     const light = litTile(heights);
     if (finish.fibres > 0) addFibres({ side: SIDE, cell: CELL, values: light }, finish.fibres);
     const isFilled = finish.everyWay === true && !('goesOneWay' in tool);
@@ -91,15 +96,19 @@ export const tilesFor = memo(
   (finishId: FinishId, toolId: ToolId, inkKind: InkKindId, even: number, perMm: number): SurfaceTiles => {
     const fine = fineTiles(finishId, toolId, inkKind, even);
     const side = Math.min(Math.max(Math.round(PERIOD * perMm), 8), MOST);
-    const [grain, bare, light] = [fine.grain, fine.bare, fine.light].map((values) => averaged(values, side));
-    const mean = grain.reduce((sum, value) => sum + value, 0) / grain.length;
+    const count = side * side;
+    const grain = averaged(fine.grain, side);
+    const { mean, deviation } = momentsOf(grain);
+    const bare = fine.bare && averaged(fine.bare, side);
     return {
       side,
-      grain: Int8Array.from(grain, (value) => held(A_COAT * (value - mean), MOST_GRAIN)),
-      bare: Uint8Array.from(bare, (value) => Math.round(ALL_BARE * value)),
-      light: Int8Array.from(light, (value) => held(A_LIGHT * value, 127)),
-      spread: Math.sqrt(grain.reduce((sum, value) => sum + (value - mean) ** 2, 0) / grain.length),
-      bareShare: bare.reduce((sum, value) => sum + value, 0) / bare.length,
+      grain: bytesOf(grain, A_COAT, mean, MOST_GRAIN, new Int8Array(count)),
+      bare: bare ? bytesOf(bare, ALL_BARE, 0, ALL_BARE, new Uint8Array(count)) : new Uint8Array(count),
+      light: fine.light
+        ? bytesOf(averaged(fine.light, side), A_LIGHT, 0, 127, new Int8Array(count))
+        : new Int8Array(count),
+      spread: deviation,
+      bareShare: bare ? momentsOf(bare).mean : 0,
       isWoven: FINISHES[finishId].weave !== undefined,
     };
   },
@@ -107,7 +116,21 @@ export const tilesFor = memo(
 
 /** The grain leaves room in a byte for the hand's pressure. */
 const MOST_GRAIN = 95;
-const held = (value: number, most: number): number => Math.max(-most, Math.min(most, Math.round(value)));
+
+/** Values less their mean, so many times as large, as bytes no farther from 0 than that. */
+function bytesOf<T extends Int8Array | Uint8Array>(
+  values: Float32Array,
+  times: number,
+  mean: number,
+  most: number,
+  into: T,
+): T {
+  for (let i = 0; i < values.length; i++) {
+    const byte = Math.round(times * (values[i] - mean));
+    into[i] = byte > most ? most : byte < -most ? -most : byte;
+  }
+  return into;
+}
 
 /** A tile in fewer or more cells: each the mean of what it covers. */
 function averaged(values: Float32Array, side: number): Float32Array {

@@ -49,10 +49,11 @@ export function pitsOf({ side, cell, values }: Tile, everyWay: boolean): Float32
   const depth = new Float32Array(values.length).fill(Number.POSITIVE_INFINITY);
   const ways = everyWay ? [1, -1, side, -side, side + 1, -side - 1, side - 1, 1 - side] : [side];
   for (const way of ways) castShadow(values, depth, side, way, REACHES_DOWN * cell);
-  return depth.map((below) => {
-    const part = (below - WHITE.from) / (WHITE.to - WHITE.from);
-    return part <= 0 ? 0 : part >= 1 ? 1 : smoothStep(part);
-  });
+  for (let i = 0; i < depth.length; i++) {
+    const part = (depth[i] - WHITE.from) / (WHITE.to - WHITE.from);
+    depth[i] = part <= 0 ? 0 : part >= 1 ? 1 : smoothStep(part);
+  }
+  return depth;
 }
 
 /** Lowers `depth` to how far each place lies below the line a brush takes over the peaks, going one way. */

@@ -57,12 +57,12 @@ export const circlesOf = (
   { spread = 1 }: { readonly spread?: number } = {},
 ): Pick<ToolMarks, 'marks'> => ({
   marks: [
-    { shape: 'dab', radius: [0.6 * radius, 1.2 * radius], overlap: 4, soft: 0.7, spread: 0.018 * spread },
+    { shape: 'dab', radius: [0.6 * radius, 1.2 * radius], overlap: 3, soft: 0.7, spread: 0.018 * spread },
     {
       shape: 'arc',
       radius: [0.4 * radius, 1.3 * radius],
       band: [0.2 * radius, 0.6 * radius],
-      overlap: 3,
+      overlap: 2,
       spread: 0.015 * spread,
     },
   ],
