@@ -24,6 +24,8 @@ export interface Details {
 
 /** Pixels along a side of the blocks in which a border is looked for, counted from the picture's upper left corner. */
 export const BLOCK = 8;
+/** While a pass is dragged each of its places makes patches of its own: so many sets are kept, and so many whole pictures. */
+const [MAX_SETS, MAX_MADE] = [24, 3];
 /** A picture of more pixels is painted once, and what is found for it is not kept. */
 const KEPT_UP_TO = 1_000_000;
 
@@ -37,7 +39,7 @@ const EACH = BLOCK * BLOCK;
  */
 export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) => Details | undefined {
   const patchesOf = memo(
-    80,
+    MAX_SETS,
     (
       _along: BorderDetail['along'],
       _detail: BorderDetail['detail'],
@@ -68,7 +70,7 @@ export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) 
       );
     if (known >= 0) made.splice(known, 1);
     made.unshift({ details, frame, found });
-    if (made.length > 3) made.pop();
+    if (made.length > MAX_MADE) made.pop();
     return found;
   };
 }
