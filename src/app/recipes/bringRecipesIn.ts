@@ -7,7 +7,7 @@ import { importRecipes } from '../../data/recipes';
 import type { Notice } from '../../ui/notice';
 import { startWork, type WorkInHand } from '../../ui/work';
 import { readFile } from '../readFile';
-import type { Refusal } from './recipeActions';
+import type { Refusal } from './refusal';
 
 /** It shows how far it is when it takes longer than this, ms. */
 const SHOWN_AFTER = 400;

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { fileNameOf } from '../../core/base/names';
-import type { Fault } from '../../core/files/fileError';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { addRecipe, removeRecipe, removeRecipes, restoreRecipe, restoreRecipes } from '../../data/recipes';
@@ -11,18 +10,13 @@ import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
 import { useSession } from '../session';
+import type { Refusal } from './refusal';
 
 /** Writing files is loaded when one is first written. */
 const recipeFiles = () => import('../../core/files/recipeFile');
 
 /** Comes with the way to a recipe that was just begun: its name is there to be typed over. */
 export const TO_BE_NAMED = 'to be named';
-
-/** A file that could not be opened, and why. */
-export interface Refusal {
-  readonly fileName: string;
-  readonly faults: readonly Fault[];
-}
 
 /** What can be done with recipes as a whole; the same from the bench and from the list. */
 export function useRecipeActions() {

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
-import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import type { Refusal } from '../../app/recipes/refusal';
 import { useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { usePaperWork } from '../../app/usePaperWork';

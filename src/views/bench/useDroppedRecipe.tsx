@@ -1,5 +1,6 @@
 import { type DragEvent, lazy, type ReactNode, Suspense, useState } from 'react';
-import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import type { Refusal } from '../../app/recipes/refusal';
 
 const Faults = lazy(() => import('../../ui/Faults'));
 

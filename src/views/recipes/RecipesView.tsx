@@ -1,7 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { type Refusal, useRecipeActions } from '../../app/recipes/recipeActions';
+import { useRecipeActions } from '../../app/recipes/recipeActions';
+import type { Refusal } from '../../app/recipes/refusal';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
