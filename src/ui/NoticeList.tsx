@@ -28,22 +28,14 @@ export default function NoticeList({ notices, onDrop }: Props) {
             <WorkUnderWay work={notice.work} label={notice.text} onEnd={() => onDrop(notice.id)} />
           )}
           {notice.action && (
-            <Toast.Action
-              altText={notice.action.label}
-              onClick={notice.action.run}
-              className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
-            >
+            <Way told={notice.action.label} onTake={notice.action.run}>
               {notice.action.label}
-            </Toast.Action>
+            </Way>
           )}
           {notice.undo && (
-            <Toast.Action
-              altText="Undo, with Ctrl+Z on the bench"
-              onClick={notice.undo}
-              className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
-            >
+            <Way told="Undo, with Ctrl+Z on the bench" onTake={notice.undo}>
               Undo
-            </Toast.Action>
+            </Way>
           )}
         </Toast.Root>
       ))}
@@ -70,13 +62,28 @@ function WorkUnderWay({
   return (
     <>
       <progress aria-label={label} value={part} max={1} className="h-2 w-24 accent-(--on-strong)" />
-      <Toast.Action
-        altText="Stop"
-        onClick={work.stop}
-        className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
-      >
+      <Way told="Stop" onTake={work.stop}>
         Stop
-      </Toast.Action>
+      </Way>
     </>
   );
 }
+
+/** Something that a notice offers to do. */
+const Way = ({
+  told,
+  onTake,
+  children,
+}: {
+  readonly told: string;
+  readonly onTake: () => void;
+  readonly children: string;
+}) => (
+  <Toast.Action
+    altText={told}
+    onClick={onTake}
+    className="font-semibold underline underline-offset-4 focus-visible:outline-on-strong"
+  >
+    {children}
+  </Toast.Action>
+);

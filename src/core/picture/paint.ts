@@ -113,7 +113,7 @@ export function createPainter(): PreparePicture {
     const plain = { cover: new Int8Array(width), light: new Int8Array(width), shine: new Uint8Array(width) };
     const isGentle = surface !== undefined && surface.spread < GENTLE && surface.bareShare === 0;
     const dither = ditherTile();
-    const bare = ground.map(lightOfByte) as unknown as Ground;
+    const bare: Ground = [lightOfByte(ground[0]), lightOfByte(ground[1]), lightOfByte(ground[2])];
     // Red first, as pixels lie in memory on every machine a browser runs on.
     const packed = new Uint32Array(pixels.buffer);
     const paintRow = (row: number): void => {

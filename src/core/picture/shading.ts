@@ -14,8 +14,8 @@ export const SHARE = 2;
 /**
  * Shades of one row, in whole numbers: the colour, three values a pixel of 8-bit signal in 256ths; how it goes with the
  * grain, three of the same for each few pixels; and, where more than a gentle grain is to be shown, how it goes with the
- * grain's square, three more, and with it how much of the grain a coat is. Whole numbers all the way to the pixel are several times as fast as
- * fractions, and finer than the dither.
+ * grain's square, three more, and with it how much of the grain a coat is. Whole numbers all the way to the pixel are
+ * several times as fast as fractions, and finer than the dither.
  */
 export interface RowShades {
   readonly colours: Int32Array;

@@ -3,8 +3,8 @@ import { smoothNoise } from '../../base/noise';
 import type { Border } from '../../materials/design/placement';
 
 /**
- * A border that wanders a little to and fro, as ink and water do on paper. What it tells is half the distance: so no
- * wander makes it change faster than a border may.
+ * A border that wanders a little to and fro, as ink and water do on paper. What it tells is half the distance: so where it
+ * wanders it changes no faster than a border may, and farther off it tells less than the distance to where it runs.
  *
  * @param far   how far it wanders at the most, mm
  * @param size  over about which length, mm
