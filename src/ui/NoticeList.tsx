@@ -61,7 +61,13 @@ function WorkUnderWay({
   }, [isDone, onEnd]);
   return (
     <>
-      <progress aria-label={label} value={part} max={1} className="h-2 w-24 accent-(--on-strong)" />
+      {/* No accent: browsers put a green of their own in the place of one as pale as this. */}
+      <progress
+        aria-label={label}
+        value={part}
+        max={1}
+        className="h-2 w-24 appearance-none border border-on-strong bg-transparent [&::-moz-progress-bar]:bg-on-strong [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-on-strong"
+      />
       <Way told="Stop" onTake={work.stop}>
         Stop
       </Way>
