@@ -27,6 +27,16 @@ test('the page forbids inline script and anything from outside', async () => {
   expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
 });
 
+test('WebAssembly may run in the workers that mix joints, and nowhere else', async () => {
+  const policyOf = async (path: string) =>
+    (await app.request(path)).headers.get('content-security-policy') ?? '';
+  expect(await policyOf('/assets/search.worker-abc123.js')).toContain(
+    "script-src 'self' 'wasm-unsafe-eval';",
+  );
+  for (const path of ['/', '/assets/main-abc123.js', '/assets/files.worker-abc123.js'])
+    expect(await policyOf(path)).not.toContain('unsafe');
+});
+
 test('each page gets a nonce of its own, the same in policy and page, and is never cached', async () => {
   const [one, other] = [await app.request('/'), await app.request('/recipes')];
   const nonceOf = async (answer: Response) => /nonce="([^"]+)"/.exec(await answer.text())?.[1] ?? '';

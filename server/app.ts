@@ -14,6 +14,9 @@ const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]
 /** Stands in the built page where each answer gets a fresh nonce; vite.config.ts puts it there. */
 export const NONCE_PLACEHOLDER = '__CSP_NONCE__';
 
+/** Workers that mix joints by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may. */
+const MIXES = /^\/assets\/(search|searchHelper|shelf)\.worker-/;
+
 /** Built files carry a hash of their contents in their names and never change. */
 const FOREVER = 'public, max-age=31536000, immutable';
 
@@ -36,6 +39,16 @@ export async function makeApp(root: string) {
     await next();
     c.header(SIGN.header, SIGN.value);
     return undefined;
+  });
+
+  app.use('/assets/*', async (c, next) => {
+    await next();
+    if (!MIXES.test(c.req.path)) return;
+    const policy = c.res.headers.get('content-security-policy') ?? '';
+    c.res.headers.set(
+      'content-security-policy',
+      policy.replace("script-src 'self'", "script-src 'self' 'wasm-unsafe-eval'"),
+    );
   });
 
   app.use(

@@ -2,7 +2,7 @@ import { expose, type Remote, wrap } from 'comlink';
 import { shareWith } from '../core/base/share';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
 import { describeTrio, type FoundTrio } from '../core/choose/search/foundTrio';
-import { emptyPairTable } from '../core/choose/search/pairs/pairTable';
+import { emptyDullnesses, emptyPairTable } from '../core/choose/search/pairs/pairTable';
 import type { TrioQuery } from '../core/choose/search/query';
 import { pagesOf } from '../core/choose/search/trioPages';
 import { mergeResults } from '../core/choose/search/trios';
@@ -59,9 +59,11 @@ let busy: Promise<unknown> = Promise.resolve();
 async function benchFor(asked: readonly Ink[], card: Card, wanted: () => boolean) {
   const inks = shareWith(bench?.inks, asked);
   if (bench && bench.inks === inks && bench.colour === card.colour) return bench;
-  const here = await benchOf(inks, card, wanted);
+  const onWhite = bench?.inks === inks ? bench.shared.onWhite : emptyDullnesses(inks.length, memory);
+  const here = await benchOf(inks, card, onWhite, wanted);
   if (!here) return null;
   const shared = {
+    onWhite,
     pairs: emptyPairTable(inks.length, memory),
     counts: new Int32Array(memory(4 * COUNTS)),
   };

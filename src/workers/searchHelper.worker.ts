@@ -17,7 +17,7 @@ const door = {
   ): Promise<TrioResult | null> {
     const memory = shared.pairs.verdict.buffer as SharedArrayBuffer;
     if (bench?.pairs !== memory) {
-      const here = await benchOf(inks, card, () => !isStopped(shared));
+      const here = await benchOf(inks, card, shared.onWhite, () => !isStopped(shared));
       if (!here) return null;
       bench = { pairs: memory, here };
     }

@@ -22,6 +22,8 @@ export interface SearchProgress {
 /** What the workers of one search share; on shared memory where the browser has it. */
 export interface SharedSearch {
   readonly pairs: PairTable;
+  /** What is known of the joints on white, whatever the card. */
+  readonly onWhite: Uint8Array;
   /** Four counts; their places stand below. */
   readonly counts: Int32Array;
 }
@@ -52,11 +54,13 @@ export interface Bench {
 /**
  * Dries a shelf on a card. Solving a thousand films takes a while, so messages are let in on the way.
  *
+ * @param onWhite  what is known of its joints on white
  * @param wanted  asked now and then; once it returns false the answer is null
  */
 export async function benchOf(
   inks: readonly Ink[],
   card: Card,
+  onWhite: Uint8Array,
   wanted: () => boolean,
 ): Promise<Bench | null> {
   const nouns = nounsPrepared();
@@ -70,7 +74,7 @@ export async function benchOf(
   }
   await nouns;
   const dried = dryInks(inks, card);
-  return { dried, judgeRow: pairJudge(dried, card) };
+  return { dried, judgeRow: pairJudge(dried, card, { onWhite }) };
 }
 
 /** How long a worker searches before it lets messages in, and before it reports, in ms. */

@@ -72,7 +72,7 @@ test('the prepared lattice is what would be worked out, and says the same of eve
   const draw = seededRandom(11);
   for (let i = 0; i < 4000; i++) {
     const [l, a, b] = [100 * draw(), 160 * (draw() - 0.5), 160 * (draw() - 0.5)];
-    expect(prepared.nounOf(l, a, b)).toBe(bare.nounOf(l, a, b));
+    expect(prepared.nounOf({ l, a, b })).toBe(bare.nounOf({ l, a, b }));
   }
 });
 
@@ -80,7 +80,7 @@ test('nouns from the lattice are those of the designations, over the 1912 standa
   const { nounOf } = nounLattice();
   const wrong = STANDARD_1912.filter(({ hex }) => {
     const lab = driedColour(ink('any', hex as Hex), groundOfCard(WHITE_CARD));
-    return NOUNS[nounOf(lab.l, lab.a, lab.b)] !== nameColour(lab).noun;
+    return NOUNS[nounOf(lab)] !== nameColour(lab).noun;
   });
   // One of 1,117 when this was written.
   expect(wrong.length).toBeLessThanOrEqual(2);

@@ -45,10 +45,24 @@ const labCurve = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t
 
 /** CIE L*a*b* from tristimulus values. Source: ISO/CIE 11664-4. */
 export function labOfXyz({ x, y, z }: Xyz): Lab {
+  const lab = { l: 0, a: 0, b: 0 };
+  writeLab(x, y, z, lab);
+  return lab;
+}
+
+/** `labOfXyz` into a colour that is written over, for millions of them. */
+export function writeLab(
+  x: number,
+  y: number,
+  z: number,
+  into: { -readonly [part in keyof Lab]: number },
+): void {
   const fx = labCurve(x / WHITE.x);
   const fy = labCurve(y / WHITE.y);
   const fz = labCurve(z / WHITE.z);
-  return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
+  into.l = 116 * fy - 16;
+  into.a = 500 * (fx - fy);
+  into.b = 200 * (fy - fz);
 }
 
 /** CIE L*a*b* of a reflectance under D65. */

@@ -5,7 +5,10 @@ const exact = (u: number): number => {
   const q = Math.sqrt(u);
   return q < 1e-6 ? 1 : q / Math.tanh(q);
 };
-const TABLE = Float64Array.from({ length: LARGEST * PER_UNIT + 2 }, (_, i) => exact(i / PER_UNIT));
+/** q·coth q at each 256th of u, from 0 to a little above 64. */
+export const FILM_CURVE: Float64Array = Float64Array.from({ length: LARGEST * PER_UNIT + 2 }, (_, i) =>
+  exact(i / PER_UNIT),
+);
 
 /**
  * q·coth q as a function of u = q², the one transcendental part of Kubelka's formula: with q² = K(K + 2S),
@@ -22,6 +25,6 @@ export function filmCurve(u: number): number {
   if (u >= LARGEST) return Math.sqrt(u);
   const at = u * PER_UNIT;
   const low = at | 0;
-  const from = TABLE[low];
-  return from + (at - low) * (TABLE[low + 1] - from);
+  const from = FILM_CURVE[low];
+  return from + (at - low) * (FILM_CURVE[low + 1] - from);
 }

@@ -1,7 +1,8 @@
 import { deltaE00, deltaE94, hueApart } from '../../../materials/colour/difference';
 import { chroma, hueDegrees, type Lab } from '../../../materials/colour/lab';
+import { nameColour } from '../../../materials/colour/names';
 import { MUDDY, STATIONS } from '../../../readings/joints/joint';
-import { NOUNS } from './nounLattice';
+import { NOUNS, type NounLattice } from './nounLattice';
 
 /** By a noun's number: 1 where it names a brown, an olive or a grey. */
 export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 : 0));
@@ -12,9 +13,17 @@ const APART = 10;
 const HUE_APART = 22;
 const INNER = STATIONS - 2;
 
+/** In a list of nouns, a station that nobody has had to name yet: naming is dear, and most joints do without. */
+export const UNNAMED = 255;
+
+const nounByName = (lab: Lab): number => NOUNS.indexOf(nameColour(lab).noun);
+
 /** What relations ask of one joint, and what its verdict is found from; written over from joint to joint. */
 export interface JointFigures {
-  /** CIEDE2000 from each station to the next, and of each to the nearer rung; only where a new colour is looked for. */
+  /**
+   * CIEDE2000 from each station to the next, where it takes them to tell whether a colour is new, else 1; and of each
+   * to the nearer rung, only where a new colour is looked for.
+   */
   readonly steps: Float64Array;
   readonly fromRungs: Float64Array;
   dullest: number;
@@ -46,21 +55,26 @@ export const emptyJointFigures = (): JointFigures => ({
  * Measures a walked joint; `PairTable` says what the figures are.
  *
  * @param labs     all stations, both rungs included, as they dry
- * @param nouns    of each station, as its place in `NOUNS`
+ * @param nouns    of each station, as its place in `NOUNS`, or `UNNAMED`; none may be unnamed where a new colour is
+ *                 looked for
  * @param forNew   whether `steps` and `fromRungs` are wanted: a new colour is to be looked for
+ * @param nounOf   names a station that has to be, as its place in `NOUNS`
  */
 export function readJoint(
   labs: readonly Lab[],
   nouns: Uint8Array,
   forNew: boolean,
   into: JointFigures,
+  nounOf: NounLattice['nounOf'] = nounByName,
 ): void {
   const [first, last] = [labs[0] as Lab, labs[STATIONS - 1] as Lab];
+  const wantsSteps = forNew && hasLoneNoun(nouns);
+  if (!wantsSteps) into.steps.fill(1);
   let whole = 0;
   let greatest = 0;
   for (let i = 1; i < STATIONS; i++) {
     const [before, here] = [labs[i - 1] as Lab, labs[i] as Lab];
-    if (forNew) into.steps[i - 1] = deltaE00(before, here);
+    if (wantsSteps) into.steps[i - 1] = deltaE00(before, here);
     const step = deltaE94(before, here);
     whole += step;
     if (step > greatest) greatest = step;
@@ -70,12 +84,28 @@ export function readJoint(
   into.mixA = middle.a;
   into.mixB = middle.b;
   into.bow = bowOf(labs);
-  readNewColours(labs, nouns, forNew, first, last, into);
+  readNewColours(labs, nouns, nounOf, forNew, first, last, into);
+}
+
+/**
+ * Whether a noun that neither rung has is met at one station only: then it takes the joint's steps to tell if it is wide
+ * enough. Met twice it is (`findFresh`).
+ */
+function hasLoneNoun(nouns: Uint8Array): boolean {
+  for (let i = 1; i < STATIONS - 1; i++) {
+    const noun = nouns[i];
+    if (noun === nouns[0] || noun === nouns[STATIONS - 1]) continue;
+    let met = 0;
+    for (let k = 1; k < STATIONS - 1; k++) if (nouns[k] === noun) met++;
+    if (met === 1) return true;
+  }
+  return false;
 }
 
 function readNewColours(
   labs: readonly Lab[],
   nouns: Uint8Array,
+  nounOf: NounLattice['nounOf'],
   forNew: boolean,
   first: Lab,
   last: Lab,
@@ -93,7 +123,10 @@ function readNewColours(
     if (c < dullest) dullest = c;
     const noun = nouns[i];
     const isNamedAnew = forNew && noun !== nouns[0] && noun !== nouns[STATIONS - 1];
-    const couldBeLive = c > LIVELY && muddyNoun[noun] === 0 && isOffBoth(hueDegrees(lab), firstHue, lastHue);
+    const couldBeLive =
+      c > LIVELY &&
+      isOffBoth(hueDegrees(lab), firstHue, lastHue) &&
+      muddyNoun[noun === UNNAMED ? nounOf(lab) : noun] === 0;
     // Differences are dear, and most stations are like a rung in name and in hue.
     const off = isNamedAnew || couldBeLive ? Math.min(deltaE00(lab, first), deltaE00(lab, last)) : 0;
     into.fromRungs[i] = off;

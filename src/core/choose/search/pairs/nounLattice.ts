@@ -18,7 +18,7 @@ const ACROSS = [0, 1, AB_POINTS, AB_POINTS + 1].flatMap((at) => [at, at + AB_POI
 /** A lattice of nouns, and a way to fill it with what was worked out before. */
 export interface NounLattice {
   /** The noun of a colour, as its place in `NOUNS`. */
-  readonly nounOf: (l: number, a: number, b: number) => number;
+  readonly nounOf: (lab: Lab) => number;
   /** Takes designations of lattice points as `namesOfLattice` gives them: what is asked first is known already. */
   readonly prepare: (names: Int16Array) => void;
 }
@@ -58,8 +58,6 @@ export function nounLattice(): NounLattice {
   /** By a cell's first corner: its noun, or `MIXED` and more for the place of its designations in `mixed`. */
   const cells = new Int16Array(names.length).fill(-1);
   const mixed: Uint16Array[] = [];
-  // One object for all questions: there are millions of them.
-  const probe = { l: 0, a: 0, b: 0 };
 
   const nameAt = (at: number): number => {
     const known = names[at];
@@ -80,18 +78,15 @@ export function nounLattice(): NounLattice {
     return whole < 0 ? 0 : whole > most ? most : whole;
   };
 
-  const nounOf = (l: number, a: number, b: number): number => {
+  const nounOf = (lab: Lab): number => {
+    const { l, a, b } = lab;
     const i = clamp(l / STEP, L_POINTS - 2);
     const j = clamp((a - AB_FROM) / STEP, AB_POINTS - 2);
     const k = clamp((b - AB_FROM) / STEP, AB_POINTS - 2);
     const cell = (i * AB_POINTS + j) * AB_POINTS + k;
     const known = cells[cell];
     const found = known >= 0 ? known : lookInto(cell);
-    if (found < MIXED) return found;
-    probe.l = l;
-    probe.a = a;
-    probe.b = b;
-    return nearestOf(mixed[found - MIXED] as Uint16Array, probe);
+    return found < MIXED ? found : nearestOf(mixed[found - MIXED] as Uint16Array, lab);
   };
   const prepare = (known: Int16Array): void => {
     if (known.length === names.length) names.set(known);

@@ -6,13 +6,10 @@ import {
   hueDegrees,
   type Lab,
   labOfSpectrum,
-  labOfXyz,
+  writeLab,
 } from '../../../materials/colour/lab';
 import { nameColour } from '../../../materials/colour/names';
-import { WEIGHTS } from '../../../materials/colour/observer';
-import { BANDS, type Spectrum } from '../../../materials/colour/spectrum';
-import type { Film } from '../../../materials/ink/film';
-import { filmCurve } from '../../../materials/ink/filmCurve';
+import type { Spectrum } from '../../../materials/colour/spectrum';
 import { filmOfInk, type Ink } from '../../../materials/ink/ink';
 import { driedColour } from '../../../materials/ink/laid';
 import {
@@ -24,7 +21,8 @@ import {
   WHITE,
 } from '../../../readings/joints/joint';
 import { type Dullness, findDullness, findFresh } from '../../../readings/joints/judge';
-import { emptyJointFigures, readJoint } from './jointFigures';
+import { emptyJointFigures, readJoint, UNNAMED } from './jointFigures';
+import { jointMixer, VALUES } from './jointMixer';
 import { NOUNS, nounLattice } from './nounLattice';
 
 /** Verdicts as they stand in the table. */
@@ -39,6 +37,8 @@ export const ALIKE = codeOf('too alike');
 /** The shelf as it dries on a card, palest first: an ink's place here is its number in every table. */
 export interface DriedInks {
   readonly inks: readonly Ink[];
+  /** Where each stands on the shelf as it was given. */
+  readonly places: Uint16Array;
   readonly labs: readonly Lab[];
   /** The bare card they dried on. */
   readonly ground: Spectrum;
@@ -54,11 +54,12 @@ export interface DriedInks {
 export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
   const ground = groundOfCard(card);
   const dried = shelf
-    .map((ink) => ({ ink, lab: driedColour(ink, ground) }))
+    .map((ink, place) => ({ ink, place, lab: driedColour(ink, ground) }))
     .sort((p, q) => q.lab.l - p.lab.l || p.ink.name.localeCompare(q.ink.name));
   const labs = dried.map(({ lab }) => lab);
   return {
     inks: dried.map(({ ink }) => ink),
+    places: Uint16Array.from(dried, ({ place }) => place),
     labs,
     ground,
     lightness: Float64Array.from(labs, ({ l }) => l),
@@ -131,56 +132,84 @@ export const prepareNouns = prepare;
 /** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
 export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
 
+/** What joints are like as they would dry on white, as it stands in a list of them. */
+const [UNKNOWN, CLEAR, DULLENS, MUDDIES] = [0, 1, 2, 3];
+
+/**
+ * Which joints of a shelf dull on white, with none looked at yet. Cards that are not white ask for it, and it is the same
+ * for all of them: kept from card to card, each joint is walked on white only once. By places on the shelf as it was
+ * given, both ways round.
+ */
+export const emptyDullnesses = (
+  count: number,
+  memory: (bytes: number) => ArrayBufferLike = (bytes) => new ArrayBuffer(bytes),
+): Uint8Array => new Uint8Array(memory(count * count));
+
+/** What a judge of joints can be given; all of it can be left out. */
+export interface PairJudgeParts {
+  /** `emptyDullnesses`, filled as joints are judged. */
+  readonly onWhite?: Uint8Array;
+  /** What mixes the joints; any other than the quickest is for comparing. */
+  readonly makeMixer?: typeof jointMixer;
+}
+
 /**
  * The rule of `judgeJoint` for a whole shelf: a function that fills one row of a pair table.
  *
  * The same film model and the same rule, with the colours kept as plain numbers; nouns come from a lattice.
  */
-export function pairJudge(dried: DriedInks, card: Card): RowJudge {
-  const { inks, labs, noun } = dried;
+export function pairJudge(
+  dried: DriedInks,
+  card: Card,
+  { onWhite = emptyDullnesses(dried.inks.length), makeMixer = jointMixer }: PairJudgeParts = {},
+): RowJudge {
+  const { inks, labs, noun, places } = dried;
   const count = inks.length;
-  const films = inks.map(filmOfInk);
-  const bare = groundOfCard(card);
-  const ground = weighedGround(bare);
-  // On white the joint itself is judged for mud; on another card, as it would dry on white.
-  const white = isWhiteGround(labOfSpectrum(bare)) ? undefined : weighedGround(WHITE);
-  const labsOnWhite = white ? inks.map((ink) => driedColour(ink, WHITE)) : labs;
-  const walked: Lab[] = new Array(STATIONS);
-  const onWhite: Lab[] = white ? new Array(STATIONS) : walked;
+  const ground = groundOfCard(card);
+  const isWhite = isWhiteGround(labOfSpectrum(ground));
+  const labsOnWhite = isWhite ? labs : inks.map((ink) => driedColour(ink, WHITE));
+  const mix = makeMixer(inks.map(filmOfInk), { ground, other: WHITE });
+  const walked = emptyWalk();
+  const walkedOnWhite = emptyWalk();
   const nouns = new Uint8Array(STATIONS);
   const read = emptyJointFigures();
   const dullness: Dullness = { at: -1, isMud: false };
 
   return (row, table, from = row + 1, to = count) => {
     for (let other = from; other < Math.min(to, count); other++) {
-      const [first, second] = [films[row], films[other]];
-      if (!first || !second) return;
-      setEnds(walked, labs[row] as Lab, labs[other] as Lab);
-      setEnds(onWhite, labsOnWhite[row] as Lab, labsOnWhite[other] as Lab);
-      nouns[0] = noun[row];
-      nouns[STATIONS - 1] = noun[other];
-      for (let station = 1; station < STATIONS - 1; station++) {
-        const part = station / (STATIONS - 1);
-        const lab = mixedLab(first, second, part, ground);
-        walked[station] = lab;
-        nouns[station] = nounOf(lab.l, lab.a, lab.b);
-        if (white) onWhite[station] = mixedLab(first, second, part, white);
+      const at = places[row] * count + places[other];
+      const known = isWhite ? UNKNOWN : onWhite[at];
+      const mixed = mix(row, other, !isWhite && known === UNKNOWN);
+      setWalk(walked, labs[row] as Lab, labs[other] as Lab, mixed, 0);
+      const dull = known === UNKNOWN ? dullnessOf(row, other, mixed) : known;
+      if (!isWhite) {
+        onWhite[at] = dull;
+        onWhite[places[other] * count + places[row]] = dull;
       }
-      judge(row, other, table);
+      judge(row, other, dull, table);
     }
   };
 
-  function judge(row: number, other: number, table: PairTable): void {
-    findDullness(onWhite, dullness);
+  /** On white the joint itself is judged for mud; on another card, as it would dry on white. */
+  function dullnessOf(row: number, other: number, mixed: Float64Array): number {
+    const walk = isWhite ? walked : walkedOnWhite;
+    if (!isWhite) setWalk(walk, labsOnWhite[row] as Lab, labsOnWhite[other] as Lab, mixed, VALUES);
+    findDullness(walk, dullness);
+    return dullness.at < 0 ? CLEAR : dullness.isMud ? MUDDIES : DULLENS;
+  }
+
+  function judge(row: number, other: number, dull: number, table: PairTable): void {
     const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
-    const couldBeNew =
-      difference >= TOO_ALIKE && dullness.at < 0 && !isOneHue(row, other) && hasNewNoun(nouns);
-    readJoint(walked, nouns, couldBeNew, read);
+    const mayBeNew = difference >= TOO_ALIKE && dull === CLEAR && !isOneHue(row, other);
+    if (mayBeNew) nameStations(row, other);
+    else nouns.fill(UNNAMED);
+    const couldBeNew = mayBeNew && hasNewNoun(nouns);
+    readJoint(walked, nouns, couldBeNew, read, nounOf);
     const verdict =
       difference < TOO_ALIKE
         ? ALIKE
-        : dullness.at >= 0
-          ? dullness.isMud
+        : dull !== CLEAR
+          ? dull === MUDDIES
             ? MUD
             : DULLS
           : couldBeNew && findFresh(nouns, read.steps, read.fromRungs) >= 0
@@ -202,6 +231,12 @@ export function pairJudge(dried: DriedInks, card: Card): RowJudge {
     table.bow[other * count + row] = -read.bow;
   }
 
+  function nameStations(row: number, other: number): void {
+    nouns[0] = noun[row];
+    nouns[STATIONS - 1] = noun[other];
+    for (let station = 1; station < STATIONS - 1; station++) nouns[station] = nounOf(walked[station] as Lab);
+  }
+
   function isOneHue(row: number, other: number): boolean {
     const colourless = Math.min(dried.chroma[row], dried.chroma[other]) <= COLOURLESS;
     return !colourless && hueApart(dried.hue[row], dried.hue[other]) < ONE_HUE;
@@ -215,40 +250,13 @@ function hasNewNoun(nouns: Uint8Array): boolean {
   return false;
 }
 
-function setEnds(labs: Lab[], first: Lab, last: Lab): void {
-  labs[0] = first;
-  labs[STATIONS - 1] = last;
-}
+/** The stations of a joint; those between the inks are written over from joint to joint. */
+const emptyWalk = (): Lab[] => Array.from({ length: STATIONS }, () => ({ l: 0, a: 0, b: 0 }));
 
-/** What each band of a ground adds to X, Y and Z, laid out as the loop over bands reads it: ground, x, y, z. */
-function weighedGround(ground: Spectrum): Float64Array {
-  const rows = new Float64Array(4 * BANDS);
-  for (let band = 0; band < BANDS; band++)
-    rows.set(
-      [ground[band], WEIGHTS.x[band], WEIGHTS.y[band], WEIGHTS.z[band]].map((value) => value),
-      4 * band,
-    );
-  return rows;
-}
-
-/** Colour of two films in the parts 1 − y and y over a ground: `mixedReflectance` and its sum in one pass. */
-function mixedLab(first: Film, second: Film, y: number, ground: Float64Array): Lab {
-  const { absorption: k1, scattering: s1 } = first;
-  const { absorption: k2, scattering: s2 } = second;
-  const x = 1 - y;
-  let sumX = 0;
-  let sumY = 0;
-  let sumZ = 0;
-  for (let band = 0, at = 0; band < BANDS; band++, at += 4) {
-    const k = x * k1[band] + y * k2[band];
-    const s = x * s1[band] + y * s2[band];
-    const g = ground[at];
-    const both = k + s;
-    const curve = filmCurve(k * (both + s));
-    const r = (s - g * (both - curve)) / (both - g * s + curve);
-    sumX += r * ground[at + 1];
-    sumY += r * ground[at + 2];
-    sumZ += r * ground[at + 3];
-  }
-  return labOfXyz({ x: sumX, y: sumY, z: sumZ });
+/** @param from  where the first station's X, Y and Z stand in `mixed` */
+function setWalk(walk: Lab[], first: Lab, last: Lab, mixed: Float64Array, from: number): void {
+  walk[0] = first;
+  walk[STATIONS - 1] = last;
+  for (let station = 1, at = from; station < STATIONS - 1; station++, at += 3)
+    writeLab(mixed[at], mixed[at + 1], mixed[at + 2], walk[station] as Lab);
 }

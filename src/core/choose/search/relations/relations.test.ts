@@ -63,6 +63,7 @@ function shelfOf(inks: readonly [Read, Read, Read], { ab = CLEAN, bc = CLEAN, ac
   const dried = {
     inks: inks.map((_, i) => ink(`ink ${i}`, '#808080')),
     labs,
+    places: Uint16Array.from(inks, (_, place) => place),
     ground: groundOfCard(WHITE_CARD),
     lightness: Float64Array.from(labs, ({ l }) => l),
     chroma: Float64Array.from(labs, chroma),
