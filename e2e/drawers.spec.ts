@@ -3,6 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { colourAt } from './picture';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>
@@ -91,6 +92,30 @@ test('a small picture comes from what was stored, and is painted anew once an in
   await page.waitForTimeout(1500);
   await page.reload();
   await expect(page.locator('main img[data-painted=stored]')).toHaveCount(4);
+
+  // The bench shows it enlarged while the first panel of the page is painted; here the painter is held back.
+  let letPaint = () => {};
+  const held = new Promise<void>((resolve) => {
+    letPaint = resolve;
+  });
+  await page.route(/picture\.worker/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/bench');
+  const panel = page.locator('main canvas').first();
+  await expect(panel).toHaveAttribute('data-stored', 'true');
+  await expect(panel).not.toHaveAttribute('data-painted', /./);
+  const small = [await colourAt(page, 0.5, 0.15), await colourAt(page, 0.5, 0.85)] as const;
+  letPaint();
+  await expect(panel).toHaveAttribute('data-painted', /./);
+  // What was there before is what comes, only finer.
+  for (const [i, at] of [0.15, 0.85].entries())
+    (await colourAt(page, 0.5, at)).forEach((value, channel) => {
+      expect(Math.abs(value - (small[i]?.[channel] ?? 0))).toBeLessThan(12);
+    });
+  await page.unroute(/picture\.worker/);
+
   await page.goto('/shelf');
   await page.getByRole('searchbox').fill('sloe deep');
   await page.getByRole('button', { name: 'Change Sloe Deep' }).click();

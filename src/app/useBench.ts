@@ -1,4 +1,5 @@
 import { useCallback, useMemo } from 'react';
+import { memo } from '../core/base/memo';
 import { blendGround } from '../core/engine/blend';
 import { type Readings, readingsOf } from '../core/readings/readings';
 import { orderLightToDark, type PaleEnd } from '../core/recipe/editLadder';
@@ -9,10 +10,13 @@ import { edited, gestureEnded } from '../store/draft';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import type { Shelf } from './session';
 
+/** The same value for the same recipe and shelf, so that what was made of it serves again in another view. */
+const resolvedWith = memo(4, resolveAnyway);
+
 /** The recipe in hand with all it needs, stand-ins for what is gone among it; undefined until there is one. */
 export function useResolvedRecipe(shelf: Shelf | undefined): ResolvedRecipe | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
-  return useMemo(() => (recipe && shelf ? resolveAnyway(recipe, shelf) : undefined), [recipe, shelf]);
+  return recipe && shelf ? resolvedWith(recipe, shelf) : undefined;
 }
 
 /** What the blend is judged by: the inks, and what they lie on. */

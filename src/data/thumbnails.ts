@@ -2,17 +2,27 @@ import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { Database } from './database';
 import type { Thumbnail } from './records';
 
-/** Changes with whatever is seen in a recipe's picture; its name, its notes and its tags are not. */
-export async function pictureSign(resolved: ResolvedRecipe, pixels: number): Promise<string> {
+/**
+ * Changes with whatever is seen in a recipe's picture; its name, its notes and its tags are not.
+ *
+ * @param isPlain  painted without the grain of card and ink
+ */
+export async function pictureSign(resolved: ResolvedRecipe, isPlain: boolean): Promise<string> {
   const { recipe, ...materials } = resolved;
   const { name: _, notes: __, ...seen } = recipe;
-  const text = new TextEncoder().encode(JSON.stringify([PAINTED_AS, pixels, seen, materials]));
+  const text = new TextEncoder().encode(JSON.stringify([PAINTED_AS, isPlain, seen, materials]));
   const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', text));
   return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 /** One more when panels come to be painted otherwise, so that no old picture is shown for a new one. */
-const PAINTED_AS = 1;
+const PAINTED_AS = 2;
+
+/** What a thumbnail is of: so many pixels high, of what has this sign. */
+export const thumbnailOf = (sign: string, pixels: number): string => `${sign} ${pixels}`;
+
+/** Whether a thumbnail shows what has this sign, in whatever size. */
+export const isOfSign = ({ of }: Thumbnail, sign: string): boolean => of.startsWith(`${sign} `);
 
 export const readThumbnail = (db: Database, id: string): Promise<Thumbnail | undefined> =>
   db.thumbnails.get(id);

@@ -1,10 +1,50 @@
 import { useEffect, useEffectEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
+import type { Picture } from '../../core/picture/paint';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import type { Database } from '../../data/database';
+import { isOfSign, pictureSign, readThumbnail } from '../../data/thumbnails';
 import { useAppSelector } from '../../store/hooks';
 import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
+import { useSession } from '../session';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
+import { keptPictures } from './keptPictures';
+
+/** Painted panels, for when a view is opened again. */
+const pictures = keptPictures();
+
+/** Puts a picture's halves onto a canvas, from the top down. */
+function putOn(target: HTMLCanvasElement, halves: readonly Picture[], width: number, height: number): void {
+  if (target.width !== width || target.height !== height) {
+    target.width = width;
+    target.height = height;
+  }
+  const context = target.getContext('2d');
+  let top = 0;
+  for (const half of halves) {
+    context?.putImageData(new ImageData(half.pixels, half.width, half.height), 0, top);
+    top += half.height;
+  }
+}
+
+/** The small picture that is stored of a recipe as it is now; undefined where there is none. */
+async function storedPicture(
+  db: Database,
+  resolved: ResolvedRecipe,
+  grain: boolean,
+): Promise<ImageBitmap | undefined> {
+  try {
+    const [sign, kept] = await Promise.all([
+      pictureSign(resolved, !grain),
+      readThumbnail(db, resolved.recipe.id),
+    ]);
+    return kept && isOfSign(kept, sign) ? await createImageBitmap(kept.picture) : undefined;
+  } catch {
+    // It only shortens the wait: what hinders it is told where the storage is asked for something that is needed.
+    return undefined;
+  }
+}
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -32,7 +72,8 @@ export function PanelPicture(props: Props) {
   const [failed, setFailed] = useState(false);
   // The very first is there sooner without its grain, which follows at once.
   const [isFirst, setFirst] = useState(() => !isAnyPicturePainted());
-  const isPlain = useAppSelector(({ view }) => !view.grain) || isFirst;
+  const grain = useAppSelector(({ view }) => view.grain);
+  const isPlain = !grain || isFirst;
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
 
@@ -40,25 +81,27 @@ export function PanelPicture(props: Props) {
   useLayoutEffect(() => {
     if (columns < 1 || rows < 1) return;
     const mine = ++asked.current;
+    const show = (halves: readonly Picture[]): void => {
+      const target = canvas.current;
+      if (!target || mine < shown.current) return;
+      shown.current = mine;
+      putOn(target, halves, columns, rows);
+      target.dataset.painted = String(mine);
+      painted(target);
+    };
+    const what = { resolved, wetness, progress, isPlain, columns, rows };
+    const known = isQuiet ? undefined : pictures.of(what);
+    if (known) {
+      show(known);
+      return;
+    }
     const ask = isQuiet ? paintQuietly : paint;
     ask(place, resolved, { wetness, width: columns, height: rows, progress, isPlain })
       .then((halves) => {
-        const target = canvas.current;
-        if (!halves || !target || mine < shown.current) return;
-        shown.current = mine;
-        if (target.width !== columns || target.height !== rows) {
-          target.width = columns;
-          target.height = rows;
-        }
-        const context = target.getContext('2d');
-        let top = 0;
-        for (const { pixels, width: across, height: down } of halves) {
-          context?.putImageData(new ImageData(pixels, across, down), 0, top);
-          top += down;
-        }
-        target.dataset.painted = String(mine);
+        if (!halves) return;
+        if (!isQuiet) pictures.keep(what, halves);
+        show(halves);
         pictureIsPainted();
-        painted(target);
         // From now on there is time to start a second painter for the pictures to come.
         startPainters(2);
         setFailed(false);
@@ -68,6 +111,20 @@ export function PanelPicture(props: Props) {
   }, [place, resolved, wetness, columns, rows, progress, isQuiet, isPlain]);
 
   useEffect(() => () => forgetPlace(place), [place]);
+
+  const { db } = useSession();
+  const wantsStored = isFirst && !isQuiet;
+  useEffect(() => {
+    if (!wantsStored) return;
+    void storedPicture(db, resolved, grain).then((stored) => {
+      const target = canvas.current;
+      if (!stored || !target || shown.current > 0) return;
+      target.width = stored.width;
+      target.height = stored.height;
+      target.getContext('2d')?.drawImage(stored, 0, 0);
+      target.dataset.stored = 'true';
+    });
+  }, [db, resolved, grain, wantsStored]);
 
   return (
     <>

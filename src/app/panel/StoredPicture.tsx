@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { pictureSign, readThumbnail, writeThumbnail } from '../../data/thumbnails';
+import { pictureSign, readThumbnail, thumbnailOf, writeThumbnail } from '../../data/thumbnails';
+import { useAppSelector } from '../../store/hooks';
 import { useSession } from '../session';
 import { useAnswer } from '../useAnswer';
 import { useObjectUrl } from '../useObjectUrl';
@@ -18,19 +19,21 @@ interface Props {
 export function StoredPicture({ resolved, width, height, label }: Props) {
   const { db } = useSession();
   const { id } = resolved.recipe;
+  const isPlain = useAppSelector(({ view }) => !view.grain);
   const found = useAnswer(
     useMemo(
       () => async () => {
-        const [sign, kept] = await Promise.all([pictureSign(resolved, height), readThumbnail(db, id)]);
-        return { sign, picture: kept?.of === sign ? kept.picture : undefined };
+        const [sign, kept] = await Promise.all([pictureSign(resolved, isPlain), readThumbnail(db, id)]);
+        const of = thumbnailOf(sign, height);
+        return { of, picture: kept?.of === of ? kept.picture : undefined };
       },
-      [db, id, resolved, height],
+      [db, id, resolved, height, isPlain],
     ),
   );
   const keep = useCallback(
     (canvas: HTMLCanvasElement) =>
       canvas.toBlob((picture) => {
-        if (picture && found) void writeThumbnail(db, { id, of: found.sign, picture });
+        if (picture && found) void writeThumbnail(db, { id, of: found.of, picture });
       }, 'image/webp'),
     [db, id, found],
   );

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import { useInkTaker } from '../../app/commands';
 import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
@@ -15,7 +15,7 @@ import { type Aim, fittingAim, takePressedInk } from '../../core/recipe/pressedI
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { BenchHeader } from './BenchHeader';
 import { type Look, WHOLE } from './look';
 import { PanelBoard } from './PanelBoard';
@@ -53,17 +53,17 @@ export function BenchView() {
   const { db } = useSession();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const store = useAppStore();
+  const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
 
   useEffect(() => {
-    if (recipeId) return;
+    if (recipeId || onBench) return;
     latestRecipe(db).then((latest) => {
-      if (latest && store.getState().draft.recipe === null) dispatch(opened(latest));
-      const onBench = store.getState().draft.recipe?.id;
-      navigate(onBench ? `/bench/${onBench}` : '/recipes', { replace: true });
+      if (latest) dispatch(opened(latest));
+      else navigate('/recipes', { replace: true });
     });
-  }, [db, recipeId, navigate, dispatch, store]);
+  }, [db, recipeId, onBench, navigate, dispatch]);
 
+  if (!recipeId && onBench) return <Navigate to={`/bench/${onBench}`} replace />;
   return (
     <WithRecipe waiting="Opening the bench …">
       {(resolved, shelf) => <Bench resolved={resolved} shelf={shelf} />}
