@@ -52,7 +52,8 @@ export class Database extends Dexie {
   isFresh = false;
 
   constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
-    super(name);
+    // Nobody writes to a record that was read: it needs no copy for each who reads it.
+    super(name, { cache: 'immutable' });
     for (const { version, stores, upgrade } of schema) {
       const declared = this.version(version).stores({ ...stores });
       if (upgrade) declared.upgrade(upgrade);

@@ -4,7 +4,6 @@ import type { Progress } from '../../core/engine/progress';
 import type { Picture } from '../../core/picture/paint';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { Database } from '../../data/database';
-import { isOfSign, pictureSign, readThumbnail } from '../../data/thumbnails';
 import { useAppSelector } from '../../store/hooks';
 import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
 import { useSession } from '../session';
@@ -35,11 +34,12 @@ async function storedPicture(
   grain: boolean,
 ): Promise<ImageBitmap | undefined> {
   try {
-    const [sign, kept] = await Promise.all([
-      pictureSign(resolved, !grain),
-      readThumbnail(db, resolved.recipe.id),
-    ]);
-    return kept && isOfSign(kept, sign) ? await createImageBitmap(kept.picture) : undefined;
+    const kept = await db.thumbnails.get(resolved.recipe.id);
+    if (!kept) return undefined;
+    const { isOfSign, pictureSign } = await import('../../data/thumbnails');
+    return isOfSign(kept, await pictureSign(resolved, !grain))
+      ? await createImageBitmap(kept.picture)
+      : undefined;
   } catch {
     // It only shortens the wait: what hinders it is told where the storage is asked for something that is needed.
     return undefined;

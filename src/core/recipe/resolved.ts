@@ -1,4 +1,4 @@
-import { listKeeper, memo } from '../base/memo';
+import { listKeeper, memo, memoOf } from '../base/memo';
 import type { Card } from '../materials/card/card';
 import type { Design } from '../materials/design/design';
 import { BARE, type Ink } from '../materials/ink/ink';
@@ -86,6 +86,27 @@ const standInDesign = memo(
   }),
 );
 
+/** Where each part of a list stands, by its id: a drawer of a thousand recipes asks for as many. */
+const placesIn = memoOf(
+  (parts: readonly { readonly id: string }[]): ReadonlyMap<string, number> =>
+    new Map(parts.map(({ id }, place) => [id, place])),
+);
+
+const partWith = <Part extends { readonly id: string }>(
+  parts: readonly Part[],
+  id: string,
+): Part | undefined => parts[placesIn(parts).get(id) ?? -1];
+
+/**
+ * Ids as their parts stand on the shelf, what is no longer there last; so a list of them stays the same value whatever
+ * the order of the passes.
+ */
+function inOrder(parts: readonly { readonly id: string }[], ids: ReadonlySet<string>): string[] {
+  const places = placesIn(parts);
+  const placeOf = (id: string): number => places.get(id) ?? Number.POSITIVE_INFINITY;
+  return [...ids].sort((p, q) => (placeOf(p) < placeOf(q) ? -1 : placeOf(p) > placeOf(q) ? 1 : 0));
+}
+
 /**
  * A recipe with what it needs of the materials. What is no longer there is stood in for: by itself as it was, where that is
  * known, or else by a grey, white or square of its kind; so a recipe can always be opened, mended and passed on.
@@ -99,9 +120,9 @@ export function resolveAnyway(recipe: Recipe, { inks, cards, designs, gone }: Ma
     before: readonly Part[] | undefined,
     standIn: (id: string) => Part,
   ): Part => {
-    const found = here.find((part) => part.id === id);
+    const found = partWith(here, id);
     if (found) return found;
-    const was = before?.find((part) => part.id === id);
+    const was = before && partWith(before, id);
     const part = was ?? standIn(id);
     missing.set(`${of} ${id}`, { of, id, name: part.name, isKnown: was !== undefined });
     return part;
@@ -113,17 +134,10 @@ export function resolveAnyway(recipe: Recipe, { inks, cards, designs, gone }: Ma
   const card = cardOf(recipe.cardId);
   const alsoOn = recipe.alsoOn === undefined ? undefined : cardOf(recipe.alsoOn);
   const laid = recipe.rungs.map(({ inkId }) => inkOf(inkId));
-  // In the order of the shelf, so that the list stays the same value whatever the order of the passes.
-  const inPasses = [
-    ...inks.filter(({ id }) => inkIds.has(id)),
-    ...[...inkIds].filter((id) => !inks.some((ink) => ink.id === id)).map(inkOf),
-  ];
-  const drawn = [
-    ...designs.filter(({ id }) => designIds.has(id)),
-    ...[...designIds]
-      .filter((id) => !designs.some((design) => design.id === id))
-      .map((id) => find('design', id, designs, gone?.designs, standInDesign)),
-  ];
+  const inPasses = inOrder(inks, inkIds).map(inkOf);
+  const drawn = inOrder(designs, designIds).map((id) =>
+    find('design', id, designs, gone?.designs, standInDesign),
+  );
   return {
     recipe,
     card,

@@ -35,6 +35,7 @@ export function filterShelf(
     if (kind && ink.kind !== kind) return false;
     if (owned !== 'all' && (ink.wished ?? false) !== (owned === 'wished')) return false;
     if (tag && !tagsOf(ink.id).includes(tag)) return false;
+    if (words.length === 0) return true;
     const seen = dried.get(ink.id);
     const written = [
       ink.name,

@@ -116,6 +116,7 @@ function Frame() {
   const navigate = useNavigate();
   const { db } = useSession();
   const surround = useAppSelector(({ view }) => view.surround);
+  const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [open, setOpen] = useState<Open>();
   const close = useCallback(() => setOpen(undefined), []);
   useEffect(() => {
@@ -241,7 +242,8 @@ function Frame() {
               {WORK.map(({ to, label, also }) => (
                 <NavLink
                   key={to}
-                  to={to}
+                  // Straight to what lies on the bench: on the way by the bare address another press could be overtaken.
+                  to={to === '/bench' && onBench ? `/bench/${onBench}` : to}
                   className={`heading rounded-[3px] px-3 py-1.5 hover:bg-field aria-[current=page]:bg-strong aria-[current=page]:text-on-strong max-lg:px-2 max-lg:py-3 ${also.some((path) => pathname.startsWith(path)) ? 'bg-strong text-on-strong' : ''}`}
                 >
                   {label}

@@ -1,6 +1,7 @@
-import { deltaE00 } from './difference';
+import { memoOf } from '../../base/memo';
+import { deltaE00, MAX_LIGHTNESS_WEIGHT } from './difference';
 import type { Lab } from './lab';
-import { COLOUR_NAMES, type ColourName, centroidOf, nameColour } from './names';
+import { COLOUR_NAMES, type ColourName, centroidOf } from './names';
 
 /**
  * What a maker says for the designation's modifiers; `moderate` and `medium` go without saying. Modifiers: K. L. Kelly and
@@ -33,14 +34,14 @@ const BETWEEN = 2;
  * A colour in a maker's plain words, with nothing before them: `dull green`, `between orange and brown`. The designation
  * proper is `nameColour`.
  */
-export function plainColour(lab: Lab): string {
-  const colour = nameColour(lab);
-  const other = nextNoun(lab, colour.noun);
-  const own = nearestOf(lab, colour.noun);
-  return other && other.off - own < BETWEEN && !shareWord(colour.noun, other.noun)
-    ? `between ${ours(colour.noun)} and ${ours(other.noun)}`
+export const plainColour = memoOf((lab: Lab): string => {
+  const { own, other } = twoNouns(lab);
+  const colour = COLOUR_NAMES[own.name] as ColourName;
+  const { noun } = COLOUR_NAMES[other.name] as ColourName;
+  return other.off - own.off < BETWEEN && !shareWord(colour.noun, noun)
+    ? `between ${ours(colour.noun)} and ${ours(noun)}`
     : plainDesignation(colour);
-}
+});
 
 /** The same with its article, where it takes one: `a dull green`, `an olive`, `something between orange and brown`. */
 export function aPlainColour(lab: Lab): string {
@@ -64,12 +65,26 @@ const ours = (words: string): string =>
 const shareWord = (one: string, other: string): boolean =>
   one.split(' ').some((word) => other.split(' ').includes(word));
 
-const nearestOf = (lab: Lab, noun: string): number =>
-  Math.min(...COLOUR_NAMES.flatMap((name, i) => (name.noun === noun ? [deltaE00(lab, centroidOf(i))] : [])));
+/** A designation by its place in `COLOUR_NAMES`, and its CIEDE2000 from a colour. */
+interface Near {
+  readonly name: number;
+  readonly off: number;
+}
 
-/** The nearest noun other than a colour's own, and how far its nearest designation is. */
-function nextNoun(lab: Lab, own: string): { readonly noun: string; readonly off: number } | undefined {
-  return COLOUR_NAMES.flatMap(({ noun }, i) =>
-    noun === own ? [] : [{ noun, off: deltaE00(lab, centroidOf(i)) }],
-  ).reduce((best, one) => (one.off < best.off ? one : best));
+/** The nearest designation, and the nearest of those with another noun. */
+function twoNouns(lab: Lab): { readonly own: Near; readonly other: Near } {
+  let own: Near = { name: -1, off: Number.POSITIVE_INFINITY };
+  let other = own;
+  const nounOf = ({ name }: Near): string | undefined => COLOUR_NAMES[name]?.noun;
+  COLOUR_NAMES.forEach(({ noun }, name) => {
+    const centroid = centroidOf(name);
+    // CIEDE2000 is never less than this.
+    if (Math.abs(centroid.l - lab.l) / MAX_LIGHTNESS_WEIGHT >= other.off) return;
+    const off = deltaE00(lab, centroid);
+    if (off < own.off) {
+      if (noun !== nounOf(own)) other = own;
+      own = { name, off };
+    } else if (off < other.off && noun !== nounOf(own)) other = { name, off };
+  });
+  return { own, other };
 }
