@@ -1,3 +1,4 @@
+import { openAsBlob } from 'node:fs';
 import { readFile, stat, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { findingsOf } from '../src/core/advise/rules/rules';
@@ -212,7 +213,7 @@ async function checkText(path: string | undefined): Promise<string> {
   if (!path) throw new Mistake(`Name the backup to check.\n${USAGE}`);
   const { head, workshop } = await orMistake(path, async () => {
     refuseLarger((await stat(path)).size, BACKUP_LIMIT);
-    return readBackup(new Uint8Array(await readFile(path)));
+    return readBackup(await openAsBlob(path));
   });
   const counts = BACKUP_TABLE_IDS.map((table) => `  ${workshop[table].length} ${BACKUP_TABLES[table].what}`);
   return [`${path}: a whole backup of version ${head.version}, written ${head.made}`, ...counts].join('\n');

@@ -59,6 +59,92 @@ test('everything moves to another machine in one file, is looked at first, merge
   await context.close();
 });
 
+/** Puts so many photographs of a megabyte into the log, each with a panel that shows it. */
+const logPhotos = (page: Page, count: number) =>
+  page.evaluate(async (many) => {
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const opening = indexedDB.open('tint-ladder');
+      opening.onsuccess = () => resolve(opening.result);
+    });
+    const writing = db.transaction(['photos', 'panels'], 'readwrite');
+    for (let i = 0; i < many; i++) {
+      const bytes = new Uint8Array(1_000_000);
+      for (let at = 0; at < bytes.length; at += 50_000)
+        crypto.getRandomValues(bytes.subarray(at, at + 50_000));
+      const id = `photo-${i}`;
+      writing.objectStore('photos').put({ id, type: 'image/jpeg', width: 100, height: 100, bytes });
+      writing.objectStore('panels').put({
+        id: `panel-${i}`,
+        number: i + 1,
+        date: '2026-05-01',
+        name: 'By hand',
+        inkNames: ['Gorse'],
+        readings: [],
+        photos: [{ id }],
+      });
+    }
+    await new Promise((resolve) => {
+      writing.oncomplete = resolve;
+    });
+    db.close();
+  }, count);
+
+/** How many photographs are stored. */
+const photosIn = (page: Page) =>
+  page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const opening = indexedDB.open('tint-ladder');
+      opening.onsuccess = () => resolve(opening.result);
+    });
+    const asking = db.transaction('photos').objectStore('photos').count();
+    await new Promise((resolve) => {
+      asking.onsuccess = resolve;
+    });
+    db.close();
+    return asking.result;
+  });
+
+test('photographs move piece by piece: it shows how far it is, and stopped by the keyboard nothing has come in', async ({
+  page,
+  browser,
+}) => {
+  await openBench(page);
+  await logPhotos(page, 40);
+  await page.getByRole('button', { name: 'Desk settings' }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save everything as a file' }).click();
+  const file = await (await saving).path();
+
+  const context = await browser.newContext();
+  const elsewhere = await context.newPage();
+  // A slow disk: each piece waits for its room.
+  await elsewhere.addInitScript(() => {
+    const openNow = caches.open.bind(caches);
+    caches.open = async (name) => {
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      return openNow(name);
+    };
+  });
+  await openBench(elsewhere);
+  await elsewhere.getByRole('button', { name: 'Desk settings' }).click();
+  const choose = async () => {
+    await elsewhere.getByLabel('Backup file').setInputFiles(file);
+    await elsewhere.getByRole('button', { name: 'Merge it in' }).click();
+  };
+  await choose();
+  const progress = elsewhere.getByRole('progressbar', { name: 'Bringing everything in' });
+  await expect.poll(async () => Number(await progress.getAttribute('value'))).toBeGreaterThan(0.3);
+  await expectAccessible(elsewhere, 'a backup under way');
+  await elsewhere.getByRole('button', { name: 'Stop' }).focus();
+  await elsewhere.keyboard.press('Enter');
+  await expect(elsewhere.getByText('Stopped: nothing was brought in.').first()).toBeVisible();
+  await expect.poll(() => photosIn(elsewhere)).toBe(0);
+  await choose();
+  await expect(elsewhere.getByText('The backup is brought in.').first()).toBeVisible({ timeout: 20_000 });
+  expect(await photosIn(elsewhere)).toBe(40);
+  await context.close();
+});
+
 /** The page's private folder stands in for one on the disk, and old backups lie in it. */
 const pickPrivateFolder = (page: Page) =>
   page.addInitScript(() => {

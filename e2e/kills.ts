@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { openAsBlob } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
@@ -84,7 +85,7 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
       execFileSync('pkill', ['-9', '-f', profile]);
       await context.close().catch(() => {});
       if (backup) {
-        const held = readBackup(new Uint8Array(await readFile(backup.file))).workshop.recipes;
+        const held = (await readBackup(await openAsBlob(backup.file))).workshop.recipes;
         if (!held.some((row) => (row as unknown as RecipeRecord).recipe.name === backup?.name))
           lost.push(`the backup of “${backup.name}” holds it no more`);
       }

@@ -155,9 +155,10 @@ async function main(): Promise<void> {
     swatches: swatches() as unknown as Row[],
   };
   mkdirSync('public/demo', { recursive: true });
-  const bytes = writeBackup(workshop, new Date(FIRST + 310 * DAY));
-  writeFileSync('public/demo/log.zip', bytes);
-  console.log(`public/demo/log.zip: ${(bytes.length / 1e6).toFixed(2)} MB`);
+  const photoOf = async (id: string) => photos.find((photo) => photo.id === id);
+  const backup = await writeBackup(workshop, photoOf, new Date(FIRST + 310 * DAY));
+  writeFileSync('public/demo/log.zip', new Uint8Array(await backup.arrayBuffer()));
+  console.log(`public/demo/log.zip: ${(backup.size / 1e6).toFixed(2)} MB`);
 }
 
 const rounded = ({ l, a, b }: { l: number; a: number; b: number }) => {

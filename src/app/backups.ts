@@ -1,14 +1,90 @@
+import { proxy, transfer } from 'comlink';
+import {
+  BACKUP_LIMIT,
+  type BackupChanges,
+  compareWorkshops,
+  type Reach,
+  type Row,
+  type Workshop,
+} from '../core/files/backup';
+import { FileError } from '../core/files/fileError';
+import { refuseLarger } from '../core/files/limits';
 import { askToWrite, isFolderDue, mayWrite, writeToFolder } from '../data/backupFolder';
 import type { Database } from '../data/database';
 import { writeMark } from '../data/mark';
 import type { FolderRecord } from '../data/records';
-import { readWorkshop } from '../data/workshop';
+import {
+  mergeWorkshop,
+  type PhotosComing,
+  readWorkshop,
+  replaceWorkshop,
+  withPhotos,
+} from '../data/workshop';
 import type { Notice } from '../ui/notice';
 import { filesWorker } from '../workers/client';
+import type { Read } from '../workers/files.worker';
 
-/** Packs everything that is stored. */
-export async function packWorkshop(db: Database, made: Date): Promise<Uint8Array> {
-  return filesWorker().writeBackup(await readWorkshop(db), made);
+/**
+ * Packs everything that is stored; photographs go through memory one at a time.
+ *
+ * @param reach  takes how far it is, 0…1
+ */
+export async function packWorkshop(db: Database, made: Date, reach: Reach = () => {}): Promise<Blob> {
+  const photoOf = async (id: string) => {
+    const photo = await db.photos.get(id);
+    return photo && transfer(photo as unknown as Row, [photo.bytes.buffer]);
+  };
+  return filesWorker().writeBackup(await readWorkshop(db), proxy(photoOf), made, proxy(reach));
+}
+
+/** What was read of a backup, and how it stands to what is here. */
+export interface Incoming {
+  readonly file: Blob;
+  readonly made: string;
+  readonly here: Workshop;
+  readonly workshop: Workshop;
+  readonly changes: BackupChanges;
+}
+
+/**
+ * Reads a backup and compares it with what is here.
+ *
+ * @throws FileError saying what is wrong with it, where, and what to do
+ */
+export async function openBackup(db: Database, file: Blob, reach: Reach = () => {}): Promise<Incoming> {
+  refuseLarger(file.size, BACKUP_LIMIT);
+  const { head, workshop } = readOf(await filesWorker().readBackup(file, proxy(reach)));
+  const here = await readWorkshop(db);
+  return { file, made: head.made, here, workshop, changes: compareWorkshops(here, workshop) };
+}
+
+/**
+ * Brings a backup in: all of it or, where it fails or is stopped, nothing.
+ *
+ * @param way  of what stands on both sides, or everything in place of what is here
+ * @returns the way back
+ */
+export async function bringBackupIn(
+  db: Database,
+  { file, here, workshop, changes }: Incoming,
+  way: 'mine' | 'theirs' | 'replace',
+  told: Pick<PhotosComing, 'reach' | 'signal'> = {},
+): Promise<() => Promise<void>> {
+  const coming: PhotosComing = {
+    ...told,
+    rows: changes.photos.fresh,
+    photosIn: async (rows) => readOf(await filesWorker().photosIn(file, rows)),
+  };
+  await withPhotos(db, coming, () =>
+    way === 'replace' ? replaceWorkshop(db, workshop) : mergeWorkshop(db, changes, way),
+  );
+  return () => replaceWorkshop(db, here);
+}
+
+/** What a worker read; @throws FileError where it found faults. */
+function readOf<T>(answer: Read<T>): T {
+  if ('faults' in answer) throw new FileError(answer.faults);
+  return answer.read;
 }
 
 /** Packs everything into the folder, and remembers that there is a backup. */

@@ -30,13 +30,13 @@ export const forgetFolder = (db: Database): Promise<void> => db.folders.delete('
 export async function writeToFolder(
   db: Database,
   { folder }: FolderRecord,
-  bytes: Uint8Array,
+  backup: Blob,
   made: Date,
 ): Promise<void> {
   const file = await folder.getFileHandle(backupName(made), { create: true });
   const writing = await file.createWritable();
   try {
-    await writing.write(bytes as Uint8Array<ArrayBuffer>);
+    await writing.write(backup);
   } catch (error) {
     // What stood there before stays as it was.
     await writing.abort().catch(() => {});

@@ -78,10 +78,21 @@ export const restorePanels = async (db: Database, panels: readonly MadePanel[]):
 export const readPhoto = (db: Database, id: string): Promise<PhotoRecord | undefined> => db.photos.get(id);
 
 /**
+ * Does something with photographs that no panel shows yet; nobody tidies them meanwhile, in this tab or another. Where the
+ * browser has no locks it is done all the same.
+ */
+export const aloneWithPhotos = <T>(work: () => Promise<T>): Promise<T> =>
+  typeof navigator !== 'undefined' && navigator.locks
+    ? navigator.locks.request('tint-ladder photographs', work)
+    : work();
+
+/**
  * Takes away photographs that no panel shows any more: at a start, when nothing can be undone any longer. Panels are gone
  * through one by one, so that a long log stops nobody.
  */
-export const tidyPhotos = (db: Database): Promise<number> =>
+export const tidyPhotos = (db: Database): Promise<number> => aloneWithPhotos(() => tidy(db));
+
+const tidy = (db: Database): Promise<number> =>
   db.transaction('rw', db.panels, db.photos, async () => {
     if ((await db.photos.count()) === 0) return 0;
     const shown = new Set<string>();

@@ -1,7 +1,10 @@
-/** Less than this is written without asking, bytes. */
-const ASKED_FROM = 200_000;
-/** A write takes so many times its text on the disk for a while: the log, the table, what it stands in place of. */
-const ON_DISK = 4;
+/** Less than this is written without asking, bytes on the disk. */
+const ASKED_FROM = 800_000;
+/**
+ * A write takes so many times its size on the disk for a while: the log, the table, and with texts, which are often
+ * replaced, what it stands in place of.
+ */
+const ON_DISK = { text: 4, pictures: 2 } as const;
 const TRIAL = 'tint-ladder-trial';
 /** As much as is tried in one go, bytes: random, so that nothing makes it smaller. */
 const PIECE = 65_536;
@@ -15,8 +18,8 @@ const PIECE = 65_536;
  * @throws DOMException QuotaExceededError when there is no room for it
  */
 export async function askForRoom(things: unknown): Promise<void> {
-  const needed = sizeOf(things) * ON_DISK;
-  if (needed < ASKED_FROM * ON_DISK || typeof caches === 'undefined') return;
+  const needed = sizeOf(things);
+  if (needed < ASKED_FROM || typeof caches === 'undefined') return;
   const { quota, usage = 0 } = (await navigator.storage?.estimate?.()) ?? {};
   if (quota !== undefined && quota - usage < needed) throw noRoom();
   try {
@@ -29,7 +32,7 @@ export async function askForRoom(things: unknown): Promise<void> {
   }
 }
 
-/** About how many bytes things are: their text, and pictures as they are. */
+/** About how many bytes things take on the disk while they are written: their text, and pictures. */
 function sizeOf(things: unknown): number {
   let pictures = 0;
   const text = JSON.stringify(things, (_, value: unknown) => {
@@ -37,7 +40,7 @@ function sizeOf(things: unknown): number {
     pictures += value.length;
     return undefined;
   });
-  return text.length + pictures;
+  return ON_DISK.text * text.length + ON_DISK.pictures * pictures;
 }
 
 const noRoom = () => new DOMException('no room on the disk', 'QuotaExceededError');

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { type BackupHead, readBackup, type Workshop, writeBackup } from '../core/files/backup';
+import { photosIn, type Reach, type Row, readBackup, type Workshop, writeBackup } from '../core/files/backup';
 import { type Fault, FileError } from '../core/files/fileError';
 import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
@@ -10,9 +10,9 @@ import { textOf } from '../core/files/textOf';
 /** What was read, or why it cannot be: an error class does not survive the way out of a worker. */
 export type Read<T> = { readonly read: T } | { readonly faults: readonly Fault[] };
 
-function orFaults<T>(read: () => T): Read<T> {
+async function orFaults<T>(read: () => T | Promise<T>): Promise<Read<T>> {
   try {
-    return { read: read() };
+    return { read: await read() };
   } catch (error) {
     if (error instanceof FileError) return { faults: error.faults };
     throw error;
@@ -21,12 +21,19 @@ function orFaults<T>(read: () => T): Read<T> {
 
 /** Reads files, which may come from anywhere, and packs and unpacks everything a maker has; beside the page. */
 const door = {
-  writeBackup(workshop: Workshop, made: Date): Uint8Array {
-    const bytes = writeBackup(workshop, made);
-    return transfer(bytes, [bytes.buffer as ArrayBuffer]);
+  writeBackup: (
+    workshop: Workshop,
+    photoOf: (id: string) => Promise<Row | undefined>,
+    made: Date,
+    reach: Reach,
+  ): Promise<Blob> => writeBackup(workshop, photoOf, made, reach),
+  readBackup: (file: Blob, reach: Reach) => orFaults(() => readBackup(file, reach)),
+  async photosIn(file: Blob, rows: readonly Row[]): Promise<Read<readonly Row[]>> {
+    const answer = await orFaults(() => photosIn(file, rows));
+    if ('faults' in answer) return answer;
+    const buffers = answer.read.flatMap(({ bytes }) => (bytes instanceof Uint8Array ? [bytes.buffer] : []));
+    return transfer(answer, buffers as ArrayBuffer[]);
   },
-  readBackup: (bytes: Uint8Array): Read<{ readonly head: BackupHead; readonly workshop: Workshop }> =>
-    orFaults(() => readBackup(bytes)),
   readRecipes: (bytes: Uint8Array, onProgress: (part: number) => void) =>
     orFaults(() => openRecipes(bytes, onProgress)),
   readLog: (bytes: Uint8Array) => orFaults(() => readLogFile(textOf(bytes).text)),

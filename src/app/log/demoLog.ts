@@ -1,7 +1,5 @@
-import { compareWorkshops } from '../../core/files/backup';
 import type { Database } from '../../data/database';
-import { mergeWorkshop, readWorkshop } from '../../data/workshop';
-import { filesWorker } from '../../workers/client';
+import { bringBackupIn, openBackup } from '../backups';
 
 /**
  * Brings the demo's log in: what is here already stays as it is.
@@ -11,11 +9,9 @@ import { filesWorker } from '../../workers/client';
 export async function bringInDemoLog(db: Database): Promise<() => Promise<void>> {
   const answer = await fetch('/demo/log.zip');
   if (!answer.ok) throw new Error(`the demo's log is not there (${answer.status})`);
-  const read = await filesWorker().readBackup(new Uint8Array(await answer.arrayBuffer()));
-  if ('faults' in read) throw new Error(read.faults[0]?.problem);
-  const { workshop } = read.read;
-  const changes = compareWorkshops(await readWorkshop(db), workshop);
-  await mergeWorkshop(db, changes, 'mine');
+  const incoming = await openBackup(db, await answer.blob());
+  const { changes } = incoming;
+  await bringBackupIn(db, incoming, 'mine');
   const tables = ['panels', 'photos', 'pads', 'tools', 'swatches'] as const;
   return () =>
     db.transaction(

@@ -1,4 +1,3 @@
-import { strFromU8, strToU8, unzipSync, type Zippable, zipSync } from 'fflate';
 import type { Schema } from 'yup';
 import type { Design } from '../materials/design/design';
 import { cardSchema } from './cardSchema';
@@ -15,6 +14,7 @@ import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
 import { recipeSchema } from './recipeSchema';
 import { sittingSchema } from './sittingSchema';
 import { validated } from './validated';
+import { type OpenedZip, openZip, zipOf } from './zip';
 
 /** What a backup holds, a JSON file each, and by which field its records are told apart. */
 export const BACKUP_TABLES = {
@@ -51,7 +51,7 @@ export const BACKUP_TABLE_IDS = Object.keys(BACKUP_TABLES) as readonly BackupTab
 
 /** One record of a table. */
 export type Row = Readonly<Record<string, unknown>>;
-/** Everything a maker has, table by table. */
+/** Everything a maker has, table by table; photographs without their bytes, which are too many to be held at once. */
 export type Workshop = Readonly<Record<BackupTable, readonly Row[]>>;
 
 const FORMAT = 'tint-ladder/backup';
@@ -68,58 +68,96 @@ export interface BackupHead {
   readonly counts: Readonly<Record<string, number>>;
 }
 
-/** A larger backup is not taken into memory. */
-export const BACKUP_LIMIT: FileLimit = { what: 'a backup', bytes: 200_000_000 };
-/** Most bytes of it unpacked, and most records of one table. */
-const MOST = { unpacked: 800_000_000, records: 100_000 } as const;
+/** A larger backup is not read. */
+export const BACKUP_LIMIT: FileLimit = { what: 'a backup', bytes: 4_000_000_000 };
+/** Most bytes of its tables unpacked, and of one photograph; most records of one table. */
+const MOST = { tables: 300_000_000, photo: 50_000_000, records: 100_000 } as const;
+/** Photographs are handed on in pieces of about so many bytes. */
+const PIECE = 16_000_000;
 /** Faults told of a backup; the rest are counted. */
 const TOLD = 20;
 
-/** Everything as one zip: a head, a JSON file a table, and the designs as SVG beside their JSON, for other programs. */
-export function writeBackup(workshop: Workshop, made: Date): Uint8Array {
-  const counts = Object.fromEntries(BACKUP_TABLE_IDS.map((table) => [table, workshop[table].length]));
+/** Takes how far something is, 0…1. */
+export type Reach = (part: number) => void;
+
+/**
+ * Everything as one zip: a JSON file a table, photographs as they are, the designs as SVG beside their JSON for other
+ * programs, and a head. One photograph is held at a time.
+ *
+ * @param workshop  of its photographs only the ids are read
+ * @param photoOf   a photograph with its bytes; one that is gone by then is left out
+ */
+export async function writeBackup(
+  workshop: Workshop,
+  photoOf: (id: string) => Promise<Row | undefined>,
+  made: Date,
+  reach: Reach = () => {},
+): Promise<Blob> {
+  const zip = zipOf(made);
+  const photos: Row[] = [];
+  for (const [i, { id }] of workshop.photos.entries()) {
+    const photo = await photoOf(String(id));
+    if (!(photo?.bytes instanceof Uint8Array)) continue;
+    // Pictures are packed already.
+    await zip.add(photoFile(photo), photo.bytes, 'as it is');
+    photos.push(withoutBytes(photo));
+    reach((i + 1) / (workshop.photos.length + 1));
+  }
+  const whole: Workshop = { ...workshop, photos };
+  for (const table of BACKUP_TABLE_IDS) await zip.add(`${table}.json`, jsonOf(whole[table]));
+  for (const [i, design] of workshop.designs.entries())
+    await zip.add(`designs/${i + 1}.svg`, utf8.encode(writeDesignSvg(design as unknown as Design)));
   const head: BackupHead = {
     format: FORMAT,
     version: VERSION,
     recipeVersion: RECIPE_VERSION,
     made: made.toISOString(),
-    counts,
+    counts: Object.fromEntries(BACKUP_TABLE_IDS.map((table) => [table, whole[table].length])),
   };
-  const files: Zippable = { 'manifest.json': jsonOf(head) };
-  for (const table of BACKUP_TABLE_IDS)
-    files[`${table}.json`] = jsonOf(table === 'photos' ? workshop.photos.map(withoutBytes) : workshop[table]);
-  // Pictures are packed already.
-  for (const photo of workshop.photos)
-    if (photo.bytes instanceof Uint8Array) files[photoFile(photo)] = [photo.bytes, { level: 0 }];
-  workshop.designs.forEach((design, i) => {
-    files[`designs/${i + 1}.svg`] = strToU8(writeDesignSvg(design as unknown as Design));
-  });
-  return zipSync(files, { level: 6 });
+  await zip.add(HEAD, jsonOf(head));
+  return zip.close();
 }
+
+const HEAD = 'manifest.json';
+const utf8 = new TextEncoder();
 
 const withoutBytes = ({ bytes: _, ...row }: Row): Row => row;
 /** Where a photograph stands in the zip. */
 const photoFile = ({ id, type }: Row): string => `photos/${String(id)}.${String(type).split('/')[1]}`;
 
-const jsonOf = (value: unknown): Uint8Array => strToU8(`${JSON.stringify(value, null, 1)}\n`);
+const jsonOf = (value: unknown): Uint8Array => utf8.encode(`${JSON.stringify(value, null, 1)}\n`);
 
 /**
- * Reads a backup, trusting nothing in it; recipes of earlier versions come as they are today.
+ * Reads a backup, trusting nothing in it; recipes of earlier versions come as they are today. Its photographs are looked
+ * at one by one, and let go again: `photosIn` gives them.
  *
  * @throws FileError naming what is wrong, where; then nothing of it is to be taken
  */
-export function readBackup(bytes: Uint8Array): { readonly head: BackupHead; readonly workshop: Workshop } {
-  const files = unpacked(bytes);
-  const head = headOf(jsonIn(files, 'manifest.json'));
+export async function readBackup(
+  file: Blob,
+  reach: Reach = () => {},
+): Promise<{ readonly head: BackupHead; readonly workshop: Workshop }> {
+  const zip = await openZip(file);
+  const unpacked = BACKUP_TABLE_IDS.reduce((sum, table) => sum + (zip.sizeOf(`${table}.json`) ?? 0), 0);
+  if (unpacked > MOST.tables)
+    throw new FileError([
+      { place: '', problem: `It is too large unpacked: at most ${megabytes(MOST.tables)} are read.` },
+    ]);
+  const head = headOf(await jsonIn(zip, HEAD));
   const faults: Fault[] = [];
-  const workshop = Object.fromEntries(
-    BACKUP_TABLE_IDS.map((table) => {
-      const { since = 1 }: TableInfo = BACKUP_TABLES[table];
-      if (since > head.version) return [table, []];
-      const rows = rowsOf(table, jsonIn(files, `${table}.json`), head, faults);
-      return [table, table === 'photos' ? withPictures(rows, files, faults) : rows];
-    }),
-  ) as unknown as Workshop;
+  const tables: [BackupTable, readonly Row[]][] = [];
+  for (const table of BACKUP_TABLE_IDS) {
+    const { since = 1 }: TableInfo = BACKUP_TABLES[table];
+    tables.push([
+      table,
+      since > head.version ? [] : rowsOf(table, await jsonIn(zip, `${table}.json`), head, faults),
+    ]);
+  }
+  const workshop = Object.fromEntries(tables) as unknown as Workshop;
+  for (const [i, row] of workshop.photos.entries()) {
+    await lookAtPhoto(zip, photoFile(row), faults);
+    reach((i + 1) / workshop.photos.length);
+  }
   if (faults.length > 0) {
     const more = faults.length - TOLD;
     throw new FileError([
@@ -130,52 +168,47 @@ export function readBackup(bytes: Uint8Array): { readonly head: BackupHead; read
   return { head, workshop };
 }
 
-/** Photographs with their pictures, which stand beside the table. */
-const withPictures = (
-  rows: readonly Row[],
-  files: Readonly<Record<string, Uint8Array>>,
-  faults: Fault[],
-): readonly Row[] =>
-  rows.map((row) => {
-    const place = photoFile(row);
-    const bytes = files[place];
-    if (!bytes) faults.push({ place, problem: 'This photograph is missing. Choose the backup unchanged.' });
-    return { ...row, bytes: bytes ?? new Uint8Array() };
-  });
-
-function unpacked(bytes: Uint8Array): Readonly<Record<string, Uint8Array>> {
-  let size = 0;
+/** Whether a photograph is there, whole. */
+async function lookAtPhoto(zip: OpenedZip, place: string, faults: Fault[]): Promise<void> {
+  if (zip.sizeOf(place) === undefined) {
+    faults.push({ place, problem: 'This photograph is missing. Choose the backup unchanged.' });
+    return;
+  }
   try {
-    return unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        if (!name.endsWith('.json') && !name.startsWith('photos/')) return false;
-        size += originalSize;
-        if (size > MOST.unpacked)
-          throw new FileError([
-            {
-              place: name,
-              problem: `It is too large unpacked: at most ${megabytes(MOST.unpacked)} are read.`,
-            },
-          ]);
-        return true;
-      },
-    });
+    await zip.read(place, MOST.photo);
   } catch (error) {
-    if (error instanceof FileError) throw error;
-    throw new FileError([
-      { place: '', problem: 'The file is no zip, or a damaged one: it cannot be unpacked. Copy it again.' },
-    ]);
+    if (!(error instanceof FileError)) throw error;
+    faults.push(...error.faults);
   }
 }
 
-function jsonIn(files: Readonly<Record<string, Uint8Array>>, name: string): unknown {
-  const bytes = files[name];
-  if (!bytes)
+/**
+ * The first of some photographs of a backup, with their bytes: as many as make a piece, at least one.
+ *
+ * @param rows  of its table, as `readBackup` gave them
+ * @throws FileError where the backup is no longer what it was
+ */
+export async function photosIn(file: Blob, rows: readonly Row[]): Promise<readonly Row[]> {
+  const zip = await openZip(file);
+  const photos: Row[] = [];
+  let size = 0;
+  for (const row of rows) {
+    const bytes = await zip.read(photoFile(row), MOST.photo);
+    photos.push({ ...row, bytes });
+    size += bytes.length;
+    if (size >= PIECE) break;
+  }
+  return photos;
+}
+
+async function jsonIn(zip: OpenedZip, name: string): Promise<unknown> {
+  if (zip.sizeOf(name) === undefined)
     throw new FileError([
       { place: name, problem: 'It is missing. Choose a backup written by Tint Ladder, unchanged.' },
     ]);
+  const bytes = await zip.read(name, MOST.tables);
   try {
-    return JSON.parse(strFromU8(bytes));
+    return JSON.parse(new TextDecoder().decode(bytes));
   } catch (error) {
     throw new FileError([{ place: name, problem: `It is not JSON (${(error as Error).message}).` }]);
   }
@@ -295,16 +328,18 @@ export const compareWorkshops = (here: Workshop, incoming: Workshop): BackupChan
   Object.fromEntries(
     BACKUP_TABLE_IDS.map((table) => {
       const { key } = BACKUP_TABLES[table];
-      const known = new Map(here[table].map((row) => [String(row[key]), saidOf(row)]));
+      // A photograph is never changed: what it is of decides its id.
+      const says = (row: Row): string => (table === 'photos' ? '' : saidOf(row));
+      const known = new Map(here[table].map((row) => [String(row[key]), says(row)]));
       const standing = (row: Row) => known.get(String(row[key]));
       return [
         table,
         {
           fresh: incoming[table].filter((row) => standing(row) === undefined),
-          same: incoming[table].filter((row) => standing(row) === saidOf(row)).length,
+          same: incoming[table].filter((row) => standing(row) === says(row)).length,
           changed: incoming[table].filter((row) => {
             const there = standing(row);
-            return there !== undefined && there !== saidOf(row);
+            return there !== undefined && there !== says(row);
           }),
         } satisfies TableChanges,
       ];
@@ -314,9 +349,5 @@ export const compareWorkshops = (here: Workshop, incoming: Workshop): BackupChan
 /** What a record says, whatever the order of its fields. */
 const saidOf = (value: unknown): string =>
   JSON.stringify(value, (_, inner: unknown) =>
-    inner instanceof Uint8Array
-      ? inner.length
-      : isPlain(inner)
-        ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1)))
-        : inner,
+    isPlain(inner) ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1))) : inner,
   );

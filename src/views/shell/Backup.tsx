@@ -1,89 +1,77 @@
-import { transfer } from 'comlink';
-import { useRef, useState } from 'react';
-import { packWorkshop } from '../../app/backups';
+import Dexie from 'dexie';
+import { useRef, useState, useSyncExternalStore } from 'react';
+import { bringBackupIn, type Incoming, openBackup, packWorkshop } from '../../app/backups';
 import { download } from '../../app/download';
-import { readFile } from '../../app/readFile';
 import { useSession } from '../../app/session';
-import {
-  BACKUP_LIMIT,
-  BACKUP_TABLE_IDS,
-  BACKUP_TABLES,
-  type BackupChanges,
-  compareWorkshops,
-  type Workshop,
-} from '../../core/files/backup';
+import { BACKUP_TABLE_IDS, BACKUP_TABLES } from '../../core/files/backup';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { backupName } from '../../data/backupFolder';
 import { readMark, writeMark } from '../../data/mark';
-import { mergeWorkshop, readWorkshop, replaceWorkshop } from '../../data/workshop';
 import { Button } from '../../ui/Button';
 import { tellDate } from '../../ui/dates';
 import Faults from '../../ui/Faults';
 import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
+import { startWork, type Work, type WorkInHand } from '../../ui/work';
 import { stopFiles } from '../../workers/client';
 import { BackupFolder } from './BackupFolder';
-
-/** What was read of a backup, and how it stands to what is here. */
-interface Incoming {
-  readonly fileName: string;
-  readonly made: string;
-  readonly here: Workshop;
-  readonly workshop: Workshop;
-  readonly changes: BackupChanges;
-}
 
 /** Everything of the maker's in one file, out and in again. */
 export function Backup() {
   const { db, autosave } = useSession();
   const notify = useNotify();
   const picker = useRef<HTMLInputElement>(null);
-  const [doing, setDoing] = useState<string>();
-  const [incoming, setIncoming] = useState<Incoming>();
+  const [doing, setDoing] = useState<{ readonly what: string; readonly work: WorkInHand }>();
+  const [incoming, setIncoming] = useState<Incoming & { readonly fileName: string }>();
   const [refused, setRefused] = useState<{ fileName: string; faults: readonly Fault[] }>();
-  const newest = useRef(0);
-  /** Does something that takes a while, unless it is stopped. */
-  const during = async (what: string, work: (isWanted: () => boolean) => Promise<void>) => {
-    const mine = ++newest.current;
-    setDoing(what);
+  /** Does something that takes a while. Stopped, the worker that is at it is ended and nothing comes of it. */
+  const during = async (what: string, fileName: string, todo: (work: WorkInHand) => Promise<void>) => {
+    const work = startWork();
+    const stopped = new Promise<void>((resolve) => {
+      work.signal.addEventListener('abort', () => {
+        stopFiles();
+        resolve();
+      });
+    });
+    setDoing({ what, work });
     try {
-      await work(() => mine === newest.current);
+      await Promise.race([todo(work), stopped]);
+    } catch (error) {
+      if (!(error instanceof FileError)) throw error;
+      setRefused({ fileName, faults: error.faults });
     } finally {
-      if (mine === newest.current) setDoing(undefined);
+      setDoing(undefined);
     }
   };
   const save = () =>
-    during('Packing everything', async (isWanted) => {
+    during('Packing everything', '', async ({ reach, signal }) => {
       await autosave.flush();
       const made = new Date();
-      const bytes = await packWorkshop(db, made);
-      if (!isWanted()) return;
-      download(backupName(made), 'application/zip', bytes);
+      const backup = await packWorkshop(db, made, reach);
+      if (signal.aborted) return;
+      download(backupName(made), 'application/zip', backup);
       writeMark({ lastBackup: made.getTime() });
     });
   const open = (file: File) =>
-    during('Reading the backup', async (isWanted) => {
+    during('Reading the backup', file.name, async ({ reach, signal }) => {
+      await autosave.flush();
+      const read = await openBackup(db, file, reach);
+      if (!signal.aborted) setIncoming({ ...read, fileName: file.name });
+    });
+  const bringIn = (way: 'mine' | 'theirs' | 'replace') => {
+    if (!incoming) return;
+    setIncoming(undefined);
+    return during('Bringing everything in', incoming.fileName, async ({ reach, signal }) => {
       try {
-        await autosave.flush();
-        const { head, workshop } = await readFile(file, BACKUP_LIMIT, (door, bytes) =>
-          door.readBackup(transfer(bytes, [bytes.buffer])),
-        );
-        if (!isWanted()) return;
-        const here = await readWorkshop(db);
-        const changes = compareWorkshops(here, workshop);
-        setIncoming({ fileName: file.name, made: head.made, here, workshop, changes });
+        const undo = await bringBackupIn(db, incoming, way, { reach, signal });
+        notify({ text: 'The backup is brought in.', undo: () => void undo() });
       } catch (error) {
-        if (!(error instanceof FileError)) throw error;
-        setRefused({ fileName: file.name, faults: error.faults });
+        if (signal.aborted) notify({ text: 'Stopped: nothing was brought in.' });
+        else if (error instanceof Dexie.DexieError || error instanceof DOMException)
+          notify({ text: 'The browser could not store it. Nothing was changed.' });
+        else throw error;
       }
     });
-  const bringIn = async (way: 'mine' | 'theirs' | 'replace') => {
-    if (!incoming) return;
-    const { here, workshop, changes } = incoming;
-    if (way === 'replace') await replaceWorkshop(db, workshop);
-    else await mergeWorkshop(db, changes, way);
-    setIncoming(undefined);
-    notify({ text: 'The backup is brought in.', undo: () => void replaceWorkshop(db, here) });
   };
   const last = readMark()?.lastBackup;
   return (
@@ -95,18 +83,7 @@ export function Backup() {
         {last ? `Last written ${tellDate(last)}.` : 'None has been written here yet.'}
       </p>
       {doing ? (
-        <p role="status" className="flex items-center gap-2">
-          {doing} …
-          <Button
-            onClick={() => {
-              newest.current++;
-              stopFiles();
-              setDoing(undefined);
-            }}
-          >
-            Stop
-          </Button>
-        </p>
+        <UnderWay what={doing.what} work={doing.work} />
       ) : (
         <p className="flex flex-wrap gap-2">
           <Button onClick={() => void save()}>Save everything as a file</Button>
@@ -128,16 +105,37 @@ export function Backup() {
         }}
       />
       {incoming && (
-        <BringIn incoming={incoming} onBringIn={bringIn} onCancel={() => setIncoming(undefined)} />
+        <BringIn
+          incoming={incoming}
+          onBringIn={(way) => void bringIn(way)}
+          onCancel={() => setIncoming(undefined)}
+        />
       )}
       {refused && <Faults {...refused} onClose={() => setRefused(undefined)} />}
     </section>
   );
 }
 
+/** What is being done, how far it is, and a way out. */
+function UnderWay({ what, work }: { readonly what: string; readonly work: Work }) {
+  const part = useSyncExternalStore(work.subscribe, work.part);
+  return (
+    <div className="flex items-center gap-3">
+      <p role="status">{what} …</p>
+      <progress
+        aria-label={what}
+        value={part}
+        max={1}
+        className="h-2 w-32 appearance-none border border-text bg-transparent [&::-moz-progress-bar]:bg-text [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-text"
+      />
+      <Button onClick={work.stop}>Stop</Button>
+    </div>
+  );
+}
+
 interface BringInProps {
-  readonly incoming: Incoming;
-  readonly onBringIn: (way: 'mine' | 'theirs' | 'replace') => Promise<void>;
+  readonly incoming: Incoming & { readonly fileName: string };
+  readonly onBringIn: (way: 'mine' | 'theirs' | 'replace') => void;
   readonly onCancel: () => void;
 }
 
@@ -200,10 +198,10 @@ function BringIn({ incoming: { fileName, made, changes }, onBringIn, onCancel }:
         </p>
       )}
       <p className="flex flex-wrap gap-2">
-        <Button look="strong" onClick={() => void onBringIn(wanted)}>
+        <Button look="strong" onClick={() => onBringIn(wanted)}>
           Merge it in
         </Button>
-        <Button onClick={() => (isSure ? void onBringIn('replace') : setSure(true))}>
+        <Button onClick={() => (isSure ? onBringIn('replace') : setSure(true))}>
           {isSure ? 'Yes, replace everything here' : 'Replace everything …'}
         </Button>
         <Button look="bare" onClick={onCancel}>
