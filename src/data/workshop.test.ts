@@ -189,6 +189,29 @@ test('a backup that is wrong is refused with the place, the first twenty faults 
   expect((await faultsOf(new Blob(['hello'])))[0]?.problem).toContain('no zip');
 });
 
+test('a backup made to hold up whoever reads it is given up soon', async () => {
+  const files = await filesOf(await backupOf(freshDb()));
+  const json = (value: unknown) => strToU8(JSON.stringify(value));
+  const crowd = json(Array.from({ length: 5000 }, (_, i) => ({ id: `ink-${i}` })));
+  expect((await faultsOf(zipped({ ...files, 'inks.json': crowd }))).at(-1)?.problem).toBe(
+    'And at least 980 more faults.',
+  );
+  // One picture named a thousand times is unpacked once.
+  const photo = { id: 'p', type: 'image/png', width: 1, height: 1 };
+  const often = {
+    ...files,
+    'photos.json': json(Array(2000).fill(photo)),
+    'photos/p.png': new Uint8Array(2_000_000),
+  };
+  const told: number[] = [];
+  await readBackup(zipped(often), (part) => told.push(part));
+  expect(told).toEqual([1]);
+  const bomb = { ...often, 'photos/p.png': new Uint8Array(50_000_001) };
+  expect(await faultsOf(zipped(bomb))).toEqual([
+    { place: 'photos/p.png', problem: 'It is too large: at most 50 MB are read.' },
+  ]);
+});
+
 test('a backup cut short or with bytes changed is refused, or says the same; it never throws anything else', async () => {
   const backup = await backupOf(await filled());
   const whole = new Uint8Array(await backup.arrayBuffer());

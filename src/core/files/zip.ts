@@ -8,12 +8,13 @@ import {
   ZipWriter,
 } from '@zip.js/zip.js/lib/zip-core-native.js';
 import { FileError } from './fileError';
+import { megabytes } from './limits';
 
 // Whoever packs much is a worker already.
 configure({ useWebWorkers: false });
 
 /** More files than this are in no zip of ours. */
-const MOST_FILES = 200_000;
+const MOST_FILES = 120_000;
 
 /** A zip that is written piece by piece, so that a large one is never held in memory whole. */
 export interface ZipInHand {
@@ -76,12 +77,15 @@ export async function openZip(file: Blob): Promise<OpenedZip> {
         },
       });
       await entry.getData(taking, { checkSignature: true }).catch(() => {
-        throw damaged(name);
+        throw size > most ? tooLarge(name, most) : damaged(name);
       });
       return new Uint8Array(await new Blob(chunks).arrayBuffer());
     },
   };
 }
+
+const tooLarge = (place: string, most: number): FileError =>
+  new FileError([{ place, problem: `It is too large: at most ${megabytes(most)} are read.` }]);
 
 const damaged = (place: string): FileError =>
   new FileError([
