@@ -120,8 +120,10 @@ export function Backup() {
 function UnderWay({ what, work }: { readonly what: string; readonly work: Work }) {
   const part = useSyncExternalStore(work.subscribe, work.part);
   return (
-    <div className="flex items-center gap-3">
-      <p role="status">{what} …</p>
+    <div className="flex flex-wrap items-center gap-3">
+      <p role="status" className="whitespace-nowrap">
+        {what} …
+      </p>
       <progress
         aria-label={what}
         value={part}
