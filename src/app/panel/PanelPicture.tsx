@@ -95,11 +95,13 @@ export function PanelPicture(props: Props) {
       show(known);
       return;
     }
-    const ask = isQuiet ? paintQuietly : paint;
-    ask(place, resolved, { wetness, width: columns, height: rows, progress, isPlain })
+    const request = { wetness, width: columns, height: rows, progress, isPlain };
+    const painting = isQuiet
+      ? paintQuietly(place, resolved, request)
+      : pictures.painted(what, () => paint(place, resolved, request));
+    painting
       .then((halves) => {
         if (!halves) return;
-        if (!isQuiet) pictures.keep(what, halves);
         show(halves);
         pictureIsPainted();
         // From now on there is time to start a second painter for the pictures to come.
