@@ -344,7 +344,20 @@ test('whatever the passes: the painted picture shows at each place what lies the
         }
       },
     ),
-    { numRuns: 40 },
+    {
+      numRuns: 40,
+      examples: [
+        // A stamp's even ink over what water lifted unevenly.
+        [
+          'straight',
+          [
+            { kind: 'waterStamp', drawn: design('kiln-bricks'), x: 0, y: 0, turn: 50 },
+            { kind: 'silhouette', drawn: design('far-hills'), x: 0, y: 0, turn: 0 },
+          ],
+          [46, 72, 47, 73, 45, 71].map((x, i): [number, number] => [x, i % 2 === 0 ? 8 : 2]),
+        ],
+      ],
+    },
   );
 }, 60_000);
 

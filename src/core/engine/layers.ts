@@ -43,6 +43,8 @@ export interface BorderDetail {
   readonly detail: SurfaceDetail;
   /** Pieces of card that were laid over it later. */
   readonly under: readonly Border[];
+  /** Images that were stamped over it later: their ink lies on it evenly. */
+  readonly stampedOver: readonly Border[];
 }
 
 /** One effect of one placement, with its place among all of them. */
@@ -103,12 +105,16 @@ function plan(resolved: ResolvedRecipe, progress: Progress): Plan {
         borders.push(...placed.borders);
         owners.push(...placed.borders.map(() => pass.id));
         const [own] = placed.borders;
-        if (own && placed.effects.some(({ kind }) => kind === 'piece'))
+        const lays = (what: Effect['kind']): boolean => placed.effects.some(({ kind }) => kind === what);
+        const isStamped = PASS_KINDS[pass.kind].design?.use === 'image' && lays('film');
+        if (own && (lays('piece') || isStamped))
           for (const [at, below] of details.entries())
-            details[at] = { ...below, under: [...below.under, own] };
+            details[at] = isStamped
+              ? { ...below, stampedOver: [...below.stampedOver, own] }
+              : { ...below, under: [...below.under, own] };
         for (const detail of placed.surface ?? []) {
           const along = placed.borders[detail.border];
-          if (along) details.push({ along, detail, under: [] });
+          if (along) details.push({ along, detail, under: [], stampedOver: [] });
         }
         if (placed.blend !== undefined) blends.push(placed.blend);
         shrinks = Math.min(shrinks, placed.shrinks ?? 1);

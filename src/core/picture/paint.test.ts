@@ -170,3 +170,17 @@ test('two pictures painted by turns, row by row, are as they are painted one aft
     );
   });
 });
+
+test('a strip laid over drops hides their rims, also for a painter that has painted the drops without it', () => {
+  const drops = withPass(resolvedOf([ink('Gorse', '#f8d46f'), ink('Leat', '#0098a8')]), 'splash');
+  const strip = withPass(drops, 'greetingStrip');
+  const paintBy = (paint: ReturnType<typeof createPainter>, laid: ResolvedRecipe) => {
+    const { picture, paintRows } = paint({ resolved: laid, wetness: 'dry', width: 240, height: 300 });
+    paintRows(0, 300);
+    return picture.pixels;
+  };
+  const used = createPainter();
+  paintBy(used, drops);
+  const [after, fresh] = [paintBy(used, strip), paintBy(createPainter(), strip)];
+  expect(after.filter((value, i) => value !== fresh[i]).length).toBe(0);
+});

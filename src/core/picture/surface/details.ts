@@ -86,24 +86,31 @@ const sameFrame = (p: Frame, q: Frame): boolean =>
 const sameDetails = (p: readonly BorderDetail[], q: readonly BorderDetail[]): boolean =>
   p.length === q.length &&
   p.every(
-    ({ along, detail, under }, i) =>
+    ({ along, detail, under, stampedOver }, i) =>
       along === q[i].along &&
       detail === q[i].detail &&
-      under.length === q[i].under.length &&
-      under.every((piece, k) => piece === q[i].under[k]),
+      sameBorders(under, q[i].under) &&
+      sameBorders(stampedOver, q[i].stampedOver),
   );
+
+const sameBorders = (p: BorderDetail['under'], q: BorderDetail['under']): boolean =>
+  p.length === q.length && p.every((border, i) => border === q[i]);
 
 function detailsOf(
   all: readonly BorderDetail[],
   known: readonly Map<number, Patch | null>[] | undefined,
   frame: Frame,
 ): Details {
-  const { width, from, to } = frame;
+  const { panel, width, height, from, to } = frame;
   const count = width * (to - from);
+  const isIn = (borders: BorderDetail['under'], column: number, row: number): boolean =>
+    borders.some(
+      (border) => border(((column + 0.5) * panel.width) / width, ((row + 0.5) * panel.height) / height) > 0,
+    );
   const [cover, light, shine] = [new Int8Array(count), new Int8Array(count), new Uint8Array(count)];
   const columns = Math.ceil(width / BLOCK);
   const done = new Set<number>();
-  const on = new Uint8Array(columns * Math.ceil(frame.height / BLOCK));
+  const on = new Uint8Array(columns * Math.ceil(height / BLOCK));
   const scratch = new Int8Array(3 * EACH);
   const patchAt = (i: number, block: number): Patch | null => {
     const kept = known?.[i];
@@ -121,13 +128,18 @@ function detailsOf(
         const patch = patchAt(i, blockRow * columns + column);
         if (!patch) continue;
         on[blockRow * columns + column] = 1;
+        const { under, stampedOver } = all[i];
         const until = Math.min((column + 1) * BLOCK, width);
         for (let row = first; row < last; row++) {
           let at = (row - from) * width + column * BLOCK;
           let own = (row - blockRow * BLOCK) * BLOCK;
           for (let pixel = column * BLOCK; pixel < until; pixel++, at++, own++) {
-            const more = cover[at] + patch[own];
-            cover[at] = more > 127 ? 127 : more < -127 ? -127 : more;
+            // Asked here and not of the patch, which stays what it is while something is moved over it.
+            if (under.length > 0 && isIn(under, pixel, row)) continue;
+            if (stampedOver.length === 0 || !isIn(stampedOver, pixel, row)) {
+              const more = cover[at] + patch[own];
+              cover[at] = more > 127 ? 127 : more < -127 ? -127 : more;
+            }
             const lit = light[at] + patch[EACH + own];
             light[at] = lit > 127 ? 127 : lit < -127 ? -127 : lit;
             const shines = 2 * patch[2 * EACH + own];
@@ -159,7 +171,7 @@ const DEEP = new Float64Array(ASKED * ASKED);
 
 /** Fills in one detail over one block of pixels; false where it does nothing there. */
 function look(
-  { along, detail, under }: BorderDetail,
+  { along, detail }: BorderDetail,
   column: number,
   row: number,
   { panel, width, height }: Frame,
@@ -183,7 +195,6 @@ function look(
       if (inside < -reach || inside > most) continue;
       const atX = (left + x + 0.5) * pixel;
       const atY = (top + y + 0.5) * below;
-      if (under.length > 0 && under.some((piece) => piece(atX, atY) > 0)) continue;
       if (cover) patch[own] = byteOf(A_MARK * cover(inside, atX, atY));
       if (!heightAt) continue;
       const across = (distances[at + 1] - inside) / pixel;
