@@ -1,11 +1,11 @@
-import { mkdir, mkdtemp, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { readCgats } from '../src/core/files/cgats';
 import { writeRecipeFile } from '../src/core/files/recipeFile';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
-import { makeApp, NONCE_PLACEHOLDER } from './app';
+import { MIXING_WORKERS, makeApp, NONCE_PLACEHOLDER } from './app';
 import { askedPort } from './port';
 
 let app: Awaited<ReturnType<typeof makeApp>>;
@@ -25,6 +25,11 @@ test('the page forbids inline script and anything from outside', async () => {
   expect(policy).toContain("script-src 'self';");
   expect(policy).not.toMatch(/unsafe|https?:/);
   expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+});
+
+test('the workers that may run WebAssembly are there, by these names', async () => {
+  const workers = await readdir('src/workers');
+  for (const name of MIXING_WORKERS) expect(workers).toContain(`${name}.worker.ts`);
 });
 
 test('WebAssembly may run in the workers that mix joints, and nowhere else', async () => {

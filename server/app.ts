@@ -15,7 +15,8 @@ const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]
 export const NONCE_PLACEHOLDER = '__CSP_NONCE__';
 
 /** Workers that mix joints by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may. */
-const MIXES = /^\/assets\/(search|searchHelper|shelf)\.worker-/;
+export const MIXING_WORKERS = ['search', 'searchHelper', 'shelf'] as const;
+const MIXES = new RegExp(`^/assets/(${MIXING_WORKERS.join('|')})\\.worker-`);
 
 /** Built files carry a hash of their contents in their names and never change. */
 const FOREVER = 'public, max-age=31536000, immutable';

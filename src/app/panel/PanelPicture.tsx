@@ -34,6 +34,7 @@ async function storedPicture(
   grain: boolean,
 ): Promise<ImageBitmap | undefined> {
   try {
+    // What reads its sign loads only where there is one: a first visit has none, and does without.
     const kept = await db.thumbnails.get(resolved.recipe.id);
     if (!kept) return undefined;
     const { isOfSign, pictureSign } = await import('../../data/thumbnails');

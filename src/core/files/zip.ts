@@ -1,7 +1,6 @@
 import {
   BlobReader,
   BlobWriter,
-  configure,
   type FileEntry,
   Uint8ArrayReader,
   ZipReader,
@@ -10,8 +9,8 @@ import {
 import { FileError } from './fileError';
 import { megabytes } from './limits';
 
-// Whoever packs much is a worker already.
-configure({ useWebWorkers: false });
+/** Whoever packs much is a worker already. */
+const HERE = { useWebWorkers: false } as const;
 
 /** More files than this are in no zip of ours. */
 const MOST_FILES = 120_000;
@@ -24,7 +23,7 @@ export interface ZipInHand {
 
 /** @param made  what its files are dated by */
 export function zipOf(made: Date): ZipInHand {
-  const writer = new ZipWriter(new BlobWriter('application/zip'), { lastModDate: made });
+  const writer = new ZipWriter(new BlobWriter('application/zip'), { ...HERE, lastModDate: made });
   return {
     add: async (name, bytes, packed) => {
       await writer.add(name, new Uint8ArrayReader(bytes), { level: packed ? 0 : 6 });
@@ -53,7 +52,7 @@ export interface OpenedZip {
  */
 export async function openZip(file: Blob): Promise<OpenedZip> {
   const entries = new Map<string, FileEntry>();
-  const reader = new ZipReader(new BlobReader(file));
+  const reader = new ZipReader(new BlobReader(file), HERE);
   try {
     for await (const entry of reader.getEntriesGenerator()) {
       if (entries.size > MOST_FILES) throw new Error('too many files');

@@ -2,6 +2,7 @@ import { deltaE00, deltaE94, hueApart } from '../../../materials/colour/differen
 import { chroma, hueDegrees, type Lab } from '../../../materials/colour/lab';
 import { nameColour } from '../../../materials/colour/names';
 import { MUDDY, STATIONS } from '../../../readings/joints/joint';
+import { INNER } from './jointMixer';
 import { NOUNS, type NounLattice } from './nounLattice';
 
 /** By a noun's number: 1 where it names a brown, an olive or a grey. */
@@ -11,7 +12,6 @@ export const muddyNoun = Uint8Array.from(NOUNS, (noun) => (MUDDY.has(noun) ? 1 :
 const LIVELY = 20;
 const APART = 10;
 const HUE_APART = 22;
-const INNER = STATIONS - 2;
 
 /** In a list of nouns, a station that nobody has had to name yet: naming is dear, and most joints do without. */
 export const UNNAMED = 255;
