@@ -3,7 +3,6 @@ import { DEMO_INKS } from '../../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
-import { labOfHex, parseColour } from '../../materials/colour/hex';
 import { contrastRatio, filmOfInk } from '../../materials/ink/ink';
 import { dryShelf } from '../../readings/driedShelf';
 import { shelfPlane } from './gaps';
@@ -44,13 +43,6 @@ test('every colourful ink has one place on the hue and value plane; greys have n
   expect(shelfPlane(dryShelf([ink('red', '#c0202a')], bareGround(WHITE_CARD))).map((row) => row[0])).toEqual([
     0, 0, 0, 1, 0,
   ]);
-});
-
-test('a colour is read as hex or as a reading in Lab', () => {
-  expect(parseColour(' 2A8F8A ')).toBe('#2a8f8a');
-  const back = labOfHex(parseColour('54.2 -28 -8') ?? '#000000');
-  expect(Math.hypot(back.l - 54.2, back.a + 28, back.b + 8)).toBeLessThan(0.5);
-  for (const bad of ['', 'teal', '#12345', '120 0 0', '1 2']) expect(parseColour(bad)).toBeUndefined();
 });
 
 test('with a second swatch over black, hiding is solved: an opaque ink scatters more than a clear one', () => {

@@ -1,8 +1,14 @@
-import { formatHex, modeRgb, modeXyz65, parseHex, useMode } from 'culori/fn';
-import { type Lab, type LinearRgb, labOfXyz, linearRgbOfXyz, srgbSignal, type Xyz, xyzOfLab } from './lab';
-
-useMode(modeRgb);
-const toXyz65 = useMode(modeXyz65);
+import {
+  type Lab,
+  type LinearRgb,
+  labOfXyz,
+  linearRgbOfXyz,
+  srgbLinear,
+  srgbSignal,
+  type Xyz,
+  xyzOfLab,
+  xyzOfLinearRgb,
+} from './lab';
 
 /** A colour as `#rrggbb`, sRGB. */
 export type Hex = `#${string}`;
@@ -12,23 +18,24 @@ const HEX = /^#[0-9a-f]{6}$/i;
 /** True for `#` and six hexadecimal digits. */
 export const isHex = (text: string): text is Hex => HEX.test(text);
 
-/** Tristimulus values of an sRGB colour. Throws a RangeError that names the text when it is not `#rrggbb`. */
-export function xyzOfHex(hex: string): Xyz {
-  const rgb = isHex(hex) ? parseHex(hex) : undefined;
-  if (!rgb) throw new RangeError(`"${hex}" is not a colour written as # and six hexadecimal digits`);
-  const { x, y, z } = toXyz65(rgb);
-  return { x, y, z };
+/** Linear-light RGB of an sRGB colour written as `#rrggbb`. Throws a RangeError that names the text on anything else. */
+export function linearRgbOfHex(hex: string): LinearRgb {
+  if (!isHex(hex)) throw new RangeError(`"${hex}" is not a colour written as # and six hexadecimal digits`);
+  const channel = (at: number): number => srgbLinear(Number.parseInt(hex.slice(at, at + 2), 16) / 255);
+  return { r: channel(1), g: channel(3), b: channel(5) };
 }
+
+/** Tristimulus values of an sRGB colour. Throws a RangeError that names the text when it is not `#rrggbb`. */
+export const xyzOfHex = (hex: string): Xyz => xyzOfLinearRgb(linearRgbOfHex(hex));
 
 /** CIE L*a*b* of an sRGB colour written as `#rrggbb`. Throws a RangeError on anything else. */
 export const labOfHex = (hex: string): Lab => labOfXyz(xyzOfHex(hex));
 
-/** Linear-light RGB of an sRGB colour written as `#rrggbb`. Throws a RangeError on anything else. */
-export const linearRgbOfHex = (hex: string): LinearRgb => linearRgbOfXyz(xyzOfHex(hex));
-
 /** Linear-light RGB as `#rrggbb`; what lies outside sRGB is clipped channel by channel. */
 export const hexOfLinearRgb = ({ r, g, b }: LinearRgb): Hex =>
-  formatHex({ mode: 'rgb', r: srgbSignal(r), g: srgbSignal(g), b: srgbSignal(b) }) as Hex;
+  `#${[r, g, b].map((linear) => twoDigits(Math.round(srgbSignal(linear) * 255))).join('')}`;
+
+const twoDigits = (byte: number): string => byte.toString(16).padStart(2, '0');
 
 /** A Lab colour as `#rrggbb`, clipped to sRGB. */
 export const hexOfLab = (lab: Lab): Hex => hexOfLinearRgb(linearRgbOfXyz(xyzOfLab(lab)));
