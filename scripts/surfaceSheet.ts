@@ -1,6 +1,7 @@
 // npx tsx scripts/surfaceSheet.ts: takes docs/screenshots/surface.png anew: each panel whole, and a piece of it at 300 dpi.
 import { join } from 'node:path';
 import sharp from 'sharp';
+import type { Wetness } from '../src/core/engine/mixing';
 import { OWN_DESIGNS } from '../src/core/materials/design/own';
 import { type Picture, paintPanel, pixelsAt } from '../src/core/picture/paint';
 import { setRun } from '../src/core/recipe/editLadder';
@@ -43,7 +44,14 @@ function laid(ids: readonly string[], change: Partial<Recipe> = {}, finish = 'sm
 const over = (kind: PassKindId, wish: Parameters<typeof withPass>[2], ids = SEA): ResolvedRecipe =>
   withPass(laid(ids), kind, wish);
 
-const SHEET: readonly { readonly told: string; readonly resolved: ResolvedRecipe; readonly at?: number }[] = [
+interface Shown {
+  readonly told: string;
+  readonly resolved: ResolvedRecipe;
+  /** How far down the piece lies, as a part of the panel. */
+  readonly at?: number;
+  readonly wetness?: Wetness;
+}
+const SHEET: readonly Shown[] = [
   { told: 'blending brush, smooth card', resolved: laid(FIRE) },
   { told: 'blending brush, watercolour card', resolved: laid(FIRE, {}, 'watercolour') },
   { told: 'brayer', resolved: laid(FIRE, { tool: 'brayer' }) },
@@ -79,6 +87,13 @@ const SHEET: readonly { readonly told: string; readonly resolved: ResolvedRecipe
     resolved: over('patternStencil', { design: designOf('kiln-bricks'), ink: inkOf('skerry-deep') }),
   },
   {
+    told: 'the same in dye from the pad: it bleeds',
+    resolved: withPass(laid(SEA, { tool: 'pad' }), 'patternStencil', {
+      design: designOf('kiln-bricks'),
+      ink: { ...inkOf('skerry-deep'), kind: 'dye' },
+    }),
+  },
+  {
     told: 'edge stencil',
     resolved: over('edgeStencil', {
       design: designOf('cloud-bank'),
@@ -90,13 +105,19 @@ const SHEET: readonly { readonly told: string; readonly resolved: ResolvedRecipe
     told: 'pearl powder',
     resolved: over('pearl', { design: designOf('pressed-leaf'), params: { powder: 'gold', width: 46 } }),
   },
+  { told: 'gold pen', resolved: over('penDots', { params: { pen: 'gold', dots: 90, size: 3 } }, EVENING) },
+  {
+    told: 'watercolour card, still wet',
+    resolved: laid(['thrift-mid', 'vetch-mid', 'skerry-deep'], { tool: 'pad' }, 'watercolour'),
+    wetness: 'wet',
+  },
 ];
 
 const asImage = ({ pixels, width, height }: Picture) =>
   sharp(Buffer.from(pixels.buffer), { raw: { width, height, channels: 4 } });
 
 const cells: sharp.OverlayOptions[] = [];
-for (const [i, { told, resolved, at = 0.42 }] of SHEET.entries()) {
+for (const [i, { told, resolved, at = 0.42, wetness = 'dry' }] of SHEET.entries()) {
   const left = GAP + (i % COLUMNS) * (WHOLE.width + PIECE.width + 3 * GAP);
   const top = GAP + Math.floor(i / COLUMNS) * (WHOLE.height + LABEL + GAP);
   const { width, height } = pixelsAt(PANEL, 300);
@@ -105,14 +126,14 @@ for (const [i, { told, resolved, at = 0.42 }] of SHEET.entries()) {
   cells.push(
     { input: Buffer.from(label), left, top },
     {
-      input: await asImage(paintPanel(resolved, 'dry', WHOLE.width, WHOLE.height))
+      input: await asImage(paintPanel(resolved, wetness, WHOLE.width, WHOLE.height))
         .png()
         .toBuffer(),
       left,
       top: top + LABEL,
     },
     {
-      input: await asImage(paintPanel(resolved, 'dry', width, height))
+      input: await asImage(paintPanel(resolved, wetness, width, height))
         .extract(piece)
         .png()
         .toBuffer(),

@@ -23,6 +23,8 @@ export interface LayerProgram {
   readonly details: readonly BorderDetail[];
   /** Over how many mm each smooth part fades. */
   readonly blends: readonly Millimetres[];
+  /** Whether the blend has dried under what was laid over it. */
+  readonly isBlendDry: boolean;
   /** The smallest the ladder lies anywhere, to its size on the panel: 1 or less. */
   readonly shrinks: number;
   /** An empty stack with room for all of it. */
@@ -195,6 +197,7 @@ export function compileLayers(resolved: ResolvedRecipe, progress: Progress): Lay
     owners,
     details,
     blends,
+    isBlendDry: planned.over.some(({ effect }) => effect.kind === 'dry'),
     shrinks,
     stack: makeSiteStack,
     layAt: (x, y, inside, stack) => {

@@ -16,7 +16,8 @@ import type { Ground } from './shades';
 import { colourRow, emptyShades, evenRow, type Filler, grainRow, type Stretch, surfaceRow } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
-import { surfaceMaker } from './surface/surface';
+import { type Surface, surfaceMaker } from './surface/surface';
+import { ALL_BARE } from './surface/tiles';
 
 /** A picture of the panel, its top row first. */
 export interface Picture {
@@ -95,10 +96,13 @@ export function createPainter(): PreparePicture {
     const { panel } = resolved.recipe;
     const frame = { panel, width, height, ...rows };
     const shows = !isPlain && width / panel.width >= COARSE;
-    const surface = shows ? makeSurface(resolved, frame) : undefined;
+    const program = compileLayers(resolved, progress);
+    // Where a rung is of bare card nothing lies that could shine.
+    const isWet =
+      wetness === 'wet' && !program.isBlendDry && resolved.inks.every(({ kind }) => kind !== 'bare');
+    const surface = shows ? makeSurface(resolved, frame, isWet) : undefined;
     let details: Details | undefined;
     const onField = (): Filler => {
-      const program = compileLayers(resolved, progress);
       if (surface) details = makeDetails(program.details, frame);
       const { columns, rows: nodes } = nodesFor(resolved, program, width, height);
       const field = makeField({ resolved, wetness, progress, program, surface, columns, rows: nodes });
@@ -111,7 +115,8 @@ export function createPainter(): PreparePicture {
         : onField();
     const shades = emptyShades(width);
     const plain = { cover: new Int8Array(width), light: new Int8Array(width), shine: new Uint8Array(width) };
-    const isGentle = surface !== undefined && surface.spread < GENTLE && surface.bareShare === 0;
+    const isGentle =
+      surface !== undefined && surface.spread < GENTLE && surface.bareShare === 0 && !surface.glints;
     const dither = ditherTile();
     const bare: Ground = [lightOfByte(ground[0]), lightOfByte(ground[1]), lightOfByte(ground[2])];
     // Red first, as pixels lie in memory on every machine a browser runs on.
@@ -126,7 +131,8 @@ export function createPainter(): PreparePicture {
       const stretches = isGentle ? standing(details, row, width) : [{ begin: 0, end: width }];
       const isEven = fillRow(row, shades, stretches.length > 0 ? 'bends' : 'slopes');
       const grainOn = isEven ? evenRow : grainRow;
-      const beside = { surface, details: details ?? plain, at, detailsAt: details ? at : 0, bare };
+      const lying = details ? rowOf(details, at, width) : plain;
+      const beside = { surface, details: surface.glints ? glinting(lying, surface, at) : lying, at, bare };
       let done = 0;
       for (const stretch of stretches) {
         if (stretch.begin > done)
@@ -143,6 +149,24 @@ export function createPainter(): PreparePicture {
     };
     return { picture: { width, height: own, pixels }, paintRows };
   };
+}
+
+type RowDetails = Pick<Details, 'cover' | 'light' | 'shine'>;
+
+const rowOf = ({ cover, light, shine }: Details, at: number, width: number): RowDetails => ({
+  cover: cover.subarray(at, at + width),
+  light: light.subarray(at, at + width),
+  shine: shine.subarray(at, at + width),
+});
+
+/** A row on which what is wet shines, too, where the card's tooth faces the lamp and ink lies on it. */
+function glinting(details: RowDetails, { glints, light, bare }: Surface, at: number): RowDetails {
+  if (!glints) return details;
+  const shine = details.shine.map((shines, column) => {
+    const inked = 1 - bare[at + column] / ALL_BARE;
+    return Math.max(shines, inked * glints[light[at + column] + 128]);
+  });
+  return { ...details, shine };
 }
 
 /** Where details lie on a row. */

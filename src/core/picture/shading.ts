@@ -132,10 +132,10 @@ export function evenRow(
 /** What a row has beside its shades. */
 export interface RowSurface {
   readonly surface: Surface;
+  /** What lies on this row alone. */
   readonly details: Pick<Details, 'cover' | 'light' | 'shine'>;
-  /** Where the row begins in the surface, and in the details. */
+  /** Where the row begins in the surface. */
   readonly at: number;
-  readonly detailsAt: number;
   /** The light of the bare card, 0…1. */
   readonly bare: Ground;
 }
@@ -147,7 +147,7 @@ export function surfaceRow(
   { begin, end }: Stretch,
   { colours, slopes, bends }: RowShades,
   step: number,
-  { surface: { grain, bare, light }, details, at, detailsAt, bare: [bareR, bareG, bareB] }: RowSurface,
+  { surface: { grain, bare, light }, details, at, bare: [bareR, bareG, bareB] }: RowSurface,
   dither: Int32Array,
 ): void {
   const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
@@ -158,10 +158,9 @@ export function surfaceRow(
     const bend = stride * (column >> SHARE);
     const noise = dither[noises + (column & (DITHER_SIDE - 1))];
     const place = at + column;
-    const own = detailsAt + column;
-    const coat = (grain[place] << 4) + ((cover[own] * bends[bend + 3]) >> 3);
+    const coat = (grain[place] << 4) + ((cover[column] * bends[bend + 3]) >> 3);
     const square = Math.imul(coat, coat) >> 12;
-    const lit = 4096 + ((light[place] + lights[own]) << 4);
+    const lit = 4096 + ((light[place] + lights[column]) << 4);
     let r = colours[source] + ((Math.imul(slopes[slope], coat) + Math.imul(bends[bend], square)) >> 12);
     let g =
       colours[source + 1] + ((Math.imul(slopes[slope + 1], coat) + Math.imul(bends[bend + 1], square)) >> 12);
@@ -173,7 +172,7 @@ export function surfaceRow(
       g = partlyBare(g, bareG, barer);
       b = partlyBare(b, bareB, barer);
     }
-    const shines = shine[own];
+    const shines = shine[column];
     r = ((Math.imul(r, lit) + noise) >> BITS) + shines;
     g = ((Math.imul(g, lit) + noise) >> BITS) + shines;
     b = ((Math.imul(b, lit) + noise) >> BITS) + shines;

@@ -5,6 +5,7 @@ import { BARE, type Ink } from '../materials/ink/ink';
 import type { AnyPlacement, PlacedPass, PlacementContext } from './passes/definition';
 import { PASS_KINDS, type Pass, type PassKindId, placementsOf, withPlacements } from './passes/passes';
 import type { Recipe } from './recipe';
+import { TOOLS } from './tools/tools';
 
 /** A recipe with the card and the inks it asks for, one ink a rung: all that is needed to compute from it. */
 export interface ResolvedRecipe {
@@ -163,11 +164,12 @@ export const designOf = (
 
 /** What each placement of a pass is laid with and on. */
 export function contextsOf(resolved: ResolvedRecipe, pass: Pass): PlacementContext[] {
-  const { panel } = resolved.recipe;
+  const { panel, tool } = resolved.recipe;
+  const { wets } = TOOLS[tool];
   const design = designOf(resolved, pass);
   return placementsOf(pass).map(({ id, inkId, params }) => {
     const ink = inkId === undefined ? undefined : resolved.passInks.find((one) => one.id === inkId);
-    return { id, panel, params, ...(ink ? { ink } : {}), ...(design ? { design } : {}) };
+    return { id, panel, wets, params, ...(ink ? { ink } : {}), ...(design ? { design } : {}) };
   });
 }
 
@@ -181,12 +183,14 @@ const layPlacement = memo(
     kind: PassKindId,
     params: AnyPlacement['params'],
     panel: Recipe['panel'],
+    wets: number,
     design: Design | undefined,
     ink: Ink | undefined,
   ): PlacedPass =>
     PASS_KINDS[kind].layOn({
       id: '',
       panel,
+      wets,
       params,
       ...(design ? { design } : {}),
       ...(ink ? { ink } : {}),
@@ -195,8 +199,8 @@ const layPlacement = memo(
 
 /** The placements of a pass as they lie on the recipe's panel. */
 export const placedPasses = (resolved: ResolvedRecipe, pass: Pass): PlacedPass[] =>
-  contextsOf(resolved, pass).map(({ params, panel, design, ink }) =>
-    layPlacement(pass.kind, params, panel, design, ink),
+  contextsOf(resolved, pass).map(({ params, panel, wets, design, ink }) =>
+    layPlacement(pass.kind, params, panel, wets, design, ink),
   );
 
 /** A recipe made with other inks and designs, by their ids; what is not named stays as it is. */

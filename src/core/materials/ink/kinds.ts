@@ -33,8 +33,12 @@ export interface InkKind {
   readonly clings: number;
   /** Part of a coat that water can take off again, 0…1: dye gives way, pigment hardly moves; common practice. */
   readonly lifts: number;
+  /** How far it runs under an edge it is brushed over, to a hybrid's: dye spreads, pigment sits; from memory. */
+  readonly bleeds: number;
   /** How uneven a coat of it dries, in coats. By eye and from memory: dye spreads in blotches, hybrid goes chalky, pigment sits. */
   readonly uneven: readonly Unevenness[];
+  /** How much more uneven it is while wet: dye lies in pools until the card has drawn it in. By eye. */
+  readonly unevenWet: number;
   /** Whether it can be a rung. Detail black is stamped, not blended. */
   readonly blends: boolean;
   /** Whether trios are made of it unasked: white only softens, and how a fluorescent glows is not modelled. */
@@ -56,7 +60,9 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'dye and hybrid',
     clings: 0,
     lifts: 0.75,
+    bleeds: 1.4,
     uneven: [MICRO, { from: 0.25, to: 2.2, falls: 0.9, spread: 0.014 }],
+    unevenWet: 1.6,
     blends: true,
     isUsual: true,
   },
@@ -71,10 +77,12 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'dye and hybrid',
     clings: 0.025,
     lifts: 0.45,
+    bleeds: 1,
     uneven: [
       { ...MICRO, spread: 0.024 },
       { from: 0.25, to: 1.2, falls: 0.7, spread: 0.009 },
     ],
+    unevenWet: 1.15,
     blends: true,
     isUsual: true,
   },
@@ -89,10 +97,12 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'pigment',
     clings: 0.5,
     lifts: 0.08,
+    bleeds: 0.5,
     uneven: [
       { ...MICRO, spread: 0.014 },
       { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
     ],
+    unevenWet: 1,
     blends: true,
     isUsual: true,
   },
@@ -107,10 +117,12 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'fluorescent',
     clings: 0,
     lifts: 0.7,
+    bleeds: 1.4,
     uneven: [
       { ...MICRO, spread: 0.014 },
       { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
     ],
+    unevenWet: 1.4,
     blends: true,
     isUsual: false,
   },
@@ -125,10 +137,12 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'white only',
     clings: 0.5,
     lifts: 0.08,
+    bleeds: 0.5,
     uneven: [
       { ...MICRO, spread: 0.014 },
       { from: 0.2, to: 0.9, falls: 0.6, spread: 0.006 },
     ],
+    unevenWet: 1,
     blends: true,
     isUsual: false,
   },
@@ -143,7 +157,9 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'stamp',
     clings: 0.3,
     lifts: 0,
+    bleeds: 0.6,
     uneven: [MICRO],
+    unevenWet: 1,
     blends: false,
     isUsual: false,
   },
@@ -158,7 +174,9 @@ export const INK_KINDS: Readonly<Record<InkKindId, InkKind>> = {
     brushSet: 'none',
     clings: 0,
     lifts: 0,
+    bleeds: 0,
     uneven: [],
+    unevenWet: 1,
     blends: true,
     isUsual: false,
   },

@@ -208,7 +208,7 @@ const byteOf = (value: number): number => (value > 127 ? 127 : value < -127 ? -1
 
 /** How what has a height takes the lamp at one pixel, and how it keeps it from what lies beside it. */
 function standUp(
-  { reach, bumps, gloss = 0 }: BorderDetail['detail'],
+  { reach, bumps, gloss = 0, isMetal }: BorderDetail['detail'],
   heightAt: (inside: number) => number,
   inside: number,
   across: number,
@@ -233,6 +233,8 @@ function standUp(
     slopeX += (bumps(x + 2 * near, y) - here) / (2 * near);
     slopeY += (bumps(x, y + 2 * near) - here) / (2 * near);
   }
-  patch[EACH + own] = byteOf(A_LIGHT * lightOnSlope(slopeX, slopeY));
-  if (gloss > 0) patch[2 * EACH + own] = 0.5 * LAMP.signal * gloss * shineOnSlope(slopeX, slopeY);
+  const mirrored = gloss > 0 ? gloss * shineOnSlope(slopeX, slopeY) : 0;
+  const ownLight = isMetal ? LAMP.onMetal * mirrored : 0;
+  patch[EACH + own] = byteOf(A_LIGHT * (lightOnSlope(slopeX, slopeY) + ownLight));
+  if (!isMetal) patch[2 * EACH + own] = 0.5 * LAMP.signal * mirrored;
 }

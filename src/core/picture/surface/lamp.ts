@@ -12,6 +12,8 @@ export const LAMP = {
   spreads: 0.17,
   /** How bright that is, 8-bit signal. */
   signal: 190,
+  /** How much more light metal gives back there, as a part of what it gives elsewhere. */
+  onMetal: 0.5,
   /** How much of the light is the lamp's; the rest comes from all round. */
   part: 0.3,
 } as const;

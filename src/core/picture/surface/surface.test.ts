@@ -182,6 +182,7 @@ describe('the lamp, upper left', () => {
     const border = PASS_KINDS.penDots.layOn({
       id: 'p1',
       panel: PANEL,
+      wets: 1,
       params: { pen: 'white', seed: 1, dots: 1, size: 4 },
     }).borders[0];
     if (!border) throw new Error('there is no dot');
@@ -195,6 +196,64 @@ describe('the lamp, upper left', () => {
       }
     expect(Math.min(bright, shaded)).toBeGreaterThan(5);
   });
+});
+
+describe('ink that is still wet', () => {
+  /** Of a solid on a toothy card: how its colour is off the plain one, and which part of its pixels shines. */
+  const wet = (change: (solid: ResolvedRecipe) => ResolvedRecipe = (same) => same) => {
+    const solid = change(solidOf(dark, 'brush', 'watercolour'));
+    const [shining, plain] = [false, true].map((isPlain) =>
+      paintPanel(solid, 'wet', 708, 472, { isPlain }),
+    ) as [Picture, Picture];
+    const dried = painted(solid, 200);
+    let shines = 0;
+    for (let at = 0; at < dried.pixels.length; at += 4)
+      if ((shining.pixels[at] ?? 0) > (dried.pixels[at] ?? 0) + 30) shines++;
+    return { shines: (4 * shines) / dried.pixels.length, apart: deltaE00(meanOf(shining), meanOf(plain)) };
+  };
+
+  test('glints on the tooth of a card, and not so often that its colour changes', () => {
+    const { shines, apart } = wet();
+    expect(shines).toBeGreaterThan(0.002);
+    expect(apart).toBeLessThan(0.3);
+  });
+
+  test('does so no more once something was laid on it dried', () => {
+    const stencilled = (solid: ResolvedRecipe) =>
+      withPass(solid, 'patternStencil', { ink: mid, params: { strength: 5 } });
+    expect(wet(stencilled).shines).toBeLessThan(0.0002);
+  });
+
+  test('lies in pools while it is a dye: less even than when it has dried', () => {
+    const dye = { ...mid, kind: 'dye' } as const;
+    const solid = solidOf(dye, 'brush', 'smooth');
+    const frame = { panel: PANEL, width: 360, height: 240, from: 0, to: 240 };
+    const [wet, dried] = [true, false].map((isWet) => {
+      const surface = surfaceMaker()(solid, frame, isWet);
+      surface.fill(0, frame.height);
+      return spreadOf(surface.grain);
+    });
+    expect(wet).toBeGreaterThan(1.08 * (dried ?? 0));
+  });
+});
+
+test('metal mirrors the lamp in its own colour, paint in the lamp’s', () => {
+  const plain = resolvedOf([pale, dark], undefined, { panel: PANEL });
+  const brightest = (pen: string): readonly number[] => {
+    const { pixels } = painted(withPass(plain, 'penDots', { params: { pen, dots: 6, size: 5 } }), 200);
+    let most = [0, 0, 0];
+    for (let at = 0; at < pixels.length; at += 4) {
+      const [r = 0, g = 0, b = 0] = pixels.subarray(at, at + 3);
+      // Gold alone is so much redder than it is blue, and redder than green by less than the pale ink is.
+      if (pen !== 'gold' || (r - b > 40 && r - b < 130 && r - g < 60)) {
+        if (r + g + b > (most[0] ?? 0) + (most[1] ?? 0) + (most[2] ?? 0)) most = [r, g, b];
+      }
+    }
+    return most;
+  };
+  const [r = 0, , b = 0] = brightest('gold');
+  expect(r - b).toBeGreaterThan(60);
+  expect(Math.min(...brightest('white'))).toBeGreaterThan(240);
 });
 
 test('a drop left to dry has a rim darker than the ink around it, one dabbed at once has none (common practice)', () => {

@@ -7,6 +7,7 @@ import { bandsOf } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import type { Rolled } from '../../recipe/tools/marks';
 import { TOOLS } from '../../recipe/tools/tools';
+import { glintsOf } from './glints';
 import { type Track, tracksOf } from './rolled';
 import { A_COAT, ALL_BARE, PERIOD, type SurfaceTiles, tilesFor } from './tiles';
 import { type Slow, SPAN, slowOver } from './warp';
@@ -23,6 +24,8 @@ export interface Surface {
   readonly bare: Uint8Array;
   /** As a part of the light, times `A_LIGHT`. */
   readonly light: Int8Array;
+  /** Of ink that is wet: how brightly it mirrors the lamp, 8-bit signal, by the byte of its light (`glintsOf`). */
+  readonly glints?: Uint8Array | undefined;
   /** By what standard deviation of coats the grain spreads, and what part is bare: colours are held to their mean by it. */
   readonly spread: number;
   readonly bareShare: number;
@@ -51,9 +54,9 @@ function mostlyOf(inks: readonly Ink[]): InkKindId {
 
 /**
  * What makes surfaces, one after another. As long as the card, the tool and the way the ink is laid stay, so does the
- * surface: while a mark is dragged it is only looked up.
+ * surface: while a mark is dragged it is only looked up. Of a blend that is still wet it says so.
  */
-export function surfaceMaker(): (resolved: ResolvedRecipe, frame: Frame) => Surface {
+export function surfaceMaker(): (resolved: ResolvedRecipe, frame: Frame, isWet?: boolean) => Surface {
   const keep = memo(
     3,
     (
@@ -69,21 +72,24 @@ export function surfaceMaker(): (resolved: ResolvedRecipe, frame: Frame) => Surf
       height: number,
       from: number,
       to: number,
+      glints: Uint8Array | undefined,
     ): Surface => {
       const frame = { panel: { width: panelWidth, height: panelHeight }, width, height, from, to };
       const tracks = rolled && { rolled, toward: { x: towardX, y: towardY }, streaks };
-      return surfaceOf(tiles, hand, tracks, frame);
+      return { ...surfaceOf(tiles, hand, tracks, frame), glints };
     },
   );
-  return ({ ...resolved }, { panel, width, height, from, to }) => {
+  return (resolved, { panel, width, height, from, to }, isWet = false) => {
     const { recipe, card, inks } = resolved;
     const laying = layingOf(resolved);
-    const { look } = TOOLS[recipe.tool];
+    const { look, wets } = TOOLS[recipe.tool];
+    const inkKind = mostlyOf(inks);
     const perMm = width / panel.width;
-    const tiles = tilesFor(card.finish, recipe.tool, mostlyOf(inks), laying.mottle, perMm);
+    const tiles = tilesFor(card.finish, recipe.tool, inkKind, laying.mottle, perMm, isWet);
     const toward = look.rolled ? (bandsOf(recipe)?.toward ?? DOWN) : DOWN;
     const hand = look.hand * laying.mottle;
     const { streaks } = laying;
+    const glints = isWet && tiles.lit > 0 ? glintsOf(inkKind, wets, tiles.lit) : undefined;
     return keep(
       tiles,
       hand,
@@ -97,6 +103,7 @@ export function surfaceMaker(): (resolved: ResolvedRecipe, frame: Frame) => Surf
       height,
       from,
       to,
+      glints,
     );
   };
 }

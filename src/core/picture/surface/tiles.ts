@@ -31,6 +31,8 @@ export interface SurfaceTiles {
   /** What the grain spreads by, in coats, and the part that is bare, over the whole tile. */
   readonly spread: number;
   readonly bareShare: number;
+  /** Standard deviation of the light, in bytes; 0 where nothing takes it. */
+  readonly lit: number;
   /** Whether its threads run straight. */
   readonly isWoven: boolean;
 }
@@ -51,13 +53,15 @@ const PEAKS = { most: 0.06, perMm: 1.1 } as const;
 /** What lies as fine as a scan shows it, for a card, a tool and the sort of ink. */
 const fineTiles = memo(
   6,
-  (finishId: FinishId, toolId: ToolId, inkKind: InkKindId, even: number): FineTiles => {
+  (finishId: FinishId, toolId: ToolId, inkKind: InkKindId, even: number, isWet: boolean): FineTiles => {
     const finish = FINISHES[finishId];
     const tool = TOOLS[toolId];
     const isFlat = finish.tooth.spread < FLAT && !finish.weave && finish.fibres === 0;
     const heights = isFlat ? undefined : heightTile(finish, SIDE, CELL, GRAIN_SEED);
     const grain = emptyTile(SIDE, CELL);
-    addUneven(grain, [...INK_KINDS[inkKind].uneven, ...tool.look.uneven], GRAIN_SEED);
+    const { uneven, unevenWet } = INK_KINDS[inkKind];
+    const ofInk = isWet ? uneven.map((one) => ({ ...one, spread: one.spread * unevenWet })) : uneven;
+    addUneven(grain, [...ofInk, ...tool.look.uneven], GRAIN_SEED);
     const marks = emptyTile(SIDE / 2, 2 * CELL);
     addMarks(marks, tool.look.marks, MARK_SEED);
     const onPeaks = Math.min(PEAKS.most / Math.max(finish.tooth.spread, 1e-6), PEAKS.perMm);
@@ -93,22 +97,29 @@ const MOST = 1024;
 /** The tiles as so many pixels a millimetre show them. Means stay what they are. */
 export const tilesFor = memo(
   12,
-  (finishId: FinishId, toolId: ToolId, inkKind: InkKindId, even: number, perMm: number): SurfaceTiles => {
-    const fine = fineTiles(finishId, toolId, inkKind, even);
+  (
+    finishId: FinishId,
+    toolId: ToolId,
+    inkKind: InkKindId,
+    even: number,
+    perMm: number,
+    isWet: boolean,
+  ): SurfaceTiles => {
+    const fine = fineTiles(finishId, toolId, inkKind, even, isWet);
     const side = Math.min(Math.max(Math.round(PERIOD * perMm), 8), MOST);
     const count = side * side;
     const grain = averaged(fine.grain, side);
     const { mean, deviation } = momentsOf(grain);
     const bare = fine.bare && averaged(fine.bare, side);
+    const light = fine.light && averaged(fine.light, side);
     return {
       side,
       grain: bytesOf(grain, A_COAT, mean, MOST_GRAIN, new Int8Array(count)),
       bare: bare ? bytesOf(bare, ALL_BARE, 0, ALL_BARE, new Uint8Array(count)) : new Uint8Array(count),
-      light: fine.light
-        ? bytesOf(averaged(fine.light, side), A_LIGHT, 0, 127, new Int8Array(count))
-        : new Int8Array(count),
+      light: light ? bytesOf(light, A_LIGHT, 0, 127, new Int8Array(count)) : new Int8Array(count),
       spread: deviation,
       bareShare: bare ? momentsOf(bare).mean : 0,
+      lit: light ? A_LIGHT * momentsOf(light).deviation : 0,
       isWoven: FINISHES[finishId].weave !== undefined,
     };
   },

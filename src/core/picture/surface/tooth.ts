@@ -5,7 +5,7 @@ import { addUneven, emptyTile, spreadOf, type Tile } from './noise';
 
 const FIBRE_SEED = 405;
 /** How strongly slopes of a card's face show in the light: less than under one lamp, for light comes from all round. */
-const LAMP = 0.12;
+export const TOOTH_LIGHT = 0.12;
 /** How steeply a brush reaches down behind a peak, mm a mm. */
 const REACHES_DOWN = 0.1;
 /** How far below that line it stays white: from here, and all of it from there, mm. */
@@ -89,7 +89,7 @@ export function litTile({ side, cell, values }: Tile): Float32Array<ArrayBuffer>
     for (let column = 0; column < side; column++, at++) {
       const left = column === 0 ? side - 1 : -1;
       const slope = (2 * values[at] - 1.2 * values[at + left] - 0.8 * values[at + up]) / cell;
-      lit[at] = LAMP * Math.max(-0.8, Math.min(0.8, slope));
+      lit[at] = TOOTH_LIGHT * Math.max(-0.8, Math.min(0.8, slope));
     }
   }
   return lit;

@@ -23,6 +23,8 @@ export interface PlacementContext<Specs extends ParamSpecs = ParamSpecs> {
   /** The placement's id. */
   readonly id: string;
   readonly panel: Size;
+  /** How much wetter than a brush's the tool leaves the card (`Tool.wets`). */
+  readonly wets: number;
   readonly params: ParamsOf<Specs>;
   readonly design?: Design;
   readonly ink?: Ink;

@@ -14,7 +14,7 @@ import {
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, strengthParam } from './placed';
-import { MATERIAL_PARAM, steelOf } from './stencil';
+import { crept, MATERIAL_PARAM, steelOf } from './stencil';
 import { describePlaced, layAgain, stencilsOf, waitFor } from './words';
 
 /** How a stencil is held. */
@@ -90,7 +90,8 @@ export const edgeStencil = definePass({
   rubs: true,
   // Its ink fades into what lies beside it.
   standsOut: false,
-  layOn: ({ design, params }) => {
+  layOn: (context) => {
+    const { design, params } = context;
     if (!design) return { borders: [], effects: [DRY], traces: [] };
     const placing = placingOf(design, params);
     const [strength, reach] = [params.strength / 100, params.fade];
@@ -126,7 +127,7 @@ export const edgeStencil = definePass({
     const onBody = (x: number, y: number) =>
       reflected * fading(isUpper ? below(x, y) : above(x, y), REFLECTED * reach);
     return {
-      borders: [isUpper ? above : inBody],
+      borders: [crept(isUpper ? above : inBody, context)],
       blend: reach,
       effects: [
         DRY,

@@ -1,19 +1,13 @@
 import { percent } from '../../base/words';
-import { definePass, type PlacedPass } from './definition';
+import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, strengthParam, withinDesign } from './placed';
-import { ragged } from './ragged';
-import { steelOf } from './stencil';
+import { crept, steelOf } from './stencil';
 import { inkedEdge, type SurfaceDetail } from './surface';
 import { describePlaced, layAgain, stencilsOf, waitFor } from './words';
 
-/** Where the brush comes over a stencil's edge it leaves a little more, and a little creeps under it. By eye. */
+/** Where the brush comes over a stencil's edge it leaves a little more. By eye. */
 const THROUGH: SurfaceDetail = { border: 0, reach: 0.75, cover: inkedEdge(0.16, 0.25) };
-const CREEPS = { far: 0.07, size: 0.5, seed: 3 } as const;
-const bleeding = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
-  ...stencil,
-  borders: stencil.borders.map((border) => ragged(border, CREEPS.far, CREEPS.size, CREEPS.seed)),
-});
 
 /** Ink through the openings of a pattern stencil. */
 export const patternStencil = definePass({
@@ -28,11 +22,15 @@ export const patternStencil = definePass({
   needsDry: true,
   rubs: true,
   finestLine: 0.6,
-  layOn: (context) => ({
-    ...bleeding(placed(context)),
-    surface: [THROUGH],
-    effects: [DRY, { kind: 'film', coverAt: withinDesign(context, context.params.strength / 100) }],
-  }),
+  layOn: (context) => {
+    const { borders, traces } = placed(context);
+    return {
+      borders: borders.map((border) => crept(border, context)),
+      surface: [THROUGH],
+      effects: [DRY, { kind: 'film', coverAt: withinDesign(context, context.params.strength / 100) }],
+      traces,
+    };
+  },
   steps: (contexts, unit) =>
     contexts.map((context, i) => ({
       title: contexts.length > 1 ? `Pattern stencil, placing ${i + 1}` : 'Pattern stencil',

@@ -32,7 +32,8 @@ const GRAINS: SurfaceDetail = {
   fills: true,
   height: (inside) => 0.02 * Math.min(Math.max(inside / 0.1, 0), 1),
   bumps: (x, y) => 0.03 * grains(x, y),
-  gloss: 0.55,
+  gloss: 0.8,
+  isMetal: true,
 };
 
 /** Pearl powder brushed over a design stamped in sticky ink: best on dark card, where it shifts in the light. */

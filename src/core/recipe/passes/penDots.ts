@@ -1,12 +1,13 @@
 import type { Size } from '../../base/geometry';
 import { formatFine } from '../../base/length';
+import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
 import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { borderOfDrops, type Drop } from './scattered';
-import { dome } from './surface';
+import { dome, type SurfaceDetail } from './surface';
 
 const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
   id,
@@ -21,8 +22,14 @@ const PENS = {
   gold: pen('pen-gold', 'gold metallic', '#b4934a'),
   silver: pen('pen-silver', 'silver metallic', '#b3b6b9'),
 } as const;
-/** How it shines once it has set: a metallic pen the most. By eye. */
-const GLOSS = { white: 0.5, gold: 0.9, silver: 0.9 } as const;
+const flakes = roughNoise(0.14, 7);
+/** How it shines once it has set: white like paint, metallic by flakes that lie nearly every way. By eye. */
+const METALLIC = { gloss: 1, isMetal: true, bumps: (x: number, y: number) => 0.032 * flakes(x, y) } as const;
+const SHINES: Readonly<Record<keyof typeof PENS, Pick<SurfaceDetail, 'gloss' | 'isMetal' | 'bumps'>>> = {
+  white: { gloss: 0.5 },
+  gold: METALLIC,
+  silver: METALLIC,
+};
 /** A dot hides what is under it, coats. */
 const HIDING = 4;
 
@@ -63,9 +70,7 @@ export const penDots = definePass({
       { kind: 'film', ink: PENS[params.pen], coverAt: (_x, _y, inside) => (inside(0) ? HIDING : 0) },
       DRY,
     ],
-    surface: [
-      { border: 0, reach: params.size, height: dome(0.09, params.size / 2), gloss: GLOSS[params.pen] },
-    ],
+    surface: [{ border: 0, reach: params.size, height: dome(0.09, params.size / 2), ...SHINES[params.pen] }],
     traces: [],
   }),
   steps: (contexts, unit) =>

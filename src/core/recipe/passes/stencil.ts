@@ -1,5 +1,8 @@
 import { choice, seldom } from '../../base/params';
-import type { Danger } from './definition';
+import type { Border } from '../../materials/design/placement';
+import { INK_KINDS } from '../../materials/ink/kinds';
+import type { Danger, PlacementContext } from './definition';
+import { ragged } from './ragged';
 
 /** What a stencil is cut from: steel has edges that cut. */
 export const MATERIAL_PARAM = {
@@ -11,3 +14,15 @@ export const steelOf = (
   contexts: readonly { readonly params: { readonly material: string }; readonly design?: unknown }[],
 ): readonly Danger[] =>
   contexts.some(({ params, design }) => design && params.material === 'steel') ? ['steel'] : [];
+
+/** How far a hybrid ink on a brush that was tapped off creeps under a stencil, mm, and over which length. By eye. */
+const CREEPS = { far: 0.07, size: 0.4, wider: 5, seed: 3 } as const;
+
+/**
+ * The border that ink leaves along the edge of a stencil: it creeps under it here and there, the farther the wetter the tool
+ * is and the more the ink bleeds.
+ */
+export function crept(edge: Border, { wets, ink }: Pick<PlacementContext, 'wets' | 'ink'>): Border {
+  const far = CREEPS.far * wets * INK_KINDS[ink?.kind ?? 'hybrid'].bleeds;
+  return ragged((x, y) => edge(x, y) + far / 2, far, CREEPS.size + CREEPS.wider * far, CREEPS.seed);
+}

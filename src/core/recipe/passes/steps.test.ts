@@ -19,6 +19,7 @@ function contextOf(kind: PassKind, id: string, params: Params): PlacementContext
   return {
     id,
     panel: PANEL,
+    wets: 1,
     params: { ...initialParams(kind.params, PANEL), ...params },
     ...(design ? { design: design as Design } : {}),
     ...(laid ? { ink: laid } : {}),

@@ -20,6 +20,8 @@ export interface SurfaceDetail {
   readonly bumps?: (x: Millimetres, y: Millimetres) => Millimetres;
   /** How much of the lamp it mirrors, 0…1: 0 is paper, 1 glass. */
   readonly gloss?: number;
+  /** It mirrors in its own colour, as metal and mica do, and not in the lamp's. */
+  readonly isMetal?: true;
 }
 
 /** A height that rises over `rise` mm from the border on, round like a drop that has set. */

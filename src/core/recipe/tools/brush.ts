@@ -8,6 +8,7 @@ export const brush = {
   phrase: 'with a blending brush',
   hardness: 1,
   coats: 1,
+  wets: 1,
   look: { ...circlesOf(8), uneven: [], hand: 0.01 },
   noun: 'brush',
   ...BRUSH_WORDS,

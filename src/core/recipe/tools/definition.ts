@@ -10,6 +10,8 @@ export interface Tool {
   readonly hardness: number;
   /** How much ink a solid part carries, in coats. */
   readonly coats: number;
+  /** How much wetter than a brush's it leaves the card: 1 is a brush that was tapped off. By eye. */
+  readonly wets: number;
   /** What its work looks like from near by. */
   readonly look: ToolMarks;
   /** What it is called on the sheet, with a letter; one for each ink that is gone back with. */

@@ -7,6 +7,7 @@ export const dip = {
   phrase: 'dipped into the pool',
   hardness: 1,
   coats: 0.6,
+  wets: 2.8,
   look: {
     marks: [{ shape: 'dab', radius: [3, 9], overlap: 3, soft: 0.25, spread: 0.06 }],
     uneven: [{ from: 0.5, to: 11, falls: 1.5, spread: 0.08 }],

@@ -8,6 +8,7 @@ export const pad = {
   phrase: 'with the ink pad itself',
   hardness: 1.35,
   coats: 1.35,
+  wets: 1.9,
   look: {
     marks: [
       ...circlesOf(8).marks,

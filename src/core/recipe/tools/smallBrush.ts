@@ -8,6 +8,7 @@ export const smallBrush = {
   phrase: 'with a small brush',
   hardness: 1.25,
   coats: 1,
+  wets: 1,
   look: { ...circlesOf(3.5, { spread: 1.2 }), uneven: [], hand: 0.012 },
   noun: 'small brush',
   ...BRUSH_WORDS,
