@@ -5,7 +5,7 @@ import { xyzOfSpectrum } from '../materials/colour/lab';
 import type { Design } from '../materials/design/design';
 import { laidReflectance } from '../materials/ink/laid';
 import { addPlacement, enablePass, setPlacement } from '../recipe/editPasses';
-import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
+import { PASS_KINDS, type Pass, placementsOf } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { contrastOf } from './legibility/contrast';
 import { describePassReading, designContrast, type PassReading, passReadings } from './passReadings';
@@ -71,6 +71,22 @@ describe('how clearly its design stands out', () => {
     const contrast = designContrast(stamped, 'silhouette-1');
     expect(contrast?.least).toBeCloseTo(ratio, 1);
     for (const place of contrast?.places ?? []) expect(place.ratio).toBeCloseTo(ratio, 1);
+  });
+
+  test('two impressions apart from each other are each as clear as one alone', () => {
+    const thin = { ink: ink('Mist', '#9fb4c2'), design: { ...BAR, height: 10 } };
+    const once = withPass(resolved, 'silhouette', { ...thin, params: { x: 40, y: 20, width: 40 } });
+    const [pass] = once.recipe.passes as [Pass];
+    const added = addPlacement(once.recipe, pass.id);
+    const second = placementsOf(added.passes[0] as Pass)[1];
+    if (!second) throw new Error('nothing was added');
+    const twice = {
+      ...once,
+      recipe: setPlacement(added, pass.id, second.id, { params: { ...second.params, x: 40, y: 80 } }),
+    };
+    const [one, two] = [once, twice].map((of) => designContrast(of, pass.id));
+    expect(two?.least).toBeCloseTo(one?.least ?? 0, 6);
+    expect(two?.places.length).toBeGreaterThan(1.8 * (one?.places.length ?? 0));
   });
 
   test('over a ladder from pale to dark its worst place is where the ladder is dark', () => {

@@ -41,6 +41,11 @@ test('whatever is asked stands in the sentence, in the words of the trade', () =
   );
 });
 
+test('inks that must be in are joined by and, those that must not by or', () => {
+  expect(said(asked({ mustContain: ['a', 'b', 'c'] }))).toContain('with A, B and C');
+  expect(said(asked({ mustNotContain: ['a', 'b', 'c'] }))).toContain('without A, B or C');
+});
+
 test('a part that is taken out is no longer said, and the others stay', () => {
   const query = asked(EVERYTHING);
   const parts = querySentence(query, words).map(({ part }) => part);

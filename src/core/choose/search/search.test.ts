@@ -86,6 +86,37 @@ test('nouns from the lattice are those of the designations, over the 1912 standa
   expect(wrong.length).toBeLessThanOrEqual(2);
 });
 
+test('colours that lie beyond the lattice have the noun of its nearest edge', () => {
+  const { nounOf } = nounLattice();
+  for (const [beyond, edge] of [
+    [
+      { l: -8, a: 5, b: 4 },
+      { l: 0, a: 5, b: 4 },
+    ],
+    [
+      { l: 140, a: 3, b: 3 },
+      { l: 101, a: 3, b: 3 },
+    ],
+    [
+      { l: 50, a: -300, b: 40 },
+      { l: 50, a: -131, b: 40 },
+    ],
+    [
+      { l: 50, a: 300, b: 40 },
+      { l: 50, a: 131, b: 40 },
+    ],
+    [
+      { l: 50, a: 30, b: -300 },
+      { l: 50, a: 30, b: -131 },
+    ],
+    [
+      { l: 50, a: 30, b: 300 },
+      { l: 50, a: 30, b: 131 },
+    ],
+  ] as const)
+    expect(NOUNS[nounOf(beyond)]).toBe(NOUNS[nounOf(edge)]);
+});
+
 test('the pair table says what walking and judging each joint says', () => {
   const inks = standardInks.filter((_, i) => i % 23 === 0);
   const { dried, pairs } = judged(inks);
@@ -171,6 +202,38 @@ describe('constraints', () => {
       expect(ids(trio)).toContain('gorse-pale');
       expect(ids(trio)).not.toContain('leat-mid');
     }
+  });
+
+  test('of owned inks alone none is wished for; without that, wished ones count like any other', () => {
+    const wishedAll = judged(blendable.map((one, i) => ({ ...one, wished: i % 2 === 0 })));
+    const wishedIn = (ownedOnly: boolean) =>
+      search(wishedAll, { relation: 'newColour', constraints: { ...NO_CONSTRAINTS, ownedOnly } }).best.filter(
+        ({ first, middle, last }) =>
+          [first, middle, last].some((place) => wishedAll.dried.inks[place]?.wished === true),
+      ).length;
+    expect(wishedIn(true)).toBe(0);
+    expect(wishedIn(false)).toBeGreaterThan(50);
+    expect(
+      search(demo, { relation: 'newColour', constraints: { ...NO_CONSTRAINTS, ownedOnly: true } }).best,
+    ).toEqual(search(demo, { relation: 'newColour' }).best);
+  });
+
+  test('of the kinds asked for alone, beside an ink that was asked for by name', () => {
+    const kindsIn = (constraints: Partial<TrioQuery['constraints']>) => {
+      const { best } = search(demo, {
+        relation: 'newColour',
+        constraints: { ...NO_CONSTRAINTS, ...constraints },
+      });
+      expect(best.length).toBeGreaterThan(3);
+      return new Set(
+        best.flatMap(({ first, middle, last }) =>
+          [first, middle, last].map((place) => demo.dried.inks[place]?.kind),
+        ),
+      );
+    };
+    expect(kindsIn({ kinds: ['hybrid'] })).toEqual(new Set(['hybrid']));
+    const dye = blendable.find(({ kind }) => kind === 'dye') as Ink;
+    expect(kindsIn({ kinds: ['hybrid'], mustContain: [dye.id] })).toEqual(new Set(['hybrid', 'dye']));
   });
 
   test('a trio that has been made is left out, whatever the order it was made in', () => {

@@ -104,6 +104,19 @@ describe('a hand refuses what cannot be done, and says why', () => {
       without(titled('Back with Gorse')),
       /Gorse and Weir was never gone back over/,
     ],
+    [
+      'an ink drawn farther than the picture shows',
+      plain,
+      deeds((deed) => [
+        deed.does === 'lay' && deed.extent
+          ? {
+              ...deed,
+              extent: { ...deed.extent, solidTo: deed.extent.solidTo + 12, to: deed.extent.to + 12 },
+            }
+          : deed,
+      ]),
+      /coats from what the picture shows/,
+    ],
     ['an ink left out', plain, without(titled('Skerry')), /Skerry was never laid/],
     [
       'a stamp on water',
@@ -162,5 +175,9 @@ describe('a hand refuses what cannot be done, and says why', () => {
       isLate: true,
       why: expect.stringMatching(/has dried in the join.*2 min/),
     });
+    // Counted from when that ink was last wet there, not from when the work began.
+    const after = Number(/after (\d+\.\d)\.$/.exec(refusal?.why ?? '')?.[1]);
+    expect(after).toBeGreaterThan(2);
+    expect(after).toBeLessThan(60);
   });
 });
