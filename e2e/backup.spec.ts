@@ -139,6 +139,16 @@ test('photographs move piece by piece: it shows how far it is, and stopped by th
   await elsewhere.keyboard.press('Enter');
   await expect(elsewhere.getByText('Stopped: nothing was brought in.').first()).toBeVisible();
   await expect.poll(() => photosIn(elsewhere)).toBe(0);
+  // The settings are closed meanwhile: it goes on at the foot of the page, and can be stopped there.
+  await choose();
+  await expect.poll(async () => Number(await progress.getAttribute('value'))).toBeGreaterThan(0.3);
+  await elsewhere.getByRole('button', { name: 'Done' }).click();
+  const goesOn = elsewhere.getByRole('listitem').filter({ hasText: 'Bringing everything in …' });
+  await expect(goesOn.getByRole('progressbar')).toBeVisible();
+  await goesOn.getByRole('button', { name: 'Stop' }).click();
+  await expect(goesOn).toBeHidden();
+  await expect.poll(() => photosIn(elsewhere)).toBe(0);
+  await elsewhere.getByRole('button', { name: 'Desk settings' }).click();
   await choose();
   await expect(elsewhere.getByText('The backup is brought in.').first()).toBeVisible({ timeout: 20_000 });
   expect(await photosIn(elsewhere)).toBe(40);

@@ -1,6 +1,7 @@
 import { Toast } from 'radix-ui';
 import { useEffect, useSyncExternalStore } from 'react';
 import type { Notice } from './notice';
+import { ProgressBar } from './ProgressBar';
 import type { Work } from './work';
 
 /** How long a notice stays, in ms: long enough to reach for its button. */
@@ -54,20 +55,13 @@ function WorkUnderWay({
   readonly label: string;
   readonly onEnd: () => void;
 }) {
-  const part = useSyncExternalStore(work.subscribe, work.part);
   const isDone = useSyncExternalStore(work.subscribe, work.isDone);
   useEffect(() => {
     if (isDone) onEnd();
   }, [isDone, onEnd]);
   return (
     <>
-      {/* No accent: browsers put a green of their own in the place of one as pale as this. */}
-      <progress
-        aria-label={label}
-        value={part}
-        max={1}
-        className="h-2 w-24 appearance-none border border-on-strong bg-transparent [&::-moz-progress-bar]:bg-on-strong [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-on-strong"
-      />
+      <ProgressBar work={work} label={label} />
       <Way told="Stop" onTake={work.stop}>
         Stop
       </Way>

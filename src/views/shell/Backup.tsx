@@ -1,5 +1,5 @@
 import Dexie from 'dexie';
-import { useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { bringBackupIn, type Incoming, openBackup, packWorkshop } from '../../app/backups';
 import { download } from '../../app/download';
 import { useSession } from '../../app/session';
@@ -11,21 +11,33 @@ import { Button } from '../../ui/Button';
 import { tellDate } from '../../ui/dates';
 import Faults from '../../ui/Faults';
 import { useNotify } from '../../ui/Notices';
+import { ProgressBar } from '../../ui/ProgressBar';
 import { Segmented } from '../../ui/Segmented';
 import { startWork, type Work, type WorkInHand } from '../../ui/work';
 import { stopFiles } from '../../workers/client';
 import { BackupFolder } from './BackupFolder';
+
+/** Work under way; what comes of it is shown here and nowhere else where it `isToSee`. */
+interface Doing {
+  readonly what: string;
+  readonly work: WorkInHand;
+  readonly isToSee: boolean;
+}
 
 /** Everything of the maker's in one file, out and in again. */
 export function Backup() {
   const { db, autosave } = useSession();
   const notify = useNotify();
   const picker = useRef<HTMLInputElement>(null);
-  const [doing, setDoing] = useState<{ readonly what: string; readonly work: WorkInHand }>();
+  const [doing, setDoing] = useState<Doing>();
   const [incoming, setIncoming] = useState<Incoming & { readonly fileName: string }>();
   const [refused, setRefused] = useState<{ fileName: string; faults: readonly Fault[] }>();
   /** Does something that takes a while. Stopped, the worker that is at it is ended and nothing comes of it. */
-  const during = async (what: string, fileName: string, todo: (work: WorkInHand) => Promise<void>) => {
+  const during = async (
+    { what, isToSee = false }: Pick<Doing, 'what'> & Partial<Doing>,
+    fileName: string,
+    todo: (work: WorkInHand) => Promise<void>,
+  ) => {
     const work = startWork();
     const stopped = new Promise<void>((resolve) => {
       work.signal.addEventListener('abort', () => {
@@ -33,18 +45,19 @@ export function Backup() {
         resolve();
       });
     });
-    setDoing({ what, work });
+    setDoing({ what, work, isToSee });
     try {
       await Promise.race([todo(work), stopped]);
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
       setRefused({ fileName, faults: error.faults });
     } finally {
+      work.end();
       setDoing(undefined);
     }
   };
   const save = () =>
-    during('Packing everything', '', async ({ reach, signal }) => {
+    during({ what: 'Packing everything' }, '', async ({ reach, signal }) => {
       await autosave.flush();
       const made = new Date();
       const backup = await packWorkshop(db, made, reach);
@@ -53,7 +66,7 @@ export function Backup() {
       writeMark({ lastBackup: made.getTime() });
     });
   const open = (file: File) =>
-    during('Reading the backup', file.name, async ({ reach, signal }) => {
+    during({ what: 'Reading the backup', isToSee: true }, file.name, async ({ reach, signal }) => {
       await autosave.flush();
       const read = await openBackup(db, file, reach);
       if (!signal.aborted) setIncoming({ ...read, fileName: file.name });
@@ -61,7 +74,7 @@ export function Backup() {
   const bringIn = (way: 'mine' | 'theirs' | 'replace') => {
     if (!incoming) return;
     setIncoming(undefined);
-    return during('Bringing everything in', incoming.fileName, async ({ reach, signal }) => {
+    return during({ what: 'Bringing everything in' }, incoming.fileName, async ({ reach, signal }) => {
       try {
         const undo = await bringBackupIn(db, incoming, way, { reach, signal });
         notify({ text: 'The backup is brought in.', undo: () => void undo() });
@@ -73,6 +86,12 @@ export function Backup() {
       }
     });
   };
+  // Closed while something is under way: what goes on says so elsewhere, with its way out.
+  const leave = useEffectEvent(() => {
+    if (doing?.isToSee) doing.work.stop();
+    else if (doing) notify({ text: `${doing.what} …`, work: doing.work });
+  });
+  useEffect(() => () => leave(), []);
   const last = readMark()?.lastBackup;
   return (
     <section aria-label="Backup" className="space-y-2">
@@ -117,23 +136,15 @@ export function Backup() {
 }
 
 /** What is being done, how far it is, and a way out. */
-function UnderWay({ what, work }: { readonly what: string; readonly work: Work }) {
-  const part = useSyncExternalStore(work.subscribe, work.part);
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <p role="status" className="whitespace-nowrap">
-        {what} …
-      </p>
-      <progress
-        aria-label={what}
-        value={part}
-        max={1}
-        className="h-2 w-32 appearance-none border border-text bg-transparent [&::-moz-progress-bar]:bg-text [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-text"
-      />
-      <Button onClick={work.stop}>Stop</Button>
-    </div>
-  );
-}
+const UnderWay = ({ what, work }: { readonly what: string; readonly work: Work }) => (
+  <div className="flex flex-wrap items-center gap-3">
+    <p role="status" className="whitespace-nowrap">
+      {what} …
+    </p>
+    <ProgressBar work={work} label={what} />
+    <Button onClick={work.stop}>Stop</Button>
+  </div>
+);
 
 interface BringInProps {
   readonly incoming: Incoming & { readonly fileName: string };
