@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { nameOrder } from '../core/base/names';
 import type { Ink } from '../core/materials/ink/ink';
 import { Select } from '../ui/Select';
 
@@ -13,7 +14,7 @@ interface Props {
 
 /** One ink of the shelf, by family. */
 export const InkChoice = memo(function InkChoice({ label, inks, value, none, onChange }: Props) {
-  const families = [...new Set(inks.map(({ family }) => family))].sort();
+  const families = [...new Set(inks.map(({ family }) => family))].sort(nameOrder);
   const groups = families.map((family) => ({
     label: family,
     options: inks.filter((ink) => ink.family === family).map(({ id, name }) => ({ value: id, label: name })),

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
+import { nameOrder } from '../core/base/names';
 import type { Drawer, TagRecord } from '../data/records';
 import { readTags, restoreTags, setFavourite, setTag } from '../data/tags';
 import { useNotify } from '../ui/Notices';
@@ -19,7 +20,7 @@ export function useTags(of: Drawer) {
       isFavourite: (id: string): boolean => byId.get(id)?.isFavourite ?? false,
       /** Every tag written on one of these, by the alphabet. */
       among: (ids: readonly string[]): readonly string[] =>
-        [...new Set(ids.flatMap((id) => byId.get(id)?.tags ?? []))].sort(),
+        [...new Set(ids.flatMap((id) => byId.get(id)?.tags ?? []))].sort(nameOrder),
       async tag(ids: readonly string[], tag: string, on: boolean) {
         const before = await setTag(db, of, ids, tag, on);
         notify({

@@ -1,4 +1,4 @@
-import { withCleanName } from '../core/base/names';
+import { nameOrder, withCleanName } from '../core/base/names';
 import type { Design } from '../core/materials/design/design';
 import { designIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
@@ -12,7 +12,7 @@ const shipped = import('../core/materials/design/own');
 /** Every design there is to choose: those that ship with the application, then the maker's own, by name. */
 export async function listDesigns(db: Database): Promise<Design[]> {
   const { sound } = soundOnes(await db.designs.toArray(), isSoundDesign);
-  const own = sound.sort((p, q) => p.name.localeCompare(q.name));
+  const own = sound.sort((p, q) => nameOrder(p.name, q.name));
   return [...(await shipped).OWN_DESIGNS, ...own];
 }
 

@@ -1,3 +1,4 @@
+import { nameOrder } from '../core/base/names';
 import type { Database } from './database';
 import type { Drawer, TagRecord } from './records';
 
@@ -35,7 +36,9 @@ export const setTag = (db: Database, of: Drawer, ids: readonly string[], tag: st
   const text = tag.trim().slice(0, TAG_LIMITS.letters);
   return changeTags(db, of, ids, ({ tags }) => {
     const others = tags.filter((one) => one !== text);
-    return { tags: on && text !== '' && others.length < TAG_LIMITS.many ? [...others, text].sort() : others };
+    return {
+      tags: on && text !== '' && others.length < TAG_LIMITS.many ? [...others, text].sort(nameOrder) : others,
+    };
   });
 };
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { cleanName, fileNameOf, freeName, LONGEST_NAME, withCleanName } from './names';
+import { cleanName, fileNameOf, freeName, LONGEST_NAME, nameOrder, withCleanName } from './names';
 
 test('letters of any script stay, and so do joined pictures; what nobody sees goes', () => {
   for (const name of ['Kiln-opening, run 2', 'Größe ½', 'Сумерки', '黄昏', '👩‍🎨 dusk'])
@@ -48,4 +48,14 @@ test('a file is called by small letters, figures and dashes, whatever its recipe
       expect(fileNameOf(name)).not.toMatch(/[\\/:*?"<>|\s]|^-|-$|^$/);
     }),
   );
+});
+
+test('names stand in order whatever the case and the accent, and figures in them as numbers', () => {
+  expect(['Run 10', 'run 9', 'Étude', 'Estuary', 'Run 2'].toSorted(nameOrder)).toEqual([
+    'Estuary',
+    'Étude',
+    'Run 2',
+    'run 9',
+    'Run 10',
+  ]);
 });

@@ -1,6 +1,10 @@
 /** Names made here leave room, within what a name may have, for what is added to them. */
 export const LONGEST_NAME = 100;
 
+/** Names in order, figures in them as numbers, whatever the browser's language: the page is English. */
+export const nameOrder: (one: string, other: string) => number = new Intl.Collator('en', { numeric: true })
+  .compare;
+
 /** "Dusk", or "Dusk (2)" when there is a Dusk already, and so on. */
 export function freeName(name: string, taken: ReadonlySet<string>): string {
   if (!taken.has(name)) return name;

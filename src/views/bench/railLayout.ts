@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { nameOrder } from '../../core/base/names';
 import { chroma, hueDegrees } from '../../core/materials/colour/lab';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
@@ -83,7 +84,7 @@ const WAYS: Readonly<Record<string, { readonly by: 'x' | 'y'; readonly steps: nu
 export function neighbourDot(dots: readonly RailDot[], from: RailDot, key: string): RailDot | undefined {
   const way = WAYS[key];
   if (!way) return undefined;
-  const sorted = dots.toSorted((p, q) => p[way.by] - q[way.by] || p.ink.name.localeCompare(q.ink.name));
+  const sorted = dots.toSorted((p, q) => p[way.by] - q[way.by] || nameOrder(p.ink.name, q.ink.name));
   const at = sorted.findIndex(({ ink }) => ink.id === from.ink.id);
   return sorted[Math.min(Math.max(at + way.steps, 0), sorted.length - 1)] ?? from;
 }
@@ -95,7 +96,7 @@ export function neighbourDot(dots: readonly RailDot[], from: RailDot, key: strin
 export function typedDot(dots: readonly RailDot[], typed: string): RailDot | undefined {
   const wanted = typed.trim().toLowerCase();
   if (wanted === '') return undefined;
-  const byName = dots.toSorted((p, q) => p.ink.name.localeCompare(q.ink.name));
+  const byName = dots.toSorted((p, q) => nameOrder(p.ink.name, q.ink.name));
   const name = (dot: RailDot) => dot.ink.name.toLowerCase();
   return (
     byName.find((dot) => name(dot).startsWith(wanted)) ??

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { nameOrder } from '../../core/base/names';
 import { LOG_SORTS, type LogFilter, type LogSort, WHOLE_LOG } from '../../core/keep/log/filterLog';
 import { inkNamesOf, type MadePanel } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
@@ -151,5 +152,4 @@ export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
   );
 }
 
-const distinct = (values: readonly string[]): string[] =>
-  [...new Set(values)].sort((p, q) => p.localeCompare(q));
+const distinct = (values: readonly string[]): string[] => [...new Set(values)].sort(nameOrder);

@@ -7,6 +7,7 @@ import { swatchesAtDesk } from '../../app/log/standIn';
 import { useDeskWork } from '../../app/log/useDeskWork';
 import { today } from '../../app/log/useLogActions';
 import { useSession, useShelf } from '../../app/session';
+import { nameOrder } from '../../core/base/names';
 import { counted } from '../../core/base/words';
 import { placeColour } from '../../core/keep/learn/tell';
 import { type Swatch, swatchId, swatchOf, withSwatch } from '../../core/keep/swatches/book';
@@ -48,7 +49,7 @@ export default function SwatchesSide() {
   );
   const pages = swatchPages(inks);
   const at = Math.min(page, pages.length - 1);
-  const families = [...new Set(shelf.inks.map((ink) => ink.family))].sort();
+  const families = [...new Set(shelf.inks.map((ink) => ink.family))].sort(nameOrder);
   if (!card || pages.length === 0)
     return (
       <p className="p-6">Add an ink and a pale card first: the page’s black marks have to be seen on it.</p>

@@ -1,3 +1,4 @@
+import { nameOrder } from '../../core/base/names';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import type { RecipeRecord } from '../../data/records';
@@ -31,7 +32,7 @@ export const ALL_RECIPES: RecipeFilter = { text: '', tag: '', isFavourite: false
 const ORDERS: Readonly<Record<RecipeSort, (p: RecipeRow, q: RecipeRow) => number>> = {
   changed: (p, q) => q.record.updatedAt - p.record.updatedAt,
   made: (p, q) => q.record.createdAt - p.record.createdAt,
-  name: (p, q) => p.record.recipe.name.localeCompare(q.record.recipe.name),
+  name: (p, q) => nameOrder(p.record.recipe.name, q.record.recipe.name),
 };
 
 /** The recipes that match, in order. Every word of the text must be found somewhere in what is written of a recipe. */

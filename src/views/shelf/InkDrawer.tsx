@@ -4,6 +4,7 @@ import { download } from '../../app/download';
 import { useSession } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { useTags } from '../../app/useTags';
+import { nameOrder } from '../../core/base/names';
 import { hueDegrees } from '../../core/materials/colour/lab';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import { INK_DEPTHS, type Ink } from '../../core/materials/ink/ink';
@@ -35,7 +36,7 @@ export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
     () => filterShelf(inks, driedById, tags.tagsOf, filter),
     [inks, driedById, tags, filter],
   );
-  const families = useMemo(() => [...new Set(inks.map(({ family }) => family))].sort(), [inks]);
+  const families = useMemo(() => [...new Set(inks.map(({ family }) => family))].sort(nameOrder), [inks]);
   const known = useMemo(() => tags.among(inks.map(({ id }) => id)), [tags, inks]);
   const rows = useMemo(
     () => shown.map((ink) => ({ id: ink.id, ink, dried: driedById.get(ink.id), tags: tags.tagsOf(ink.id) })),

@@ -5,7 +5,7 @@ import { download } from '../../app/download';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { useDriedShelf } from '../../app/useDriedShelf';
-import { freeName } from '../../core/base/names';
+import { freeName, nameOrder } from '../../core/base/names';
 import { bareGround } from '../../core/engine/blend';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -139,7 +139,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
       {edited && (
         <InkForm
           ink={edited === 'new' ? undefined : edited}
-          families={[...new Set(shelf.inks.map(({ family }) => family))].sort()}
+          families={[...new Set(shelf.inks.map(({ family }) => family))].sort(nameOrder)}
           onSave={save}
           onClose={() => setEdited(undefined)}
         />

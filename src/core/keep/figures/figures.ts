@@ -1,4 +1,5 @@
 import { quantile } from 'd3-array';
+import { nameOrder } from '../../base/names';
 import type { Ink } from '../../materials/ink/ink';
 import { evidenceOf } from '../learn/fromLog';
 import { missOf } from '../learn/tell';
@@ -28,7 +29,7 @@ export function figuresOf(log: readonly MadePanel[], shelf: readonly Ink[]): Log
     trios: { made: madeTrios(log).size, possible: (n * (n - 1) * (n - 2)) / 6 },
     inks: blendable
       .map((ink) => ({ ink, panels: uses.get(ink.name) ?? 0 }))
-      .toSorted((p, q) => q.panels - p.panels || p.ink.name.localeCompare(q.ink.name)),
+      .toSorted((p, q) => q.panels - p.panels || nameOrder(p.ink.name, q.ink.name)),
     months: monthsOf(log),
     errors: errorsOf(log),
   };

@@ -1,4 +1,5 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { nameOrder } from '../../base/names';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { MadePanel } from '../log/made';
@@ -67,7 +68,7 @@ export function padStates(
         inked === undefined ? undefined : differenceInCalendarDays(parseISO(today), parseISO(inked));
       return { ink, inked, days, panels: laid.length, area, dryness: drynessOf(days, laid.length, area) };
     })
-    .toSorted((p, q) => q.dryness - p.dryness || p.ink.name.localeCompare(q.ink.name));
+    .toSorted((p, q) => q.dryness - p.dryness || nameOrder(p.ink.name, q.ink.name));
 }
 
 function drynessOf(days: number | undefined, panels: number, area: number): number {

@@ -1,3 +1,4 @@
+import { nameOrder } from '../../../base/names';
 import { type Card, groundOfCard } from '../../../materials/card/card';
 import { deltaE00, hueApart } from '../../../materials/colour/difference';
 import {
@@ -55,7 +56,7 @@ export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
   const ground = groundOfCard(card);
   const dried = shelf
     .map((ink, place) => ({ ink, place, lab: driedColour(ink, ground) }))
-    .sort((p, q) => q.lab.l - p.lab.l || p.ink.name.localeCompare(q.ink.name));
+    .sort((p, q) => q.lab.l - p.lab.l || nameOrder(p.ink.name, q.ink.name));
   const labs = dried.map(({ lab }) => lab);
   return {
     inks: dried.map(({ ink }) => ink),
