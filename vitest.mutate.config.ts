@@ -6,7 +6,7 @@ import { defineConfig } from 'vitest/config';
  */
 export default defineConfig({
   test: {
-    include: ['src/core/**/*.test.ts', 'src/testing/golden.test.ts'],
+    include: ['src/core/**/*.test.ts', 'src/testing/{golden,goldenChoices,tradeFacts,otherMixers}.test.ts'],
     exclude: ['src/core/readings/solidBands.test.ts', 'src/core/materials/**', 'src/core/files/**'],
     setupFiles: ['src/testing/fewRuns.ts'],
     environment: 'node',

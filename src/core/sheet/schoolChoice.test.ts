@@ -186,6 +186,46 @@ test('on a large panel quick inks are woken and worked in sections, slow ones la
   expect(large('pigment').filter((title) => /^Wake|into the join/.test(title))).toEqual([]);
 });
 
+test('sections of a join are told one after another from the left, each with its share of the time and a key of its own', () => {
+  const { steps } = compileSheet(
+    resolvedOf(
+      [gorse, weir].map((one) => ({ ...one, kind: 'dye' as const })),
+      WHITE_CARD,
+      { panel: { width: 290, height: 297 }, joints: [{ width: 40 }] },
+    ),
+    'mm',
+  );
+  const into = steps.filter(({ key }) => key.startsWith('into '));
+  expect(into.length).toBeGreaterThan(1);
+  const told = into.map(({ work, title }) => `${title} ${work}`);
+  const words = {
+    2: ['left half', 'right half'],
+    3: ['left third', 'middle third', 'right third'],
+    4: ['first quarter', 'second quarter', 'third quarter', 'last quarter'],
+  }[into.length] as readonly string[];
+  words.forEach((part, i) => {
+    expect(told[i]).toContain(part);
+  });
+  expect(into.map(({ key }) => key.match(/\d\/\d$/)?.[0])).toEqual(
+    into.map((_, i) => `${i + 1}/${into.length}`),
+  );
+  const [first] = into;
+  for (const { minutes } of into) expect(minutes).toBeCloseTo(first?.minutes ?? 0, 9);
+  // Together they take what the whole join takes, which is less than laying a band.
+  expect(into.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0)).toBeLessThan(2 * USUAL_PACE.layBand);
+});
+
+test('a panel waits for the slowest of its inks, wherever in the ladder it stands', () => {
+  const drying = (kinds: readonly Ink['kind'][]) =>
+    compileSheet(
+      resolvedOf([gorse, weir, skerry].map((one, i) => ({ ...one, kind: kinds[i] ?? 'dye' }))),
+      'mm',
+    ).steps.find(({ kind }) => kind === 'dry')?.work;
+  expect(drying(['dye', 'pigment', 'hybrid'])).toContain('Weir is the slowest (pigment)');
+  expect(drying(['dye', 'dye', 'hybrid'])).toContain('Skerry is the slowest (hybrid)');
+  expect(drying(['hybrid', 'dye', 'dye'])).toContain('Gorse is the slowest (hybrid)');
+});
+
 test('times are a maker’s own once they have timed a step: the median of the latest', () => {
   expect(paceFrom([])).toEqual(USUAL_PACE);
   const timings = [3, 1, 2].map((minutes) => ({ work: 'layBand', minutes }) as const);

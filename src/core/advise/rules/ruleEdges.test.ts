@@ -135,6 +135,9 @@ describe('an ink lost on the card', () => {
     const [finding] = check(lostInk, lost, { shelf: [green, golden] });
     expect(finding?.message).toMatch(/^Gorse Pale, a dye, is lost on kraft/);
     expect(finding?.fix?.label).toBe('Put Lantern there');
+    // White softens a fade, and detail black is stamped: neither stands in for a rung.
+    const others = [ink('Slip', '#fff3c0', 'white'), ink('Line', '#e8c000', 'detail')];
+    expect(check(lostInk, lost, { shelf: others })[0]?.fix).toBeUndefined();
     const [none] = check(lostInk, lost, { shelf: [green] });
     expect(none?.message).toMatch(/is lost on kraft/);
     expect(none?.fix).toBeUndefined();

@@ -23,7 +23,7 @@ import { foldTrios } from './foldTrios';
 import { NOUNS, nounLattice } from './pairs/nounLattice';
 import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairs/pairTable';
 import { topCoatsOf } from './pairs/topCoats';
-import { NO_CONSTRAINTS, type TrioQuery, trioKey } from './query';
+import { NO_CONSTRAINTS, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
 import { mergeResults, searchTrios } from './trios';
@@ -314,6 +314,17 @@ describe('constraints', () => {
     const folded = foldTrios(best, demo);
     expect(folded.reduce((sum, { alike }) => sum + 1 + alike.length, 0)).toBe(best.length);
     expect(folded[0]?.rank).toBe(best[0]?.rank);
+    expect(folded.length).toBeLessThan(best.length);
+    const near = (p: number, q: number): boolean =>
+      p === q || deltaE00(demo.dried.labs[p] as Lab, demo.dried.labs[q] as Lab) < 9;
+    const isAlike = (one: Trio, other: Trio): boolean =>
+      near(one.middle, other.middle) &&
+      ((near(one.first, other.first) && near(one.last, other.last)) ||
+        (near(one.first, other.last) && near(one.last, other.first)));
+    folded.forEach((one, i) => {
+      for (const other of folded.slice(0, i)) expect(isAlike(one, other)).toBe(false);
+      for (const other of one.alike) expect(isAlike(one, other)).toBe(true);
+    });
   });
 });
 

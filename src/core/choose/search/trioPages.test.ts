@@ -41,6 +41,11 @@ const usesOf = (page: readonly FoldedTrio[]): number[] => {
   return [...uses.values()];
 };
 
+test('a page of more than it holds is just full', () => {
+  const full = RELATION_IDS.map((relation) => searched(relation).next().length);
+  expect(Math.max(...full)).toBe(PAGE);
+});
+
 describe.each(RELATION_IDS)('the first page of %s', (relation) => {
   const page = searched(relation).next();
 

@@ -67,9 +67,12 @@ test('as a mat black, its own dark and white frame, and what the border melts in
     /^near its own darkest, Tarn; it melts into \d+ % of the border/,
   );
   const alone = resolvedOf([ink('Tarn', '#1f4f7a'), ink('Tarn 2', '#20507c')]);
-  expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toMatch(
-    /melts into \d+ % of the panel/,
+  expect(matsFor(alone, cards).find((one) => one.card.id === 'navy')?.reason).toBe(
+    'melts into 100 % of the panel’s border',
   );
+  // Its own palest is another than its own darkest.
+  const butter = matsFor(resolved, [card('butter', '#f3cb5c'), card('mid', '#8a8d6e')]);
+  expect(butter.find((one) => one.card.id === 'butter')?.reason).toMatch(/^near its own palest, Gorse/);
 });
 
 test('weights are read as makers write them', () => {

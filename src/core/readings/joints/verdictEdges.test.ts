@@ -82,6 +82,22 @@ describe('mud', () => {
     expect(greyed(8, 4)).toBe('mud');
     expect(greyed(3, 9)).toBe('mud');
   });
+  test('olive is mud only where it is dark, greyed rose up to the limit for all', () => {
+    const stretch = (l: number, hue: number) => {
+      const turned = (hue * Math.PI) / 180;
+      const dull = lab(l, 10 * Math.cos(turned), 10 * Math.sin(turned));
+      const all = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, dull]));
+      return judgeJoint(evenWalk(lab(62, 50, 30), lab(58, -40, 30), all)).kind;
+    };
+    expect([stretch(54, 112), stretch(60, 112), stretch(60, 95)]).toEqual(['mud', 'dulls', 'mud']);
+    expect([stretch(60, 350), stretch(66, 350), stretch(60, 341), stretch(60, 330)]).toEqual([
+      'mud',
+      'dulls',
+      'mud',
+      stretch(45, 330),
+    ]);
+    expect(stretch(60, 330)).not.toBe('mud');
+  });
   test('a rung that has hardly a colour has none to lose', () => {
     const [dullRed, dullGreen] = [lab(42, 9, 4), lab(52, -8, 6)];
     const grey = { [middle]: lab(45, 1, 1), [middle + 1]: lab(45, 1, 1) };
