@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, test, vi } from 'vitest';
+import { DEMO_INKS } from '../../data/demo/inks';
+import { WHITE_CARD } from '../../testing/resolvedRecipes';
+import { ROWS_A_PAGE, swatchPages } from '../keep/swatches/page';
+import { type Label, writeLabels } from './labelsPdf';
+import { writeSwatchPdf } from './swatchPdf';
+import { writeWeakPairs } from './weakPairsPdf';
+
+// Fonts are cut down, which takes seconds on a busy machine.
+vi.setConfig({ testTimeout: 40_000 });
+
+const font = (file: string) => readFileSync(createRequire(import.meta.url).resolve(file));
+const plain = font('@fontsource/archivo/files/archivo-latin-400-normal.woff');
+const bold = font('@fontsource/archivo/files/archivo-latin-700-normal.woff');
+const POINT = 72 / 25.4;
+
+/** What an independent reader finds on each page: its size in mm, its words with where they begin, and its boxes, mm. */
+async function pagesOf(pdf: Uint8Array) {
+  const document = await getDocument({ data: pdf, verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: document.numPages }, async (_, i) => {
+      const page = await document.getPage(i + 1);
+      const [, , width = 0, height = 0] = page.view;
+      const { items } = await page.getTextContent();
+      const { fnArray } = await page.getOperatorList();
+      return {
+        width: width / POINT,
+        height: height / POINT,
+        words: items.flatMap((item) =>
+          'str' in item && item.str.trim() !== ''
+            ? [
+                {
+                  text: item.str,
+                  x: item.transform[4] / POINT,
+                  y: item.transform[5] / POINT,
+                  width: item.width / POINT,
+                },
+              ]
+            : [],
+        ),
+        paths: fnArray.filter((one) => one === OPS.constructPath).length,
+      };
+    }),
+  );
+}
+
+test('labels stand in three columns at true size, on as many pages as they need, and long names are made to fit', async () => {
+  const long = 'An ink whose name is as long as a name may be, and longer than any label';
+  const labels = Array.from(
+    { length: 56 },
+    (_, i): Label => ({ text: i === 0 ? long : `Ink ${i}`, under: 'dye and hybrid', colour: '#336699' }),
+  );
+  const pages = await pagesOf(await writeLabels(labels, plain));
+  expect(pages.map(({ width, height }) => [Math.round(width), Math.round(height)])).toEqual([
+    [210, 297],
+    [210, 297],
+  ]);
+  const texts = pages.flatMap(({ words }) => words.map(({ text }) => text));
+  for (const { text } of labels.slice(1)) expect(texts).toContain(text);
+  const first = pages[0]?.words.find(({ text }) => text.startsWith('An ink'));
+  // A label is 62 mm wide, and its dot takes the first fifteen.
+  expect(first?.width).toBeLessThan(62 - 15);
+  expect(first?.x).toBeCloseTo(12 + 15, 1);
+  const columns = new Set(
+    pages[0]?.words.filter(({ text }) => text.startsWith('Ink ')).map(({ x }) => Math.round(x)),
+  );
+  expect([...columns].toSorted((p, q) => p - q)).toEqual([27, 89, 151]);
+  expect(await pagesOf(await writeLabels([], plain))).toHaveLength(1);
+});
+
+describe('a page of swatches', () => {
+  test('has a row for each ink where its reader looks for it, and says on which card and when', async () => {
+    const inks = DEMO_INKS.slice(0, ROWS_A_PAGE + 2);
+    const pages = await pagesOf(await writeSwatchPdf(inks, WHITE_CARD, '2026-11-27', { plain, bold }));
+    const laid = swatchPages(inks);
+    expect(pages).toHaveLength(2);
+    pages.forEach(({ words, width, height }, i) => {
+      const page = laid[i];
+      if (!page) throw new Error('a page too many');
+      expect([width, height].map(Math.round)).toEqual([page.width, page.height]);
+      expect(words.some(({ text }) => text.includes('smooth white 350 g/m², 2026-11-27'))).toBe(true);
+      expect(words.some(({ text }) => text.startsWith(`page ${i + 1} of 2`))).toBe(true);
+      for (const { name, label } of page.rows) {
+        const word = words.find(({ text }) => text === name);
+        expect(word?.x, name).toBeCloseTo(label.x, 1);
+        expect(height - (word?.y ?? 0)).toBeGreaterThan(label.y);
+        expect(height - (word?.y ?? 0)).toBeLessThan(label.y + 10);
+      }
+    });
+    expect(pages[0]?.words.filter(({ text }) => text === 'drop of water, lifted at once')).toHaveLength(
+      ROWS_A_PAGE,
+    );
+  });
+});
+
+test('pairs to blend have a strip each, with both inks at its ends and room for a guess', async () => {
+  const pairs = DEMO_INKS.slice(0, 9).map((ink, i) => [
+    { name: ink.name, hex: ink.overWhite },
+    { name: DEMO_INKS[i + 10]?.name ?? '', hex: DEMO_INKS[i + 10]?.overWhite ?? '#000000' },
+  ]);
+  const pages = await pagesOf(await writeWeakPairs(pairs, plain));
+  expect(pages.length).toBe(2);
+  const words = pages.flatMap((page) => page.words.map(({ text }) => text));
+  for (const [left, right] of pairs) {
+    expect(words).toContain(`left: ${left?.name}`);
+    expect(words).toContain(`right: ${right?.name}`);
+  }
+  expect(words.filter((word) => word.startsWith('I guess:'))).toHaveLength(9);
+  for (const page of pages) for (const { x, width } of page.words) expect(x + width).toBeLessThan(210 - 5);
+});
