@@ -61,6 +61,70 @@ describe('a table from elsewhere', () => {
     expect(read.faulty.map(({ reason }) => reason).join()).toMatch(/teal.*name.*crayon/);
   });
 
+  test('a row is read by what each cell may be, and what is left out is as usual', () => {
+    const header =
+      'name,family,depth,kind,over_white,over_black,dry_back_percent,strength,brush,line,owned,note';
+    const rowOf = (cells: string) => rowsOfCsv(`${header}\n${cells}`)[0]?.read;
+    expect(rowOf('Heron,,,,#AABBCC,,,,,,,')).toEqual({
+      name: 'Heron',
+      family: 'Heron',
+      depth: 'mid',
+      kind: 'hybrid',
+      overWhite: '#aabbcc',
+    });
+    expect(
+      rowOf('Heron,Grey birds,DEEP,Pigment,#aabbcc,#112233,"12,5 %","1,25",B 3,shore,Wished for,late'),
+    ).toEqual({
+      name: 'Heron',
+      family: 'Grey birds',
+      depth: 'deep',
+      kind: 'pigment',
+      overWhite: '#aabbcc',
+      overBlack: '#112233',
+      dryBack: 0.125,
+      strength: 1.25,
+      brush: 'B 3',
+      line: 'shore',
+      note: 'late',
+      wished: true,
+    });
+    for (const no of ['no', 'N', 'false', '0', 'wished'])
+      expect(rowOf(`Heron,,,,#aabbcc,,,,,,${no},`)).toHaveProperty('wished', true);
+    for (const yes of ['yes', '1', '', 'mine'])
+      expect(rowOf(`Heron,,,,#aabbcc,,,,,,${yes},`)).not.toHaveProperty('wished');
+  });
+
+  test.each([
+    [',,,,#aabbcc,,,,,,,', 'the name must have 1 to 120 letters'],
+    [`${'x'.repeat(121)},,,,#aabbcc,,,,,,,`, 'the name must have 1 to 120 letters'],
+    ['Heron,,,,,,,,,,,', 'over_white "" is not a colour: # and six digits, or L* a* b*'],
+    ['Heron,,,,#aabbcc,soot,,,,,,', 'over_black "soot" is not a colour: # and six digits, or L* a* b*'],
+    ['Heron,,pallid,,#aabbcc,,,,,,,', /^depth "pallid" is not one of deep, mid/],
+    ['Heron,,,crayon,#aabbcc,,,,,,,', /^kind "crayon" is not one of dye, hybrid/],
+    ['Heron,,,,#aabbcc,,91,,,,,', 'dry_back_percent "91" is not 0 to 90'],
+    ['Heron,,,,#aabbcc,,much,,,,,', 'dry_back_percent "much" is not 0 to 90'],
+    ['Heron,,,,#aabbcc,,,99,,,,', /^strength "99" is not 0\.\d+ to \d/],
+    ['Heron,,,,#aabbcc,,,-1,,,,', /^strength "-1" is not/],
+  ])('the row “%s” is told by its first fault', (cells, fault) => {
+    const header =
+      'name,family,depth,kind,over_white,over_black,dry_back_percent,strength,brush,line,owned,note';
+    const [row] = rowsOfCsv(`${header}\n${cells}`);
+    expect(row?.line).toBe(2);
+    if (typeof fault === 'string') expect(row?.read).toBe(fault);
+    else expect(row?.read).toMatch(fault);
+  });
+
+  test('its header may be written in any case, with spaces and under names of before; an open quote names its line', () => {
+    const [row] = rowsOfCsv('\uFEFFNAME;Over-White;Potency\r\nHeron;#445566;0,8\r');
+    expect(row?.read).toMatchObject({ name: 'Heron', overWhite: '#445566', strength: 0.8 });
+    expect(() => rowsOfCsv('name,over_white\nHeron,#445566\n"Plover,#112233\n')).toThrow(
+      /line 3.*quote|quote/,
+    );
+    expect(() => rowsOfCsv(`name,over_white\n${'a,#112233\n'.repeat(20_001)}`)).toThrow(
+      /20001 rows; at most 20000/,
+    );
+  });
+
   test('may be pasted from a spreadsheet, with tabs', () => {
     expect(readInksCsv('name\tover_white\nHeron\t#445566', [], newId).fresh).toHaveLength(1);
   });

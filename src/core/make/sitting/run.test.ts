@@ -11,8 +11,8 @@ import { whatWouldHelp } from './help';
 import { bottleDoes, millilitres, panelUse, usedTogether } from './materials';
 import { planSitting } from './plan';
 import { clockAfter, minutesBetween, newSitting, whyNotPlanned } from './record';
-import { beginRun, nextLines, runNow, withDone, withOrder, withoutLast, withSpoiled } from './run';
-import { type Plan, type Sitting, USUAL_TABLE } from './sitting';
+import { beginRun, begunAt, nextLines, runNow, withDone, withOrder, withoutLast, withSpoiled } from './run';
+import { type Plan, type Planned, type Sitting, USUAL_TABLE } from './sitting';
 
 const [gorse, leat, skerry] = [
   ink('Gorse', '#f8d46f'),
@@ -24,6 +24,58 @@ const warm = resolvedOf([gorse, ink('Rowan', '#b8322f')]);
 const TABLE = { ...USUAL_TABLE, brushes: { 'dye and hybrid': 3 }, places: 8 };
 const sitting: Sitting = { groups: [groupOf(blue, 4), groupOf(warm, 3)], atHand: TABLE };
 const QUICK = { steps: 6 };
+
+describe('when a piece that is done now was begun', () => {
+  const of: Sitting = { ...sitting, breaks: [{ start: 40, minutes: 15 }] };
+  const piece = (change: Partial<Planned>): Planned => ({
+    does: 'operation',
+    group: 0,
+    panel: 0,
+    operation: 1,
+    hand: 0,
+    start: 0,
+    end: 0,
+    ...change,
+  });
+  const ran = (...lines: Planned[]) => ({ ...beginRun(0, []), lines });
+
+  test('when its hands were last free; other hands do not count, and nothing begins after now', () => {
+    const before = piece({ operation: 0, panel: 3, start: 2, end: 9 });
+    expect(begunAt(of, ran(before), piece({}), 20)).toBe(9);
+    expect(begunAt(of, ran({ ...before, hand: 1 }), piece({}), 20)).toBe(0);
+    expect(begunAt(of, ran(before), piece({}), 5)).toBe(5);
+  });
+
+  test('no earlier than its own panel had dried, be the hands free or not; a spoiled panel is another', () => {
+    const { operations } = of.groups[0] as Sitting['groups'][number];
+    const dries = operations.findIndex(({ rest }) => (rest?.min ?? 0) > 0);
+    const rest = operations[dries]?.rest?.min ?? 0;
+    expect(rest).toBeGreaterThan(0);
+    const before = { ...piece({ operation: dries, hand: 1, start: 1, end: 4 }) };
+    expect(begunAt(of, ran(before), piece({ operation: dries + 1 }), 30)).toBe(4 + rest);
+    expect(begunAt(of, ran({ ...before, panel: 2 }), piece({ operation: dries + 1 }), 30)).toBe(0);
+    const spoiled = { ...beginRun(0, []), lines: [{ ...before, spoiled: true as const }] };
+    expect(begunAt(of, spoiled, piece({ operation: dries + 1 }), 30)).toBe(0);
+  });
+
+  test('no earlier than a washed brush was dry, nor than a break was over that came in between', () => {
+    const wash = piece({ does: 'wash', brush: 2, hand: 1, panel: 5, start: 3, end: 6 });
+    expect(begunAt(of, ran(wash), piece({ brush: 2 }), 100)).toBe(55);
+    expect(begunAt({ ...of, breaks: [] }, ran(wash), piece({ brush: 2 }), 100)).toBe(
+      6 + of.atHand.dampMinutes,
+    );
+    expect(begunAt({ ...of, breaks: [] }, ran(wash), piece({ brush: 1 }), 100)).toBe(0);
+    expect(begunAt(of, ran(), piece({}), 54)).toBe(0);
+    expect(begunAt(of, ran(piece({ panel: 3, end: 50 })), piece({}), 70)).toBe(50);
+  });
+
+  test('a piece that is told done twice is done once', () => {
+    const [line] = [piece({ operation: 0 })];
+    const once = withDone(of, ran(), line, 5);
+    expect(withDone(of, once, line, 8)).toBe(once);
+    expect(withDone(of, once, { ...line, panel: 1 }, 8).lines).toHaveLength(2);
+  });
+});
 
 /** Works a sitting off, each piece as much longer as is said; what happens between is up to the test. */
 function workOff(
