@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { choose, word } from './bench';
+import { choose, openBench, word } from './bench';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');
@@ -55,6 +55,27 @@ test('all trios of the shelf are searched, and every constraint narrows what is 
   await page.getByRole('link', { name: 'Cards' }).click();
   await page.getByRole('link', { name: 'Choose' }).click();
   await expect(word(page, 'Must contain')).toHaveText('Gorse Pale');
+});
+
+test('while the hand rests on the bench the shelf is made ready, with the vectors, and the search finds what it finds', async ({
+  page,
+}) => {
+  const searching = page.waitForEvent('worker', (worker) => worker.url().includes('search.worker'));
+  await openBench(page);
+  const worker = await searching;
+  // The policy lets this worker compile, and others not; where it did not, the plain loops would serve, and be slower.
+  const compile = async () => {
+    await WebAssembly.compile(new Uint8Array([0, 97, 115, 109, 1, 0, 0, 0]));
+    return 'compiled';
+  };
+  expect(await worker.evaluate(compile)).toBe('compiled');
+  const painter = page.workers().find((one) => one.url().includes('picture.worker'));
+  await expect(painter?.evaluate(compile)).rejects.toThrow(/Content Security Policy/);
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await expect(told(page)).toContainText('of 57,155 trios');
+  const ahead = await firstName(page);
+  await openTrios(page);
+  expect(await firstName(page)).toBe(ahead);
 });
 
 test('a trio is compared wet and dried, cut to two inks, and opened on the bench', async ({ page }) => {

@@ -15,6 +15,7 @@ import {
   beginAgain,
   benchOf,
   COUNTS,
+  judgeAhead,
   type SearchProgress,
   type SharedSearch,
   stopAll,
@@ -116,7 +117,25 @@ async function search(
 /** Tells the next page of what the last search found. */
 let nextPage: () => Pick<SearchAnswer, 'found' | 'left'> = () => ({ found: [], left: 0 });
 
+/** Dries a shelf and judges its joints; what is judged when it is stopped stays so. */
+async function prepare(mine: number, inks: readonly Ink[], card: Card): Promise<void> {
+  const found = await benchFor(inks, card, () => mine === newest);
+  if (!found || mine !== newest) return;
+  beginAgain(found.shared);
+  busy = Promise.allSettled([theHelper()?.prepare(inks, card, found.shared)]);
+  await judgeAhead(found.here, found.shared);
+}
+
 const door = {
+  /** Makes ready for a search that nobody has asked for yet. A search, or `cancel`, ends it. */
+  prepare(inks: readonly Ink[], card: Card): void {
+    const mine = ++newest;
+    before = before
+      .then(() => busy)
+      .then(() => prepare(mine, inks, card))
+      .catch(() => {});
+  },
+
   /**
    * Searches all trios of the inks on a card. A newer search, or `cancel`, ends it with null; joints judged until
    * then are kept.

@@ -7,21 +7,30 @@ import { type Bench, benchOf, isStopped, type SharedSearch, takePart } from './s
 
 let bench: { pairs: SharedArrayBuffer; here: Bench } | undefined;
 
+/** The shelf as this worker has it, for that memory; null when nobody wants it any more. */
+async function benchFor(inks: readonly Ink[], card: Card, shared: SharedSearch): Promise<Bench | null> {
+  const memory = shared.pairs.verdict.buffer as SharedArrayBuffer;
+  if (bench?.pairs === memory) return bench.here;
+  const here = await benchOf(inks, card, shared.onWhite, () => !isStopped(shared));
+  if (here) bench = { pairs: memory, here };
+  return here;
+}
+
 /** A second pair of hands for the search worker, on the memory they share. */
 const door = {
+  /** Dries the shelf before anybody searches it. */
+  async prepare(inks: readonly Ink[], card: Card, shared: SharedSearch): Promise<void> {
+    await benchFor(inks, card, shared);
+  },
+
   async help(
     inks: readonly Ink[],
     card: Card,
     shared: SharedSearch,
     query: TrioQuery,
   ): Promise<TrioResult | null> {
-    const memory = shared.pairs.verdict.buffer as SharedArrayBuffer;
-    if (bench?.pairs !== memory) {
-      const here = await benchOf(inks, card, shared.onWhite, () => !isStopped(shared));
-      if (!here) return null;
-      bench = { pairs: memory, here };
-    }
-    return takePart(bench.here, shared, query, () => true);
+    const here = await benchFor(inks, card, shared);
+    return here && takePart(here, shared, query, () => true);
   },
 };
 

@@ -93,24 +93,14 @@ function blocksOf(count: number): readonly (readonly [row: number, from: number]
   ).flat();
 }
 
-/**
- * Takes part in a search: judges the joints and weighs the trios that no other worker has taken.
- *
- * @param report  is told how far it is; a search that returns false from it is stopped for all
- * @returns what this worker found, or null when the search was stopped
- */
-export async function takePart(
-  { dried, judgeRow }: Bench,
-  shared: SharedSearch,
-  query: TrioQuery,
-  report: (progress: SearchProgress) => boolean,
-): Promise<TrioResult | null> {
-  const { pairs, counts } = shared;
-  const blocks = blocksOf(pairs.count);
+/** Told how far it is; work that gets false from it is stopped for all. */
+type Report = (progress: SearchProgress) => boolean;
+
+/** What looks now and then whether to stop, reports, and lets messages in. */
+function watcher(shared: SharedSearch, report: Report) {
   let breathed = performance.now();
   let reported = breathed;
-  /** Now and then reports and lets messages in; whether to stop. */
-  const stopped = async (stage: SearchProgress['stage'], part: () => number): Promise<boolean> => {
+  return async (stage: SearchProgress['stage'], part: () => number): Promise<boolean> => {
     if (isStopped(shared)) return true;
     const now = performance.now();
     if (now - breathed < SLICE) return false;
@@ -122,21 +112,59 @@ export async function takePart(
     breathed = performance.now();
     return isStopped(shared);
   };
-  const judgedPart = (): number => Atomics.load(counts, JUDGED) / blocks.length;
+}
+type Watcher = ReturnType<typeof watcher>;
 
+/**
+ * Judges the joints that no other worker has taken, and waits for those that one has.
+ *
+ * @returns whether all are judged: false when it was stopped
+ */
+async function judgeJoints(
+  { judgeRow }: Bench,
+  { pairs, counts }: SharedSearch,
+  stopped: Watcher,
+): Promise<boolean> {
+  const blocks = blocksOf(pairs.count);
+  const judgedPart = (): number => Atomics.load(counts, JUDGED) / blocks.length;
   while (Atomics.load(counts, BLOCKS) < blocks.length) {
     const [row, from] = blocks[Atomics.add(counts, BLOCKS, 1)] ?? [];
     if (row === undefined || from === undefined) break;
     judgeRow(row, pairs, from, from + BLOCK);
     Atomics.add(counts, JUDGED, 1);
-    if (await stopped('joints', judgedPart)) return null;
+    if (await stopped('joints', judgedPart)) return false;
   }
   // The last blocks may still be in another worker's hands.
   while (Atomics.load(counts, JUDGED) < blocks.length) {
     await breathe();
-    if (await stopped('joints', judgedPart)) return null;
+    if (await stopped('joints', judgedPart)) return false;
   }
-  const search = searchTrios({ dried, pairs }, query, () => Atomics.add(counts, PALEST, 1));
+  return true;
+}
+
+/** Judges joints before anybody asks for them, until it is stopped. */
+export const judgeAhead = async (bench: Bench, shared: SharedSearch): Promise<void> =>
+  void (await judgeJoints(
+    bench,
+    shared,
+    watcher(shared, () => true),
+  ));
+
+/**
+ * Takes part in a search: judges the joints and weighs the trios that no other worker has taken.
+ *
+ * @returns what this worker found, or null when the search was stopped
+ */
+export async function takePart(
+  bench: Bench,
+  shared: SharedSearch,
+  query: TrioQuery,
+  report: Report,
+): Promise<TrioResult | null> {
+  const { pairs, counts } = shared;
+  const stopped = watcher(shared, report);
+  if (!(await judgeJoints(bench, shared, stopped))) return null;
+  const search = searchTrios({ dried: bench.dried, pairs }, query, () => Atomics.add(counts, PALEST, 1));
   while (search.step()) if (await stopped('trios', search.progress)) return null;
   return isStopped(shared) ? null : search.result();
 }

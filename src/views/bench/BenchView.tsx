@@ -38,6 +38,9 @@ const BenchCommands = lazy(
 const ReadingsColumn = lazy(
   afterFirstPicture(() => import('./ReadingsColumn').then((m) => ({ default: m.ReadingsColumn }))),
 );
+const SearchAhead = lazy(
+  afterFirstPicture(() => import('./SearchAhead').then((m) => ({ default: m.SearchAhead }))),
+);
 const Conflict = lazy(afterFirstPicture(() => import('./Conflict').then((m) => ({ default: m.Conflict }))));
 const SideTabs = lazy(afterFirstPicture(() => import('./SideTabs').then((m) => ({ default: m.SideTabs }))));
 const RuleFindings = lazy(
@@ -212,6 +215,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           onExport={passOn}
           onGo={go}
         />
+        <SearchAhead shelf={shelf} recipe={resolved.recipe} />
       </Suspense>
       {seen && (
         <Suspense fallback={null}>

@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode, useState } from 'react';
 import { InkChoice } from '../../app/InkChoice';
+import type { ChoosingState } from '../../app/useChoosing';
 import {
   allowKind,
   allowsKind,
@@ -21,7 +22,6 @@ import { Menu } from '../../ui/Menu';
 import { NumberField } from '../../ui/NumberField';
 import { Word } from '../../ui/Word';
 import { MoodChoice } from './MoodChoice';
-import type { ChoosingState } from './useChoosing';
 
 interface Props {
   readonly choosing: ChoosingState;

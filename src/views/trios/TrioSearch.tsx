@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useMemo, useState } from 'react';
 import { usePanels } from '../../app/log/usePanels';
 import { useSession } from '../../app/session';
+import type { ChoosingState } from '../../app/useChoosing';
 import { useTags } from '../../app/useTags';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import { type TrioQuery, trioKey } from '../../core/choose/search/query';
@@ -17,7 +18,6 @@ import { ChosenTrio } from './ChosenTrio';
 import { CompareTray, MAX_COMPARED } from './CompareTray';
 import { useKeep } from './KeptTrios';
 import { TrioCard } from './TrioCard';
-import type { ChoosingState } from './useChoosing';
 import { type TrioSearchState, useTrioSearch } from './useTrioSearch';
 
 interface Props {

@@ -5,11 +5,11 @@ import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
+import { searchedInks, useChoosing } from '../../app/useChoosing';
 import { useTags } from '../../app/useTags';
 import { trioRecipe } from '../../core/advise/trioRecipe';
 import type { RelationId } from '../../core/choose/search/relations/relations';
 import type { Ink } from '../../core/materials/ink/ink';
-import { INK_KINDS } from '../../core/materials/ink/kinds';
 import { setShares } from '../../core/recipe/editLadder';
 import { listKept } from '../../data/kept';
 import { Segmented } from '../../ui/Segmented';
@@ -17,7 +17,6 @@ import { BridgeFinder } from './BridgeFinder';
 import { KeptTrios } from './KeptTrios';
 import { SearchSentence } from './SearchSentence';
 import { TrioSearch } from './TrioSearch';
-import { useChoosing } from './useChoosing';
 
 const MatchFinder = lazy(() => import('./match/MatchFinder').then((m) => ({ default: m.MatchFinder })));
 
@@ -43,9 +42,9 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
   const { db } = useSession();
   const kept = useLiveQuery(() => listKept(db), [db]);
   const tags = useTags('ink');
-  const inks = useMemo(() => shelf.inks.filter(({ kind }) => INK_KINDS[kind].blends), [shelf.inks]);
+  const inks = searchedInks(shelf.inks);
   const known = useMemo(() => tags.among(inks.map(({ id }) => id)), [tags, inks]);
-  const card = shelf.cards.find(({ id }) => id === choosing.cardId) ?? shelf.cards[0];
+  const card = choosing.cardIn(shelf.cards);
   const { openNew } = useRecipeActions();
   const open = useCallback(
     (chosen: readonly Ink[], foundBy?: RelationId) => {

@@ -1,7 +1,11 @@
 import { useCallback } from 'react';
-import { type Constraints, NO_CONSTRAINTS, type TrioQuery } from '../../core/choose/search/query';
-import { type Choosing, choosingSet } from '../../store/choosing';
-import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { memoOf } from '../core/base/memo';
+import { type Constraints, NO_CONSTRAINTS, type TrioQuery } from '../core/choose/search/query';
+import type { Card } from '../core/materials/card/card';
+import type { Ink } from '../core/materials/ink/ink';
+import { INK_KINDS } from '../core/materials/ink/kinds';
+import { type Choosing, choosingSet } from '../store/choosing';
+import { useAppDispatch, useAppSelector } from '../store/hooks';
 
 /** Best trios kept from a search; near-duplicates are folded among them. */
 const KEEP = 3000;
@@ -11,6 +15,11 @@ const BEGUN: Choosing = {
   cardId: 'smooth-white',
   notMade: false,
 };
+
+/** The inks that trios are made of: the same list as long as the shelf is the same. */
+export const searchedInks = memoOf((inks: readonly Ink[]): readonly Ink[] =>
+  inks.filter(({ kind }) => INK_KINDS[kind].blends),
+);
 
 /** What is looked for, and changing parts of it. */
 export function useChoosing() {
@@ -22,7 +31,10 @@ export function useChoosing() {
   const ask = (change: Partial<TrioQuery>) => set({ query: { ...query, ...change } });
   const constrain = (change: Partial<Constraints>) =>
     ask({ constraints: { ...query.constraints, ...change } });
-  return { ...choosing, set, ask, constrain };
+  /** The card that trios are looked for on. */
+  const cardIn = (cards: readonly Card[]): Card | undefined =>
+    cards.find(({ id }) => id === choosing.cardId) ?? cards[0];
+  return { ...choosing, cardIn, set, ask, constrain };
 }
 
 export type ChoosingState = ReturnType<typeof useChoosing>;
