@@ -51,6 +51,32 @@ test('a sitting comes back from its file with its settings, its recipe and its h
   expect(sitting.groups.map(({ count }) => count)).toEqual([3]);
 });
 
+test.each<[string, Record<string, unknown>, RegExp]>([
+  ['another format', { format: 'tint-ladder/recipe' }, /not a sitting of version 1/],
+  ['a version to come', { version: 2 }, /not a sitting of version 1/],
+  ['too many panels', { panels: [{ count: 150 }, { count: 51 }] }, /201 panels; at most 200.*Split them/],
+  ['an hour that is none', { start: '25:00' }, /start/],
+  ['no panels at all', { panels: [] }, /panels/],
+  ['a recipe that is none', { panels: [{ count: 1, recipe: { format: 'x' } }] }, /panels\[0\]\.recipe/],
+])('a sitting with %s is refused with its place', (_, change, problem) => {
+  const operations = [{ name: 'cut', minutes: 1 }];
+  const file: Record<string, unknown> = {
+    format: 'tint-ladder/sitting',
+    version: 1,
+    panels: [{ count: 1, operations }],
+  };
+  expect(readSittingFile(JSON.stringify(file)).sitting.groups).toMatchObject([
+    { count: 1, name: 'Panels 1' },
+  ]);
+  const panels = change.panels as Record<string, unknown>[] | undefined;
+  const changed = {
+    ...file,
+    ...change,
+    ...(panels ? { panels: panels.map((one) => (one.recipe ? one : { operations, ...one })) } : {}),
+  };
+  expect(() => readSittingFile(JSON.stringify(changed))).toThrow(problem);
+});
+
 test('panels told by their operations are for the command line, and say so', () => {
   const file = {
     format: 'tint-ladder/sitting',
