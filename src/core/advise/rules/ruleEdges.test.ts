@@ -7,6 +7,7 @@ import type { PassReading } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { addRung } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { USUAL_PACE } from '../../sheet/times';
 import { crowded } from './crowded';
 import { darkGround } from './darkGround';
 import type { Finding, Rule, RuleInput } from './definition';
@@ -21,6 +22,7 @@ import { oneWay } from './oneWay';
 import { paleEdge } from './paleEdge';
 import { paleTone } from './paleTone';
 import { thinCard } from './thinCard';
+import { undoable } from './undoable';
 
 const [gorse, thrift, tarn] = [
   ink('Gorse', '#f2c230'),
@@ -327,5 +329,39 @@ describe('what a maker is warned of before the first ink is down (common practic
       messages(lostImage, stamped, { passes: [reading('silhouette-1', ratios)] })[0];
     expect(told([1.3, 1.4, 1.5])).toMatch(/the ground is dark all over: set it on paler bands/);
     expect(told([1.3, 4, 6])).toMatch(/set it on calmer ground/);
+  });
+});
+
+describe('a step that a maker’s own times make impossible', () => {
+  const dyes = (many: number) =>
+    resolvedOf([gorse, thrift, tarn].slice(0, many).map((one) => ({ ...one, kind: 'dye' as const })));
+  const at = (resolved: ResolvedRecipe, layBand: number, goBack: number) =>
+    check(undoable, resolved, { maker: { pace: { ...USUAL_PACE, layBand, goBack } } });
+
+  test('is not told at the usual pace, or where nobody is at it', () => {
+    expect(check(undoable, dyes(3))).toEqual([]);
+    expect(at(dyes(3), USUAL_PACE.layBand, USUAL_PACE.goBack)).toEqual([]);
+  });
+
+  test('is told with the step, the ink and the minutes, and with what would help where no order does', () => {
+    const [finding] = at(dyes(3), 20, 12);
+    expect(finding?.message).toMatch(
+      /^Back with .*: .* has dried in the join: it stays open for 2 min, .*At your own pace no order leaves time for it: a smaller panel, or an ink that stays open longer\.$/,
+    );
+    expect(finding?.fix).toBeUndefined();
+    expect(finding?.key).toMatch(/^undoable back /);
+  });
+
+  test('is mended by an order of laying that leaves time, where there is one, and is gone then', () => {
+    // A slow hybrid between two quick dyes: laid last, it is gone back over while it is open.
+    const plain = dyes(3);
+    const inks = plain.inks.map((one, i) => (i === 1 ? { ...one, kind: 'hybrid' as const } : one));
+    const by = { ...plain, inks, recipe: { ...plain.recipe, school: 'paleFirst' as const } };
+    const [finding] = at(by, 6, 14);
+    expect(finding?.message).not.toMatch(/At your own pace/);
+    expect(finding?.fix?.label).toBe('Both ends, then the middle');
+    const mended = finding?.fix?.apply(by.recipe) ?? by.recipe;
+    expect(mended).toEqual({ ...by.recipe, school: 'bothEnds' });
+    expect(at({ ...by, recipe: mended }, 6, 14)).toEqual([]);
   });
 });
