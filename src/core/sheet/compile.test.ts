@@ -92,6 +92,23 @@ test('depths of one colour share a brush only once none is to go back; pigment a
   expect(letters(...loads(deep, ink('Gorse', '#e3b20f')))).toBe('AB');
 });
 
+test('brushes with pigment or white are washed at once, the others at the end, and none is told where all are of one sort', () => {
+  const washing = (kinds: readonly Ink['kind'][]) =>
+    compileSheet(
+      resolvedOf(
+        [yellow, teal, blue].slice(0, kinds.length).map((one, i) => ({ ...one, kind: kinds[i] ?? 'dye' })),
+      ),
+      'mm',
+    )
+      .steps.at(-1)
+      ?.care.at(-1);
+  expect(washing(['pigment', 'hybrid'])).toBe(
+    'Wash brush A at once, before it sets; B at the end of the sitting.',
+  );
+  expect(washing(['hybrid', 'dye', 'hybrid'])).toBe('Wash brush A, B, C at the end of the sitting.');
+  expect(washing(['pigment', 'pigment'])).toBe('Wash brush A, B at once, before it sets.');
+});
+
 test('with too few brushes the one needed last is washed, and its ink comes back as a touch', () => {
   const gorse = ink('Gorse', '#e3b20f');
   const uses = brushesFor([...loads(gorse, deep), goesBack(gorse)], { 'dye and hybrid': 1 });

@@ -250,6 +250,11 @@ describe('what a maker is warned of before the first ink is down (common practic
     const [finding] = check(mixedKinds, mixed, { shelf: [skerry, ink('Weir', '#007a7c', 'pigment')] });
     expect(finding?.message).toMatch(/^Tarn, a dye, dries while Gorse, a pigment, is still open/);
     expect(finding?.fix?.apply(mixed.recipe).rungs.map(({ inkId }) => inkId)).toEqual(['Gorse', 'Skerry']);
+    // The other way round it is the other rung that is put another ink on.
+    const turned = resolvedOf([...mixed.inks].toReversed());
+    const [other] = check(mixedKinds, turned, { shelf: [skerry] });
+    expect(other?.message).toMatch(/^Tarn, a dye, dries while Gorse, a pigment/);
+    expect(other?.fix?.apply(turned.recipe).rungs.map(({ inkId }) => inkId)).toEqual(['Skerry', 'Gorse']);
     expect(messages(mixedKinds, resolvedOf(of('dye')))).toEqual([]);
     expect(
       messages(
