@@ -154,6 +154,17 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
     }
   }
   await page.setViewportSize({ width: 390, height: 844 });
+  // Every way is in sight, or behind the last of them.
+  const ways = page.getByRole('navigation', { name: 'Views' });
+  await expect(ways.getByRole('button', { name: 'More' })).toBeVisible();
+  expect(
+    await ways.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth),
+  ).toBeLessThanOrEqual(0);
+  await ways.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Desk settings' }).click();
+  await expect(page.getByRole('dialog', { name: 'Desk settings' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(ways.getByRole('button', { name: 'More' })).toBeFocused();
   for (const path of [
     '/trios',
     '/shelf',

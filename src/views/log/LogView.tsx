@@ -118,6 +118,14 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
   const inHand = useInHand();
   const asked = useDeferredValue(filter);
   const shown = useMemo(() => filterLog(panels, asked, inHand), [panels, asked, inHand]);
+  if (panels.length === 0)
+    return (
+      <div className="max-w-md p-6">
+        Nothing is logged yet. Finish a panel at the desk and log it with one press, or log one by hand: its
+        number, photograph and readings are kept, and teach the pictures to come.
+        <DemoLog />
+      </div>
+    );
   return (
     <>
       <LogFilters
@@ -128,12 +136,7 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
         onChange={setFilter}
       />
       {shown.length === 0 ? (
-        <div className="max-w-md p-6">
-          {panels.length === 0
-            ? 'Nothing is logged yet. Finish a panel at the desk and log it with one press, or log one by hand: its number, photograph and readings are kept, and teach the pictures to come.'
-            : 'No panel matches. Ask for less.'}
-          {panels.length === 0 && <DemoLog />}
-        </div>
+        <p className="max-w-md p-6">No panel matches. Ask for less.</p>
       ) : (
         <PanelWall panels={shown} />
       )}

@@ -13,7 +13,7 @@ import { Button } from '../../ui/Button';
 import { catchFocus, focusMain } from '../../ui/focus';
 import { Failed } from './Failed';
 
-/** On a phone the drawers stand behind one button. */
+/** On a phone the drawers, and what else stands at the head of the page, are behind one button. */
 const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
 const palette = () => import('./Palette');
 const Palette = lazy(palette);
@@ -238,7 +238,10 @@ function Frame() {
               </span>
               <span className="max-lg:sr-only">Tint Ladder</span>
             </span>
-            <nav aria-label="Views" className="mr-auto flex min-w-0 items-center overflow-x-auto lg:ml-3">
+            <nav
+              aria-label="Views"
+              className="mr-auto flex min-w-0 items-center overflow-x-auto max-md:w-full max-sm:justify-between lg:ml-3"
+            >
               {WORK.map(({ to, label, also }) => (
                 <NavLink
                   key={to}
@@ -249,30 +252,35 @@ function Frame() {
                   {label}
                 </NavLink>
               ))}
-              <span aria-hidden="true" className="mx-3 h-7 w-px shrink-0 bg-line max-sm:mx-1" />
+              <span aria-hidden="true" className="mx-3 h-7 w-px shrink-0 bg-line max-md:hidden" />
               {DRAWERS.map(({ to, label }) => (
                 <NavLink
                   key={to}
                   to={to}
-                  className="rounded-[3px] px-2.5 py-1.5 text-mute hover:bg-field aria-[current=page]:font-semibold aria-[current=page]:text-text aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8 max-sm:hidden max-lg:py-3"
+                  className="rounded-[3px] px-2.5 py-1.5 text-mute hover:bg-field aria-[current=page]:font-semibold aria-[current=page]:text-text aria-[current=page]:underline aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-8 max-md:hidden max-lg:py-3"
                 >
                   {label}
                 </NavLink>
               ))}
-              <span className="sm:hidden">
+              <span className="md:hidden">
                 <Suspense fallback={null}>
                   <Menu
                     look="bare"
-                    items={DRAWERS.map(({ to, label }) => ({ label, onSelect: () => navigate(to) }))}
+                    items={[
+                      ...DRAWERS.map(({ to, label }) => ({ label, onSelect: () => navigate(to) })),
+                      'line',
+                      { label: 'Find anything', onSelect: () => setOpen('palette') },
+                      { label: 'Desk settings', onSelect: () => setOpen('settings') },
+                    ]}
                   >
-                    <span className="block py-3">Drawers</span>
+                    <span className="block py-3">More</span>
                   </Menu>
                 </Suspense>
               </span>
             </nav>
             <Button
               aria-label="Find anything"
-              className="max-lg:size-11 max-lg:justify-center"
+              className="max-lg:size-11 max-lg:justify-center max-md:hidden"
               onClick={() => setOpen('palette')}
             >
               <Search size={15} aria-hidden="true" className="lg:hidden" />
@@ -282,7 +290,7 @@ function Frame() {
             </Button>
             <Button
               aria-label="Desk settings"
-              className="max-lg:size-11 max-lg:justify-center"
+              className="max-lg:size-11 max-lg:justify-center max-md:hidden"
               onClick={() => setOpen('settings')}
             >
               <Settings2 size={16} aria-hidden="true" className="lg:hidden" />
