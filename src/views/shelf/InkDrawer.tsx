@@ -17,7 +17,7 @@ import { useNotify } from '../../ui/Notices';
 import { Segmented } from '../../ui/Segmented';
 import { Select } from '../../ui/Select';
 import { DrawerTable } from '../../ui/table/DrawerTable';
-import { ALL_INKS, filterShelf, type ShelfFilter } from './filterShelf';
+import { ALL_INKS, familiesOf, filterShelf, type ShelfFilter } from './filterShelf';
 
 interface Props {
   readonly inks: readonly Ink[];
@@ -37,6 +37,7 @@ export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
     [inks, driedById, tags, filter],
   );
   const families = useMemo(() => [...new Set(inks.map(({ family }) => family))].sort(nameOrder), [inks]);
+  const several = useMemo(() => familiesOf(inks, filter.family), [inks, filter.family]);
   const known = useMemo(() => tags.among(inks.map(({ id }) => id)), [tags, inks]);
   const rows = useMemo(
     () => shown.map((ink) => ({ id: ink.id, ink, dried: driedById.get(ink.id), tags: tags.tagsOf(ink.id) })),
@@ -54,15 +55,17 @@ export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
           onChange={({ target }) => change({ text: target.value })}
           className="frame min-h-8 w-64 px-2 placeholder:text-mute"
         />
-        <Select
-          label="Family"
-          value={filter.family}
-          options={[
-            { value: '', label: 'all families' },
-            ...families.map((family) => ({ value: family, label: family })),
-          ]}
-          onChange={(family) => change({ family })}
-        />
+        {several.length > 0 && (
+          <Select
+            label="Family"
+            value={filter.family}
+            options={[
+              { value: '', label: 'all families' },
+              ...several.map((family) => ({ value: family, label: family })),
+            ]}
+            onChange={(family) => change({ family })}
+          />
+        )}
         <Select<ShelfFilter['kind']>
           label="Kind"
           value={filter.kind}

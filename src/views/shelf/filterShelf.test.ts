@@ -3,7 +3,7 @@ import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { WHITE_CARD } from '../../testing/resolvedRecipes';
-import { ALL_INKS, filterShelf } from './filterShelf';
+import { ALL_INKS, familiesOf, filterShelf } from './filterShelf';
 
 const dried = new Map(dryShelf(DEMO_INKS, bareGround(WHITE_CARD)).map((one) => [one.ink.id, one]));
 const tagsOf = (id: string) => (id.startsWith('gorse') ? ['autumn'] : []);
@@ -32,4 +32,16 @@ test('owned and wished for are told apart', () => {
   const some = DEMO_INKS.map((ink, i) => (i < 5 ? { ...ink, wished: true } : ink));
   expect(filterShelf(some, dried, tagsOf, { ...ALL_INKS, owned: 'wished' })).toHaveLength(5);
   expect(filterShelf(some, dried, tagsOf, { ...ALL_INKS, owned: 'owned' })).toHaveLength(67);
+});
+
+test('families to choose from are those of several inks, in order; the chosen one stays though it has one ink left', () => {
+  const families = familiesOf(DEMO_INKS, '');
+  expect(families).toContain('Gorse');
+  expect(families).toEqual([...families].sort((p, q) => p.localeCompare(q, 'en')));
+  const [one, , ...others] = DEMO_INKS.filter(({ family }) => family === 'Gorse');
+  const few = DEMO_INKS.filter((ink) => ink.family !== 'Gorse' || ink === one);
+  expect(others.length).toBeGreaterThan(0);
+  expect(familiesOf(few, '')).not.toContain('Gorse');
+  expect(familiesOf(few, 'Gorse')).toContain('Gorse');
+  expect(familiesOf(DEMO_INKS.slice(0, 1), '')).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { nameOrder } from '../../core/base/names';
 import { nearColour, spokenColour } from '../../core/choose/shelf/colourWord';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -16,6 +17,15 @@ export interface ShelfFilter {
 }
 
 export const ALL_INKS: ShelfFilter = { text: '', family: '', kind: '', owned: 'all', tag: '' };
+
+/** Families to choose from, in order: of several inks, since one ink alone is found by its name. The chosen one stays. */
+export function familiesOf(inks: readonly Ink[], chosen: string): string[] {
+  const counts = new Map<string, number>();
+  for (const { family } of inks) counts.set(family, (counts.get(family) ?? 0) + 1);
+  return [...counts.keys()]
+    .filter((family) => (counts.get(family) ?? 0) > 1 || family === chosen)
+    .sort(nameOrder);
+}
 
 /**
  * The inks that match, as they stand on the shelf. Every word of the text must be found somewhere in what is written of an
