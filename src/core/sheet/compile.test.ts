@@ -12,6 +12,7 @@ import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
+import { tryOut } from './hand/hand';
 import { layingOrder } from './schoolChoice';
 import { describeMinutes } from './times';
 
@@ -127,6 +128,43 @@ test('a sheet for fewer brushes says so, and how the brush goes back', () => {
   expect(sheetText(resolved, 'mm', { owned: { brushes: { 'dye and hybrid': 1 } } })).toMatch(
     /hardly marks white paper/,
   );
+});
+
+test('one brush for all is washed for each, goes back with a touch, and a hand can do it as it is told', () => {
+  const resolved = resolvedOf([yellow, teal, blue]);
+  const one = compileSheet(resolved, 'mm', { owned: { brushes: { 'dye and hybrid': 1 } } });
+  const back = one.steps.find(({ title }) => title === 'Back with Gorse');
+  expect(back?.care.join('\n')).toContain(
+    'Brush A worked with Weir: wash it and dry it well first. Touch it to the pad and tap off until it hardly marks white paper: Gorse again, hardly any.',
+  );
+  expect(back?.deeds.slice(0, 2)).toEqual([
+    { does: 'clean', brush: 'A', how: 'washed' },
+    { does: 'load', brush: 'A', inks: [yellow], load: 'touch' },
+  ]);
+  expect(tryOut(resolved, one, true)).toEqual([]);
+  // A brush of its own goes back with what it holds.
+  const own = compileSheet(resolved, 'mm').steps.find(({ title }) => title === 'Back with Gorse');
+  expect(own?.care).toContain('No new ink.');
+  expect(own?.deeds.some(({ does }) => does === 'load' || does === 'clean')).toBe(false);
+});
+
+test('brushes are labelled by the family they hold, pigment apart, white as white, and one of the maker’s own by its name', () => {
+  const labels = (inks: readonly Ink[]) => [
+    ...new Map(
+      compileSheet(resolvedOf(inks), 'mm').steps.flatMap(({ brush }) =>
+        brush ? [[brush.letter, brush.label]] : [],
+      ),
+    ).values(),
+  ];
+  expect(labels([yellow, blue])).toEqual(['Gorse', 'Skerry']);
+  expect(
+    labels([
+      { ...yellow, kind: 'pigment' },
+      { ...blue, kind: 'pigment' },
+    ]),
+  ).toEqual(['Gorse, pigment', 'Skerry, pigment']);
+  expect(labels([{ ...yellow, brush: 'my blues' }, blue])).toEqual(['my blues', 'Skerry']);
+  expect(labels([{ ...white, kind: 'white' }, blue])).toEqual(['white only', 'Skerry']);
 });
 
 test('thin card is warned of, heat carries its caution once', () => {

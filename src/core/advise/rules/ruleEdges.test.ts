@@ -159,7 +159,25 @@ describe('a resist on too dark a ground', () => {
     })[0];
   test('is not told to lay the coat that lies there already', () => {
     expect(told(100)?.fix).toBeUndefined();
-    expect(told(100)?.message).toMatch(/Three light inks under one dark/);
+    expect(told(100)?.message).toBe(
+      'The resist’s design reads at only 1.2 : 1 at its worst place: the ground is too dark even for the best coat there is. Three light inks under one dark.',
+    );
+    expect(told(40)?.message).toContain('the ground is too dark for this coat, or the coat too light');
+  });
+  test('a coat is only offered that lets the design read, on the ground as it is', () => {
+    const offered = (ground: Parameters<typeof resolvedOf>[0], shelf: readonly Ink[]) => {
+      const bare = withPass(resolvedOf(ground), 'clearResist', design ? { design } : {});
+      return check(darkGround, bare, { shelf, passes: [reading('clearResist-1', [1])] })[0];
+    };
+    const light = [ink('Chaff', '#f8e7a0'), ink('Sky', '#bfe0ef')];
+    const dark = offered(light, [deep]);
+    expect(dark?.message).toBe('Nothing dark lies over the clear resist yet: its design is hardly seen.');
+    expect(dark?.fix?.label).toBe('Coat it with Sloe');
+    expect(dark?.key).toBe('dark ground clearResist-1 bare');
+    expect(told(100)?.key).toBe('dark ground clearResist-1 coat-1');
+    // Under wine and navy even the darkest coat shows nothing, and none is offered.
+    expect(offered([ink('Wine', '#5a2030'), tarn], [deep])?.fix).toBeUndefined();
+    expect(offered(light, [])?.fix).toBeUndefined();
   });
 });
 
