@@ -94,15 +94,15 @@ test('shares are solved to a hundredth of the panel on every run, or it is said 
 test('where it cannot be had it is said which ink shows how much at best, and what would help', () => {
   const solved = (id: RunId) => {
     const resolved = onRun(resolvedOf([yellow, pink, blue]), id);
-    return { name: resolved.inks[0]?.name, ...solveShares(resolved, [0.98, 0, 0.02]) };
+    return { name: resolved.inks[0]?.name, ...solveShares(resolved, [1, 0, 0]) };
   };
   const bands = solved('straight');
   expect(bands.off).toBeGreaterThan(CLOSE_ENOUGH);
   expect(bands.why).toBe(
-    `${bands.name} shows ${Math.round(100 * (bands.perceived[0] ?? 0))} % at best, not 98 %: it holds even in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`,
+    `${bands.name} shows ${Math.round(100 * (bands.perceived[0] ?? 0))} % at best, not 100 %: it holds even in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`,
   );
   expect(solved('corners').why).toMatch(
-    /at best, not 98 %: on patches all joints are equally soft\. Make the joints narrower, or ask for less\.$/,
+    /at best, not 100 %: on patches all joints are equally soft\. Make the joints narrower, or ask for less\.$/,
   );
 });
 
