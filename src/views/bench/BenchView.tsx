@@ -215,6 +215,9 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           onExport={passOn}
           onGo={go}
         />
+      </Suspense>
+      {/* By itself: the keys are not to wait for it. */}
+      <Suspense fallback={null}>
         <SearchAhead shelf={shelf} recipe={resolved.recipe} />
       </Suspense>
       {seen && (
