@@ -40,6 +40,18 @@ function refuse(db: Database, times: number) {
   });
   return writing;
 }
+/** A bench whose recipe could not be saved, and was left for another one. */
+async function leftUnsaved() {
+  const at = await bench();
+  const saver = autosave(at.store, at.db, 1e6);
+  refuse(at.db, 1);
+  at.give(0.5);
+  await saver.flush();
+  expect(at.state().save).toBe('failed');
+  strand(at.store);
+  at.store.dispatch(opened(at.other));
+  return { ...at, saver };
+}
 /** Lets storage answer while the clock stands. */
 const settle = async ({ db }: Bench) => {
   for (let i = 0; i < 5; i++) await db.recipes.count();
@@ -77,14 +89,7 @@ describe('a save that fails', () => {
   });
 
   test('survives going to another recipe, and comes beside what another tab saved meanwhile', async () => {
-    const at = await bench();
-    const saver = autosave(at.store, at.db, 1e6);
-    refuse(at.db, 1);
-    at.give(0.5);
-    await saver.flush();
-    expect(at.state().save).toBe('failed');
-    strand(at.store);
-    at.store.dispatch(opened(at.other));
+    const { saver, ...at } = await leftUnsaved();
     expect(at.state()).toMatchObject({ save: 'saved', stranded: [{ recipe: { id: at.record.id } }] });
     vi.restoreAllMocks();
     await recipes.saveRecipe(at.db, setShare(at.record.recipe, 0, 0.3), at.record.revision);
@@ -99,13 +104,7 @@ describe('a save that fails', () => {
   });
 
   test('of a recipe that is in hand no more is stored where it was left, when nobody else came between', async () => {
-    const at = await bench();
-    const saver = autosave(at.store, at.db, 1e6);
-    refuse(at.db, 1);
-    at.give(0.5);
-    await saver.flush();
-    strand(at.store);
-    at.store.dispatch(opened(at.other));
+    const { saver, ...at } = await leftUnsaved();
     await saver.flush();
     expect(await at.storedShare()).toBeCloseTo(0.5, 9);
     expect(await recipes.listRecipes(at.db)).toHaveLength(4);
