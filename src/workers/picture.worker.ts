@@ -41,6 +41,8 @@ interface Place {
   recipe?: Recipe;
   /** Its newest request. */
   newest: number;
+  /** Whether it is no longer on the screen. */
+  isGone?: boolean;
 }
 
 const places = new Map<string, Place>();
@@ -58,6 +60,31 @@ function resolvedAt(place: Place, recipe: Recipe): ResolvedRecipe {
   return { recipe: place.recipe, ...place.materials };
 }
 
+/** Panels are painted one after another: the first of many is there when its own work is done, not when all is. */
+let turn: Promise<unknown> = Promise.resolve();
+
+async function paintNow(
+  place: Place,
+  mine: number,
+  { recipe, ...request }: PaintRequest,
+): Promise<Picture | null> {
+  // In a drag several requests may be waiting already: let them in, so that only the last is painted.
+  await breathe();
+  if (place.newest !== mine || place.isGone) return null;
+  const { picture, paintRows } = prepare({ resolved: resolvedAt(place, recipe), ...request });
+  const { from, to } = request.rows ?? { from: 0, to: request.height };
+  const begun = performance.now();
+  let since = begun;
+  for (let row = from; row < to; row += ROWS) {
+    paintRows(row, Math.min(row + ROWS, to));
+    if (performance.now() - since < SLICE) continue;
+    await breathe();
+    if (place.newest !== mine && performance.now() - begun > WORTH_FINISHING) return null;
+    since = performance.now();
+  }
+  return transfer(picture, [picture.pixels.buffer]);
+}
+
 const door = {
   /** Takes the card, the inks and the designs of a place, for all that is asked of it from now on. */
   setMaterials(place: string, materials: PlaceMaterials): void {
@@ -66,9 +93,11 @@ const door = {
     else places.set(place, { materials, newest: 0 });
   },
 
-  /** Lets go of a place that is no longer on the screen. */
-  forget(place: string): void {
-    places.delete(place);
+  /** Lets go of a place that is no longer on the screen: what waits to be painted for it is given up. */
+  forget(name: string): void {
+    const place = places.get(name);
+    if (place) place.isGone = true;
+    places.delete(name);
   },
 
   /**
@@ -77,24 +106,12 @@ const door = {
    *
    * @returns the picture, its pixels transferred; null when it was given up
    */
-  async paint(name: string, { recipe, ...request }: PaintRequest): Promise<Picture | null> {
+  async paint(name: string, request: PaintRequest): Promise<Picture | null> {
     const place = known(name);
     const mine = ++place.newest;
-    // In a drag several requests may be waiting already: let them in, so that only the last is painted.
-    await breathe();
-    if (place.newest !== mine) return null;
-    const { picture, paintRows } = prepare({ resolved: resolvedAt(place, recipe), ...request });
-    const { from, to } = request.rows ?? { from: 0, to: request.height };
-    const begun = performance.now();
-    let since = begun;
-    for (let row = from; row < to; row += ROWS) {
-      paintRows(row, Math.min(row + ROWS, to));
-      if (performance.now() - since < SLICE) continue;
-      await breathe();
-      if (place.newest !== mine && performance.now() - begun > WORTH_FINISHING) return null;
-      since = performance.now();
-    }
-    return transfer(picture, [picture.pixels.buffer]);
+    const painting = turn.then(() => paintNow(place, mine, request));
+    turn = painting.catch(() => {});
+    return painting;
   },
 
   /** What reads a place's dried panel at a point; here, where its designs have been measured for the picture. */

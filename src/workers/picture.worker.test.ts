@@ -1,0 +1,56 @@
+import { beforeEach, expect, test, vi } from 'vitest';
+import { resolveAnyway } from '../core/recipe/resolved';
+import { DEMO_CARDS } from '../data/demo/cards';
+import { DEMO_INKS } from '../data/demo/inks';
+import { DEMO_RECIPES } from '../data/demo/recipes';
+import type { PaintRequest, PictureDoor } from './picture.worker';
+
+let door: PictureDoor;
+vi.mock('comlink', () => ({
+  expose: (exposed: PictureDoor) => {
+    door = exposed;
+  },
+  transfer: <T>(value: T): T => value,
+}));
+
+const [demo] = DEMO_RECIPES;
+if (!demo) throw new Error('there is no demo recipe');
+const { recipe, ...materials } = resolveAnyway(demo, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: [] });
+
+/** Asks for a picture that takes several looks round. */
+function ask(place: string, size: Partial<PaintRequest> = {}): ReturnType<PictureDoor['paint']> {
+  door.setMaterials(place, materials);
+  return door.paint(place, { recipe, wetness: 'dry', width: 300, height: 400, ...size });
+}
+
+beforeEach(async () => {
+  vi.resetModules();
+  await import('./picture.worker');
+});
+
+test('places are painted one after another, in the order in which they ask', async () => {
+  const done: string[] = [];
+  const asked = ['first', 'second', 'third'].map((place, i) =>
+    // The later the smaller: side by side the last would be done first.
+    ask(place, { height: 400 - 150 * i }).then(() => done.push(place)),
+  );
+  await Promise.all(asked);
+  expect(done).toEqual(['first', 'second', 'third']);
+});
+
+test('what waits is given up when a newer request comes or its place is gone, and always answered', async () => {
+  const waiting = [ask('drag'), ask('drag'), ask('gone'), ask('stays')];
+  door.forget('gone');
+  const [older, newer, gone, stays] = await Promise.all(waiting);
+  expect([older, gone]).toEqual([null, null]);
+  expect(newer?.height).toBe(400);
+  expect(stays?.height).toBe(400);
+});
+
+test('what is under way when its place goes is finished: somebody may come back for it', async () => {
+  const painting = ask('left');
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  door.forget('left');
+  expect((await painting)?.width).toBe(300);
+  await expect(door.paint('left', { recipe, wetness: 'dry', width: 3, height: 4 })).rejects.toThrow('left');
+});
