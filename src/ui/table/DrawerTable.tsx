@@ -1,10 +1,7 @@
 import {
-  type ColumnDef,
   flexRender,
   getCoreRowModel,
-  getSortedRowModel,
   type Row,
-  type RowSelectionState,
   type SortingState,
   useReactTable,
   type VisibilityState,
@@ -12,18 +9,18 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { memo, type ReactNode, useRef, useState } from 'react';
-import { nameOrder } from '../../core/base/names';
+import { memo, type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import { Button } from '../Button';
 import { Checkbox } from '../Checkbox';
+import { type Column, sortRows } from './sortRows';
 
 interface Props<Item extends { readonly id: string }> {
   readonly label: string;
   /** What a row is called, for its box. */
   readonly nameOf: (row: Item) => string;
   readonly rows: readonly Item[];
-  // biome-ignore lint/suspicious/noExplicitAny: the package's own type for columns of values of several sorts
-  readonly columns: readonly ColumnDef<Item, any>[];
+  readonly columns: readonly Column<Item>[];
   /** How it is sorted until a header is pressed. */
   readonly sorted: SortingState;
   /** Columns that are not seen until they are asked for. */
@@ -33,38 +30,25 @@ interface Props<Item extends { readonly id: string }> {
   readonly rowHeight?: number;
 }
 
-/** Words as names are, figures as figures. */
-const byValue = <Item,>(one: Row<Item>, other: Row<Item>, column: string): number => {
-  const [p, q] = [one.getValue(column), other.getValue(column)];
-  return typeof p === 'string' ? nameOrder(p, String(q)) : Number(p) - Number(q);
-};
-
 /**
- * A drawer as a list: headers that sort, columns chosen, several rows taken at once. Only rows in sight are drawn, so a
- * thousand scroll like ten.
+ * A drawer as a list: headers that sort, columns chosen, several rows taken at once. Only rows in sight are made and drawn,
+ * so a thousand open and scroll like ten.
  */
 export function DrawerTable<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, nameOf, rows, columns, hidden, actions, rowHeight = 44 } = props;
   const [sorting, setSorting] = useState(props.sorted);
-  const [rowSelection, setRowSelection] = useState<RowSelectionState>({});
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(NONE);
   const [columnVisibility, setColumnVisibility] = useState<VisibilityState>(() =>
     Object.fromEntries(hidden.map((id) => [id, false])),
   );
-  const table = useReactTable<Item>({
-    data: rows as Item[],
-    columns: columns as ColumnDef<Item>[],
-    getRowId: ({ id }) => id,
-    state: { sorting, rowSelection, columnVisibility },
-    onSortingChange: setSorting,
-    onRowSelectionChange: setRowSelection,
-    onColumnVisibilityChange: setColumnVisibility,
-    getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-    defaultColumn: { sortingFn: byValue },
-  });
-  const all = table.getRowModel().rows;
+  const all = useMemo(() => sortRows(rows, columns, sorting), [rows, columns, sorting]);
   // Rows that are gone, or filtered away, are not taken.
-  const taken = all.filter((row) => row.getIsSelected()).map(({ original }) => original);
+  const taken = useMemo(() => all.filter(({ id }) => chosen.has(id)), [all, chosen]);
+  const take = useCallback(
+    (id: string, on: boolean) =>
+      setChosen((now) => new Set(on ? [...now, id] : [...now].filter((one) => one !== id))),
+    [],
+  );
   const box = useRef<HTMLDivElement>(null);
   const lines = useVirtualizer({
     count: all.length,
@@ -73,8 +57,21 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     overscan: 10,
   });
   const seen = lines.getVirtualItems();
+  const first = seen[0]?.index ?? 0;
   const above = seen[0]?.start ?? 0;
   const below = lines.getTotalSize() - (seen.at(-1)?.end ?? 0);
+  const end = first + seen.length;
+  const table = useReactTable<Item>({
+    data: useMemo(() => all.slice(first, end), [all, first, end]),
+    columns: columns as Column<Item>[],
+    getRowId: ({ id }) => id,
+    state: { sorting, columnVisibility },
+    onSortingChange: setSorting,
+    onColumnVisibilityChange: setColumnVisibility,
+    getCoreRowModel: getCoreRowModel(),
+    manualSorting: true,
+    autoResetAll: false,
+  });
   const width = table.getVisibleLeafColumns().length + 1;
   const shownColumns = table
     .getVisibleLeafColumns()
@@ -86,7 +83,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
         <p aria-live="polite" className="mr-2 w-20 text-mute">
           {taken.length === 0 ? 'None taken' : `${taken.length} taken`}
         </p>
-        {actions(taken, () => setRowSelection({}))}
+        {actions(taken, () => setChosen(NONE))}
         <span className="ml-auto">
           <ColumnChoice
             columns={table
@@ -120,7 +117,9 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
                 <Checkbox
                   aria-label={`Take every one of ${label.toLowerCase()}`}
                   checked={all.length > 0 && taken.length === all.length}
-                  onChange={({ target }) => table.toggleAllRowsSelected(target.checked)}
+                  onChange={({ target }) =>
+                    setChosen(target.checked ? new Set(all.map(({ id }) => id)) : NONE)
+                  }
                 />
               </th>
               {table.getFlatHeaders().map(({ id, column, getContext }) => {
@@ -156,22 +155,19 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
                 <td colSpan={width} />
               </tr>
             )}
-            {seen.map(({ index }) => {
-              const row = all[index];
-              return (
-                row && (
-                  <Line
-                    key={row.id}
-                    row={row as unknown as AnyRow}
-                    name={nameOf(row.original)}
-                    index={index}
-                    height={rowHeight}
-                    isTaken={row.getIsSelected()}
-                    seen={shownColumns}
-                  />
-                )
-              );
-            })}
+            {table.getRowModel().rows.map((row, i) => (
+              <Line
+                key={row.id}
+                row={row as unknown as AnyRow}
+                columns={columns}
+                name={nameOf(row.original)}
+                index={first + i}
+                height={rowHeight}
+                isTaken={chosen.has(row.id)}
+                onTake={take}
+                seen={shownColumns}
+              />
+            ))}
             {below > 0 && (
               <tr style={{ height: below }}>
                 <td colSpan={width} />
@@ -184,6 +180,8 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
   );
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
 /** Room for the box that takes a row, px. */
 const BOX = 40;
 
@@ -191,17 +189,23 @@ type AnyRow = Row<{ readonly id: string }>;
 
 interface LineProps {
   readonly row: AnyRow;
+  /** What is told of a row: it is drawn anew where others are told. */
+  readonly columns: unknown;
   readonly name: string;
   readonly index: number;
   readonly height: number;
   readonly isTaken: boolean;
+  readonly onTake: (id: string, on: boolean) => void;
   /** Which columns are seen: another row is drawn for others. */
   readonly seen: string;
 }
 
+const sameLine = ({ row, ...was }: LineProps, { row: next, ...is }: LineProps): boolean =>
+  row.original === next.original && shallowEqual(was, is);
+
 /** One row; it is drawn once, however far the list is scrolled. */
-const Line = memo(function Line({ row, name, index, height, isTaken }: LineProps) {
-  return (
+const Line = memo(
+  ({ row, name, index, height, isTaken, onTake }: LineProps) => (
     <tr
       aria-rowindex={index + 2}
       style={{ height }}
@@ -211,7 +215,7 @@ const Line = memo(function Line({ row, name, index, height, isTaken }: LineProps
         <Checkbox
           aria-label={`Take ${name}`}
           checked={isTaken}
-          onChange={({ target }) => row.toggleSelected(target.checked)}
+          onChange={({ target }) => onTake(row.id, target.checked)}
         />
       </td>
       {row.getVisibleCells().map((cell) => (
@@ -220,8 +224,9 @@ const Line = memo(function Line({ row, name, index, height, isTaken }: LineProps
         </td>
       ))}
     </tr>
-  );
-});
+  ),
+  sameLine,
+);
 
 interface Choice {
   readonly label: string;

@@ -7,6 +7,7 @@ import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import { useTags } from '../../app/useTags';
+import { memoOf } from '../../core/base/memo';
 import { resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
@@ -52,19 +53,20 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
   };
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: (files) => void bringIn(files) });
   usePastedCode((text) => void bringIn([new File([text], 'Pasted code')]));
-  const rows = useMemo(
-    () =>
-      records.map(
-        (record): RecipeRow => ({
-          id: record.id,
-          record,
-          resolved: resolveAnyway(record.recipe, shelf),
-          tags: tags.tagsOf(record.id),
-          isFavourite: tags.isFavourite(record.id),
-        }),
-      ),
-    [records, shelf, tags],
-  );
+  const rows = useMemo(() => {
+    const resolvedOf = memoOf(({ recipe }: RecipeRecord) => resolveAnyway(recipe, shelf));
+    return records.map(
+      (record): RecipeRow => ({
+        id: record.id,
+        record,
+        get resolved() {
+          return resolvedOf(record);
+        },
+        tags: tags.tagsOf(record.id),
+        isFavourite: tags.isFavourite(record.id),
+      }),
+    );
+  }, [records, shelf, tags]);
   const known = useMemo(() => tags.among(records.map(({ id }) => id)), [tags, records]);
   const shown = useMemo(() => filterRecipes(rows, filter), [rows, filter]);
   const shared = { rows: shown, known, tags };

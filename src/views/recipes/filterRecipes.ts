@@ -7,6 +7,7 @@ import type { RecipeRecord } from '../../data/records';
 export interface RecipeRow {
   readonly id: string;
   readonly record: RecipeRecord;
+  /** Found out when it is asked for: of a thousand recipes a dozen are in sight. */
   readonly resolved: ResolvedRecipe;
   readonly tags: readonly string[];
   readonly isFavourite: boolean;
@@ -45,6 +46,7 @@ export function filterRecipes(
     .filter((row) => {
       if (tag && !row.tags.includes(tag)) return false;
       if (isFavourite && !row.isFavourite) return false;
+      if (words.length === 0) return true;
       const written = writtenOf(row);
       return words.every((word) => written.includes(word));
     })
