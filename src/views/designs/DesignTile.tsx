@@ -17,14 +17,19 @@ interface Props {
   readonly onRemove?: (design: Design) => void;
 }
 
+/** Width a design asks for and height it takes with what is said of it, px. */
+export const DESIGN_TILE = { width: 232, height: 314 } as const;
+
 /** One design: how it looks, how large and how fine it is. */
 export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
   const { name, use, width, height } = design;
   return (
-    <li className="flex flex-col bg-pane">
+    <article aria-label={name} className="flex h-full flex-col bg-pane">
       <DesignDrawing design={design} className="h-40 w-full border-b border-line p-3" />
       <div className="flex flex-1 flex-col p-3">
-        <h2 className="text-lead font-semibold">{name}</h2>
+        <h2 title={name} className="truncate text-lead font-semibold">
+          {name}
+        </h2>
         <p>{DESIGN_USE_LABELS[use]}</p>
         <p className="text-mute">
           {formatBare(width, unit)} × {formatLength(height, unit)}
@@ -52,6 +57,6 @@ export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
           )}
         </div>
       </div>
-    </li>
+    </article>
   );
 }

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { type Shelf, useSession, useShelf } from '../../app/session';
+import { TileWall } from '../../app/TileWall';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Design, DesignUse } from '../../core/materials/design/design';
 import { isOwnDesign } from '../../core/materials/design/own';
@@ -11,11 +12,11 @@ import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { PageHeader } from '../../ui/PageHeader';
 import { Segmented } from '../../ui/Segmented';
-import { designer } from '../../workers/client';
 import { DesignForm } from './DesignForm';
 import { DesignImport } from './DesignImport';
 import { DesignTable } from './DesignTable';
-import { DesignTile } from './DesignTile';
+import { DESIGN_TILE, DesignTile } from './DesignTile';
+import { useFinestLines } from './useFinestLines';
 
 type Shown = DesignUse | 'all';
 
@@ -90,20 +91,16 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
         {as === 'list' ? (
           <DesignTable designs={listed} finest={finest} unit={unit} onEdit={setEdited} />
         ) : (
-          <ul
-            aria-label="Designs"
-            className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] content-start gap-4 overflow-y-auto p-4"
-          >
-            {listed.map((design) => (
+          <TileWall label="Designs" items={listed} tile={DESIGN_TILE} className="pt-2">
+            {(design) => (
               <DesignTile
-                key={design.id}
                 design={design}
                 finest={finest.get(design.id)}
                 unit={unit}
                 {...(isOwnDesign(design.id) ? {} : { onEdit: setEdited, onRemove: remove })}
               />
-            ))}
-          </ul>
+            )}
+          </TileWall>
         )}
       </div>
       {file && (
@@ -126,25 +123,4 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
       )}
     </main>
   );
-}
-
-/** How fine each design's lines are, mm, as they are measured one after another. */
-function useFinestLines(designs: readonly Design[]): ReadonlyMap<string, number> {
-  const [finest, setFinest] = useState<ReadonlyMap<string, number>>(new Map());
-  useEffect(() => {
-    let wanted = true;
-    const measureAll = async () => {
-      for (const design of designs) {
-        if (!wanted) return;
-        const line = await designer().finestLine(design);
-        if (wanted) setFinest((known) => new Map(known).set(design.id, line));
-      }
-    };
-    // A reader that was stopped over a file starts anew with the next one.
-    measureAll().catch(() => {});
-    return () => {
-      wanted = false;
-    };
-  }, [designs]);
-  return finest;
 }

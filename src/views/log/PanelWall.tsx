@@ -1,9 +1,7 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { Star } from 'lucide-react';
-import { useRef } from 'react';
 import { Link } from 'react-router';
 import { PanelImage } from '../../app/log/PanelImage';
-import { useSize } from '../../app/useSize';
+import { TileWall } from '../../app/TileWall';
 import { inkNamesOf, type MadePanel } from '../../core/keep/log/made';
 import { TROUBLE_NAMES } from '../../core/keep/log/troubles';
 import { tellDay } from '../../ui/dates';
@@ -12,41 +10,11 @@ import { tellDay } from '../../ui/dates';
 const TILE = { width: 196, height: 296, picture: { width: 164, height: 200 } } as const;
 
 /** Panels as they were made, side by side; only those in sight are drawn, so five thousand scroll like ten. */
-export function PanelWall({ panels }: { readonly panels: readonly MadePanel[] }) {
-  const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
-  const columns = Math.max(Math.floor((width - 16) / TILE.width), 1);
-  const lines = useVirtualizer({
-    count: Math.ceil(panels.length / columns),
-    getScrollElement: () => box.current,
-    estimateSize: () => TILE.height,
-    overscan: 2,
-  });
-  return (
-    <div ref={box} className="min-h-96 flex-1 overflow-y-auto border-t border-line px-2 pt-2">
-      <ul aria-label="Panels made" className="relative" style={{ height: lines.getTotalSize() }}>
-        {lines.getVirtualItems().flatMap(({ index, start }) =>
-          panels.slice(index * columns, (index + 1) * columns).map((panel, i) => (
-            <li
-              key={panel.id}
-              aria-posinset={index * columns + i + 1}
-              aria-setsize={panels.length}
-              className="absolute p-2"
-              style={{
-                top: start,
-                left: `${(i * 100) / columns}%`,
-                width: `${100 / columns}%`,
-                height: TILE.height,
-              }}
-            >
-              <PanelTile panel={panel} />
-            </li>
-          )),
-        )}
-      </ul>
-    </div>
-  );
-}
+export const PanelWall = ({ panels }: { readonly panels: readonly MadePanel[] }) => (
+  <TileWall label="Panels made" items={panels} tile={TILE} className="border-t border-line pt-2">
+    {(panel) => <PanelTile panel={panel} />}
+  </TileWall>
+);
 
 function PanelTile({ panel }: { readonly panel: MadePanel }) {
   const troubles = panel.troubles ?? [];

@@ -1,11 +1,10 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { Star } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { StoredPicture } from '../../app/panel/StoredPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { useSession } from '../../app/session';
-import { useSize } from '../../app/useSize';
+import { TileWall } from '../../app/TileWall';
 import type { Tags } from '../../app/useTags';
 import { cleanName } from '../../core/base/names';
 import { renameRecipe } from '../../data/recipes';
@@ -28,17 +27,8 @@ const CARD = { width: 224, height: 372, picture: 224 } as const;
 
 /** Recipes as small true pictures; only those in sight are drawn, so a thousand scroll like ten. */
 export function RecipeGallery({ rows, known, tags }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
-  const columns = Math.max(Math.floor((width - 16) / CARD.width), 1);
   const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
   const chosen = useMemo(() => rows.filter(({ id }) => taken.has(id)), [rows, taken]);
-  const lines = useVirtualizer({
-    count: Math.ceil(rows.length / columns),
-    getScrollElement: () => box.current,
-    estimateSize: () => CARD.height,
-    overscan: 2,
-  });
   const take = (id: string, on: boolean) =>
     setTaken((now) => new Set(on ? [...now, id] : [...now].filter((one) => one !== id)));
   return (
@@ -49,33 +39,11 @@ export function RecipeGallery({ rows, known, tags }: Props) {
         </p>
         <TakenRecipes rows={chosen} known={known} tags={tags} onDone={() => setTaken(new Set())} />
       </div>
-      <div ref={box} className="min-h-96 flex-1 overflow-y-auto px-2">
-        <ul aria-label="Recipes" className="relative" style={{ height: lines.getTotalSize() }}>
-          {lines.getVirtualItems().flatMap(({ index, start }) =>
-            rows.slice(index * columns, (index + 1) * columns).map((row, i) => (
-              <li
-                key={row.id}
-                aria-posinset={index * columns + i + 1}
-                aria-setsize={rows.length}
-                className="absolute p-2"
-                style={{
-                  top: start,
-                  left: `${(i * 100) / columns}%`,
-                  width: `${100 / columns}%`,
-                  height: CARD.height,
-                }}
-              >
-                <RecipeCard
-                  row={row}
-                  tags={tags}
-                  isTaken={taken.has(row.id)}
-                  onTake={(on) => take(row.id, on)}
-                />
-              </li>
-            )),
-          )}
-        </ul>
-      </div>
+      <TileWall label="Recipes" items={rows} tile={CARD}>
+        {(row) => (
+          <RecipeCard row={row} tags={tags} isTaken={taken.has(row.id)} onTake={(on) => take(row.id, on)} />
+        )}
+      </TileWall>
     </>
   );
 }

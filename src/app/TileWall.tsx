@@ -1,0 +1,53 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type ReactNode, useRef } from 'react';
+import { useSize } from './useSize';
+
+interface Props<Item extends { readonly id: string }> {
+  readonly label: string;
+  readonly items: readonly Item[];
+  /** Width a tile asks for and height it takes, both with the room around it, px. */
+  readonly tile: { readonly width: number; readonly height: number };
+  readonly className?: string;
+  readonly children: (item: Item) => ReactNode;
+}
+
+/** Room at the wall's sides, px. */
+const SIDES = 16;
+
+/** Things side by side as tiles of one size; only those in sight are drawn, so five thousand scroll like ten. */
+export function TileWall<Item extends { readonly id: string }>(props: Props<Item>) {
+  const { label, items, tile, className = '', children } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useSize(box);
+  const columns = Math.max(Math.floor((width - SIDES) / tile.width), 1);
+  const lines = useVirtualizer({
+    count: Math.ceil(items.length / columns),
+    getScrollElement: () => box.current,
+    estimateSize: () => tile.height,
+    overscan: 2,
+  });
+  return (
+    <div ref={box} className={`min-h-96 flex-1 overflow-y-auto px-2 ${className}`}>
+      <ul aria-label={label} className="relative" style={{ height: lines.getTotalSize() }}>
+        {lines.getVirtualItems().flatMap(({ index, start }) =>
+          items.slice(index * columns, (index + 1) * columns).map((item, i) => (
+            <li
+              key={item.id}
+              aria-posinset={index * columns + i + 1}
+              aria-setsize={items.length}
+              className="absolute p-2"
+              style={{
+                top: start,
+                left: `${(i * 100) / columns}%`,
+                width: `${100 / columns}%`,
+                height: tile.height,
+              }}
+            >
+              {children(item)}
+            </li>
+          )),
+        )}
+      </ul>
+    </div>
+  );
+}
