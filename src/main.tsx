@@ -10,6 +10,7 @@ import { readSetting, writeSetting } from './data/settings';
 import { isSoundRecipe } from './data/sound';
 import { openStorage } from './data/storage';
 import './index.css';
+import { readAhead, viewAhead } from './app/readAhead';
 import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
 import { copiesKept, faultFound } from './store/storage';
@@ -21,28 +22,29 @@ import { Shell } from './views/shell/Shell';
 import { StorageGate } from './views/shell/StorageGate';
 import { startPainters } from './workers/client';
 
-const RecipesView = lazy(() =>
+// In the order in which they are likely to be wanted.
+const TriosView = viewAhead(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
+const ShelfView = viewAhead(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
+const RecipesView = viewAhead(() =>
   import('./views/recipes/RecipesView').then((m) => ({ default: m.RecipesView })),
 );
-const LogView = lazy(() => import('./views/log/LogView').then((m) => ({ default: m.LogView })));
-const PanelPage = lazy(() => import('./views/log/PanelPage').then((m) => ({ default: m.PanelPage })));
-const SittingsView = lazy(() =>
+const SittingsView = viewAhead(() =>
   import('./views/sittings/SittingsView').then((m) => ({ default: m.SittingsView })),
 );
-const SittingPage = lazy(() =>
+const LogView = viewAhead(() => import('./views/log/LogView').then((m) => ({ default: m.LogView })));
+const PracticeView = viewAhead(() =>
+  import('./views/practice/PracticeView').then((m) => ({ default: m.PracticeView })),
+);
+const CardsView = viewAhead(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
+const DesignsView = viewAhead(() =>
+  import('./views/designs/DesignsView').then((m) => ({ default: m.DesignsView })),
+);
+const PanelPage = viewAhead(() => import('./views/log/PanelPage').then((m) => ({ default: m.PanelPage })));
+const SittingPage = viewAhead(() =>
   import('./views/sittings/SittingPage').then((m) => ({ default: m.SittingPage })),
 );
 const SittingDesk = lazy(() =>
   import('./views/sittings/SittingDesk').then((m) => ({ default: m.SittingDesk })),
-);
-const PracticeView = lazy(() =>
-  import('./views/practice/PracticeView').then((m) => ({ default: m.PracticeView })),
-);
-const TriosView = lazy(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
-const ShelfView = lazy(() => import('./views/shelf/ShelfView').then((m) => ({ default: m.ShelfView })));
-const CardsView = lazy(() => import('./views/cards/CardsView').then((m) => ({ default: m.CardsView })));
-const DesignsView = lazy(() =>
-  import('./views/designs/DesignsView').then((m) => ({ default: m.DesignsView })),
 );
 const DeskView = lazy(() => import('./views/desk/DeskView').then((m) => ({ default: m.DeskView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
@@ -107,6 +109,7 @@ function start(root: HTMLElement) {
     if (copies.length > 0) store.dispatch(copiesKept(copies));
     writeMark({ recipes: await db.recipes.count() });
   });
+  void readAhead();
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
