@@ -145,6 +145,13 @@ test('photographs move piece by piece: it shows how far it is, and stopped by th
   await elsewhere.getByRole('button', { name: 'Done' }).click();
   const goesOn = elsewhere.getByRole('listitem').filter({ hasText: 'Bringing everything in …' });
   await expect(goesOn.getByRole('progressbar')).toBeVisible();
+  // Opened again they show the same work: no other is begun beside it.
+  await elsewhere.getByRole('button', { name: 'Desk settings' }).click();
+  const settings = elsewhere.getByRole('dialog', { name: 'Desk settings' });
+  await expect(settings.getByRole('progressbar', { name: 'Bringing everything in' })).toBeVisible();
+  await expect(settings.getByRole('button', { name: 'Bring everything in …' })).toBeHidden();
+  await elsewhere.getByRole('button', { name: 'Done' }).click();
+  await expect(goesOn).toHaveCount(1);
   await goesOn.getByRole('button', { name: 'Stop' }).click();
   await expect(goesOn).toBeHidden();
   await expect.poll(() => photosIn(elsewhere)).toBe(0);

@@ -172,6 +172,24 @@ describe('bringing a recipe in', () => {
     expect(used).toMatchObject({ overWhite: '#ff0000', name: 'Heron (from file)' });
   });
 
+  test('brings what many recipes ask for once, and gives each recipe a name of its own', async () => {
+    const db = freshDb();
+    await importRecipe(db, resolved);
+    const red = resolvedOf([ink('Heron', '#ff0000'), ink('Plover', '#ddccaa')]);
+    const records = await importRecipes(db, [red, resolved, red, red]);
+    expect(await db.inks.count()).toBe(75);
+    const asked = records.map(({ recipe }) => recipe.rungs[0]?.inkId);
+    expect(asked[1]).toBe('Heron');
+    expect(new Set([asked[0], asked[2], asked[3]]).size).toBe(1);
+    expect(asked[0]).not.toBe('Heron');
+    expect(records.map(({ recipe }) => recipe.name)).toEqual([
+      'Test (2)',
+      'Test (3)',
+      'Test (4)',
+      'Test (5)',
+    ]);
+  });
+
   test('leaves nothing behind when a part of it fails', async () => {
     const db = freshDb();
     await db.open();

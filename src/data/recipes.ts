@@ -46,14 +46,19 @@ export const saveRecipe = (db: Database, recipe: Recipe, baseRevision: number): 
 /** Keeps a recipe as a new one, under a new id and a name not used yet. */
 export const addRecipe = (db: Database, recipe: Recipe): Promise<RecipeRecord> =>
   db.transaction('rw', db.recipes, async () => {
-    const names = new Set((await db.recipes.toArray()).map((record) => record.recipe.name));
-    const record = firstRecord(
-      { ...recipe, id: crypto.randomUUID(), name: freeName(withCleanName(recipe).name, names) },
-      Date.now(),
-    );
+    const record = newRecord(recipe, await namesTaken(db));
     await db.recipes.add(record);
     return record;
   });
+
+const namesTaken = async (db: Database): Promise<Set<string>> =>
+  new Set((await db.recipes.toArray()).map((record) => record.recipe.name));
+
+const newRecord = (recipe: Recipe, taken: ReadonlySet<string>): RecipeRecord =>
+  firstRecord(
+    { ...recipe, id: crypto.randomUUID(), name: freeName(withCleanName(recipe).name, taken) },
+    Date.now(),
+  );
 
 /** Gives a recipe another name; counts as a save, so that other tabs notice. */
 export const renameRecipe = (db: Database, id: string, name: string): Promise<RecipeRecord | undefined> =>
@@ -102,10 +107,22 @@ export async function importRecipes(
   const { isOwnDesign } = await import('../core/materials/design/own');
   await askForRoom(many);
   return db.transaction('rw', db.recipes, db.inks, db.cards, db.designs, async () => {
+    const names = await namesTaken(db);
+    const [ink, card, design] = [bringerInto(db.inks), bringerInto(db.cards), bringerInto(db.designs)];
     const records: RecipeRecord[] = [];
     for (const resolved of many) {
       during?.signal.throwIfAborted();
-      records.push(await importOne(db, resolved, isOwnDesign));
+      const inkIds = new Map<string, string>();
+      for (const one of [...resolved.inks, ...resolved.passInks])
+        if (!isBare(one) && !inkIds.has(one.id)) inkIds.set(one.id, await ink(one));
+      const designIds = new Map<string, string>();
+      for (const one of resolved.designs) if (!isOwnDesign(one.id)) designIds.set(one.id, await design(one));
+      const cardId = await card(resolved.card);
+      const also = resolved.alsoOn ? { alsoOn: await card(resolved.alsoOn) } : {};
+      const record = newRecord(withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds), names);
+      await db.recipes.add(record);
+      names.add(record.recipe.name);
+      records.push(record);
       during?.reach(records.length / many.length);
     }
     return records;
@@ -119,34 +136,31 @@ export async function importRecipe(db: Database, resolved: ResolvedRecipe): Prom
   return record;
 }
 
-async function importOne(
-  db: Database,
-  resolved: ResolvedRecipe,
-  isOwnDesign: (id: string) => boolean,
-): Promise<RecipeRecord> {
-  const inkIds = new Map<string, string>();
-  for (const ink of [...resolved.inks, ...resolved.passInks])
-    if (!isBare(ink) && !inkIds.has(ink.id)) inkIds.set(ink.id, await bringIn(db.inks, ink));
-  const designIds = new Map<string, string>();
-  for (const design of resolved.designs)
-    if (!isOwnDesign(design.id)) designIds.set(design.id, await bringIn(db.designs, design));
-  const cardId = await bringIn(db.cards, resolved.card);
-  const also = resolved.alsoOn ? { alsoOn: await bringIn(db.cards, resolved.alsoOn) } : {};
-  return addRecipe(db, withIds({ ...resolved.recipe, cardId, ...also }, inkIds, designIds));
-}
-
-async function bringIn<T extends { readonly id: string; readonly name: string }>(
-  table: { get(id: string): PromiseLike<T | undefined>; add(value: T): PromiseLike<string> },
-  brought: T,
-): Promise<string> {
-  const incoming = withCleanName(brought);
-  const here = await table.get(incoming.id);
-  if (here && sameFields(here, incoming)) return here.id;
-  const id = here ? crypto.randomUUID() : incoming.id;
-  await table.add(
-    here ? { ...incoming, id, name: `${incoming.name.slice(0, LONGEST_NAME)} (from file)` } : incoming,
-  );
-  return id;
+/** What brings parts of recipes in, each once however many recipes ask for it, and tells under which id it is here. */
+function bringerInto<T extends { readonly id: string; readonly name: string }>(table: {
+  get(id: string): PromiseLike<T | undefined>;
+  add(value: T): PromiseLike<string>;
+}): (brought: T) => Promise<string> {
+  /** By the id they come with: what was here, then what came in beside it. */
+  const known = new Map<string, { readonly part: T; readonly id: string }[]>();
+  return async (brought) => {
+    const incoming = withCleanName(brought);
+    let ones = known.get(incoming.id);
+    if (!ones) {
+      const here = await table.get(incoming.id);
+      ones = here ? [{ part: here, id: here.id }] : [];
+      known.set(incoming.id, ones);
+    }
+    const same = ones.find(({ part }) => sameFields(part, incoming));
+    if (same) return same.id;
+    const isOther = ones.length > 0;
+    const id = isOther ? crypto.randomUUID() : incoming.id;
+    ones.push({ part: incoming, id });
+    await table.add(
+      isOther ? { ...incoming, id, name: `${incoming.name.slice(0, LONGEST_NAME)} (from file)` } : incoming,
+    );
+    return id;
+  };
 }
 
 function sameFields(here: object, incoming: object): boolean {

@@ -9,15 +9,15 @@ export const useNotify = () => useContext(NoticeContext);
 /** Loaded with the first notice there is. */
 const NoticeList = lazy(() => import('./NoticeList'));
 
-/** The last few; what is under way stays, for its way out is there. */
-const kept = <One extends Notice>(all: readonly One[]): readonly One[] =>
-  all.filter((notice, i) => notice.work || i >= all.length - 2);
+/** The last few before another; what is under way stays, for its way out is there, and is told once. */
+const keptBefore = <One extends Notice>(all: readonly One[], next: Notice): readonly One[] =>
+  all.filter((notice, i) => (notice.work ? notice.work !== next.work : i >= all.length - 2));
 
 export function NoticeProvider({ children }: { readonly children: ReactNode }) {
   const [notices, setNotices] = useState<readonly (Notice & { id: number })[]>();
   const notify = useCallback(
     (notice: Notice) =>
-      setNotices((all = []) => [...kept(all), { ...notice, id: Date.now() + Math.random() }]),
+      setNotices((all = []) => [...keptBefore(all, notice), { ...notice, id: Date.now() + Math.random() }]),
     [],
   );
   const drop = (id: number) => setNotices((all) => all?.filter((notice) => notice.id !== id));

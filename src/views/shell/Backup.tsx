@@ -1,5 +1,6 @@
 import Dexie from 'dexie';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { type BackupInHand, setBackupInHand, useBackupInHand } from '../../app/backupInHand';
 import { bringBackupIn, type Incoming, openBackup, packWorkshop } from '../../app/backups';
 import { download } from '../../app/download';
 import { useSession } from '../../app/session';
@@ -17,24 +18,18 @@ import { startWork, type Work, type WorkInHand } from '../../ui/work';
 import { stopFiles } from '../../workers/client';
 import { BackupFolder } from './BackupFolder';
 
-/** Work under way; what comes of it is shown here and nowhere else where it `isToSee`. */
-interface Doing {
-  readonly what: string;
-  readonly work: WorkInHand;
-  readonly isToSee: boolean;
-}
-
 /** Everything of the maker's in one file, out and in again. */
 export function Backup() {
   const { db, autosave } = useSession();
   const notify = useNotify();
   const picker = useRef<HTMLInputElement>(null);
-  const [doing, setDoing] = useState<Doing>();
+  const doing = useBackupInHand();
+  const isHere = useRef(true);
   const [incoming, setIncoming] = useState<Incoming & { readonly fileName: string }>();
   const [refused, setRefused] = useState<{ fileName: string; faults: readonly Fault[] }>();
   /** Does something that takes a while. Stopped, the worker that is at it is ended and nothing comes of it. */
   const during = async (
-    { what, isToSee = false }: Pick<Doing, 'what'> & Partial<Doing>,
+    { what, isToSee = false }: Pick<BackupInHand, 'what'> & Partial<BackupInHand>,
     fileName: string,
     todo: (work: WorkInHand) => Promise<void>,
   ) => {
@@ -45,15 +40,16 @@ export function Backup() {
         resolve();
       });
     });
-    setDoing({ what, work, isToSee });
+    setBackupInHand({ what, work, isToSee });
     try {
       await Promise.race([todo(work), stopped]);
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
-      setRefused({ fileName, faults: error.faults });
+      if (isHere.current) setRefused({ fileName, faults: error.faults });
+      else notify({ text: `${fileName}: nothing was changed. ${error.message}` });
     } finally {
       work.end();
-      setDoing(undefined);
+      setBackupInHand(undefined);
     }
   };
   const save = () =>
@@ -88,10 +84,14 @@ export function Backup() {
   };
   // Closed while something is under way: what goes on says so elsewhere, with its way out.
   const leave = useEffectEvent(() => {
+    isHere.current = false;
     if (doing?.isToSee) doing.work.stop();
     else if (doing) notify({ text: `${doing.what} …`, work: doing.work });
   });
-  useEffect(() => () => leave(), []);
+  useEffect(() => {
+    isHere.current = true;
+    return () => leave();
+  }, []);
   const last = readMark()?.lastBackup;
   return (
     <section aria-label="Backup" className="space-y-2">
