@@ -1,13 +1,13 @@
 import { LayOutList } from '../../app/LayOutList';
 import { counted } from '../../core/base/words';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import { layOutOf, shortOf, tellAmount } from '../../core/make/sitting/layOut';
+import type { SittingOutlay } from '../../core/make/sitting/outlay';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import { clockAfter, type SittingRecord } from '../../core/make/sitting/record';
 import type { Plan } from '../../core/make/sitting/sitting';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
-import type { KnownSitting } from './lots';
-import type { OutlaySeen } from './useOutlay';
 import type { PlanSeen } from './usePlan';
 
 const Section = ({ title, children }: { readonly title: string; readonly children: React.ReactNode }) => (
@@ -144,7 +144,7 @@ export function TooLong({ advice, known, finish, onSplit }: SplitProps) {
 interface BeforeProps {
   readonly known: KnownSitting;
   readonly plan: Plan;
-  readonly outlay: OutlaySeen | undefined;
+  readonly outlay: SittingOutlay | undefined;
   readonly onChange: (change: (now: SittingRecord) => SittingRecord) => void;
 }
 
@@ -175,7 +175,7 @@ export function Before({ known, plan, outlay, onChange }: BeforeProps) {
 }
 
 /** Ink of the sitting, and what is left in a bottle. */
-export function InkAndMaterials({ outlay }: { readonly outlay: OutlaySeen | undefined }) {
+export function InkAndMaterials({ outlay }: { readonly outlay: SittingOutlay | undefined }) {
   if (!outlay) return null;
   const { inks, things, refills, perCoat } = outlay;
   return (

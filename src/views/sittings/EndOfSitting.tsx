@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSession, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
 import { endSitting, reopenSitting } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
 import { NumberField } from '../../ui/NumberField';
-import type { KnownSitting } from './lots';
 import { useOutlay } from './useOutlay';
 
 interface Props {

@@ -2,11 +2,11 @@ import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef, useState } from 'react';
 import { useSize } from '../../app/useSize';
 import { whyThen } from '../../core/make/sitting/critical';
+import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Break, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
 import { type Lane, LYING_HEIGHT, lanesOf } from './lanes';
-import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from './lots';
 import { type LittlePictures, pictureKey } from './useLittlePictures';
 
 interface Props {

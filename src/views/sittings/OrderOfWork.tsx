@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { counted } from '../../core/base/words';
+import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { InkDot } from '../../ui/InkDot';
-import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from './lots';
 
 interface Props {
   readonly known: KnownSitting;

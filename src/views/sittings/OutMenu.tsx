@@ -5,7 +5,9 @@ import { useSession } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
 import { counted } from '../../core/base/words';
 import type { SittingRow } from '../../core/files/sittingRows';
+import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { layOutOf, shortOf } from '../../core/make/sitting/layOut';
+import type { SittingOutlay } from '../../core/make/sitting/outlay';
 import { panelsOf } from '../../core/make/sitting/record';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
@@ -14,14 +16,12 @@ import { useAppSelector } from '../../store/hooks';
 import { tellDay } from '../../ui/dates';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
-import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from './lots';
 import { copyOf } from './sittingActions';
-import type { OutlaySeen } from './useOutlay';
 
 interface Props {
   readonly known: KnownSitting;
   readonly plan: Plan;
-  readonly outlay: OutlaySeen | undefined;
+  readonly outlay: SittingOutlay | undefined;
   readonly origin: string;
 }
 

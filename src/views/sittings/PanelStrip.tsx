@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { counted } from '../../core/base/words';
 import { type DoneLine, keyOf } from '../../core/make/sitting/begun';
+import { type KnownSitting, operationOf } from '../../core/make/sitting/known';
 import type { Planned } from '../../core/make/sitting/sitting';
-import { type KnownSitting, operationOf } from './lots';
 import { type LittlePictures, pictureKey } from './useLittlePictures';
 
 interface Props {

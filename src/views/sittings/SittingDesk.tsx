@@ -3,12 +3,15 @@ import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { chime } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
+import { today } from '../../app/log/useLogActions';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useSession } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
+import { panelOfRun } from '../../core/keep/log/panelOfRun';
 import { keyOf } from '../../core/make/sitting/begun';
 import type { Token } from '../../core/make/sitting/evaluate';
+import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
   clockAfter,
@@ -45,8 +48,6 @@ import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
 import { sittingWorker } from '../../workers/client';
 import { EndOfSitting } from './EndOfSitting';
-import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from './lots';
-import { panelOfRun } from './panelOfRun';
 import { useNow } from './useNow';
 import { usePlan } from './usePlan';
 import { WithSitting } from './WithSitting';
@@ -171,7 +172,7 @@ function AtDesk({ record, run, known }: RunProps) {
     if (line.does !== 'operation' || !last || !step) return;
     const timing = timingOf(step, last.end - last.start, known.maker.pace ?? USUAL_PACE);
     if (timing) await addTiming(db, timing.work, timing.minutes);
-    const finished = panelOfRun(known, after, line);
+    const finished = panelOfRun(known, after, line, today());
     if (finished) await logOfSitting(db, record.id, keyOf(line), finished);
   };
   const back = async () => {

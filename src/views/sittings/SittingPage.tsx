@@ -6,6 +6,7 @@ import { percent } from '../../core/base/words';
 import { keyOf } from '../../core/make/sitting/begun';
 import { criticalLines } from '../../core/make/sitting/critical';
 import { doneTimes } from '../../core/make/sitting/evenings';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import {
   clockAfter,
   minutesBetween,
@@ -21,7 +22,6 @@ import { useNotify } from '../../ui/Notices';
 import { TypedField } from '../../ui/TypedField';
 import { Before, ByHand, InkAndMaterials, TooLong, WouldHelp } from './Beside';
 import { EveningPicture } from './EveningPicture';
-import type { KnownSitting } from './lots';
 import { PanelStrip } from './PanelStrip';
 import { SittingSentence } from './SittingSentence';
 import { splitOver } from './sittingActions';

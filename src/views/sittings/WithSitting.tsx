@@ -2,9 +2,10 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../app/session';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import type { SittingRecord } from '../../core/make/sitting/record';
 import { readSitting } from '../../data/sittings';
-import { type KnownSitting, useKnownSitting } from './lots';
+import { useKnownSitting } from './useKnownSitting';
 
 interface Props {
   readonly children: (record: SittingRecord, known: KnownSitting) => ReactNode;

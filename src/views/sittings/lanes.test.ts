@@ -1,11 +1,11 @@
 import { expect, test } from 'vitest';
 import { groupOf } from '../../core/make/sitting/fromSheet';
+import { type KnownSitting, numberOf, tellLine } from '../../core/make/sitting/known';
 import { planSitting } from '../../core/make/sitting/plan';
 import { newSitting, sittingOf } from '../../core/make/sitting/record';
 import { USUAL_TABLE } from '../../core/make/sitting/sitting';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { lanesOf } from './lanes';
-import { type KnownSitting, numberOf, tellLine } from './lots';
 import { copyOf, splitOver } from './sittingActions';
 
 const resolved = resolvedOf([

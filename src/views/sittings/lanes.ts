@@ -1,7 +1,7 @@
 import { type DoneLine, keyOf } from '../../core/make/sitting/begun';
+import { type KnownSitting, operationOf } from '../../core/make/sitting/known';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
-import { type KnownSitting, operationOf } from './lots';
 
 /** A panel that lies drying. */
 export interface Lying {

@@ -1,6 +1,6 @@
 import { useEffect, useId, useState } from 'react';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import { forgetPlace, paintQuietly } from '../../workers/client';
-import type { KnownSitting } from './lots';
 
 /** How high a little picture is painted, px. */
 const HEIGHT = 48;

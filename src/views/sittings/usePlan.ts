@@ -1,11 +1,11 @@
 import { proxy } from 'comlink';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useRaise } from '../../app/useRaise';
+import type { KnownSitting } from '../../core/make/sitting/known';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import { whyNotPlanned } from '../../core/make/sitting/record';
 import { whyNot } from '../../core/make/sitting/sitting';
 import { sittingWorker, type sittingWorker as Worker } from '../../workers/client';
-import type { KnownSitting } from './lots';
 
 type Advice = Awaited<ReturnType<ReturnType<typeof Worker>['advise']>>;
 

@@ -1,15 +1,19 @@
-import { today } from '../../app/log/useLogActions';
-import { type MadePanel, madeOf } from '../../core/keep/log/made';
-import { keyOf } from '../../core/make/sitting/begun';
-import type { SittingRun } from '../../core/make/sitting/record';
-import type { Planned } from '../../core/make/sitting/sitting';
-import type { KnownSitting } from './lots';
+import { keyOf } from '../../make/sitting/begun';
+import type { KnownSitting } from '../../make/sitting/known';
+import type { SittingRun } from '../../make/sitting/record';
+import type { Planned } from '../../make/sitting/sitting';
+import { type MadePanel, madeOf } from './made';
 
-/** A panel as the log has it, where that line was its last; with the time each of its steps took. */
+/**
+ * A panel as the log has it, where that line of a run was its last; with the time each of its steps took.
+ *
+ * @param date  of the day it was done, `2026-11-29`
+ */
 export function panelOfRun(
-  known: KnownSitting,
+  known: Pick<KnownSitting, 'lots' | 'record'>,
   run: SittingRun,
   line: Planned,
+  date: string,
 ): Omit<MadePanel, 'id' | 'number'> | undefined {
   const lot = known.lots[line.group];
   if (!lot || line.operation < lot.group.operations.length - 1) return undefined;
@@ -21,7 +25,7 @@ export function panelOfRun(
     return step ? [{ key: step.key, title: step.title, minutes: Number((end - start).toFixed(2)) }] : [];
   });
   return {
-    date: today(),
+    date,
     name: lot.resolved.recipe.name,
     occasion: known.record.name,
     made: madeOf(lot.resolved),
