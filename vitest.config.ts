@@ -1,7 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
 /** Tests that put other modules in place of the real ones: each has a world of its own. */
-const MOCKED = ['src/testing/madeUpKinds.test.ts', 'src/workers/client.test.ts'];
+const MOCKED = [
+  'src/testing/madeUpKinds.test.ts',
+  'src/workers/client.test.ts',
+  'src/workers/picture.worker.test.ts',
+];
 
 export default defineConfig({
   test: {
