@@ -20,6 +20,9 @@ const MOST = { fields: 600, samples: 20_000 } as const;
 /** Tristimulus values of D50, Y = 1, in which most readers tell colours. Source: ISO 13655. */
 const D50: Xyz = { x: 0.9642, y: 1, z: 0.8249 };
 
+/** What may name an illuminant without its being the one that colours are told under: remarks, and the reader's own lamp. */
+const NOT_OF_COLOUR = /^\s*(?:#|ORIGINATOR|(?:FILE_)?DESCRIPTOR|MEASUREMENT_SOURCE|INSTRUMENTATION)/i;
+
 /** Names of a band's field as readers and suites write them: `SPECTRAL_NM_400`, `SPEC_400`, `nm400`, `R_400`. */
 const BAND = /^(?:SPECTRAL_|SPEC_)?(?:NM_?|R_?|DEC_?)?(\d{3})(?:\.0+)?$/i;
 
@@ -53,7 +56,7 @@ export function readCgats(text: string): CgatsSample[] {
         problem: `It has ${fields.length} fields; at most ${MOST.fields} are read.`,
       },
     ]);
-  const isD65 = lines.slice(0, dataAt).some((line) => /D65/i.test(line) && !/^#/.test(line.trim()));
+  const isD65 = lines.slice(0, dataAt).some((line) => /D65/i.test(line) && !NOT_OF_COLOUR.test(line));
   const read = rowReader(fields, isD65);
   const end = endOf(lines, dataAt, 'END_DATA');
   const samples: CgatsSample[] = [];
@@ -115,7 +118,8 @@ function rowReader(
     ]);
   return (words) => {
     if (words.length < fields.length) return `It has ${words.length} values for ${fields.length} fields.`;
-    const value = (at: number) => Number((words[at] ?? '').replace(',', '.'));
+    // An empty cell is no nought.
+    const value = (at: number) => Number((words[at] || 'none').replace(',', '.'));
     const name = (nameAt === undefined ? '' : (words[nameAt] ?? '')).slice(0, 120);
     if (bands.length >= MOST_LEAST.bands) {
       const values = bands.map(({ at }) => value(at));

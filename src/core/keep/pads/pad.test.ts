@@ -1,7 +1,8 @@
 import ICAL from 'ical.js';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { writePadReminders } from '../../files/padReminders';
+import { BARE } from '../../materials/ink/ink';
 import { type MadePanel, madeOf } from '../log/made';
 import { drynessAfter, dueDay, inkPerCoat, padStates, padWord, tellPad } from './pad';
 
@@ -54,16 +55,75 @@ test('reminders are a calendar that another program reads, a whole day each, on 
   expect(events[0]?.component.getAllSubcomponents('valarm')).toHaveLength(1);
 });
 
+describe('how dry a pad is guessed, by hand', () => {
+  const many = (count: number, date: string) => Array.from({ length: count }, () => panel(date));
+
+  test('a year of little use dries it, half a year of a panel a month; which it is depends on the panels since', () => {
+    // 2025-11-27 is 365 days before; 2026-05-29 is 182.
+    expect(dryness('2025-11-27', [])).toBe(1);
+    expect(dryness('2026-05-29', [])).toBeCloseTo(182 / 365, 10);
+    // 182 days are 6.07 months: seven panels are more than one a month, six are not.
+    expect(dryness('2026-05-29', many(7, '2026-06-01'))).toBe(1);
+    expect(dryness('2026-05-29', many(6, '2026-06-01'))).toBeCloseTo(182 / 365, 10);
+  });
+
+  test('6000 cm² of full coats dry it too, and a pad of unknown age by that alone', () => {
+    const [state] = padStates([leat], [], many(10, '2026-06-01'), TODAY);
+    // Half of a panel of 8 × 10 cm, ten times.
+    expect(state?.area).toBeCloseTo(400, 6);
+    expect(state?.dryness).toBeCloseTo(400 / 6000, 10);
+    expect(state && drynessAfter(state, 2600)).toBeCloseTo(0.5, 10);
+    const [unlogged] = padStates(
+      [leat],
+      [],
+      [{ id: 'x', number: 1, date: TODAY, name: 'x', readings: [], inkNames: ['Leat', 'Gorse', 'Rowan'] }],
+      TODAY,
+    );
+    expect(unlogged?.area).toBe(50);
+  });
+
+  test('words change at their thresholds', () => {
+    expect([0, 0.34, 0.35, 0.89, 0.9, 1.29, 1.3].map(padWord)).toEqual([
+      'fresh',
+      'fresh',
+      'good',
+      'good',
+      'due',
+      'due',
+      'dry',
+    ]);
+  });
+
+  test('a day is said at which it is due: as it went on, and within a year', () => {
+    const day = (state: never) => dueDay(state)?.toDateString();
+    expect(day(stateOf('2026-05-29', many(7, '2026-06-01')))).toBe(new Date(2026, 10, 27).toDateString());
+    expect(day(stateOf('2026-11-20', []))).toBe(new Date(2027, 10, 20).toDateString());
+    expect(day(stateOf(TODAY, []))).toBe(new Date(2027, 10, 27).toDateString());
+    expect(dueDay(stateOf(undefined, []))).toBeUndefined();
+  });
+
+  test('the driest is told first, wished inks and bare card not at all', () => {
+    const pads = [{ inkId: gorse.id, reinked: ['2025-01-01'] }];
+    const rowan = { ...ink('Rowan', '#b8322f'), wished: true as const };
+    expect(padStates([leat, gorse, rowan, BARE], pads, [], TODAY).map((one) => one.ink.name)).toEqual([
+      'Gorse',
+      'Leat',
+    ]);
+  });
+});
+
 test('what a coat takes is corrected by what was laid between re-inkings: the more was laid, the less a coat takes', () => {
   const pads = [{ inkId: leat.id, reinked: ['2026-01-01', '2026-06-01'] }];
   const laid = (count: number) => Array.from({ length: count }, () => panel('2026-03-01'));
   expect(inkPerCoat([leat, gorse], pads, laid(2))).toBeUndefined();
-  const [some, many] = [
-    inkPerCoat([leat, gorse], pads, laid(80)),
-    inkPerCoat([leat, gorse], pads, laid(160)),
-  ];
-  expect(some?.perCoat).toBeCloseTo(2 * (many?.perCoat ?? 0), 6);
-  expect(some?.refills).toBe(1);
-  const state = stateOf('2026-11-01', []);
-  expect(drynessAfter(state, 600)).toBeGreaterThan(drynessAfter(state, 0));
+  expect(inkPerCoat([leat, gorse], pads, laid(49))).toBeUndefined();
+  // 1.5 ml over 60 × 40 cm², which is 0.24 m².
+  expect(inkPerCoat([leat, gorse], pads, laid(60))).toEqual({ perCoat: 6.25, refills: 1 });
+  expect(inkPerCoat([leat, gorse], pads, laid(120))?.perCoat).toBeCloseTo(3.125, 10);
+  // Nobody’s coat takes less than 2 ml a m²: then something was not noted.
+  expect(inkPerCoat([leat, gorse], pads, laid(600))?.perCoat).toBe(2);
+  // What was laid after the last re-inking says nothing yet, nor does a pad whose ink is gone.
+  const after = Array.from({ length: 60 }, () => panel('2026-06-01'));
+  expect(inkPerCoat([leat], pads, after)).toBeUndefined();
+  expect(inkPerCoat([gorse], pads, laid(60))).toBeUndefined();
 });
