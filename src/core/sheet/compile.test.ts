@@ -118,6 +118,16 @@ test('with too few brushes the one needed last is washed, and its ink comes back
   expect(uses[2]).toMatchObject({ touched: true, cleaned: { how: 'washed' } });
 });
 
+test('a brush is labelled by what it is kept for: its family, what of it is pigment, white, a mixture, or the maker’s own word', () => {
+  const label = (...inks: Ink[]) => brushesFor([{ inks, takes: 'new ink' }])[0]?.brush.label;
+  expect(label(mid)).toBe(mid.family);
+  expect(label(family('mid', 'pigment'))).toBe(`${mid.family}, pigment`);
+  expect(label(ink('Slip', '#fff', 'white'))).toBe('white only');
+  expect(label(mid, deep)).toBe('the middle');
+  expect(label({ ...mid, brush: 'the blue one' })).toBe('the blue one');
+  expect(label()).toBe('');
+});
+
 test('a sheet for fewer brushes says so, and how the brush goes back', () => {
   const resolved = resolvedOf([yellow, teal, blue]);
   const wide = compileSheet(resolved, 'mm');
