@@ -25,8 +25,18 @@ const cardFaults = async (change: Partial<CardFields>) => {
 test('what a form shows of an ink or a card it takes', async () => {
   expect(inkOfFields(inkFields(leat), leat.id)).toEqual(leat);
   expect(await inkFaults({})).toEqual({});
-  const sheeted = { ...WHITE_CARD, sheet: { width: 210, height: 297 }, stock: 4 };
-  expect(cardOfFields(cardFields(sheeted, 'mm'), sheeted.id, 'mm')).toEqual(sheeted);
+  // In inches too: a form that is opened for another of its fields changes no size.
+  for (const sheet of [
+    { width: 210, height: 297 },
+    { width: 215.9, height: 279.4 },
+  ])
+    for (const unit of ['mm', 'in'] as const) {
+      const sheeted = { ...WHITE_CARD, sheet, stock: 4 };
+      const { sheet: back, ...others } = cardOfFields(cardFields(sheeted, unit), sheeted.id, unit);
+      expect({ ...others, sheet }).toEqual(sheeted);
+      expect(back?.width).toBeCloseTo(sheet.width, 9);
+      expect(back?.height).toBeCloseTo(sheet.height, 9);
+    }
   expect(await cardFaults({})).toEqual([]);
 });
 

@@ -27,6 +27,20 @@ function formatFraction(mm: Millimetres, parts: number): string {
   return whole === 0 ? `${total < 0 ? '-' : ''}${over}/${under}` : `${whole} ${over}/${under}`;
 }
 
+/** A rule that reads a length so much off says all of it, mm. */
+const EXACT = 5e-4;
+
+/**
+ * A length as a form begins with it, without its unit: as a rule reads it where that says all of it, else in millimetres,
+ * so that what nobody changes comes back as it was. Inches of 210 mm are `210 mm`.
+ */
+export function formatToKeep(mm: Millimetres, unit: Unit): string {
+  const usual = formatBare(mm, unit);
+  const read = parseLength(usual, unit);
+  if (read !== undefined && Math.abs(read - mm) < EXACT) return usual;
+  return `${Number(mm.toFixed(3))}${unit === 'mm' ? '' : ' mm'}`;
+}
+
 /** Parts of an inch in which places are told that sixteenths would make one; in millimetres it is tenths. */
 const FINER = 64;
 /** Places nearer than this are one, mm. */

@@ -1,12 +1,9 @@
-import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { BLACK_CARD, ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
-import { formatBare, formatFine, formatLength, formatRough, parseLength } from '../base/length';
 import { lightOf, type Wetness } from '../engine/mixing';
 import { finished } from '../engine/progress';
 import { addWet, dryStack, makeStack } from '../engine/stack';
 import { groundOfCard } from '../materials/card/card';
-import { grammageOfPounds, isoASize } from '../materials/card/paper';
 import { linearRgbOfXyz, xyzOfSpectrum } from '../materials/colour/lab';
 import { laidReflectance } from '../materials/ink/laid';
 import { setRun, setShare } from '../recipe/editLadder';
@@ -16,49 +13,6 @@ import type { ResolvedRecipe } from '../recipe/resolved';
 import { createPainter, paintPanel, pixelsAt } from './paint';
 import { type Ramp, rampOf } from './ramp';
 import { SHADE } from './shades';
-
-test('ISO 216: A4 is 210 × 297 mm and A6 is 105 × 148 mm', () => {
-  expect(isoASize(4)).toEqual([210, 297]);
-  expect(isoASize(6)).toEqual([105, 148]);
-});
-
-test('basis weight by its definition: 1 lb cover is 2.704 g/m², 1 lb text 1.480 g/m²', () => {
-  // 500 sheets of 20 × 26 in and of 25 × 38 in; pound and inch are defined by the metre and the kilogram.
-  expect(grammageOfPounds(1, 'cover')).toBeCloseTo(2.704, 3);
-  expect(grammageOfPounds(1, 'text')).toBeCloseTo(1.48, 3);
-  expect(Math.round(grammageOfPounds(65, 'cover'))).toBe(176);
-});
-
-test('inches are told to the nearest sixteenth, in lowest terms', () => {
-  expect(formatLength(139.7, 'in')).toBe('5 1/2 in');
-  expect(formatLength(107.95, 'in')).toBe('4 1/4 in');
-  expect(formatBare(7.9, 'in')).toBe('5/16');
-  expect(formatBare(25.3, 'in')).toBe('1');
-  expect(formatLength(63.24, 'mm')).toBe('63 mm');
-});
-
-test('fine lines and rough distances are told finer and rougher than a rule reads', () => {
-  expect([formatFine(0.42, 'mm'), formatFine(0.42, 'in')]).toEqual(['0.4 mm', '0.02 in']);
-  expect([formatRough(304, 'mm'), formatRough(304, 'in')]).toEqual(['30 cm', '12 in']);
-});
-
-test('what is typed is read in the unit shown, or in the one written', () => {
-  expect(parseLength('63', 'mm')).toBe(63);
-  expect(parseLength('2 1/2', 'in')).toBeCloseTo(63.5, 9);
-  expect(parseLength('2½"', 'mm')).toBeCloseTo(63.5, 9);
-  expect(parseLength('6,3 cm', 'in')).toBeCloseTo(63, 9);
-  expect(parseLength('5/16', 'in')).toBeCloseTo(7.9375, 9);
-  for (const bad of ['', 'wide', '1/0', '3 mm 4', '12 lb']) expect(parseLength(bad, 'mm')).toBeUndefined();
-});
-
-test('a length told in sixteenths reads back as itself', () => {
-  fc.assert(
-    fc.property(fc.integer({ min: 0, max: 400 }), (sixteenths) => {
-      const mm = (sixteenths / 16) * 25.4;
-      expect(parseLength(formatLength(mm, 'in'), 'mm')).toBeCloseTo(mm, 9);
-    }),
-  );
-});
 
 const pale = ink('pale', '#f8d46f');
 const dark = ink('dark', '#005487');

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { COLOUR_HELP, ColourInput } from '../../app/sampling/ColourInput';
 import { schemaResolver } from '../../app/schemaResolver';
-import { formatBare, MM_AN_INCH, type Unit } from '../../core/base/length';
+import { formatBare, formatToKeep, MM_AN_INCH, type Unit } from '../../core/base/length';
 import { cardSchema } from '../../core/files/cardSchema';
 import { CARD_LIMITS, type Card } from '../../core/materials/card/card';
 import { type CardFields, cardFields, cardOfFields } from '../../core/materials/card/cardFields';
@@ -103,8 +103,8 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
           <Button
             key={label}
             onClick={() => {
-              setValue('width', formatBare(width, unit), { shouldDirty: true });
-              setValue('height', formatBare(height, unit), { shouldDirty: true });
+              setValue('width', formatToKeep(width, unit), { shouldDirty: true });
+              setValue('height', formatToKeep(height, unit), { shouldDirty: true });
             }}
           >
             {label}

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useForm } from 'react-hook-form';
 import { schemaResolver } from '../../app/schemaResolver';
-import { formatBare, formatLength, parseLength, type Unit } from '../../core/base/length';
+import { formatBare, formatLength, formatToKeep, parseLength, type Unit } from '../../core/base/length';
 import { designHeadSchema } from '../../core/files/designSchema';
 import {
   DESIGN_LIMITS,
@@ -57,7 +57,7 @@ export function DesignForm(props: Props) {
     defaultValues: {
       name: design.name,
       use: design.use,
-      width: formatBare(design.width, unit),
+      width: formatToKeep(design.width, unit),
       trimmed: false,
     },
     resolver: schemaResolver<Fields>(
@@ -74,7 +74,7 @@ export function DesignForm(props: Props) {
   const keepScale = (trims: boolean) => {
     const [before, after] = trims ? [design, tight] : [tight, design];
     const mm = parseLength(getValues('width'), unit);
-    if (mm !== undefined) setValue('width', formatBare((mm * after.width) / before.width, unit));
+    if (mm !== undefined) setValue('width', formatToKeep((mm * after.width) / before.width, unit));
   };
   const keep = ({ name, use, width }: Fields) =>
     onKeep({ ...scaleDesign(shown, parseLength(width, unit) ?? shown.width), name: name.trim(), use });

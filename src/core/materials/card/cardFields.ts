@@ -1,4 +1,4 @@
-import { formatBare, parseLength, type Unit } from '../../base/length';
+import { formatToKeep, parseLength, type Unit } from '../../base/length';
 import { type Hex, parseColour } from '../colour/hex';
 import type { Card } from './card';
 import type { FinishId } from './finishes';
@@ -24,8 +24,8 @@ export const cardFields = (card: Card | undefined, unit: Unit): CardFields => ({
   colour: card?.colour ?? '',
   finish: card?.finish ?? 'smooth',
   grammage: card ? String(Math.round(card.grammage)) : '',
-  width: card?.sheet ? formatBare(card.sheet.width, unit) : '',
-  height: card?.sheet ? formatBare(card.sheet.height, unit) : '',
+  width: card?.sheet ? formatToKeep(card.sheet.width, unit) : '',
+  height: card?.sheet ? formatToKeep(card.sheet.height, unit) : '',
   stock: card?.stock === undefined ? '' : String(card.stock),
   note: card?.note ?? '',
 });

@@ -109,6 +109,14 @@ describe('distance to the outline', () => {
   });
 });
 
+test('drawn to another width all of it follows, strokes too; to its own it stays itself', () => {
+  const design = designOf('M10 20L90 20', { shapes: [{ d: 'M10 20L90 20', rule: 'nonzero', stroke: 1.2 }] });
+  const half = scaleDesign(design, design.width / 2);
+  expect([half.width, half.height]).toEqual([design.width / 2, design.height / 2]);
+  expect(half.shapes[0]).toMatchObject({ d: 'M5 10L45 10', stroke: 0.6 });
+  expect(scaleDesign(design, design.width)).toBe(design);
+});
+
 test('a line is as fine as it is drawn; corners do not make a bold shape fine', () => {
   const line = designOf('M10 20L90 20M10 60L90 80', {
     shapes: [{ d: 'M10 20L90 20M10 60L90 80', rule: 'nonzero', stroke: 1.2 }],

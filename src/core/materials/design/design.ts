@@ -31,8 +31,12 @@ export interface Design {
 /** Narrowest and widest a design may be. */
 export const DESIGN_LIMITS = { min: 5, max: 400 } as const;
 
+/** A width so little off, mm, is the same. */
+const SAME_WIDTH = 1e-3;
+
 /** The same design drawn to another width; its height follows. */
 export function scaleDesign(design: Design, width: Millimetres): Design {
+  if (Math.abs(width - design.width) < SAME_WIDTH) return design;
   const scale = width / design.width;
   return {
     ...design,
