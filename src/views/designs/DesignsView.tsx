@@ -80,11 +80,11 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
             ]}
           />
           <Segmented<As> label="How they are seen" value={as} onChange={setAs} options={AS_OPTIONS} />
-          <span className="ml-auto text-mute">
+          <span className="ml-auto text-mute max-md:hidden">
             {isDragActive ? 'Drop it here' : 'Drop an SVG or PNG, or'}
           </span>
           <input {...getInputProps({ 'aria-label': 'Design file' })} />
-          <Button look="strong" onClick={open}>
+          <Button look="strong" className="max-md:ml-auto" onClick={open}>
             Open a design
           </Button>
         </PageHeader>
