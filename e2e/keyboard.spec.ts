@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { openBench } from './bench';
+import { openBench, word } from './bench';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -79,4 +79,42 @@ test('a panel from its inks to its sheet by keyboard alone', async ({ page }) =>
   await page.keyboard.press('Enter');
   await expect(page.getByRole('main')).toContainText('Emboss the resist');
   await expect(page.getByRole('main')).toContainText('Top coat');
+});
+
+test('a key pressed before the view has read its commands is done once they are there, unless the hand went on', async ({
+  page,
+}) => {
+  // What has a key is read when it is let through, long after the panel is painted.
+  let letThrough = () => {};
+  const shut = () =>
+    new Promise<void>((resolve) => {
+      letThrough = resolve;
+    });
+  let gate = shut();
+  await page.route('**/BenchCommands-*.js', async (route) => {
+    await gate;
+    await route.continue();
+  });
+  const shown = word(page, 'How the panel is shown');
+  const painted = page.locator('main canvas[data-painted]').first();
+  await page.goto('/bench/kiln-opening-2');
+  await expect(painted).toBeVisible();
+  await expect(shown).toHaveText('dried');
+  await page.keyboard.press('w');
+  letThrough();
+  await expect(shown).toHaveText('wet');
+
+  gate = shut();
+  await page.goto('/bench/kiln-mouth');
+  await expect(painted).toBeVisible();
+  await expect(shown).toHaveText('wet');
+  await page.keyboard.press('w');
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  letThrough();
+  // A key works now, and it is the only one that is done.
+  await expect(async () => {
+    await page.keyboard.press('l');
+    await expect(page.getByRole('application', { name: /^Loupe/ })).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await expect(shown).toHaveText('wet');
 });

@@ -41,6 +41,9 @@ const CommandContext = createContext<Registry>({
   offer: () => () => {},
 });
 
+/** A key that nobody takes is kept so long, ms: the commands of a view that has just opened may still be being read. */
+const KEY_WAITS = 5000;
+
 /** Collects the commands of every view that is open, and listens to their keys. */
 export function CommandProvider({ children }: { readonly children: ReactNode }) {
   const [offers, setOffers] = useState<readonly (readonly Command[])[]>([]);
@@ -57,21 +60,41 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
   const letterKeys = useAppSelector(({ view }) => view.letterKeys);
   const latest = useRef({ commands, letterKeys });
   latest.current = { commands, letterKeys };
+  const missed = useRef<{ readonly pressed: string; readonly at: number }>(undefined);
   useEffect(() => {
+    const forget = () => {
+      missed.current = undefined;
+    };
     const onKeyDown = (event: KeyboardEvent) => {
+      forget();
       const pressed = keyOf(event);
       const plain = !pressed.startsWith('Ctrl+');
       if (event.defaultPrevented || (plain && (!latest.current.letterKeys || isWriting(event.target))))
         return;
       if (isTyping(event.target) && pressed !== 'Ctrl+k') return;
       const command = latest.current.commands.find(({ key }) => key === pressed);
-      if (!command) return;
+      if (!command) {
+        missed.current = { pressed, at: performance.now() };
+        return;
+      }
       event.preventDefault();
       command.run();
     };
     window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
+    // Whoever goes on to something else no longer means it.
+    window.addEventListener('pointerdown', forget);
+    return () => {
+      window.removeEventListener('keydown', onKeyDown);
+      window.removeEventListener('pointerdown', forget);
+    };
   }, []);
+  useEffect(() => {
+    const { pressed, at } = missed.current ?? { pressed: '', at: 0 };
+    const command = commands.find(({ key }) => key !== undefined && key === pressed);
+    if (!command) return;
+    missed.current = undefined;
+    if (performance.now() - at < KEY_WAITS) command.run();
+  }, [commands]);
   const takeInk = taker?.take;
   const value = useMemo(
     () => ({ commands, takeInk, offerTaker, offer }),
