@@ -29,7 +29,7 @@ export const inkFields = (ink: Ink | undefined): InkFields => ({
   kind: ink?.kind ?? 'hybrid',
   overWhite: ink?.overWhite ?? '',
   overBlack: ink?.overBlack ?? '',
-  dryBack: ink?.dryBack === undefined ? '' : String(Math.round(ink.dryBack * 100)),
+  dryBack: ink?.dryBack === undefined ? '' : String(Number((ink.dryBack * 100).toFixed(2))),
   strength: ink?.strength === undefined ? '' : String(ink.strength),
   brush: ink?.brush ?? '',
   note: ink?.note ?? '',
@@ -43,6 +43,8 @@ const numberOf = (text: string): number => Number(text.replace(',', '.'));
 export function inkOfFields(fields: InkFields, id: string): Ink {
   const colour = (text: string) => parseColour(text) ?? (text as Hex);
   const typed = (text: string) => text.trim() !== '';
+  /** To the hundredth of a per cent: 65.15 of a hundred is no 0.6515000000000001. */
+  const partOf = (text: string) => Number((numberOf(text) / 100).toFixed(4));
   return {
     id,
     name: fields.name.trim(),
@@ -51,7 +53,7 @@ export function inkOfFields(fields: InkFields, id: string): Ink {
     kind: fields.kind,
     overWhite: colour(fields.overWhite),
     ...(typed(fields.overBlack) ? { overBlack: colour(fields.overBlack) } : {}),
-    ...(typed(fields.dryBack) ? { dryBack: numberOf(fields.dryBack) / 100 } : {}),
+    ...(typed(fields.dryBack) ? { dryBack: partOf(fields.dryBack) } : {}),
     ...(typed(fields.strength) ? { strength: numberOf(fields.strength) } : {}),
     ...(typed(fields.brush) ? { brush: fields.brush.trim() } : {}),
     ...(typed(fields.line) ? { line: fields.line.trim() } : {}),
