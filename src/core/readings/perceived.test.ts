@@ -6,6 +6,7 @@ import { areaCurveOf } from '../engine/areaCurve';
 import { bareGround } from '../engine/blend';
 import type { Ink } from '../materials/ink/ink';
 import { setRun } from '../recipe/editLadder';
+import type { Recipe } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { RunId } from '../recipe/runs/runs';
 import { judgeJoint, walkJoint } from './joints/joint';
@@ -113,6 +114,22 @@ test('equal thirds of a usual trio can be had, on bands and on patches', () => {
     expect(why).toBeUndefined();
     expect(off).toBeLessThanOrEqual(CLOSE_ENOUGH);
   }
+});
+
+test('an area curve is the area it says, by geometry: a glow is a round', () => {
+  const panel = { width: 80, height: 100 };
+  const areaOf = (id: RunId, params: Readonly<Record<string, number>>) =>
+    areaCurveOf({ run: { id, params } as Recipe['run'], panel });
+  // Round, in the middle of a panel of 80 × 100, until it meets a side; its farthest corner lies √(40² + 50²) off.
+  const glow = areaOf('glow', { x: 50, y: 50, oval: 100 });
+  for (const along of [5, 20, 40]) expect(glow.upTo(along)).toBeCloseTo((Math.PI * along ** 2) / 8000, 2);
+  expect(glow.upTo(Math.hypot(40, 50))).toBeCloseTo(1, 9);
+  for (const part of [0.1, 0.3, 0.6])
+    expect(glow.alongOf(part)).toBeCloseTo(Math.sqrt((part * 8000) / Math.PI), 0);
+  // At the very end what is left is a sliver at each corner: none of the panel lies beyond it.
+  expect(glow.alongOf(1)).toBeCloseTo(Math.hypot(40, 50), 0);
+  expect(glow.upTo(0.98 * Math.hypot(40, 50))).toBeGreaterThan(0.995);
+  expect(glow.upTo(0.98 * Math.hypot(40, 50))).toBeLessThan(1);
 });
 
 test('an area curve climbs from 0 to 1, and its way back undoes it', () => {

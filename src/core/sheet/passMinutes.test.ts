@@ -1,0 +1,75 @@
+import { describe, expect, test } from 'vitest';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
+import type { Design } from '../materials/design/design';
+import type { ResolvedRecipe } from '../recipe/resolved';
+import { compileSheet, type Maker } from './compile';
+import { USUAL_PACE } from './times';
+
+const gorse = ink('Gorse', '#e3b20f');
+const resolved = resolvedOf([gorse, ink('Leat', '#009aab', 'dye')], WHITE_CARD, {
+  panel: { width: 102, height: 138 },
+});
+const twice = { ...resolved, alsoOn: { ...WHITE_CARD, id: 'cream', name: 'cream' } };
+const leaf = (width: number, height: number): Design => ({
+  id: 'leaf',
+  name: 'Leaf',
+  use: 'image',
+  width,
+  height,
+  shapes: [{ d: `M0 0H${width}V${height}H0Z`, rule: 'nonzero' }],
+});
+/** Minutes of the steps whose title begins so. */
+function minutesOf(made: ResolvedRecipe, title: string, maker: Maker = {}): number {
+  const steps = compileSheet(made, 'mm', maker).steps.filter((step) => step.title.startsWith(title));
+  if (steps.length === 0) throw new Error(`no step is called ${title}`);
+  return steps.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
+}
+
+describe('how long a pass takes', () => {
+  const strip = withPass(resolved, 'greetingStrip');
+
+  test('with the heat tool is the maker’s own, in air it is the ink’s', () => {
+    const slow = { pace: { ...USUAL_PACE, heatDry: 2 * USUAL_PACE.heatDry } };
+    expect(minutesOf(strip, 'Dry the strip')).toBe(1);
+    expect(minutesOf(strip, 'Dry the strip', slow)).toBe(2);
+    const based = withPass(resolved, 'whiteBase', { ink: ink('Slip', '#fdfdfb', 'white') });
+    expect(minutesOf(based, 'Dry the white')).toBe(60);
+    expect(minutesOf(based, 'Dry the white', slow)).toBe(60);
+  });
+
+  test('at hand-work grows with the panel, and is done on each of two', () => {
+    const [one, both] = [
+      minutesOf(strip, 'Letter the strip'),
+      minutesOf(withPass(twice, 'greetingStrip'), 'Letter'),
+    ];
+    expect(both).toBeCloseTo(2 * one, 9);
+    const large = withPass(
+      resolvedOf([gorse, ink('Leat', '#009aab', 'dye')], WHITE_CARD, { panel: { width: 204, height: 276 } }),
+      'greetingStrip',
+    );
+    expect(minutesOf(large, 'Letter the strip')).toBeGreaterThan(1.5 * one);
+  });
+
+  test('brushed on goes at the pace of laying a band, stamped or dried it does not', () => {
+    const quick = { pace: { ...USUAL_PACE, layBand: USUAL_PACE.layBand / 2 } };
+    const edged = withPass(resolved, 'edge', { ink: gorse });
+    // The mat is wiped for it first, at its own pace.
+    const laying = (maker?: Maker) => minutesOf(edged, 'Edge', maker) - USUAL_PACE.wipeMat;
+    expect(laying(quick)).toBeCloseTo(laying() / 2, 9);
+    expect(minutesOf(strip, 'Letter the strip', quick)).toBe(minutesOf(strip, 'Letter the strip'));
+  });
+
+  test('with a design goes by how far the hand has to go over it, on each panel: not less than 0.6 nor more than twice', () => {
+    const stamped = (width: number, height = width, on = resolved) =>
+      minutesOf(
+        withPass(on, 'backgroundStamp', { ink: gorse, design: leaf(width, height), params: { width } }),
+        'Background stamp',
+      );
+    const usual = stamped(80);
+    expect(stamped(120)).toBeCloseTo(1.5 * usual, 9);
+    // As long a way over 40 × 160 as over 80 × 80.
+    expect(stamped(40, 160)).toBeCloseTo(usual, 9);
+    expect(stamped(20)).toBeCloseTo(0.6 * usual, 9);
+    expect(stamped(80, 80, twice)).toBeCloseTo(2 * usual, 9);
+  });
+});
