@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type ReactNode, useRef } from 'react';
+import { type ReactNode, useDeferredValue, useRef } from 'react';
 import { useSize } from './useSize';
 
 interface Props<Item extends { readonly id: string }> {
@@ -10,6 +10,9 @@ interface Props<Item extends { readonly id: string }> {
   readonly className?: string;
   readonly children: (item: Item) => ReactNode;
 }
+
+/** Lines of tiles drawn ahead of those in sight, either way. */
+const OVERSCAN = 2;
 
 /** Room at the wall's sides, px. */
 const SIDES = 16;
@@ -24,7 +27,8 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
     count: Math.ceil(items.length / columns),
     getScrollElement: () => box.current,
     estimateSize: () => tile.height,
-    overscan: 2,
+    // What lies out of sight follows once what is in sight is there.
+    overscan: useDeferredValue(OVERSCAN, 0),
   });
   return (
     <div ref={box} className={`min-h-96 flex-1 overflow-y-auto px-2 ${className}`}>

@@ -9,7 +9,7 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { memo, type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { Button } from '../Button';
 import { Checkbox } from '../Checkbox';
@@ -54,7 +54,8 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     count: all.length,
     getScrollElement: () => box.current,
     estimateSize: () => rowHeight,
-    overscan: 10,
+    // What lies out of sight follows once what is in sight is there.
+    overscan: useDeferredValue(OVERSCAN, 0),
   });
   const seen = lines.getVirtualItems();
   const first = seen[0]?.index ?? 0;
@@ -181,6 +182,9 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
 }
 
 const NONE: ReadonlySet<string> = new Set();
+
+/** Rows drawn ahead of those in sight, either way. */
+const OVERSCAN = 10;
 
 /** Room for the box that takes a row, px. */
 const BOX = 40;

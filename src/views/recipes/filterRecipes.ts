@@ -1,3 +1,4 @@
+import { memoOf } from '../../core/base/memo';
 import { nameOrder } from '../../core/base/names';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
@@ -53,7 +54,8 @@ export function filterRecipes(
     .toSorted(ORDERS[sort]);
 }
 
-const writtenOf = ({ record: { recipe }, resolved, tags }: RecipeRow): string =>
+/** What is written of a recipe, in small letters; remembered as long as its row is. */
+export const writtenOf = memoOf(({ record: { recipe }, resolved, tags }: RecipeRow): string =>
   [
     recipe.name,
     RUNS[recipe.run.id].label,
@@ -63,4 +65,5 @@ const writtenOf = ({ record: { recipe }, resolved, tags }: RecipeRow): string =>
     ...tags,
   ]
     .join(' ')
-    .toLowerCase();
+    .toLowerCase(),
+);
