@@ -14,10 +14,9 @@ import { setRun } from '../recipe/editLadder';
 import { enablePass, movePass, setPlacement } from '../recipe/editPasses';
 import type { PlacedPass } from '../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
-import { borderOfDrops } from '../recipe/passes/scattered';
 import { passesInOrder } from '../recipe/recipe';
 import { contextsOf, placedPasses, type ResolvedRecipe } from '../recipe/resolved';
-import { RUN_IDS } from '../recipe/runs/runs';
+import { RUN_IDS, type RunId } from '../recipe/runs/runs';
 import { endsDry, wetInks } from './drying';
 import { compileLayers } from './layers';
 import { panelSampler } from './probe';
@@ -316,6 +315,35 @@ const laidWith = (
     });
   }, base);
 
+type Laid = Parameters<typeof laidWith>[1];
+/** How far the picture is from what lies there, ΔE00 at the most, with its surface and without; borders left out. */
+function farthest(
+  run: RunId,
+  passes: Laid,
+  places: readonly (readonly [number, number])[],
+): { readonly plain: number; readonly shown: number } {
+  const laid = laidWith({ ...resolved, recipe: setRun(resolved.recipe, run) }, passes);
+  const { borders } = compileLayers(laid, finished(laid.recipe));
+  const perMm = 4;
+  const read = panelSampler(laid);
+  const [plain, shown] = [true, false].map((isPlain) => {
+    const { pixels, width } = paintPanel(laid, 'dry', 80 * perMm, 100 * perMm, { isPlain });
+    return places.reduce((most, [x, y]) => {
+      const [at, down] = [x + 0.5 / perMm, y + 0.5 / perMm];
+      // On a border a pixel shows both sides.
+      if (borders.some((border) => Math.abs(border(at, down)) < 0.4)) return most;
+      const from = (y * perMm * width + x * perMm) * 4;
+      const painted = labOfHex(
+        `#${[0, 1, 2].map((i) => (pixels[from + i] ?? 0).toString(16).padStart(2, '0')).join('')}` as `#${string}`,
+      );
+      return Math.max(most, deltaE00(painted, read(at, down).lab));
+    }, 0);
+  });
+  return { plain: plain ?? Number.NaN, shown: shown ?? Number.NaN };
+}
+/** What water leaves is uneven on purpose: a dried drop's middle strays as far again as a card's tooth. */
+const IN_WATER: readonly PassKindId[] = ['splash', 'waterStamp', 'glycerine', 'mist', 'lift'];
+
 test('whatever the passes: the painted picture shows at each place what lies there', () => {
   fc.assert(
     fc.property(
@@ -326,40 +354,25 @@ test('whatever the passes: the painted picture shows at each place what lies the
         maxLength: 6,
       }),
       (run, passes, places) => {
-        const laid = laidWith({ ...resolved, recipe: setRun(resolved.recipe, run) }, passes);
-        const { borders } = compileLayers(laid, finished(laid.recipe));
-        const perMm = 4;
-        const { pixels, width } = paintPanel(laid, 'dry', 80 * perMm, 100 * perMm);
-        const read = panelSampler(laid);
-        for (const [x, y] of places) {
-          const [at, down] = [x + 0.5 / perMm, y + 0.5 / perMm];
-          // On a border a pixel shows both sides.
-          if (borders.some((border) => Math.abs(border(at, down)) < 0.4)) continue;
-          const from = (y * perMm * width + x * perMm) * 4;
-          const painted = labOfHex(
-            `#${[0, 1, 2].map((i) => (pixels[from + i] ?? 0).toString(16).padStart(2, '0')).join('')}` as `#${string}`,
-          );
-          // The card's tooth, the brush's unevenness and the dither come to about three, a steep joint to as much.
-          expect(deltaE00(painted, read(at, down).lab)).toBeLessThan(9);
-        }
+        const { plain, shown } = farthest(run, passes, places);
+        // A steep joint lies between two places at which what is smooth is worked out: six at most in 600 such panels.
+        expect(plain).toBeLessThan(8);
+        // The card's tooth, the brush's unevenness and the dither come to about three.
+        expect(shown).toBeLessThan(passes.some(({ kind }) => IN_WATER.includes(kind)) ? 15 : 9);
       },
     ),
-    {
-      numRuns: 40,
-      examples: [
-        // A stamp's even ink over what water lifted unevenly.
-        [
-          'straight',
-          [
-            { kind: 'waterStamp', drawn: design('kiln-bricks'), x: 0, y: 0, turn: 50 },
-            { kind: 'silhouette', drawn: design('far-hills'), x: 0, y: 0, turn: 0 },
-          ],
-          [46, 72, 47, 73, 45, 71].map((x, i): [number, number] => [x, i % 2 === 0 ? 8 : 2]),
-        ],
-      ],
-    },
+    { numRuns: 40 },
   );
 }, 60_000);
+
+test('a stamp’s even ink hides what water lifted unevenly under it', () => {
+  const lifted: Laid = [
+    { kind: 'waterStamp', drawn: design('kiln-bricks'), x: 0, y: 0, turn: 50 },
+    { kind: 'silhouette', drawn: design('far-hills'), x: 0, y: 0, turn: 0 },
+  ];
+  const places = [46, 72, 47, 73, 45, 71].map((x, i): [number, number] => [x, i % 2 === 0 ? 8 : 2]);
+  expect(farthest('straight', lifted, places).shown).toBeLessThan(9);
+});
 
 test('every kind tells its work, asks for what it needs, and starts inside its ranges', () => {
   for (const id of PASS_KIND_IDS) {
@@ -393,27 +406,4 @@ test('a panel ends dry where its last work dries it, and wet where ink came afte
     false,
   ]);
   expect(wetInks(coated, finished(coated.recipe))).toEqual([dark]);
-});
-
-test('the distance to many drops is the distance to the nearest, or less where none is near', () => {
-  const panel = { width: 80, height: 100 };
-  const anyDrop = fc.record({
-    x: fc.double({ min: 0, max: 80, noNaN: true }),
-    y: fc.double({ min: 0, max: 100, noNaN: true }),
-    radius: fc.double({ min: 0.2, max: 5, noNaN: true }),
-  });
-  fc.assert(
-    fc.property(
-      fc.array(anyDrop, { minLength: 1, maxLength: 60 }),
-      fc.double({ min: 0, max: 80, noNaN: true }),
-      fc.double({ min: 0, max: 100, noNaN: true }),
-      (drops, x, y) => {
-        const exact = Math.max(...drops.map((drop) => drop.radius - Math.hypot(x - drop.x, y - drop.y)));
-        const told = borderOfDrops(() => drops, panel)(x, y);
-        if (exact > 0) expect(told).toBeCloseTo(exact, 9);
-        else expect(told).toBeGreaterThanOrEqual(exact - 1e-9);
-        expect(told <= 0).toBe(exact <= 0);
-      },
-    ),
-  );
 });
