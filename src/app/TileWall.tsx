@@ -21,12 +21,15 @@ const SIDES = 16;
 export function TileWall<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, items, tile, className = '', children } = props;
   const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
+  const { width: measured } = useSize(box);
+  // Before it is laid out, it is taken to be as large as the page: its tiles are made with it, not once it is measured.
+  const width = measured || innerWidth;
   const columns = Math.max(Math.floor((width - SIDES) / tile.width), 1);
   const lines = useVirtualizer({
     count: Math.ceil(items.length / columns),
     getScrollElement: () => box.current,
     estimateSize: () => tile.height,
+    initialRect: { width: innerWidth, height: innerHeight },
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
   });

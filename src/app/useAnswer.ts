@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { useRaise } from './useRaise';
 
 /**
- * What a worker answers; a failure goes to the nearest error boundary.
+ * What a worker answers; a failure goes to the nearest error boundary. What it changes is drawn a part at a time, between
+ * what the hand does.
  *
  * @param ask  the same function as long as it is the same question; undefined asks nothing and leaves the last answer
  * @param meanwhile  what is seen while a new question is worked on: the last answer, or undefined
@@ -18,7 +19,7 @@ export function useAnswer<T>(
     if (!ask) return;
     let wanted = true;
     ask()
-      .then((is) => wanted && setAnswer({ to: ask, is }))
+      .then((is) => wanted && startTransition(() => setAnswer({ to: ask, is })))
       .catch((error: unknown) => wanted && raise(error));
     return () => {
       wanted = false;

@@ -150,6 +150,21 @@ export function resolveAnyway(recipe: Recipe, { inks, cards, designs, gone }: Ma
   };
 }
 
+/** The card and the inks of a recipe's ladder, or their stand-ins: what it is told and looked for by, without its passes. */
+export function ladderAnyway(
+  { cardId, rungs }: Recipe,
+  { inks, cards, gone }: Materials,
+): { readonly card: Card; readonly inks: readonly Ink[] } {
+  return {
+    card: partWith(cards, cardId) ?? (gone && partWith(gone.cards, cardId)) ?? standInCard(cardId),
+    inks: rungs.map(({ inkId }) =>
+      inkId === BARE.id
+        ? BARE
+        : (partWith(inks, inkId) ?? (gone && partWith(gone.inks, inkId)) ?? standInInk(inkId)),
+    ),
+  };
+}
+
 /** A recipe with what it needs of the materials; undefined when an ink, a design or a card is no longer there. */
 export function resolve(recipe: Recipe, materials: Materials): ResolvedRecipe | undefined {
   const resolved = resolveAnyway(recipe, materials);

@@ -54,6 +54,8 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     count: all.length,
     getScrollElement: () => box.current,
     estimateSize: () => rowHeight,
+    // Before it is laid out, it is taken to be as large as the page: its rows are made with it, not once it is measured.
+    initialRect: { width: innerWidth, height: innerHeight },
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
   });

@@ -34,12 +34,12 @@ export function RecipeTable({ rows, known, tags }: Props) {
           </Link>
         ),
       }),
-      column.accessor(({ resolved }) => resolved.inks.map(({ name }) => name).join(', '), {
+      column.accessor(({ ladder }) => ladder.inks.map(({ name }) => name).join(', '), {
         id: 'inks',
         header: 'Inks',
         size: 260,
       }),
-      column.accessor(({ resolved }) => resolved.card.name, { id: 'card', header: 'Card' }),
+      column.accessor(({ ladder }) => ladder.card.name, { id: 'card', header: 'Card' }),
       column.accessor(({ record }) => RUNS[record.recipe.run.id].label, { id: 'run', header: 'Run' }),
       column.accessor(({ record }) => record.recipe.passes.length, { id: 'over', header: 'Over the blend' }),
       column.accessor(({ tags: own }) => own.join(', '), { id: 'tags', header: 'Tags' }),

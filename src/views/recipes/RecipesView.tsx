@@ -8,7 +8,7 @@ import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import { useTags } from '../../app/useTags';
 import { memoOf } from '../../core/base/memo';
-import { resolveAnyway } from '../../core/recipe/resolved';
+import { ladderAnyway, resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { Button } from '../../ui/Button';
@@ -62,6 +62,9 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
         record,
         get resolved() {
           return resolvedOf(record);
+        },
+        get ladder() {
+          return ladderAnyway(record.recipe, shelf);
         },
         tags: tags.tagsOf(record.id),
         isFavourite: tags.isFavourite(record.id),

@@ -9,6 +9,7 @@ const row = (name: string, at: number, more: Partial<RecipeRow> = {}): RecipeRow
     id: name,
     record: firstRecord(resolved.recipe, at),
     resolved,
+    ladder: resolved,
     tags: [],
     isFavourite: false,
     ...more,

@@ -10,6 +10,8 @@ export interface RecipeRow {
   readonly record: RecipeRecord;
   /** Found out when it is asked for: of a thousand recipes a dozen are in sight. */
   readonly resolved: ResolvedRecipe;
+  /** What it is told, sorted and looked for by: asked for of all of them. */
+  readonly ladder: Pick<ResolvedRecipe, 'card' | 'inks'>;
   readonly tags: readonly string[];
   readonly isFavourite: boolean;
 }
@@ -55,12 +57,12 @@ export function filterRecipes(
 }
 
 /** What is written of a recipe, in small letters; remembered as long as its row is. */
-export const writtenOf = memoOf(({ record: { recipe }, resolved, tags }: RecipeRow): string =>
+export const writtenOf = memoOf(({ record: { recipe }, ladder, tags }: RecipeRow): string =>
   [
     recipe.name,
     RUNS[recipe.run.id].label,
-    resolved.card.name,
-    ...resolved.inks.map(({ name }) => name),
+    ladder.card.name,
+    ...ladder.inks.map(({ name }) => name),
     ...Object.values(recipe.notes ?? {}),
     ...tags,
   ]
