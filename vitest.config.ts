@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 /** Tests that put other modules in place of the real ones: each has a world of its own. */
@@ -11,7 +12,9 @@ export default defineConfig({
   test: {
     environment: 'node',
     // A property over whole panels takes seconds, and more where others use the machine.
-    testTimeout: 30_000,
+    testTimeout: 60_000,
+    // Left to itself the runner keeps one core of two for watching.
+    maxWorkers: availableParallelism(),
     projects: [
       {
         extends: true,
