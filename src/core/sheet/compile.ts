@@ -1,4 +1,5 @@
 import type { Unit } from '../base/length';
+import { memo } from '../base/memo';
 import type { Danger } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
@@ -43,13 +44,11 @@ export interface Maker {
 /**
  * Compiles the order of work. Every figure comes from the recipe's geometry, written in `unit`: each ink is laid solid
  * well away from the join, faded by lifting pressure, and after each new ink its neighbours go back over the joins while
- * the clock allows.
+ * the clock allows. The last few are remembered: a bench shows the same sheet that its rules are tried on.
  */
-export function compileSheet(
-  resolved: ResolvedRecipe,
-  unit: Unit,
-  { pace = USUAL_PACE, owned = {} }: Maker = {},
-): Sheet {
+export const compileSheet: (resolved: ResolvedRecipe, unit: Unit, maker?: Maker) => Sheet = memo(4, compile);
+
+function compile(resolved: ResolvedRecipe, unit: Unit, { pace = USUAL_PACE, owned = {} }: Maker = {}): Sheet {
   const setting = settingOf(resolved, unit, pace);
   const pieces = piecesOf(setting);
   const { countedAs } = setting.tool;

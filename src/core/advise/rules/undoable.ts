@@ -9,7 +9,8 @@ export const undoable: Rule = {
   id: 'undoable',
   check: ({ resolved, unit, maker }) => {
     const refusalsBy = (school: typeof resolved.recipe.school) => {
-      const by = { ...resolved, recipe: { ...resolved.recipe, school } };
+      const isOwn = school === resolved.recipe.school;
+      const by = isOwn ? resolved : { ...resolved, recipe: { ...resolved.recipe, school } };
       return tryOut(by, compileSheet(by, unit, maker));
     };
     const [first] = refusalsBy(resolved.recipe.school);
