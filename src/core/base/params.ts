@@ -86,7 +86,8 @@ export function describeParam(
   unit: Unit,
   panel: Size,
 ): string {
-  if (isChoice(spec)) return spec.choices[kept ?? ''] ?? 'none';
+  if (isChoice(spec))
+    return Object.hasOwn(spec.choices, kept ?? '') ? (spec.choices[kept ?? ''] ?? 'none') : 'none';
   if (typeof kept !== 'number') return 'none';
   const value = toldOn(spec, kept, panel);
   const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
@@ -119,7 +120,8 @@ export function clampMeasure(spec: MeasureSpec, value: number): number {
 
 /** A value as its spec allows it: what does not fit at all is where it starts on the panel. */
 function fitted(spec: ParamSpec, value: ParamValue | undefined, panel: Size): ParamValue {
-  if (isChoice(spec)) return typeof value === 'string' && value in spec.choices ? value : spec.initial;
+  if (isChoice(spec))
+    return typeof value === 'string' && Object.hasOwn(spec.choices, value) ? value : spec.initial;
   return clampMeasure(spec, typeof value === 'number' ? value : spec.initial(panel));
 }
 

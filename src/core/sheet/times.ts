@@ -36,7 +36,8 @@ export function paceFrom(timings: readonly { readonly work: TimedWork; readonly 
 
 /** Minutes as a maker says them: `45 s`, `2 min`, `2½ min`, `1 h 5 min`. */
 export function describeMinutes(minutes: number): string {
-  if (minutes < 1) return `${Math.round(minutes * 12) * 5} s`;
+  const fives = Math.round(minutes * 12);
+  if (fives < 12) return `${fives * 5} s`;
   const halves = Math.round(minutes * 2);
   const whole = Math.floor(halves / 2);
   if (whole >= 60)
