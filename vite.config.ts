@@ -38,8 +38,6 @@ export default defineConfig({
     assetsInlineLimit: 0,
     reportCompressedSize: false,
     chunkSizeWarningLimit: 700,
-    // A view's parts lie a step away, on this machine: asking for forty of them ahead by links took the page 80 ms in one go.
-    modulePreload: { resolveDependencies: (_, parts, { hostType }) => (hostType === 'html' ? parts : []) },
     // What the first view needs comes in one file: two dozen small ones took a tenth longer until a panel was there.
     rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } } },
   },
