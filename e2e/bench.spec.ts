@@ -23,7 +23,12 @@ const mark = (page: Page, name: string) => page.getByRole('slider', { name });
 const shareOf = (page: Page, ink: string) => page.getByLabel(`Share of ${ink}, per cent`);
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 
-test('the first visit opens a demo recipe: picture, rail, readings and order of work', async ({ page }) => {
+test('the first visit opens a demo recipe: picture, rail, readings and order of work; axe finds nothing serious in any surround', async ({
+  page,
+}) => {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   await openBench(page, '/');
   await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln-opening invitation, run 2');
   await expect(rail(page).getByRole('option')).toHaveCount(72);
@@ -33,6 +38,11 @@ test('the first visit opens a demo recipe: picture, rail, readings and order of 
   await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem')).toHaveCount(9);
   const [red = 0, , blue = 0] = await colourAt(page, 0.02);
   expect(red - blue).toBeGreaterThan(60);
+  for (const surround of ['Light', 'Middle', 'Dark']) {
+    await deskSetting(page, surround);
+    await expectAccessible(page, `bench, ${surround}`);
+  }
+  expect(errors).toEqual([]);
 });
 
 test('an ink from the rail goes on the nearest rung, on a chosen one, or on a new one; by keyboard too', async ({
@@ -307,7 +317,9 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
   await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(5);
 });
 
-test('the full sheet has every step, and prints without the chrome around it', async ({ page }) => {
+test('the full sheet has every step, and prints without the chrome around it; axe finds nothing serious on it, nor on a phone', async ({
+  page,
+}) => {
   await openBench(page);
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kiln-opening invitation, run 2');
@@ -332,28 +344,8 @@ test('the full sheet has every step, and prints without the chrome around it', a
     const paper = await PDFDocument.load(await page.pdf({ format, margin }));
     expect(paper.getPageCount(), format).toBe(1);
   }
-});
-
-test('nothing serious for axe on the bench in any surround, and no script error', async ({ page }) => {
-  const errors: string[] = [];
-  page.on('pageerror', (error) => errors.push(error.message));
-  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
-  await openBench(page);
-  for (const surround of ['Light', 'Middle', 'Dark']) {
-    await deskSetting(page, surround);
-    await expectAccessible(page, `bench, ${surround}`);
-  }
-  expect(errors).toEqual([]);
-});
-
-test('nothing serious for axe on the sheet, the recipes and the narrow bench', async ({ page }) => {
-  await openBench(page);
-  await page.getByRole('link', { name: 'Full sheet' }).click();
-  await expect(page.locator('canvas[data-painted]').first()).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
   await expectAccessible(page, 'sheet');
-  await page.getByRole('link', { name: 'Recipes' }).click();
-  await expect(page.locator('[data-painted]')).toHaveCount(4);
-  await expectAccessible(page, 'recipes');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.locator('canvas[data-painted]').first()).toBeVisible();

@@ -55,7 +55,7 @@ test('a picture of one’s own: upright, its colours found, inks given, one swap
   ).toHaveCount(3);
 });
 
-test('a marker is moved by keys and by hand, and pasted colours are matched in their order', async ({
+test('a marker is moved by keys and by hand, pasted colours are matched in their order; nothing serious for axe, wide or narrow', async ({
   page,
 }) => {
   await openMatch(page);
@@ -82,6 +82,10 @@ test('a marker is moved by keys and by hand, and pasted colours are matched in t
   await expect(rows(page)).toHaveCount(2);
   await expect(inkOf(page, 1)).toHaveValue('tarn-deep');
   await expect(inkOf(page, 2)).toHaveValue('gorse-pale');
+  await expectAccessible(page, 'match');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectAccessible(page, 'match, narrow');
+  await expectNoSideScroll(page, 390);
 });
 
 test('what is no picture is refused with the reason, and the one in sight stays', async ({ page }) => {
@@ -141,13 +145,4 @@ test('an ink’s colour is taken off a picture in its form, by keys alone', asyn
   await page.keyboard.press('Enter');
   await reader.getByRole('button', { name: 'Use this colour' }).click();
   await expect(page.getByLabel('Colour over white, dried')).toHaveValue(/^#[0-9a-f]{6}$/);
-});
-
-test('nothing serious for axe on matching, wide or narrow', async ({ page }) => {
-  await openMatch(page);
-  await page.getByText('Or paste colours').click();
-  await expectAccessible(page, 'match');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await expectAccessible(page, 'match, narrow');
-  await expectNoSideScroll(page, 390);
 });

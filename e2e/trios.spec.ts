@@ -94,6 +94,7 @@ test('a trio is compared wet and dried, cut to two inks, and opened on the bench
     .click();
   const tray = page.getByRole('region', { name: 'Compared' });
   await expect(tray.getByRole('img')).toHaveCount(2);
+  await expectAccessible(page, 'trios compared');
   await tray.getByText('Wet', { exact: true }).click();
   await tray
     .getByRole('button', { name: /^Put .* away$/ })
@@ -160,7 +161,7 @@ test('a draw shows its seed, and the same seed draws the same again', async ({ p
   await expect.poll(first).toBe(drawn);
 });
 
-test('from red and green a yellow is offered between, and greys and browns to quiet them', async ({
+test('from red and green a yellow is offered between, and greys and browns to quiet them; nothing serious for axe', async ({
   page,
 }) => {
   await page.goto('/trios');
@@ -169,27 +170,15 @@ test('from red and green a yellow is offered between, and greys and browns to qu
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
   const between = page.getByRole('region', { name: 'Between them' });
   await expect(between.getByRole('listitem').first()).toContainText('Gorse');
+  await expectAccessible(page, 'two inks');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectAccessible(page, 'two inks, narrow');
+  await expectNoSideScroll(page, 390);
   await between
     .getByRole('button', { name: /^Open with Gorse/ })
     .first()
     .click();
   await expect(page.getByLabel('Name of the recipe')).toHaveValue(/Hawberry Mid, Gorse .*, Alder Mid/);
-});
-
-test('nothing serious for axe on either way of choosing, wide or narrow', async ({ page }) => {
-  await openTrios(page);
-  await inHand(page)
-    .getByRole('button', { name: /^Compare / })
-    .click();
-  await expectAccessible(page, 'trios');
-  await page.getByText('From two inks').click();
-  await expect(
-    page.getByRole('region', { name: 'Between them' }).getByRole('listitem').first(),
-  ).toBeVisible();
-  await expectAccessible(page, 'two inks');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await expectAccessible(page, 'two inks, narrow');
-  await expectNoSideScroll(page, 390);
 });
 
 test('light three open under their resist and dark; two inks open with nothing between', async ({ page }) => {

@@ -3,7 +3,7 @@ import { DEMO_INKS } from '../../../data/demo/inks';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { groundOfCard } from '../../materials/card/card';
 import { labOfSpectrum } from '../../materials/colour/lab';
-import type { Ink } from '../../materials/ink/ink';
+import { BARE, type Ink } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
 import { figuresOf } from '../figures/figures';
 import { filterLog, type LogFilter, unlikeness, WHOLE_LOG } from './filterLog';
@@ -70,6 +70,38 @@ test('figures count trios once, inks by use, months without a gap', () => {
   ]);
   expect(months.map(({ panels }) => panels)).toEqual([1, 1, 0, 1]);
   expect(nextNumber(log)).toBe(5);
+});
+
+test('trios are counted of inks that are owned and blend; bare card makes no trio', () => {
+  const [stamp, wished] = [
+    ink('Soot', '#222222', 'detail'),
+    { ...ink('Moss', '#3d8342'), wished: true as const },
+  ];
+  const shelf = [gorse, leat, skerry, stamp, wished];
+  const made = [
+    ...log,
+    panelOf(5, [gorse, leat, BARE]),
+    panelOf(6, [gorse, leat, { ...skerry, id: 'gone' }]),
+    panelOf(7, [gorse, leat, wished]),
+  ];
+  const { trios, inks } = figuresOf(made, shelf);
+  expect(trios).toEqual({ made: 1, possible: 1 });
+  expect(inks.map((one) => one.ink.name)).toEqual(['Gorse', 'Leat', 'Skerry', 'Soot']);
+});
+
+test('months go back ten years at the most, over the turns of years, whatever year was mistyped', () => {
+  const on = (date: string, i: number) => panelOf(i, [gorse, leat], { date });
+  const months = (...dates: string[]) => figuresOf(dates.map(on), []).months;
+  expect(months('2025-11-30', '2026-02-01').map(({ month }) => month)).toEqual([
+    '2025-11',
+    '2025-12',
+    '2026-01',
+    '2026-02',
+  ]);
+  const long = months('0226-05-01', '2026-05-01', '2026-05-20');
+  expect(long).toHaveLength(120);
+  expect(long.at(-1)).toEqual({ month: '2026-05', panels: 2 });
+  expect(months()).toEqual([]);
 });
 
 test('an error is told by what was known when the panel was made', () => {
