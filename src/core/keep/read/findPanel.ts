@@ -56,24 +56,39 @@ function reduced({ width, height, data }: Pixels, step: number): Reduced {
 function cardMask({ width, height, light }: Reduced): Uint8Array {
   const sums = Float32Array.from({ length: width * height }, (_, i) => sumAt(light, i));
   const bright = Float32Array.from(sums).sort()[Math.floor(0.97 * sums.length)] ?? 0;
-  // The card's own cast under this lamp: the mean of what is brightest.
-  const cast = [0, 0, 0];
-  let counted = 0;
-  for (let i = 0; i < sums.length; i++) {
-    if ((sums[i] as number) < 0.85 * bright) continue;
-    counted++;
-    for (let c = 0; c < 3; c++) cast[c] = (cast[c] ?? 0) + (light[3 * i + c] as number) / (sums[i] as number);
-  }
+  const cast = castOf({ width, height, light }, sums, 0.85 * bright);
   return Uint8Array.from(sums, (sum, i) => {
     if (sum < CARD.brightness * bright) return 0;
     for (let c = 0; c < 3; c++) {
       const own = (light[3 * i + c] as number) / sum;
-      const wanted = (cast[c] ?? 0) / counted;
-      if (Math.abs(own / wanted - 1) > CARD.tint) return 0;
+      if (Math.abs(own / (cast[c] ?? 0) - 1) > CARD.tint) return 0;
     }
     return 1;
   });
 }
+/** A rim so wide, in parts of the picture, and the least part of it that has to be bright for the card to be told by it. */
+const RIM = { wide: 0.02, least: 0.05 } as const;
+
+/**
+ * The card's own cast under this lamp: the median of what is bright at the picture's rim, where the panel does not reach;
+ * a yellow ink under a warm lamp is as bright as the card. Where the rim is dark, of all that is bright.
+ */
+function castOf({ width, height, light }: Reduced, sums: Float32Array, from: number): number[] {
+  const rim = Math.max(1, Math.round(RIM.wide * Math.max(width, height)));
+  const isRim = (i: number): boolean => {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    return x < rim || y < rim || x >= width - rim || y >= height - rim;
+  };
+  const bright = Array.from(sums.keys()).filter((i) => (sums[i] ?? 0) >= from);
+  const atRim = bright.filter(isRim);
+  const all = 2 * rim * (width + height);
+  const told = atRim.length > RIM.least * all ? atRim : bright;
+  return [0, 1, 2].map((c) => {
+    const parts = told.map((i) => (light[3 * i + c] ?? 0) / (sums[i] ?? 1)).sort((p, q) => p - q);
+    return parts[parts.length >> 1] ?? 0;
+  });
+}
+
 const sumAt = (light: Float32Array, i: number): number =>
   (light[3 * i] as number) + (light[3 * i + 1] as number) + (light[3 * i + 2] as number);
 
@@ -139,6 +154,9 @@ const REACH = 0.08;
 
 /** The line along one side: where the patch begins, looked for across the rough side, fitted through the middle ones. */
 function sideAlong({ mask }: Patch, from: Point, to: Point, width: number): Line | undefined {
+  const isOn = (x: number, y: number): boolean =>
+    // Beyond the picture's side the row before or after would answer.
+    x >= 0 && x < width && mask[y * width + x] === 1;
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const length = Math.hypot(dx, dy);
   // Inward, of a patch gone round clockwise.
@@ -150,7 +168,7 @@ function sideAlong({ mask }: Patch, from: Point, to: Point, width: number): Line
     for (let depth = -reach; depth < reach; depth += 0.5) {
       const x = from.x + along * dx + depth * nx;
       const y = from.y + along * dy + depth * ny;
-      if (!mask[Math.round(y) * width + Math.round(x)]) continue;
+      if (!isOn(Math.round(x), Math.round(y))) continue;
       edge.push({ x: x - 0.5 * nx, y: y - 0.5 * ny });
       break;
     }
