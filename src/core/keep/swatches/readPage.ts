@@ -169,6 +169,10 @@ export function readSwatchPage(
     const isFilled =
       Math.hypot(seen.full.lab.l - bare.l, seen.full.lab.a - bare.a, seen.full.lab.b - bare.b) > UNFILLED;
     const spread = Math.max(seen.full.spread, seen.black.spread);
+    const isLitAlike = FIELD_IDS.every((id) => {
+      const { x, y } = middle(fields[id]);
+      return lamp.isEven(x - first.x, y - first.y);
+    });
     const [overWhite, overBlack] = [onWhite(seen.full.rgb), hexOfLab(seen.black.lab)];
     const asRead = { ...(inks.find(({ id }) => id === inkId) ?? STRANGER), overWhite, overBlack };
     return {
@@ -185,7 +189,9 @@ export function readSwatchPage(
         ? 'nothing is laid in it'
         : spread > SPREAD
           ? 'uneven: dry brush, a glint, or the marks are off'
-          : undefined,
+          : isLitAlike
+            ? undefined
+            : 'the bare card near by lies in shadow',
     };
   });
   return { rows };

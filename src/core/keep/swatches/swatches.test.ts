@@ -1,10 +1,12 @@
 import { expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../../data/demo/cards';
 import { DEMO_INKS } from '../../../data/demo/inks';
+import { memo } from '../../base/memo';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex, linearRgbOfHex } from '../../materials/colour/hex';
 import { INK_KINDS } from '../../materials/ink/kinds';
+import { lightOfByte, srgbByteOf } from '../../picture/signal';
 import { fillPage } from '../stand/filledPage';
 import { photograph } from '../stand/photograph';
 import { FIELD_IDS, ROWS_A_PAGE, swatchPages } from './page';
@@ -18,13 +20,13 @@ const inks = DEMO_INKS.filter(({ kind, overWhite }) => {
 }).slice(0, ROWS_A_PAGE);
 const [page] = swatchPages(inks);
 if (!page) throw new Error('no page');
-const shot = () => {
+const shot = memo(1, () => {
   const picture = fillPage(page, inks, card, 1);
   return photograph(
     { picture, width: page.width, height: page.height, card: linearRgbOfHex(card.colour) },
     { seed: 3, width: 900, height: 1250 },
   ).picture;
-};
+});
 
 test('rows and fields lie on the page, clear of each other and of the marks', () => {
   const boxes = page.rows.flatMap(({ fields }) => FIELD_IDS.map((id) => fields[id]));
@@ -60,6 +62,34 @@ test('a filled page is found by its marks, and every ink is read off it at once'
     expect(lifts.waited).toBeLessThan(lifts.atOnce);
     expect(Math.abs(lifts.atOnce - INK_KINDS[inks[i]?.kind ?? 'dye'].lifts)).toBeLessThan(0.2);
   });
+});
+
+test('rows in the shadow of a hand are left out, the others are read as they are', () => {
+  const picture = shot();
+  const { width, height, data } = picture;
+  const shaded = { width, height, data: Uint8ClampedArray.from(data) };
+  // Over the foot of the page, a hard edge at three fifths of its height.
+  for (let i = Math.round(0.6 * height) * width; i < width * height; i++)
+    for (let c = 0; c < 3; c++) shaded.data[4 * i + c] = srgbByteOf(0.6 * lightOfByte(data[4 * i + c] ?? 0));
+  const marks = findMarks(picture);
+  if (!marks) throw new Error('no marks');
+  const [plain, read] = [picture, shaded].map((one) =>
+    readSwatchPage(one, marks, page, groundOfCard(card), inks),
+  );
+  if (!plain || !read || 'problem' in read || 'problem' in plain) throw new Error('not read');
+  const foot = marks[2].y;
+  const inShade = page.rows.map(({ fields }) => {
+    const down =
+      (fields.full.y - (page.marks[0]?.y ?? 0)) / ((page.marks[2]?.y ?? 1) - (page.marks[0]?.y ?? 0));
+    return marks[0].y + down * (foot - marks[0].y) > 0.6 * height;
+  });
+  expect(inShade.filter(Boolean).length).toBeGreaterThan(1);
+  read.rows.forEach(({ doubt, overWhite }, i) => {
+    if (inShade[i]) expect(doubt, page.rows[i]?.name).toMatch(/shadow|uneven/);
+    else if (!doubt)
+      expect(deltaE00(labOfHex(overWhite), labOfHex(plain.rows[i]?.overWhite ?? '#000000'))).toBeLessThan(2);
+  });
+  expect(read.rows.filter(({ doubt }) => !doubt).length).toBeGreaterThan(page.rows.length / 2);
 });
 
 test('a page that was not filled, or has no marks, is said to be so', () => {
