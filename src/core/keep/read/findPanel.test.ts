@@ -7,7 +7,7 @@ import { findPanel } from './findPanel';
 
 const CARD = [236, 232, 224];
 /** A photograph of a panel with three inks on bare card: its corners clockwise from the top left, in pixels. */
-function photograph(width: number, height: number, corners: Corners, lamp = [1, 1, 1]): Pixels {
+function photograph(width: number, height: number, corners: Corners, lamp = [1, 1, 1], table = 0): Pixels {
   const under = (colour: readonly number[]) =>
     colour.map((byte, i) => srgbByteOf(lightOfByte(byte) * (lamp[i] ?? 1)));
   const data = new Uint8ClampedArray(4 * width * height);
@@ -17,6 +17,8 @@ function photograph(width: number, height: number, corners: Corners, lamp = [1, 
     [0, 84, 135],
   ].map(under);
   const card = under(CARD);
+  const wood = under([70, 52, 44]);
+  const isTable = (x: number, y: number) => Math.min(x, y, width - x, height - y) < table;
   const isLeftOf = (from: Point, to: Point, x: number, y: number) =>
     (to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x) >= 0;
   for (let row = 0; row < height; row++)
@@ -25,7 +27,8 @@ function photograph(width: number, height: number, corners: Corners, lamp = [1, 
       const isPanel = corners.every((corner, i) => isLeftOf(corner, corners[(i + 1) % 4] as Point, x, y));
       const [top, foot] = [corners[0].y, corners[3].y];
       const band = Math.min(Math.max(Math.floor((3 * (y - top)) / (foot - top)), 0), 2);
-      data.set([...((isPanel ? inks[band] : card) as number[]), 255], 4 * (row * width + column));
+      const seen = isPanel ? inks[band] : isTable(x, y) ? wood : card;
+      data.set([...(seen as number[]), 255], 4 * (row * width + column));
     }
   return { width, height, data };
 }
@@ -66,6 +69,15 @@ describe('a panel in a photograph', () => {
   test('is found under a warm lamp, and in a picture so large that it is looked at in parts', () => {
     const corners = box(140, 150, 1060, 1350);
     expect(farthest(findPanel(photograph(1200, 1500, corners, [1, 0.7, 0.4])), corners)).toBeLessThan(8);
+  });
+
+  test('is found on its card on a darker table, as it is to be photographed', () => {
+    const corners = box(70, 80, 170, 220);
+    for (const lamp of [
+      [1, 1, 1],
+      [1, 0.7, 0.4],
+    ])
+      expect(farthest(findPanel(photograph(240, 300, corners, lamp, 25)), corners)).toBeLessThan(2);
   });
 
   test('is none where it reaches the picture’s edge, is too small, or is not there', () => {
