@@ -1,5 +1,6 @@
 import { createEvents, type DateArray } from 'ics';
 import Papa from 'papaparse';
+import { counted } from '../base/words';
 import { clockAfter, type SittingRecord } from '../make/sitting/record';
 import type { Planned } from '../make/sitting/sitting';
 import type { Hex } from '../materials/colour/hex';
@@ -76,9 +77,10 @@ export function writeSittingCalendar({ record, makespan, panels, before }: Calen
       {
         uid: `sitting-${record.id}@tint-ladder`,
         title: record.name,
-        description: [`${panels} panels, all dry at ${clockAfter(record.start, makespan)}.`, ...before].join(
-          '\n',
-        ),
+        description: [
+          `${counted(panels, 'panel')}, all dry at ${clockAfter(record.start, makespan)}.`,
+          ...before,
+        ].join('\n'),
         start: at(0),
         end: at(Math.max(makespan, 1)),
         alarms: [

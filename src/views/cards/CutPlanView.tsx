@@ -1,6 +1,7 @@
 import { download } from '../../app/download';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength } from '../../core/base/length';
+import { counted } from '../../core/base/words';
 import { cutDrawings } from '../../core/files/cutSvg';
 import type { Cut, CutPlan } from '../../core/make/cutting/cutPlan';
 import { describeCut, sheetsAlike } from '../../core/make/cutting/cutText';
@@ -100,7 +101,7 @@ function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: numb
   return (
     <svg
       role="img"
-      aria-label={`Sheet with ${placed.length} pieces and ${cuts.length} cuts`}
+      aria-label={`Sheet with ${counted(placed.length, 'piece')} and ${counted(cuts.length, 'cut')}`}
       viewBox={`0 0 ${width} ${height}`}
       width={Math.round((DRAWN * width) / height)}
       height={DRAWN}

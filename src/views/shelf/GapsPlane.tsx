@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef, useState } from 'react';
 import { LadderPicture } from '../../app/panel/LadderPicture';
 import { useSize } from '../../app/useSize';
+import { counted } from '../../core/base/words';
 import type { NextInk } from '../../core/choose/search/nextInks';
 import { RELATIONS } from '../../core/choose/search/relations/relations';
 import { acrossPlane, HUE_SECTORS, inksOfGaps, VALUE_BANDS } from '../../core/choose/shelf/gaps';
@@ -159,13 +160,13 @@ function Plane({ dried, next, chosen, onChoose }: PlaneProps) {
   return (
     <div>
       <p className="mb-2 max-w-prose">
-        {dried.length} inks by hue and by how light they dry on this card. Rings are colours you have none of
-        that would make new trios; the greater, the more.
+        {counted(dried.length, 'ink')} by hue and by how light they dry on this card. Rings are colours you
+        have none of that would make new trios; the greater, the more.
       </p>
       <div ref={box} className="relative">
         <svg
           role="img"
-          aria-label={`A plane of hue and lightness with ${dried.length} inks and ${next.length} colours that are missing`}
+          aria-label={`A plane of hue and lightness with ${counted(dried.length, 'ink')} and ${counted(next.length, 'colour that is', 'colours that are')} missing`}
           width="100%"
           height={HEIGHT}
         >

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef, useState } from 'react';
 import { useSize } from '../../app/useSize';
+import { counted } from '../../core/base/words';
 import { whyThen } from '../../core/make/sitting/critical';
 import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { clockAfter } from '../../core/make/sitting/record';
@@ -91,7 +92,9 @@ export function EveningPicture(props: Props) {
           aria-valuemax={inOrder.length}
           aria-valuenow={chosen === undefined ? 0 : chosen + 1}
           aria-valuetext={
-            picked ? tellPicked(known, lines, picked, critical, origin) : `${inOrder.length} pieces of work`
+            picked
+              ? tellPicked(known, lines, picked, critical, origin)
+              : `${counted(inOrder.length, 'piece')} of work`
           }
           className="min-w-0 flex-1 overflow-x-auto pb-1 focus-visible:outline-offset-[-2px]"
           onKeyDown={onKeyDown}

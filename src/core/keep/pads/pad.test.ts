@@ -40,6 +40,11 @@ test('it is told in words, and a pad whose re-inking was never noted is told as 
   );
   expect(tellPad(stateOf(TODAY, []))).toBe('last re-inked today, unused since');
   expect(tellPad(stateOf(undefined, []))).toBe('re-inking never noted');
+  expect(tellPad(stateOf('2026-11-26', []))).toBe('last re-inked 1 day ago, unused since');
+  expect(tellPad(stateOf('2026-10-13', []))).toBe('last re-inked 1 month ago, unused since');
+  // Noted under a clock that was ahead.
+  expect(tellPad(stateOf('2026-12-24', []))).toBe('last re-inked today, unused since');
+  expect(dryness('2026-12-24', [])).toBe(0);
 });
 
 test('reminders are a calendar that another program reads, a whole day each, on the day it is due', () => {

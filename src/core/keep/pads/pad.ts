@@ -1,5 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { nameOrder } from '../../base/names';
+import { counted } from '../../base/words';
 import { type Ink, isBare } from '../../materials/ink/ink';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { MadePanel } from '../log/made';
@@ -64,8 +65,11 @@ export function padStates(
       const since = log.filter(({ date }) => inked === undefined || date >= inked);
       const laid = since.map((panel) => areaOf(panel, ink)).filter((area) => area > 0);
       const area = laid.reduce((sum, one) => sum + one, 0);
+      // A day that is still to come, by a clock that was wrong, is today.
       const days =
-        inked === undefined ? undefined : differenceInCalendarDays(parseISO(today), parseISO(inked));
+        inked === undefined
+          ? undefined
+          : Math.max(differenceInCalendarDays(parseISO(today), parseISO(inked)), 0);
       return { ink, inked, days, panels: laid.length, area, dryness: drynessOf(days, laid.length, area) };
     })
     .toSorted((p, q) => q.dryness - p.dryness || nameOrder(p.ink.name, q.ink.name));
@@ -92,10 +96,10 @@ const USUAL_PANEL = 150;
 
 /** "last re-inked 7 months ago, 12 panels since". */
 export function tellPad({ inked, days, panels }: PadState): string {
-  const since = panels === 0 ? 'unused since' : `${panels} ${panels === 1 ? 'panel' : 'panels'} since`;
+  const since = panels === 0 ? 'unused since' : `${counted(panels, 'panel')} since`;
   if (inked === undefined || days === undefined)
     return panels === 0 ? 're-inking never noted' : `re-inking never noted, ${panels} on the log`;
-  const ago = days < 45 ? `${days} days ago` : `${Math.round(days / 30.4)} months ago`;
+  const ago = days < 45 ? `${counted(days, 'day')} ago` : `${counted(Math.round(days / 30.4), 'month')} ago`;
   return `last re-inked ${days === 0 ? 'today' : ago}, ${since}`;
 }
 
