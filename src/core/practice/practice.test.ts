@@ -236,3 +236,40 @@ describe('a practice', () => {
     expect(weakPairs([missed(true), missed(true), missed(false)])).toEqual([]);
   });
 });
+
+test('how an eye stood on a day is what its answers until then say, whatever order they are kept in; a day is asked once an answer', () => {
+  const answers = fc.array(
+    fc.record({
+      at: fc.integer({ min: 0, max: 9 }),
+      exercise: fc.constantFrom('darker' as const, 'join' as const),
+      isRight: fc.boolean(),
+      level: fc.integer({ min: 2, max: 20 }),
+    }),
+    { maxLength: 60 },
+  );
+  fc.assert(
+    fc.property(answers, (told) => {
+      const trials = told.map(
+        (one): Trial => ({ ...one, key: '', score: one.isRight ? 1 : 0, inks: [], hues: [] }),
+      );
+      let asked = 0;
+      const dayOf = (at: number): string => {
+        asked++;
+        return `day ${at}`;
+      };
+      const progress = progressOf(trials, dayOf);
+      expect(asked).toBe(trials.length);
+      for (const { exercise, days, now, right, trials: count } of progress) {
+        const own = trials.filter((trial) => trial.exercise === exercise.id);
+        expect([count, right]).toEqual([own.length, own.filter(({ isRight }) => isRight).length]);
+        for (const { day, value } of days) {
+          const until = own.filter(({ at }) => `day ${at}` <= day);
+          const then = progressOf(until, (at) => `day ${at}`).find((one) => one.exercise.id === exercise.id);
+          expect(value).toBe(then?.now);
+        }
+        if (own.length > 0 && now !== undefined) expect(days.at(-1)?.value).toBe(now);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});

@@ -38,17 +38,15 @@ function standingOf(exercise: Exercise, trials: readonly Trial[]): number | unde
 export function progressOf(trials: readonly Trial[], dayOf: (at: number) => string): Progress[] {
   return EXERCISE_IDS.map((id) => {
     const exercise = EXERCISES[id];
-    const own = trials.filter((trial) => trial.exercise === id);
-    const days = [...new Set(own.map(({ at }) => dayOf(at)))];
+    const own = trials.filter((trial) => trial.exercise === id).toSorted((p, q) => p.at - q.at);
+    /** How many answers there were by the end of each day. */
+    const until = new Map(own.map(({ at }, i) => [dayOf(at), i + 1]));
     return {
       exercise,
       trials: own.length,
       right: own.filter(({ isRight }) => isRight).length,
-      days: days.flatMap((day): DayPoint[] => {
-        const value = standingOf(
-          exercise,
-          own.filter(({ at }) => dayOf(at) <= day),
-        );
+      days: [...until].flatMap(([day, count]): DayPoint[] => {
+        const value = standingOf(exercise, own.slice(0, count));
         return value === undefined ? [] : [{ day, value }];
       }),
       now: standingOf(exercise, own),

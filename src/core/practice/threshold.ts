@@ -1,3 +1,5 @@
+import { memoOf } from '../base/memo';
+
 /** One judgement of a difference. */
 export interface Judgement {
   readonly level: number;
@@ -31,6 +33,22 @@ export const chanceOf = (
   slip = SLIP,
 ): number => guess + (1 - guess - slip) * (1 - Math.exp(-((level / threshold) ** slope)));
 
+/**
+ * The thresholds that are tried on a scale, in natural logarithm, and how likely each makes a judgement. That is known of a
+ * judgement as long as it lives: how an eye stood at the end of each day asks for the same ones again and again.
+ */
+const triedOn = memoOf(({ least, most, guess }: Scale) => {
+  const [low, high] = [Math.log(least / 3), Math.log(most * 1.5)];
+  const logs = Array.from({ length: POINTS }, (_, i) => low + ((high - low) * i) / (POINTS - 1));
+  const tellsOf = memoOf(({ level, isRight }: Judgement) =>
+    Float64Array.from(logs, (log) => {
+      const chance = chanceOf(level, Math.exp(log), guess);
+      return Math.log(isRight ? chance : 1 - chance);
+    }),
+  );
+  return { logs, tellsOf };
+});
+
 /** What is known of an eye's threshold. */
 export interface Threshold {
   /** The difference at which it is about as often right as not, beyond guessing. */
@@ -47,18 +65,13 @@ export interface Threshold {
  * Source: QUEST, A. B. Watson, D. G. Pelli, Percept. Psychophys. 33 (1983) 113, with the posterior's mean by P. E. King-Smith
  * et al., Vision Res. 34 (1994) 885.
  */
-export function thresholdOf(
-  judgements: readonly Judgement[],
-  { least, most, start, guess }: Scale,
-): Threshold {
-  const [low, high] = [Math.log(least / 3), Math.log(most * 1.5)];
-  const logs = Array.from({ length: POINTS }, (_, i) => low + ((high - low) * i) / (POINTS - 1));
-  const likely = logs.map((log) => -((log - Math.log(start)) ** 2) / (2 * UNSURE ** 2));
-  for (const { level, isRight } of judgements.slice(-LATEST))
-    logs.forEach((log, i) => {
-      const chance = chanceOf(level, Math.exp(log), guess);
-      likely[i] = (likely[i] ?? 0) + Math.log(isRight ? chance : 1 - chance);
-    });
+export function thresholdOf(judgements: readonly Judgement[], scale: Scale): Threshold {
+  const { logs, tellsOf } = triedOn(scale);
+  const likely = logs.map((log) => -((log - Math.log(scale.start)) ** 2) / (2 * UNSURE ** 2));
+  for (const judgement of judgements.slice(-LATEST)) {
+    const tells = tellsOf(judgement);
+    for (let i = 0; i < POINTS; i++) likely[i] = (likely[i] ?? 0) + (tells[i] ?? 0);
+  }
   const top = Math.max(...likely);
   const weights = likely.map((log) => Math.exp(log - top));
   const whole = weights.reduce((sum, weight) => sum + weight, 0);
