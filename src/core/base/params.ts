@@ -60,6 +60,10 @@ export const seldom = <Spec extends ParamSpec>(spec: Spec): Spec & { readonly se
 
 export const isChoice = (spec: ParamSpec): spec is ChoiceSpec => 'choices' in spec;
 
+/** Whether a value is one of a choice's own words, and not what every object has. */
+const isWordOf = ({ choices }: ChoiceSpec, value: ParamValue | undefined): value is string =>
+  typeof value === 'string' && Object.hasOwn(choices, value);
+
 /** Whether only whole numbers will do. */
 export const isWhole = ({ unit }: MeasureSpec): boolean => unit === 'seed' || unit === '×';
 
@@ -86,8 +90,7 @@ export function describeParam(
   unit: Unit,
   panel: Size,
 ): string {
-  if (isChoice(spec))
-    return Object.hasOwn(spec.choices, kept ?? '') ? (spec.choices[kept ?? ''] ?? 'none') : 'none';
+  if (isChoice(spec)) return (isWordOf(spec, kept) ? spec.choices[kept] : undefined) ?? 'none';
   if (typeof kept !== 'number') return 'none';
   const value = toldOn(spec, kept, panel);
   const suffix = { mm: ` ${unit}`, '°': ' °', '%': ' %', '×': '', seed: '' }[spec.unit];
@@ -120,8 +123,7 @@ export function clampMeasure(spec: MeasureSpec, value: number): number {
 
 /** A value as its spec allows it: what does not fit at all is where it starts on the panel. */
 function fitted(spec: ParamSpec, value: ParamValue | undefined, panel: Size): ParamValue {
-  if (isChoice(spec))
-    return typeof value === 'string' && Object.hasOwn(spec.choices, value) ? value : spec.initial;
+  if (isChoice(spec)) return isWordOf(spec, value) ? value : spec.initial;
   return clampMeasure(spec, typeof value === 'number' ? value : spec.initial(panel));
 }
 

@@ -98,6 +98,13 @@ const partWith = <Part extends { readonly id: string }>(
   id: string,
 ): Part | undefined => parts[placesIn(parts).get(id) ?? -1];
 
+/** A part as it is here, or else as it was before it was taken off; undefined where it was never known. */
+const knownPart = <Part extends { readonly id: string }>(
+  id: string,
+  here: readonly Part[],
+  before: readonly Part[] | undefined,
+): Part | undefined => partWith(here, id) ?? (before && partWith(before, id));
+
 /**
  * Ids as their parts stand on the shelf, what is no longer there last; so a list of them stays the same value whatever
  * the order of the passes.
@@ -155,13 +162,11 @@ export function ladderAnyway(
   { cardId, rungs }: Recipe,
   { inks, cards, gone }: Materials,
 ): { readonly card: Card; readonly inks: readonly Ink[] } {
+  const inkOf = (id: string): Ink =>
+    id === BARE.id ? BARE : (knownPart(id, inks, gone?.inks) ?? standInInk(id));
   return {
-    card: partWith(cards, cardId) ?? (gone && partWith(gone.cards, cardId)) ?? standInCard(cardId),
-    inks: rungs.map(({ inkId }) =>
-      inkId === BARE.id
-        ? BARE
-        : (partWith(inks, inkId) ?? (gone && partWith(gone.inks, inkId)) ?? standInInk(inkId)),
-    ),
+    card: knownPart(cardId, cards, gone?.cards) ?? standInCard(cardId),
+    inks: rungs.map(({ inkId }) => inkOf(inkId)),
   };
 }
 

@@ -24,7 +24,6 @@ import {
   type RecipeFilter,
   type RecipeRow,
   type RecipeSort,
-  writtenOf,
 } from './filterRecipes';
 import { RecipeGallery } from './RecipeGallery';
 import { RecipeTable } from './RecipeTable';
@@ -71,7 +70,6 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
       }),
     );
   }, [records, shelf, tags]);
-  useReadAhead(rows);
   const known = useMemo(() => tags.among(records.map(({ id }) => id)), [tags, records]);
   const shown = useMemo(() => filterRecipes(rows, filter), [rows, filter]);
   const shared = { rows: shown, known, tags };
@@ -145,21 +143,6 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
     </main>
   );
 }
-
-/** Reads what is written of the recipes in moments in which nothing else is to be done: the first search finds it there. */
-function useReadAhead(rows: readonly RecipeRow[]): void {
-  useEffect(() => {
-    let at = 0;
-    const read = (idle: IdleDeadline) => {
-      for (let row = rows[at]; row && idle.timeRemaining() > LEAST_IDLE; row = rows[++at]) writtenOf(row);
-      if (at < rows.length) waiting = requestIdleCallback(read);
-    };
-    let waiting = requestIdleCallback(read);
-    return () => cancelIdleCallback(waiting);
-  }, [rows]);
-}
-/** A moment that has less left than this, ms, is let go. */
-const LEAST_IDLE = 2;
 
 /** A recipe's code pasted anywhere on the page is opened. */
 function usePastedCode(onCode: (text: string) => void): void {

@@ -57,7 +57,7 @@ export function filterRecipes(
 }
 
 /** What is written of a recipe, in small letters; remembered as long as its row is. */
-export const writtenOf = memoOf(({ record: { recipe }, ladder, tags }: RecipeRow): string =>
+const writtenOf = memoOf(({ record: { recipe }, ladder, tags }: RecipeRow): string =>
   [
     recipe.name,
     RUNS[recipe.run.id].label,
