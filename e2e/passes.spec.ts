@@ -305,6 +305,19 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
 
+  // A second torn line lies below the first; each is taken hold of by itself, and told from the foot.
+  await addPass(page, 'Torn edge');
+  await page.getByRole('button', { name: 'One more line' }).click();
+  const tears = page.getByRole('button', { name: /^Torn edge, line [12]: / });
+  await expect(tears).toHaveCount(2);
+  const foot = (i: number) => page.getByLabel(`Torn edge, line ${i}: From the foot, in`, { exact: true });
+  const [upper, lower] = [await foot(1).inputValue(), await foot(2).inputValue()];
+  await tears.nth(1).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(foot(2)).not.toHaveValue(lower);
+  await expect(foot(1)).toHaveValue(upper);
+  await expect(steps(page)).toContainText(`its edge ${upper} in from the foot`);
+
   await addPass(page, 'Greeting strip');
   await type(page, 'Greeting strip: Width, in', '3');
   await type(page, 'Greeting strip: Height, in', '5/8');

@@ -102,6 +102,25 @@ const SHEET: readonly Shown[] = [
     }),
   },
   {
+    told: 'three torn edges',
+    resolved: [52, 68, 86].reduce<ResolvedRecipe>(
+      (one, y, i) =>
+        withPass(one, 'tornEdge', {
+          ink: inkOf('sloe-deep'),
+          params: { y, seed: i + 1, strength: 40 + 15 * i },
+        }),
+      laid(EVENING),
+    ),
+  },
+  {
+    told: 'a mask lifted',
+    resolved: over('mask', { design: designOf('pressed-leaf'), params: { width: 46 } }),
+  },
+  {
+    told: 'horizon',
+    resolved: over('horizon', { ink: inkOf('tarn-deep'), params: { height: 46 } }),
+  },
+  {
     told: 'pearl powder',
     resolved: over('pearl', { design: designOf('pressed-leaf'), params: { powder: 'gold', width: 46 } }),
   },

@@ -2,7 +2,8 @@ import type { RefObject } from 'react';
 import { describePoint, Handle } from '../../app/Handle';
 import type { Edit } from '../../app/useBench';
 import type { Point } from '../../core/base/geometry';
-import { formatLength, type Unit } from '../../core/base/length';
+import type { Unit } from '../../core/base/length';
+import { describeParam, type ParamSpecs } from '../../core/base/params';
 import { setRunParams, setShare } from '../../core/recipe/editLadder';
 import { setPlacement } from '../../core/recipe/editPasses';
 import { PASS_KINDS, placementsOf } from '../../core/recipe/passes/passes';
@@ -18,7 +19,7 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** Handles on the panel that are no marks: a glow's centre, the one number of a frame, and inks in corners. */
+/** Handles on the panel that are no marks: a glow's centre, the one number of a frame or of each torn line, and inks in corners. */
 export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
   const { recipe, inks } = resolved;
   const { panel, run } = recipe;
@@ -42,30 +43,34 @@ export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
           }
         />
       )}
-      {recipe.passes.map((pass) => {
+      {recipe.passes.flatMap((pass) => {
         const { enabled, id, kind } = pass;
-        const [placement] = placementsOf(pass);
-        if (!enabled || !placement || PASS_KINDS[kind].design) return null;
-        const grip = placedPasses(resolved, pass)[0]?.handle;
-        return (
-          grip && (
+        const { label, placements, design } = PASS_KINDS[kind];
+        const params: ParamSpecs = PASS_KINDS[kind].params;
+        if (!enabled || design) return [];
+        const laid = placedPasses(resolved, pass);
+        return placementsOf(pass).flatMap((placement, i) => {
+          const grip = laid[i]?.handle;
+          const spec = grip && params[grip.param];
+          if (!spec) return [];
+          return (
             <Handle
               {...shared}
-              key={id}
-              label={PASS_KINDS[kind].label}
+              key={`${id} ${placement.id}`}
+              label={laid.length > 1 ? `${label}, ${placements.noun} ${i + 1}` : label}
               shape="diamond"
               at={grip.at}
-              description={formatLength(Number(placement.params[grip.param] ?? 0), unit)}
+              description={describeParam(spec, placement.params[grip.param], unit, panel)}
               onMove={(to) =>
                 edit(
                   (current) =>
                     setPlacement(current, id, placement.id, { params: { [grip.param]: grip.valueAt(to) } }),
-                  `pass ${id}`,
+                  `pass ${id} ${placement.id}`,
                 )
               }
             />
-          )
-        );
+          );
+        });
       })}
       {patches &&
         patches.places.length <= 5 &&

@@ -1,3 +1,4 @@
+import type { Millimetres } from '../../base/length';
 import { choice, seldom } from '../../base/params';
 import type { Border } from '../../materials/design/placement';
 import { INK_KINDS } from '../../materials/ink/kinds';
@@ -18,11 +19,15 @@ export const steelOf = (
 /** How far a hybrid ink on a brush that was tapped off creeps under a stencil, mm, and over which length. By eye. */
 const CREEPS = { far: 0.07, size: 0.4, wider: 5, seed: 3 } as const;
 
+/** How far an ink creeps under what lies on the card, mm. */
+export const creepOf = ({ wets, ink }: Pick<PlacementContext, 'wets' | 'ink'>): Millimetres =>
+  CREEPS.far * wets * INK_KINDS[ink?.kind ?? 'hybrid'].bleeds;
+
 /**
  * The border that ink leaves along the edge of a stencil: it creeps under it here and there, the farther the wetter the tool
  * is and the more the ink bleeds.
  */
-export function crept(edge: Border, { wets, ink }: Pick<PlacementContext, 'wets' | 'ink'>): Border {
-  const far = CREEPS.far * wets * INK_KINDS[ink?.kind ?? 'hybrid'].bleeds;
+export function crept(edge: Border, context: Pick<PlacementContext, 'wets' | 'ink'>): Border {
+  const far = creepOf(context);
   return ragged((x, y) => edge(x, y) + far / 2, far, CREEPS.size + CREEPS.wider * far, CREEPS.seed);
 }

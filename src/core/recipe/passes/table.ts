@@ -23,6 +23,7 @@ import { silhouette } from './silhouette';
 import { splash } from './splash';
 import { toneResist } from './toneResist';
 import { toneStamp } from './toneStamp';
+import { tornEdge } from './tornEdge';
 import { waterStamp } from './waterStamp';
 import { whiteBase } from './whiteBase';
 
@@ -38,6 +39,7 @@ export const PASS_TABLE = {
   darkCorners,
   mist,
   horizon,
+  tornEdge,
   secondCoat,
   heatSet,
   clearResist,

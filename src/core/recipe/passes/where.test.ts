@@ -46,6 +46,66 @@ describe('a horizon', () => {
   });
 });
 
+describe('a torn edge', () => {
+  const torn = { y: 60, wander: 4, fade: 20, strength: 80, seed: 3 };
+  const [line] = laid('tornEdge', torn).borders;
+  /** Where the ink begins, from the top down; what is laid at it goes down from there. */
+  const beginsAt = (params: Readonly<Record<string, number>>, x: number): number => {
+    const [border] = laid('tornEdge', params).borders;
+    let y = 0;
+    while (y < 100 && (border?.(x, y) ?? -1) <= 0) y += 0.05;
+    return y;
+  };
+
+  test('wanders no farther from its height than it says, and its fibres hardly farther', () => {
+    const heights = Array.from({ length: 160 }, (_, i) => beginsAt(torn, i / 2));
+    expect(Math.min(...heights)).toBeGreaterThan(60 - 4 - 0.5);
+    expect(Math.max(...heights)).toBeLessThan(60 + 4 + 0.5);
+    expect(Math.max(...heights) - Math.min(...heights)).toBeGreaterThan(2);
+  });
+
+  test('is strongest along the scrap, falls off below and is gone where it fades to; above lies nothing', () => {
+    const placed = laid('tornEdge', torn);
+    for (const x of [5, 31, 62]) {
+      const at = beginsAt(torn, x);
+      const below = [0.3, 5, 10, 15, 19].map((far) => coverAt(placed, x, at + far));
+      expect(below).toEqual([...below].sort((p, q) => q - p));
+      expect(below[0]).toBeGreaterThan(0.75);
+      expect(below[2]).toBeCloseTo(0.4, 1);
+      expect([coverAt(placed, x, at - 0.3), coverAt(placed, x, at + 21)]).toEqual([0, 0]);
+    }
+    expect(placed.blend).toBe(20);
+  });
+
+  test('tears otherwise with another seed and at another height, and the same again with the same', () => {
+    const shape = (params: typeof torn) =>
+      Array.from({ length: 20 }, (_, i) => Math.round(10 * (beginsAt(params, 4 * i) - params.y)));
+    expect(shape(torn)).toEqual(shape({ ...torn }));
+    expect(shape(torn)).not.toEqual(shape({ ...torn, seed: 4 }));
+    expect(shape(torn)).not.toEqual(shape({ ...torn, y: 70 }));
+  });
+
+  test('tells its border no faster than a border may change, however it is torn', () => {
+    for (const params of [torn, { ...torn, wander: 1 }, { ...torn, wander: 12, seed: 9 }]) {
+      const [border] = laid('tornEdge', params).borders;
+      for (let i = 0; i < 2000; i++) {
+        const [x, y] = [(i * 7.13) % 80, 40 + ((i * 3.77) % 40)];
+        const here = border?.(x, y) ?? 0;
+        const [dx, dy] = [(border?.(x + 1e-4, y) ?? 0) - here, (border?.(x, y + 1e-4) ?? 0) - here];
+        expect(Math.hypot(dx, dy)).toBeLessThanOrEqual(1.001e-4);
+      }
+    }
+    expect(line?.(40, 90)).toBeGreaterThan(0);
+  });
+
+  test('is taken hold of at its line, and told from the foot; below the panel it leaves nothing', () => {
+    const { at, param, valueAt } = handleOf(laid('tornEdge', torn));
+    expect([param, at, valueAt({ x: 3, y: 42 })]).toEqual(['y', { x: 40, y: 60 }, 42]);
+    const gone = laid('tornEdge', { ...torn, y: 300, wander: 1 });
+    expect([20, 60, 98].map((y) => coverAt(gone, 40, y))).toEqual([0, 0, 0]);
+  });
+});
+
 describe('an edge', () => {
   const placed = laid('edge', { depth: 10 });
 
