@@ -94,6 +94,11 @@ export function regionFinder(): (borders: readonly Border[], tiling: Tiling) => 
       columns,
       left,
       top,
+      squares: {
+        row: -1,
+        plain: new Float64Array(columns),
+        crossed: Array.from({ length: columns }, () => []),
+      },
     });
     let squares = 0;
     return {
@@ -137,6 +142,17 @@ interface RowJob {
   readonly columns: number;
   readonly left: Int32Array;
   readonly top: Int32Array;
+  readonly squares: SquareRow;
+}
+
+/** How one row of squares lies to the borders: the same for each row of pixels through it. */
+interface SquareRow {
+  /** Which row; −1 before any. */
+  row: number;
+  /** The borders that each square lies inside of. */
+  readonly plain: Float64Array;
+  /** Of the borders that may cross each: its part of the mask, and the part of each pixel inside, in 255ths. */
+  readonly crossed: { readonly mask: RegionMask; readonly cover: Uint8Array }[][];
 }
 
 type Classifier = (border: Border, raster: BorderRaster, column: number, row: number) => number;
@@ -171,24 +187,36 @@ function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifi
   };
 }
 
-/** The runs of one row, which lies in one row of squares. */
-function findRuns(row: number, squares: number, job: RowJob): Int32Array {
-  const { borders, rasters, classify, map, columns, left, top } = job;
-  const found: number[] = [];
-  const crossed: number[] = [];
+/** Looks how a row of squares lies to all borders. */
+function lookAtSquares(row: number, { borders, rasters, classify, columns, squares }: RowJob): void {
+  squares.row = row;
   for (let column = 0; column < columns - 1; column++) {
+    const crossed = squares.crossed[column];
     let plain = 0;
     crossed.length = 0;
     for (let i = 0; i < borders.length; i++) {
-      const known = rasters[i].state[squares * columns + column];
-      const state = known === 0 ? classify(borders[i], rasters[i], column, squares) : known;
+      const known = rasters[i].state[row * columns + column];
+      const state = known === 0 ? classify(borders[i], rasters[i], column, row) : known;
       if (state === INSIDE) plain += MASK_OF[i];
-      else if (state === CROSSED) crossed.push(i);
+      else if (state === CROSSED)
+        crossed.push({ mask: MASK_OF[i], cover: rasters[i].covers[row * columns + column] as Uint8Array });
     }
+    squares.plain[column] = plain;
+  }
+}
+
+/** The runs of one row, which lies in one row of squares. */
+function findRuns(row: number, squareRow: number, job: RowJob): Int32Array {
+  const { map, columns, left, top, squares } = job;
+  if (squares.row !== squareRow) lookAtSquares(squareRow, job);
+  const found: number[] = [];
+  for (let column = 0; column < columns - 1; column++) {
+    const crossed = squares.crossed[column];
+    const plain = squares.plain[column];
     const to = left[column + 1];
     let begun = left[column];
     // Where this row of the square begins among its pixels, less the square's first pixel.
-    const shift = (row - top[squares]) * (to - begun) - begun;
+    const shift = (row - top[squareRow]) * (to - begun) - begun;
     let running = plain;
     if (crossed.length > 0)
       for (let pixel = begun; pixel < to; pixel++) {
@@ -196,10 +224,9 @@ function findRuns(row: number, squares: number, job: RowJob): Int32Array {
         let split = 0;
         let part = 255;
         for (let i = 0; i < crossed.length; i++) {
-          const border = crossed[i];
-          const covered = (rasters[border].covers[squares * columns + column] as Uint8Array)[shift + pixel];
+          const { mask, cover } = crossed[i];
+          const covered = cover[shift + pixel];
           if (covered === 0) continue;
-          const mask = MASK_OF[border];
           // Where two borders run through one pixel, the one nearer to its middle is drawn soft.
           if (covered < 255 && Math.abs(covered - 127) < Math.abs(part - 127)) {
             if (split > 0 && part >= 128) region += split;

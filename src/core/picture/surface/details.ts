@@ -101,12 +101,8 @@ function detailsOf(
   known: readonly Map<number, Patch | null>[] | undefined,
   frame: Frame,
 ): Details {
-  const { panel, width, height, from, to } = frame;
+  const { width, height, from, to } = frame;
   const count = width * (to - from);
-  const isIn = (borders: BorderDetail['under'], column: number, row: number): boolean =>
-    borders.some(
-      (border) => border(((column + 0.5) * panel.width) / width, ((row + 0.5) * panel.height) / height) > 0,
-    );
   const [cover, light, shine] = [new Int8Array(count), new Int8Array(count), new Uint8Array(count)];
   const columns = Math.ceil(width / BLOCK);
   const done = new Set<number>();
@@ -121,32 +117,31 @@ function detailsOf(
     kept?.set(block, found ? found.slice() : null);
     return found;
   };
+  const bytes = { cover, light, shine };
+  const isUnder = blockLooker(frame);
+  const isStamped = blockLooker(frame);
   const fillBlocks = (blockRow: number): void => {
     const [first, last] = [Math.max(blockRow * BLOCK, from), Math.min((blockRow + 1) * BLOCK, to)];
-    for (let column = 0; column < columns; column++)
+    for (let column = 0; column < columns; column++) {
+      const until = Math.min((column + 1) * BLOCK, width);
       for (let i = 0; i < all.length; i++) {
         const patch = patchAt(i, blockRow * columns + column);
         if (!patch) continue;
         on[blockRow * columns + column] = 1;
-        const { under, stampedOver } = all[i];
-        const until = Math.min((column + 1) * BLOCK, width);
+        const { under, stampedOver, detail } = all[i];
+        // Asked here and not of the patch, which stays what it is while something is moved over it.
+        const hidden = isUnder(under, column, blockRow);
+        if (hidden === ALL) continue;
+        const covered = isStamped(stampedOver, column, blockRow);
         for (let row = first; row < last; row++) {
-          let at = (row - from) * width + column * BLOCK;
-          let own = (row - blockRow * BLOCK) * BLOCK;
-          for (let pixel = column * BLOCK; pixel < until; pixel++, at++, own++) {
-            // Asked here and not of the patch, which stays what it is while something is moved over it.
-            if (under.length > 0 && isIn(under, pixel, row)) continue;
-            if (stampedOver.length === 0 || !isIn(stampedOver, pixel, row)) {
-              const more = cover[at] + patch[own];
-              cover[at] = more > 127 ? 127 : more < -127 ? -127 : more;
-            }
-            const lit = light[at] + patch[EACH + own];
-            light[at] = lit > 127 ? 127 : lit < -127 ? -127 : lit;
-            const shines = 2 * patch[2 * EACH + own];
-            if (shines > shine[at]) shine[at] = shines;
-          }
+          const at = (row - from) * width + column * BLOCK;
+          const own = (row - blockRow * BLOCK) * BLOCK;
+          const pixels = until - column * BLOCK;
+          if (detail.cover && covered !== ALL) addCover(bytes, at, patch, own, pixels, hidden, covered);
+          if (detail.height) addLight(bytes, at, patch, own, pixels, hidden);
         }
       }
+    }
   };
   return {
     cover,
@@ -161,6 +156,71 @@ function detailsOf(
       }
     },
   };
+}
+
+/** Of a block of pixels all or none lie inside borders; else it is told pixel by pixel, 1 for each that does. */
+type Inside = Uint8Array;
+const NONE: Inside = new Uint8Array(EACH);
+const ALL: Inside = new Uint8Array(EACH).fill(1);
+
+/** What tells which pixels of a block lie inside any of some borders; what it told last is written over. */
+function blockLooker({ panel, width, height }: Frame) {
+  const [pixel, below] = [panel.width / width, panel.height / height];
+  const reach = (BLOCK / 2) * Math.hypot(pixel, below);
+  const mixed: Inside = new Uint8Array(EACH);
+  return (borders: BorderDetail['under'], column: number, row: number): Inside => {
+    let found = NONE;
+    for (let i = 0; i < borders.length; i++) {
+      const border = borders[i];
+      const middle = border((column + 0.5) * BLOCK * pixel, (row + 0.5) * BLOCK * below);
+      if (middle > reach) return ALL;
+      if (middle < -reach) continue;
+      if (found === NONE) mixed.fill(0);
+      found = mixed;
+      for (let own = 0; own < EACH; own++) {
+        if (mixed[own] === 1) continue;
+        const x = (column * BLOCK + (own % BLOCK) + 0.5) * pixel;
+        const y = (row * BLOCK + Math.floor(own / BLOCK) + 0.5) * below;
+        if (border(x, y) > 0) mixed[own] = 1;
+      }
+    }
+    return found;
+  };
+}
+
+type Bytes = Pick<Details, 'cover' | 'light' | 'shine'>;
+
+/** Adds a row of a patch's ink to what lies there, but for pixels that are hidden or that another ink covers. */
+function addCover(
+  { cover }: Bytes,
+  at: number,
+  patch: Patch,
+  own: number,
+  pixels: number,
+  hidden: Inside,
+  covered: Inside,
+): void {
+  for (let i = 0; i < pixels; i++) {
+    if (hidden[own + i] + covered[own + i] > 0) continue;
+    cover[at + i] = byteOf(cover[at + i] + patch[own + i]);
+  }
+}
+
+/** Adds a row of a patch's light, and lets it shine where it does so more than what lies there. */
+function addLight(
+  { light, shine }: Bytes,
+  at: number,
+  patch: Patch,
+  own: number,
+  pixels: number,
+  hidden: Inside,
+): void {
+  for (let i = 0; i < pixels; i++) {
+    if (hidden[own + i] > 0) continue;
+    light[at + i] = byteOf(light[at + i] + patch[EACH + own + i]);
+    const shines = 2 * patch[2 * EACH + own + i];
+    if (shines > shine[at + i]) shine[at + i] = shines;
+  }
 }
 
 /** One more pixel each way than a block has, so that each knows how fast the distance changes. */
