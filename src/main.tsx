@@ -20,7 +20,7 @@ import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Shell } from './views/shell/Shell';
 import { StorageGate } from './views/shell/StorageGate';
-import { startPainters } from './workers/client';
+import { startPainting } from './workers/client';
 
 // In the order in which they are likely to be wanted.
 const TriosView = viewAhead(() => import('./views/trios/TriosView').then((m) => ({ default: m.TriosView })));
@@ -81,7 +81,7 @@ const VIEW_SETTING = 'view';
 function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   // The painter's script loads while the database opens.
-  startPainters(1);
+  startPainting();
   const db = new Database();
   const store = makeStore();
   const session = { db, autosave: autosave(store, db) };

@@ -1,5 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ReactNode, useDeferredValue, useRef } from 'react';
+import { listBox } from '../ui/listBox';
 import { useSize } from './useSize';
 
 interface Props<Item extends { readonly id: string }> {
@@ -21,7 +22,7 @@ const SIDES = 16;
 export function TileWall<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, items, tile, className = '', children } = props;
   const box = useRef<HTMLDivElement>(null);
-  const { width: measured } = useSize(box);
+  const { width: measured } = useSize(box, true);
   // Before it is laid out, it is taken to be as large as the page: its tiles are made with it, not once it is measured.
   const width = measured || innerWidth;
   const columns = Math.max(Math.floor((width - SIDES) / tile.width), 1);
@@ -29,7 +30,7 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
     count: Math.ceil(items.length / columns),
     getScrollElement: () => box.current,
     estimateSize: () => tile.height,
-    initialRect: { width: innerWidth, height: innerHeight },
+    ...listBox,
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
   });

@@ -72,21 +72,44 @@ test('each place has its own, and is forgotten when it is gone', async () => {
   ]);
 });
 
-test('a second painter takes the lower half of a large picture, a small one is not worth it', async () => {
-  const { paint, startPainters } = await import('./client');
-  startPainters(2);
-  const halves = await paint('bench', resolvedWith(0.3), size);
-  expect(halves).toHaveLength(2);
-  const rows = painters.map((messages) => messages.find(([what]) => what === 'paint')?.[2]);
-  expect(rows).toMatchObject([{ rows: { from: 0, to: 213 } }, { rows: { from: 213, to: 426 } }]);
+test('a second painter is started by the hand, paints what is in hand, and then takes the lower half', async () => {
+  const { paint, readyForDragging } = await import('./client');
+  const rows = () => painters.map((messages) => messages.findLast(([what]) => what === 'paint')?.[2]);
+  readyForDragging();
+  expect(painters).toHaveLength(0);
+  expect(await paint('bench', resolvedWith(0.3), size)).toHaveLength(1);
+  readyForDragging();
+  readyForDragging();
+  // Until it is as warm as the first, nobody waits for it.
+  const [alone] = [paint('bench', resolvedWith(0.31), size)];
+  expect(rows()).toMatchObject([{ rows: { from: 0, to: 426 } }, size]);
+  expect(rows()[1]).not.toHaveProperty('rows');
+  expect(await alone).toHaveLength(1);
+  expect(await paint('bench', resolvedWith(0.32), size)).toHaveLength(2);
+  expect(rows()).toMatchObject([{ rows: { from: 0, to: 213 } }, { rows: { from: 213, to: 426 } }]);
   await paint('small', resolvedWith(0.3), { ...size, width: 60, height: 80 });
-  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench']);
+  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench', 'paint bench']);
+});
+
+test('the first change by keys starts it, too; what is only painted otherwise, or on one core, does not', async () => {
+  const { paint } = await import('./client');
+  const resolved = resolvedWith(0.3);
+  await paint('bench', resolved, size);
+  await paint('bench', resolved, { ...size, isPlain: true });
+  await paint('list', resolvedWith(0.31), size);
+  expect(painters).toHaveLength(1);
+  vi.stubGlobal('navigator', { hardwareConcurrency: 1 });
+  await paint('list', resolvedWith(0.32), size);
+  expect(painters).toHaveLength(1);
+  vi.stubGlobal('navigator', { hardwareConcurrency: 4 });
+  await paint('list', resolvedWith(0.33), size);
+  expect(painters).toHaveLength(2);
 });
 
 test('a point is read by the first painter, from what it has of the place', async () => {
-  const { paint, samplerFor, startPainters } = await import('./client');
-  startPainters(2);
+  const { paint, readyForDragging, samplerFor } = await import('./client');
   await paint('bench', resolvedWith(0.3), size);
+  readyForDragging();
   await samplerFor('bench', resolvedWith(0.3));
   expect(asked(0)).toEqual(['setMaterials bench', 'paint bench', 'panelSampler bench']);
 });
@@ -99,14 +122,14 @@ test('small pictures wait until the hand rests, and one that is no longer wanted
     const first = paintQuietly('step', resolvedWith(0.3), { ...size, width: 40, height: 50 });
     const second = paintQuietly('step', resolvedWith(0.31), { ...size, width: 40, height: 50 });
     await vi.advanceTimersByTimeAsync(300);
-    // The hand moves on: they wait anew.
+    // The hand moves on: they wait anew, and none of the two painters has been asked for them.
     await paint('bench', resolvedWith(0.32), size);
     await vi.advanceTimersByTimeAsync(300);
-    expect(painters).toHaveLength(1);
+    expect(painters).toHaveLength(2);
     await vi.advanceTimersByTimeAsync(200);
     expect(await first).toBeNull();
     expect(await second).toHaveLength(1);
-    expect(asked(1)).toEqual(['setMaterials step', 'paint step']);
+    expect(asked(2)).toEqual(['setMaterials step', 'paint step']);
   } finally {
     vi.useRealTimers();
   }

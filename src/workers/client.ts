@@ -22,10 +22,31 @@ interface Painter {
   readonly sent: Map<string, PlaceMaterials>;
 }
 
-/** Starts painters until there are so many. The first is wanted at once, a second once a panel is on the screen. */
-export function startPainters(count: 1 | 2): void {
-  const more = Array.from({ length: Math.max(count - pictures.length, 0) }, startPainter);
-  pictures = [...pictures, ...more];
+/** Starts the painter that is wanted at once. */
+export function startPainting(): void {
+  if (pictures.length === 0) pictures = [startPainter()];
+}
+
+/** The picture in hand that was asked for last. */
+let inHand:
+  | { readonly place: string; readonly resolved: ResolvedRecipe; readonly request: Asked }
+  | undefined;
+/** Whether the second painter has painted that, and so takes no longer over the next than the first. */
+let isSecondReady = false;
+
+/**
+ * Starts the second painter, which paints what is in hand for nobody, so that it is as quick as the first when a drag
+ * begins. A page that is only opened and read does without: its painter, its views and its parts want the cores then.
+ */
+export function readyForDragging(): void {
+  if (navigator.hardwareConcurrency < 2 || pictures.length !== 1 || !inHand) return;
+  pictures = [...pictures, startPainter()];
+  const { place, resolved, request } = inHand;
+  void painterFor(1, place, resolved)
+    .paint(place, { recipe: resolved.recipe, ...request })
+    .then(() => {
+      isSecondReady = true;
+    });
 }
 
 const startPainter = (): Painter => ({
@@ -42,7 +63,7 @@ function painterFor(
   place: string,
   { recipe, ...materials }: ResolvedRecipe,
 ): Remote<PictureDoor> {
-  startPainters(1);
+  startPainting();
   return withMaterials(pictures[which] as Painter, place, materials);
 }
 
@@ -73,6 +94,9 @@ export function forgetPlace(place: string): void {
     if (sent.delete(place)) void door.forget(place);
 }
 
+/** What is asked of a painter besides the recipe. */
+type Asked = Omit<PaintRequest, 'recipe' | 'rows'>;
+
 /** A picture of fewer pixels than this is not worth sharing out. */
 const SHARED_FROM = 80_000;
 
@@ -85,11 +109,14 @@ const SHARED_FROM = 80_000;
 export async function paint(
   place: string,
   resolved: ResolvedRecipe,
-  request: Omit<PaintRequest, 'recipe' | 'rows'>,
+  request: Asked,
 ): Promise<Picture[] | null> {
   lastAsked = performance.now();
+  // A hand that changes what it sees will go on to.
+  if (inHand?.place === place && inHand.resolved.recipe !== resolved.recipe) readyForDragging();
+  inHand = { place, resolved, request };
   const { width, height } = request;
-  const shares = navigator.hardwareConcurrency > 1 && pictures.length > 1 && width * height > SHARED_FROM;
+  const shares = isSecondReady && width * height > SHARED_FROM;
   const middle = shares ? Math.round(height / 2) : height;
   const part = (which: number, from: number, to: number) =>
     painterFor(which, place, resolved).paint(place, {
@@ -100,11 +127,13 @@ export async function paint(
   const halves = await Promise.all(
     middle < height ? [part(0, 0, middle), part(1, middle, height)] : [part(0, 0, height)],
   );
+  // Small pictures wait for this one, too.
+  lastAsked = performance.now();
   const painted = halves.filter((half) => half !== null);
   return painted.length < halves.length ? null : painted;
 }
 
-/** When the picture in hand was last asked for, ms. */
+/** When the picture in hand was last asked for or painted, ms. */
 let lastAsked = 0;
 /** So long the hand has to rest, ms, before small pictures beside it are painted. */
 const REST = 400;
@@ -122,7 +151,7 @@ const newestQuiet = new Map<string, object>();
 export function paintQuietly(
   place: string,
   { recipe, ...materials }: ResolvedRecipe,
-  request: Omit<PaintRequest, 'recipe' | 'rows'>,
+  request: Asked,
 ): Promise<Picture[] | null> {
   newestQuiet.set(place, request);
   const painting = quietQueue.then(async () => {

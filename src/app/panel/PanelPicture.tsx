@@ -5,7 +5,7 @@ import type { Picture } from '../../core/picture/paint';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { Database } from '../../data/database';
 import { useAppSelector } from '../../store/hooks';
-import { forgetPlace, paint, paintQuietly, startPainters } from '../../workers/client';
+import { forgetPlace, paint, paintQuietly } from '../../workers/client';
 import { useSession } from '../session';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
 import { keptPictures } from './keptPictures';
@@ -105,8 +105,6 @@ export function PanelPicture(props: Props) {
         if (!halves) return;
         show(halves);
         pictureIsPainted();
-        // From now on there is time to start a second painter for the pictures to come.
-        startPainters(2);
         setFailed(false);
         setFirst(false);
       })

@@ -13,6 +13,7 @@ import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, u
 import { shallowEqual } from 'react-redux';
 import { Button } from '../Button';
 import { Checkbox } from '../Checkbox';
+import { listBox } from '../listBox';
 import { type Column, sortRows } from './sortRows';
 
 interface Props<Item extends { readonly id: string }> {
@@ -54,8 +55,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     count: all.length,
     getScrollElement: () => box.current,
     estimateSize: () => rowHeight,
-    // Before it is laid out, it is taken to be as large as the page: its rows are made with it, not once it is measured.
-    initialRect: { width: innerWidth, height: innerHeight },
+    ...listBox,
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
   });

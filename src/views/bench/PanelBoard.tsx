@@ -10,6 +10,7 @@ import { bandsOf } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
+import { readyForDragging } from '../../workers/client';
 import { type Look, WHOLE, ZOOMS } from './look';
 import { Rule } from './Rule';
 
@@ -69,6 +70,7 @@ export function PanelBoard(props: Props) {
       <div
         ref={box}
         data-tour="panel"
+        onPointerEnter={readyForDragging}
         // Beside it stands the same panel on another card, where two are laid at once.
         className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${resolved.alsoOn ? 'sm:mr-30' : ''}`}
       >
