@@ -12,7 +12,8 @@ interface Props {
   readonly filter: LogFilter;
   /** The recipe that likeness is told to. */
   readonly inHand: string | undefined;
-  readonly shown: number;
+  /** How many are shown, or what is waited for. */
+  readonly told: string;
   readonly onChange: (filter: LogFilter) => void;
 }
 
@@ -22,7 +23,7 @@ const any = (label: string, values: readonly string[]) => [
 ];
 
 /** What panels are looked for by: only what some panel has is offered. */
-export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
+export function LogFilters({ panels, filter, inHand, told, onChange }: Props) {
   const change = (part: Partial<LogFilter>) => onChange({ ...filter, ...part });
   const has = useMemo(
     () => ({
@@ -146,7 +147,7 @@ export function LogFilters({ panels, filter, inHand, shown, onChange }: Props) {
         </Button>
       )}
       <p role="status" className="ml-auto text-mute">
-        {shown} of {panels.length}
+        {told}
       </p>
     </search>
   );

@@ -10,7 +10,7 @@ import { useAddressed } from '../../app/useAddressed';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { LOG_FILE_LIMIT } from '../../core/files/limits';
-import { filterLog, type LogFilter, WHOLE_LOG } from '../../core/keep/log/filterLog';
+import { comparesLadders, filterLog, type LogFilter, WHOLE_LOG } from '../../core/keep/log/filterLog';
 import type { MadePanel } from '../../core/keep/log/made';
 import { resolveAnyway } from '../../core/recipe/resolved';
 import { logPanels, removePanels } from '../../data/panels';
@@ -23,6 +23,7 @@ import { Segmented } from '../../ui/Segmented';
 import { LogFilters } from './LogFilters';
 import { LogForm } from './LogForm';
 import { PanelWall } from './PanelWall';
+import { useComparison } from './useComparison';
 
 const Lessons = lazy(() => import('./LessonsSide'));
 const Figures = lazy(() => import('./FiguresSide'));
@@ -117,7 +118,12 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
   const [filter, setFilter] = useState<LogFilter>(WHOLE_LOG);
   const inHand = useInHand();
   const asked = useDeferredValue(filter);
-  const shown = useMemo(() => filterLog(panels, asked, inHand), [panels, asked, inHand]);
+  const comparison = useComparison(panels, comparesLadders(asked));
+  const isComparing = comparesLadders(asked) && !comparison.isReady;
+  const shown = useMemo(
+    () => filterLog(panels, isComparing ? { ...asked, sort: 'latest' } : asked, inHand),
+    [panels, asked, inHand, isComparing],
+  );
   if (panels.length === 0)
     return (
       <div className="max-w-md p-6">
@@ -132,7 +138,11 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
         panels={panels}
         filter={filter}
         inHand={inHand?.recipe.name}
-        shown={shown.length}
+        told={
+          isComparing
+            ? `Comparing, ${comparison.done} of ${panels.length} …`
+            : `${shown.length} of ${panels.length}`
+        }
         onChange={setFilter}
       />
       {shown.length === 0 ? (
