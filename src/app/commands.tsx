@@ -109,10 +109,10 @@ function keyOf({ key, ctrlKey, metaKey, shiftKey, altKey }: KeyboardEvent): stri
   return ctrlKey || metaKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${letter}` : letter;
 }
 
-/** Letters typed into a field are no commands. */
+/** Letters typed into a field are no commands, nor are those that look for an entry of a menu. */
 const isWriting = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  target.closest('input:not([type=checkbox]), textarea, select, [role=dialog]') !== null;
+  target.closest('input:not([type=checkbox]), textarea, select, [role=dialog], [role=menu]') !== null;
 
 export const useAllCommands = (): readonly Command[] => useContext(CommandContext).commands;
 
