@@ -241,6 +241,11 @@ test('everything that goes over the blend is laid by its name, and nothing serio
   await page.getByRole('radio', { name: /^Over the blend/ }).click();
   await expectAccessible(page, 'passes, narrow');
   await expectNoSideScroll(page, 390);
+  // What is wrong with a number is told where it can be read.
+  await type(page, 'Horizon: Height, mm', 'abc');
+  const told = page.getByRole('alert').filter({ hasText: 'Type a number from' });
+  await expect(told).toBeVisible();
+  expect((await told.boundingBox())?.x).toBeGreaterThanOrEqual(0);
 });
 
 test('the loupe reads under a resist and beside it; states with other passes are told apart by name', async ({

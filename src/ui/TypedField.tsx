@@ -70,6 +70,7 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
         <span
           id={problemId}
           role="alert"
+          ref={keepOnPage}
           className="absolute top-full right-0 z-30 mt-1 w-56 rounded-[3px] bg-strong px-2 py-1 text-on-strong"
         >
           {problem}
@@ -77,6 +78,15 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
       )}
     </span>
   );
+}
+
+/** Room between what is told and the page's side, px. */
+const ROOM = 8;
+
+/** What is told of a field near the left side of a narrow page is moved in, so that all of it can be read. */
+function keepOnPage(told: HTMLElement | null): void {
+  const left = told?.getBoundingClientRect().left ?? ROOM;
+  if (told && left < ROOM) told.style.translate = `${ROOM - left}px`;
 }
 
 /** True while a field holds text that is not committed, so that Ctrl+Z belongs to the text. */

@@ -81,6 +81,9 @@ test('what is told from the foot is kept from the top, there and back', () => {
   expect(toldOn(spec, 30, panel)).toBe(70);
   expect(toldOn(spec, toldOn(spec, 12.5, panel), panel)).toBe(12.5);
   expect(toldSpec({ ...spec, min: 0, max: 40 }, panel)).toMatchObject({ min: 60, max: 100 });
+  // A line for panels of any size is asked for on this one; a middle may lie beside it.
+  expect(toldSpec({ ...spec, min: 0, max: 420 }, panel)).toMatchObject({ min: 0, max: 100 });
+  expect(toldSpec({ ...spec, min: -20, max: 420 }, panel)).toMatchObject({ min: -320, max: 120 });
   expect(describeParam(spec, 30, 'mm', panel)).toBe('70 mm');
   expect(describeParam({ ...spec, unit: '°' }, undefined, 'mm', panel)).toBe('none');
 });

@@ -77,9 +77,10 @@ export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): str
 export const toldOn = ({ toldFrom }: MeasureSpec, value: number, { height }: Size): number =>
   toldFrom === 'foot' ? height - value : value;
 
-/** What a number may be as it is told on a panel. */
+/** What a number may be as it is told on a panel. What may not lie above it may not lie below it either. */
 export const toldSpec = (spec: MeasureSpec, panel: Size): MeasureSpec => {
-  const [one, other] = [toldOn(spec, spec.min, panel), toldOn(spec, spec.max, panel)];
+  const lowest = spec.toldFrom === 'foot' && spec.min >= 0 ? Math.min(spec.max, panel.height) : spec.max;
+  const [one, other] = [toldOn(spec, spec.min, panel), toldOn(spec, lowest, panel)];
   return { ...spec, min: Math.min(one, other), max: Math.max(one, other) };
 };
 
