@@ -108,6 +108,8 @@ test('photographs move piece by piece: it shows how far it is, and stopped by th
   page,
   browser,
 }) => {
+  // It moves 160 MB, most of it waiting for a disk that is slow on purpose.
+  test.slow();
   await openBench(page);
   await logPhotos(page, 40);
   await page.getByRole('button', { name: 'Desk settings' }).click();

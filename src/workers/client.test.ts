@@ -91,6 +91,14 @@ test('a second painter is started by the hand, paints what is in hand, and then 
   expect(asked(1)).toEqual(['setMaterials bench', 'paint bench', 'paint bench']);
 });
 
+test('what is gone is not painted for nobody', async () => {
+  const { forgetPlace, paint, readyForDragging } = await import('./client');
+  await paint('bench', resolvedWith(0.3), size);
+  forgetPlace('bench');
+  readyForDragging();
+  expect(painters).toHaveLength(1);
+});
+
 test('the first change by keys starts it, too; what is only painted otherwise, or on one core, does not', async () => {
   const { paint } = await import('./client');
   const resolved = resolvedWith(0.3);

@@ -46,7 +46,9 @@ export function readyForDragging(): void {
     .paint(place, { recipe: resolved.recipe, ...request })
     .then(() => {
       isSecondReady = true;
-    });
+    })
+    // What it cannot paint the first cannot either, and that is told.
+    .catch(() => {});
 }
 
 const startPainter = (): Painter => ({
@@ -90,6 +92,7 @@ function withMaterials(
 /** Lets the painters forget a place that is no longer on the screen. */
 export function forgetPlace(place: string): void {
   newestQuiet.delete(place);
+  if (inHand?.place === place) inHand = undefined;
   for (const { door, sent } of [...pictures, ...(quiet ? [quiet] : [])])
     if (sent.delete(place)) void door.forget(place);
 }

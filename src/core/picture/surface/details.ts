@@ -118,8 +118,7 @@ function detailsOf(
     return found;
   };
   const bytes = { cover, light, shine };
-  const isUnder = blockLooker(frame);
-  const isStamped = blockLooker(frame);
+  const [hiddenIn, coveredIn] = [blockLooker(frame), blockLooker(frame)];
   const fillBlocks = (blockRow: number): void => {
     const [first, last] = [Math.max(blockRow * BLOCK, from), Math.min((blockRow + 1) * BLOCK, to)];
     for (let column = 0; column < columns; column++) {
@@ -130,9 +129,9 @@ function detailsOf(
         on[blockRow * columns + column] = 1;
         const { under, stampedOver, detail } = all[i];
         // Asked here and not of the patch, which stays what it is while something is moved over it.
-        const hidden = isUnder(under, column, blockRow);
+        const hidden = hiddenIn(under, column, blockRow);
         if (hidden === ALL) continue;
-        const covered = isStamped(stampedOver, column, blockRow);
+        const covered = coveredIn(stampedOver, column, blockRow);
         for (let row = first; row < last; row++) {
           const at = (row - from) * width + column * BLOCK;
           const own = (row - blockRow * BLOCK) * BLOCK;
