@@ -310,7 +310,6 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
 
-  // A second torn line lies below the first; each is taken hold of by itself, and told from the foot.
   // Found in its menu by its first letters, which are no commands there.
   await page.getByRole('button', { name: 'Add over it' }).press('Enter');
   await expect(page.getByRole('menuitem', { name: 'Torn edge' })).toBeVisible();
@@ -318,6 +317,7 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await page.keyboard.press('Enter');
   await expect(page.getByRole('checkbox', { name: 'Torn edge on' })).toBeChecked();
   await expect(page.getByRole('dialog')).toHaveCount(0);
+  // A second torn line lies below the first; each is taken hold of by itself, and told from the foot.
   await page.getByRole('button', { name: 'One more line' }).click();
   const tears = page.getByRole('button', { name: /^Torn edge, line [12]: / });
   await expect(tears).toHaveCount(2);

@@ -4,6 +4,7 @@ import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
 import { definePass, type PassStep } from './definition';
 import { DRY, type FilmEffect } from './effects';
+import { heightParam } from './placed';
 import { CARD_EDGE } from './surface';
 import { describePlace } from './words';
 
@@ -35,15 +36,7 @@ export const greetingStrip = definePass({
   placements: { max: 1, noun: 'strip' },
   params: {
     x: { label: 'From the left', unit: 'mm', min: 0, max: 420, step: 0.5, initial: ({ width }) => width / 2 },
-    y: {
-      label: 'From the foot',
-      toldFrom: 'foot',
-      unit: 'mm',
-      min: 0,
-      max: 420,
-      step: 0.5,
-      initial: ({ height }) => Math.round(height * 0.78),
-    },
+    y: heightParam(0.78),
     width: {
       label: 'Width',
       unit: 'mm',

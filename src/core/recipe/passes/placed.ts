@@ -1,3 +1,4 @@
+import type { Size } from '../../base/geometry';
 import type { Design } from '../../materials/design/design';
 import {
   type Border,
@@ -21,6 +22,18 @@ export const STENCIL_PARAMS = { ...IMAGE_PARAMS, ...REPEAT_PARAMS, ...MATERIAL_P
 export const strengthParam = (initial: number, min = 5) =>
   ({
     strength: { label: 'Strength', unit: '%', min, max: 100, step: 5, initial: () => initial },
+  }) as const;
+
+/** A height on the panel, told from its foot; at first so far down it, as a part. */
+export const heightParam = (down: number) =>
+  ({
+    label: 'From the foot',
+    toldFrom: 'foot',
+    unit: 'mm',
+    min: 0,
+    max: 420,
+    step: 0.5,
+    initial: ({ height }: Size) => Math.round(height * down),
   }) as const;
 
 /** What is placed by a design of its own, or all over where it has none. */

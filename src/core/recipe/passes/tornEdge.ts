@@ -6,7 +6,7 @@ import { fade } from '../../base/smoothStep';
 import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
-import { strengthParam } from './placed';
+import { heightParam, strengthParam } from './placed';
 import { ragged } from './ragged';
 import { creepOf } from './stencil';
 import { inkedEdge, type SurfaceDetail } from './surface';
@@ -16,8 +16,8 @@ import { layAgain, waitFor } from './words';
 const FIBRES = { far: 0.22, size: 0.9 } as const;
 /** Waves of a torn line are so many times as long as they are high: paper tears no steeper. By eye. */
 const LONG = 5;
-/** The steepest such a line then falls: noise changes by at most 3 over its size. */
-const STEEP = 3 / LONG;
+/** The steepest such a line then falls: smooth noise changes by at most 3 over its size, rough noise by 4.3. */
+const STEEP = 4.3 / LONG;
 
 /** Every stroke begins on the scrap, and its lifted fibres keep a little of it back. By eye. */
 const ALONG_SCRAP: SurfaceDetail = { border: 0, reach: 1.2, cover: inkedEdge(0.12, 0.4) };
@@ -60,15 +60,7 @@ export const tornEdge = definePass({
   ink: 'blended',
   placements: { max: 6, noun: 'line' },
   params: {
-    y: {
-      label: 'From the foot',
-      toldFrom: 'foot',
-      unit: 'mm',
-      min: 0,
-      max: 420,
-      step: 0.5,
-      initial: ({ height }: Size) => Math.round(height * 0.6),
-    },
+    y: heightParam(0.6),
     wander: { label: 'Wanders', unit: 'mm', min: 1, max: 12, step: 0.5, initial: () => 3 },
     fade: { label: 'Fades over', unit: 'mm', min: 3, max: 120, step: 0.5, initial: () => 22 },
     ...strengthParam(70),
@@ -81,10 +73,12 @@ export const tornEdge = definePass({
     const params = onPanel(context.params, panel);
     const below = belowTear(params);
     const straightOff = 1 / Math.hypot(1, STEEP);
+    const fibres = FIBRES.far + creepOf(context);
     const strength = params.strength / 100;
     return {
       borders: [
-        ragged((x, y) => straightOff * below(x, y), FIBRES.far + creepOf(context), FIBRES.size, params.seed),
+        // What creeps far does so in longer waves, or the border would change faster than one may.
+        ragged((x, y) => straightOff * below(x, y), fibres, Math.max(FIBRES.size, 3 * fibres), params.seed),
       ],
       surface: [ALONG_SCRAP],
       blend: params.fade,

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf, withPass } from '../../../testing/resolvedRecipes';
 import type { ParamValue } from '../../base/params';
 import { placedPasses } from '../resolved';
+import type { ToolId } from '../tools/tools';
 import type { PlacedPass } from './definition';
 import type { PassKindId } from './passes';
 
@@ -9,8 +10,13 @@ import type { PassKindId } from './passes';
 const leat = ink('Leat', '#009aab', 'dye');
 const resolved = resolvedOf([ink('Gorse', '#f8d46f'), leat]);
 
-function laid(kind: PassKindId, params: Readonly<Record<string, ParamValue>> = {}): PlacedPass {
-  const made = withPass(resolved, kind, { ink: leat, params });
+function laid(
+  kind: PassKindId,
+  params: Readonly<Record<string, ParamValue>> = {},
+  tool: ToolId = resolved.recipe.tool,
+): PlacedPass {
+  const on = { ...resolved, recipe: { ...resolved.recipe, tool } };
+  const made = withPass(on, kind, { ink: leat, params });
   const pass = made.recipe.passes[0];
   const [placed] = pass ? placedPasses(made, pass) : [];
   if (!placed) throw new Error(`${kind} was not laid`);
@@ -85,11 +91,16 @@ describe('a torn edge', () => {
     expect(shape(torn)).not.toEqual(shape({ ...torn, y: 70 }));
   });
 
-  test('tells its border no faster than a border may change, however it is torn', () => {
-    for (const params of [torn, { ...torn, wander: 1 }, { ...torn, wander: 12, seed: 9 }]) {
-      const [border] = laid('tornEdge', params).borders;
-      for (let i = 0; i < 2000; i++) {
-        const [x, y] = [(i * 7.13) % 80, 40 + ((i * 3.77) % 40)];
+  test('tells its border no faster than a border may change, however it is torn and however wet the tool', () => {
+    for (const [params, tool] of [
+      [torn, 'brush'],
+      [{ ...torn, wander: 1 }, 'brush'],
+      [{ ...torn, wander: 12, seed: 9 }, 'pad'],
+      [{ ...torn, wander: 2 }, 'dip'],
+    ] as const) {
+      const [border] = laid('tornEdge', params, tool).borders;
+      for (let i = 0; i < 20_000; i++) {
+        const [x, y] = [(i * 7.13) % 80, 60 + ((((i * 0.377) % 4) - 2) * params.wander) / 2];
         const here = border?.(x, y) ?? 0;
         const [dx, dy] = [(border?.(x + 1e-4, y) ?? 0) - here, (border?.(x, y + 1e-4) ?? 0) - here];
         expect(Math.hypot(dx, dy)).toBeLessThanOrEqual(1.001e-4);
