@@ -3,6 +3,22 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** What the bench fetches once its first picture is there; what it needs before is in the first file. */
+const BENCH = /src\/views\/bench\/\w+\.tsx$/;
+
+/** What opening the database fetches before the first picture. */
+const OPENING = /src\/(core\/materials\/design\/own|data\/panels|data\/thumbnails|data\/demo\/sittings)\.ts$/;
+
+/** The files the page comes in: few, since each asked for costs the browser and the server some 5 ms of work. */
+const PARTS = [
+  { name: 'first', tags: ['$initial' as const], priority: 4 },
+  { name: 'menu', test: /src\/ui\/Menu\.tsx$/, priority: 3 },
+  { name: 'opening', test: OPENING, priority: 3 },
+  { name: 'bench', test: BENCH, priority: 2 },
+  // What several views share, a file for those that are wanted together.
+  { name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 60_000, minShareCount: 2, priority: 1 },
+];
+
 export default defineConfig({
   plugins: [
     react(),
@@ -38,8 +54,7 @@ export default defineConfig({
     assetsInlineLimit: 0,
     reportCompressedSize: false,
     chunkSizeWarningLimit: 700,
-    // What the first view needs comes in one file: two dozen small ones took a tenth longer until a panel was there.
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } } },
+    rolldownOptions: { output: { codeSplitting: { groups: PARTS } } },
   },
   worker: { format: 'es' },
   server: {
