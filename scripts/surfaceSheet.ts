@@ -126,6 +126,18 @@ const SHEET: readonly Shown[] = [
   },
   { told: 'gold pen', resolved: over('penDots', { params: { pen: 'gold', dots: 90, size: 3 } }, EVENING) },
   {
+    told: 'gold foil',
+    resolved: over('foil', { design: designOf('kiln-bricks'), params: { foil: 'gold', width: 60 } }, EVENING),
+  },
+  {
+    told: 'silver foil',
+    resolved: over('foil', { design: designOf('pressed-leaf'), params: { foil: 'silver', width: 46 } }),
+  },
+  {
+    told: 'copper foil, small dots',
+    resolved: over('foil', { design: designOf('slip-dots'), params: { foil: 'copper', width: 60 } }, FIRE),
+  },
+  {
     told: 'watercolour card, still wet',
     resolved: laid(['thrift-mid', 'vetch-mid', 'skerry-deep'], { tool: 'pad' }, 'watercolour'),
     wetness: 'wet',

@@ -233,6 +233,15 @@ describe('dark card and second films (common practice)', () => {
     });
     expect(labAt(over, ...inside)).toEqual(labAt(strip, ...inside));
   });
+
+  test('foil hides the lightest and the darkest ink alike, each in its own colour', () => {
+    const foiled = (of: ResolvedRecipe, foil = 'gold') =>
+      labAt(withPass(of, 'foil', { design: SQUARE, params: { foil } }), ...inside);
+    const [onPale, onDark] = [pale, dark].map((one) => foiled(resolvedOf([one, { ...one, id: 'same' }])));
+    expect(deltaE00(onPale as Lab, onDark as Lab)).toBeLessThan(1);
+    expect(foiled(resolved, 'gold').b).toBeGreaterThan(foiled(resolved, 'copper').b + 5);
+    expect(chroma(foiled(resolved, 'silver'))).toBeLessThan(3);
+  });
 });
 
 describe('an edge stencil', () => {

@@ -4,6 +4,7 @@ import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolved
 import type { FinishId } from '../../materials/card/finishes';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfXyz, srgbLinear, xyzOfLinearRgb } from '../../materials/colour/lab';
+import { OWN_DESIGNS } from '../../materials/design/own';
 import { setShare } from '../../recipe/editLadder';
 import { PASS_KINDS } from '../../recipe/passes/passes';
 import { placedPasses, type ResolvedRecipe } from '../../recipe/resolved';
@@ -17,6 +18,7 @@ const PANEL = { width: 90, height: 60 };
 const pale = ink('pale', '#f8d46f');
 const mid = ink('mid', '#cf3d63');
 const dark = ink('dark', '#005487');
+const BRICKS = OWN_DESIGNS.find(({ id }) => id === 'kiln-bricks');
 
 /** One ink all over, as two rungs of it. */
 const solidOf = (colour: typeof mid, tool: ToolId, finish: FinishId): ResolvedRecipe =>
@@ -237,16 +239,19 @@ describe('ink that is still wet', () => {
   });
 });
 
-test('metal mirrors the lamp in its own colour', () => {
+test.each([
+  ['penDots', { params: { pen: 'gold', dots: 6, size: 5 } }],
+  ['foil', { ...(BRICKS ? { design: BRICKS } : {}), params: { foil: 'gold', width: 40, x: 45, y: 30 } }],
+] as const)('metal mirrors the lamp in its own colour: %s', (kind, wish) => {
   const plain = resolvedOf([pale, dark], undefined, { panel: PANEL });
   const dpi = 200;
-  /** The brightest place on a gold pen's dots, and what the pen is there without a lamp. */
+  /** The brightest place on it, and what it is there without a lamp. */
   const brightest = (): readonly [lit: number[], flat: number[]] => {
-    const dotted = withPass(plain, 'penDots', { params: { pen: 'gold', dots: 6, size: 5 } });
-    const [lit, flat] = [painted(dotted, dpi).pixels, painted(dotted, dpi, true)];
-    const [pass] = dotted.recipe.passes;
-    const border = pass && placedPasses(dotted, pass)[0]?.borders[0];
-    if (!border) throw new Error('there are no dots');
+    const shining = withPass(plain, kind, wish);
+    const [lit, flat] = [painted(shining, dpi).pixels, painted(shining, dpi, true)];
+    const [pass] = shining.recipe.passes;
+    const border = pass && placedPasses(shining, pass)[0]?.borders[0];
+    if (!border) throw new Error('nothing shines');
     const sumAt = (at: number): number => (lit[at] ?? 0) + (lit[at + 1] ?? 0) + (lit[at + 2] ?? 0);
     let most = -1;
     for (let at = 0; at < lit.length; at += 4) {

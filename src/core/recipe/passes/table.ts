@@ -4,6 +4,7 @@ import { coat } from './coat';
 import { darkCorners } from './darkCorners';
 import { edge } from './edge';
 import { edgeStencil } from './edgeStencil';
+import { foil } from './foil';
 import { glaze } from './glaze';
 import { glycerine } from './glycerine';
 import { greetingStrip } from './greetingStrip';
@@ -54,6 +55,7 @@ export const PASS_TABLE = {
   ownEdge,
   silhouette,
   pearl,
+  foil,
   glaze,
   greetingStrip,
   penDots,

@@ -1,0 +1,108 @@
+import { smoothNoise } from '../../base/noise';
+import { choice } from '../../base/params';
+import type { Ink } from '../../materials/ink/ink';
+import { definePass, type PlacedPass } from './definition';
+import { DRY } from './effects';
+import { placed, STENCIL_PARAMS, withinDesign } from './placed';
+import { ragged } from './ragged';
+import { steelOf } from './stencil';
+import { dome, type SurfaceDetail } from './surface';
+import { describeAllPlaced, stencilsOf } from './words';
+
+const foilOf = (name: string, overWhite: Ink['overWhite']): Ink => ({
+  id: `foil-${name}`,
+  name: `${name} foil`,
+  family: 'foil',
+  depth: 'pale',
+  kind: 'pigment',
+  overWhite,
+});
+/** What a foil looks like in even light; it mirrors the lamp in its own colour. By eye. */
+const FOILS = {
+  gold: foilOf('gold', '#b8964a'),
+  silver: foilOf('silver', '#b4b7ba'),
+  copper: foilOf('copper', '#b27a5b'),
+} as const;
+/** It hides what is under it, coats. */
+const HIDING = 6;
+
+const dragged = smoothNoise(1.3, 31);
+const dimpled = smoothNoise(0.32, 32);
+/** A mirror on a low cushion of glue: it waves along the way the glue was drawn, and shows each dimple in it. By eye. */
+const MIRROR: SurfaceDetail = {
+  border: 0,
+  reach: 0.5,
+  fills: true,
+  height: dome(0.06, 0.45),
+  bumps: (x, y) => 0.26 * dragged(0.4 * x, y) + 0.012 * dimpled(x, y),
+  gloss: 1,
+  isMetal: true,
+};
+
+/** It tears off along the glue's edge, which is never quite even. */
+const torn = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
+  ...stencil,
+  borders: stencil.borders.map((border) => ragged(border, 0.07, 0.4, 33)),
+});
+
+/** Foil on glue that was drawn through a stencil and has dried sticky: a mirror over everything, that no ink takes to. */
+export const foil = definePass({
+  id: 'foil',
+  label: 'Foil',
+  description:
+    'Foil pressed on glue that was drawn through a stencil and has dried sticky: it mirrors, and hides what is under it.',
+  stage: 'over',
+  design: { use: 'pattern' },
+  placements: { max: 1, noun: 'stencil' },
+  params: {
+    ...STENCIL_PARAMS,
+    foil: choice('Foil', { gold: 'gold', silver: 'silver', copper: 'copper' }, 'gold'),
+  },
+  needsDry: true,
+  standsAlone: true,
+  finestLine: 0.5,
+  layOn: (context) => ({
+    ...torn(placed(context)),
+    surface: [MIRROR],
+    effects: [
+      DRY,
+      { kind: 'film', ink: FOILS[context.params.foil], coverAt: withinDesign(context, HIDING) },
+      DRY,
+    ],
+  }),
+  // Through a thin stencil, with what is scraped off; from memory.
+  takes: () => ({ thing: 'foil glue', unit: 'ml', perSquareMetre: 150 }),
+  steps: (contexts, unit) => [
+    {
+      title: 'Glue for the foil',
+      work: `Foil glue, a thin coat through ${describeAllPlaced(contexts, unit)}. Stencil straight into water.`,
+      care: [
+        'Only on a panel that is dry all through: ink that is still damp holds foil too.',
+        'Tape the stencil down and draw the glue over it once, flat; lift it straight up.',
+      ],
+      minutes: 3,
+      does: [],
+      needs: [...stencilsOf(contexts), 'foil glue', 'palette knife', 'bowl of water', 'low-tack tape'],
+      dangers: steelOf(contexts),
+    },
+    {
+      title: 'Let the glue dry sticky',
+      work: 'Until it is clear and holds a fingertip without coming off; its maker’s sheet says how long.',
+      care: ['No heat tool: glue that skins over holds no foil.'],
+      minutes: 30,
+      waits: 'air',
+      does: [],
+    },
+    {
+      title: 'Foil',
+      work: `A piece of ${[...new Set(contexts.map(({ params }) => FOILS[params.foil].name))].join(', ')}, its coloured side up, rubbed down all over with a fingertip, then peeled off slowly.`,
+      care: [
+        'Where glue still shows, lay a fresh piece on and rub again.',
+        'No heat on it afterwards, or it dulls.',
+      ],
+      minutes: 2,
+      does: ['lay', 'dry'],
+      needs: [...new Set(contexts.map(({ params }) => FOILS[params.foil].name)), 'scissors'],
+    },
+  ],
+});
