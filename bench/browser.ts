@@ -1,7 +1,6 @@
 import { spawn } from 'node:child_process';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { type Browser, chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { choose, chooseRun, runWord } from '../e2e/bench';
@@ -351,11 +350,11 @@ async function stepControl({ selector, steps }: { selector: string; steps: numbe
   };
 }
 
-/** What the page loads before it can show anything, gzipped. */
+/** What the page loads before it can show anything, as the server sends it. */
 function firstScriptKilobytes(root: string): number {
   const page = readFileSync(join(root, 'dist', 'index.html'), 'utf8');
   const assets = join(root, 'dist', 'assets');
   return readdirSync(assets)
     .filter((name) => name.endsWith('.js') && page.includes(name))
-    .reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length / 1000, 0);
+    .reduce((sum, name) => sum + statSync(join(assets, `${name}.br`)).size / 1000, 0);
 }
