@@ -9,8 +9,9 @@ import { RELATIONS } from './relations/relations';
 export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
   const { relation, constraints, sort, seed, keep } = query;
   const { dried, pairs } = judged;
-  const { scorer, anyMiddle } = RELATIONS[relation];
+  const { scorer, anyMiddle, begins } = RELATIONS[relation];
   const score = scorer(judged);
+  const mayBegin = begins?.(judged);
   const { lightness, inks } = dried;
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
@@ -60,6 +61,7 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
      * any middle, the best of the three is taken.
      */
     thirds: (i: number, j: number, from: number): void => {
+      if (mayBegin && !mayBegin(i, j)) return;
       for (let c = from; c < numbers.length; c++) {
         const k = numbers[c];
         if (!free && !allowed(i, j, k)) continue;

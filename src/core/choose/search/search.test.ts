@@ -450,3 +450,25 @@ test('complementary ends lose less chroma by way of a spectral middle, over the 
   expect(ends).toBeGreaterThan(50);
   expect(helped / ends).toBeGreaterThan(0.95);
 });
+
+test('two inks that begin no trio of a relation fit with no darker third, in whatever order', () => {
+  const { inks } = demo.dried;
+  for (const id of RELATION_IDS) {
+    const { begins, scorer, anyMiddle } = RELATIONS[id];
+    if (!begins) continue;
+    const [mayBegin, score] = [begins(demo), scorer(demo)];
+    let passedOver = 0;
+    const fits: string[] = [];
+    for (let i = 0; i < inks.length; i++)
+      for (let j = i + 1; j < inks.length; j++) {
+        if (mayBegin(i, j)) continue;
+        passedOver++;
+        for (let k = j + 1; k < inks.length; k++) {
+          const orders = anyMiddle ? [score(i, j, k), score(j, i, k), score(i, k, j)] : [score(i, j, k)];
+          if (orders.some((fit) => fit > 0)) fits.push(`${id}: ${i} ${j} ${k}`);
+        }
+      }
+    expect(fits).toEqual([]);
+    expect(passedOver, id).toBeGreaterThan((inks.length * (inks.length - 1)) / 4);
+  }
+});

@@ -31,6 +31,11 @@ export interface Relation<Id extends string = string> {
   readonly middleAtMost?: number;
   /** Shares of the panel, first to last, where it does not lie in equal thirds. */
   readonly shares?: readonly [number, number, number];
+  /**
+   * Reads the shelf once and tells whether two inks can be the paler two of three that fit: false only where the score
+   * is 0 with every darker third, in whatever order. Most pairs of a shelf cannot, and their thirds need no weighing.
+   */
+  readonly begins?: (judged: Judged) => (palest: number, next: number) => boolean;
   /** Reads the shelf once and gives back the score. */
   readonly scorer: (judged: Judged) => Score;
   /** Why these three belong together, in a sentence with their own figures. */

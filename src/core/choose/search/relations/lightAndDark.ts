@@ -1,3 +1,4 @@
+import { hueApart } from '../../../materials/colour/difference';
 import { MUD } from '../pairs/pairTable';
 import { LIGHT_FROM, topCoatsOf } from '../pairs/topCoats';
 import { defineRelation } from './definition';
@@ -20,6 +21,12 @@ export const lightAndDark = defineRelation({
     'Three different pale inks under a clear resist and one dark over all: by how clearly the worst of the three reads.',
   anyMiddle: true,
   underTopCoat: true,
+  begins:
+    ({ dried: { chroma, hue, lightness } }) =>
+    (palest, next) =>
+      lightness[next] >= LIGHT_FROM &&
+      Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
+      hueApart(hue[palest], hue[next]) >= APART.least,
   scorer: ({ dried, pairs }) => {
     const { lightness, chroma } = dried;
     const { best, darks } = topCoatsOf(dried);

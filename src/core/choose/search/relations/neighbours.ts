@@ -23,6 +23,17 @@ export const neighbours = defineRelation({
   description:
     'Next-door hues that step round the circle one way, evenly, growing darker, with nothing dull between.',
   anyMiddle: false,
+  begins:
+    ({ dried: { chroma, hue }, pairs: { count, verdict } }) =>
+    (palest, next) => {
+      const step = Math.abs(hueStep(hue[palest], hue[next]));
+      return (
+        step >= STEP.least &&
+        step <= STEP.most &&
+        Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
+        verdict[palest * count + next] !== MUD
+      );
+    },
   scorer:
     ({ dried, pairs }) =>
     (first, middle, last) => {

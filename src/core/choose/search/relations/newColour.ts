@@ -25,6 +25,13 @@ export const newColour = defineRelation({
   phrase: 'contrasting trios',
   description: 'Inks far apart whose joints make colourful hues that none of the three has.',
   anyMiddle: false,
+  begins:
+    ({ dried: { chroma, noun }, pairs: { count, verdict, difference } }) =>
+    (palest, next) =>
+      Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
+      difference[palest * count + next] >= APART.least &&
+      verdict[palest * count + next] !== MUD &&
+      muddyNoun[noun[palest]] + muddyNoun[noun[next]] === 0,
   scorer: ({ dried, pairs }) => {
     const { chroma, hue, noun, lightness } = dried;
     const { count: n, verdict, difference, dullest, live, wide, newHue, newChroma } = pairs;

@@ -1,3 +1,4 @@
+import { hueApart } from '../../../materials/colour/difference';
 import { COLOURLESS } from '../../../materials/colour/lab';
 import { defineRelation } from './definition';
 import { even, fall, flowOf, hueSpread, soft, upTo } from './measures';
@@ -20,6 +21,12 @@ export const tonal = defineRelation({
   description:
     'Three depths of one colour: near in hue, evenly spaced in lightness, colourful in step, far from pale to dark.',
   anyMiddle: false,
+  begins:
+    ({ dried: { chroma, hue, lightness } }) =>
+    (palest, next) =>
+      lightness[palest] - lightness[next] >= STEP_AT_LEAST &&
+      Math.min(chroma[palest], chroma[next]) >= COLOURLESS &&
+      hueApart(hue[palest], hue[next]) <= HUES_APART.most,
   scorer:
     ({ dried, pairs }) =>
     (first, middle, last) => {
