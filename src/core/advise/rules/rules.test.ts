@@ -144,6 +144,12 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       /still wet/,
     ],
     [
+      'foil that is heated afterwards',
+      withPass(withPass(tall, 'foil', { design: drawn('slip-dots') }), 'heatSet', {}),
+      'heated',
+      /Heat set comes after the foil/,
+    ],
+    [
       'water impressions over each other',
       { ...stamped, recipe: addPlacement(stamped.recipe, 'waterStamp-1') },
       'overlap',
@@ -264,6 +270,16 @@ test('what passes do is read: how much of the panel, how strongly, and where a d
   const { least = 0, worst, places = [] } = image?.contrast ?? {};
   expect(least).toBe(Math.min(...places.map(({ ratio }) => ratio)));
   expect(worst?.y).toBeGreaterThan(65);
+});
+
+test('foil minds the heat tool on the panel after it: none before it, and none on a strip of its own', () => {
+  const plain = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']);
+  const foiled = (on: ResolvedRecipe) => withPass(on, 'foil', { design: drawn('slip-dots') });
+  const told = (on: ResolvedRecipe) => find(on, 'heated')?.message;
+  expect(told(foiled(withPass(plain, 'heatSet', {})))).toBeUndefined();
+  expect(told(withPass(foiled(plain), 'greetingStrip', {}))).toBeUndefined();
+  // The last one that heats is told: after that the foil is safe.
+  expect(told(withPass(withPass(foiled(plain), 'heatSet', {}), 'glaze', {}))).toMatch(/^Shimmer glaze/);
 });
 
 /** A pass as a maker might add one: with what it starts with, then changed here and there. */

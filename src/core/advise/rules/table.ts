@@ -8,6 +8,7 @@ import type { Rule } from './definition';
 import { fineLines } from './fineLines';
 import { freshSilhouette } from './freshSilhouette';
 import { greyedWhite } from './greyedWhite';
+import { heatedFoil } from './heatedFoil';
 import { hidden } from './hidden';
 import { littleLifted } from './littleLifted';
 import { lostImage } from './lostImage';
@@ -44,6 +45,7 @@ export const RULES: readonly Rule[] = [
   darkGround,
   lostImage,
   freshSilhouette,
+  heatedFoil,
   muddyJoint,
   alikeRungs,
   wetWhite,
