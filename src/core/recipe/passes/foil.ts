@@ -1,22 +1,17 @@
 import { smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import type { Ink } from '../../materials/ink/ink';
-import { definePass, type PlacedPass } from './definition';
+import { definePass, type PlacementContext } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { ragged } from './ragged';
+import { withRagged } from './ragged';
 import { steelOf } from './stencil';
+import { stuff } from './stuff';
 import { dome, type SurfaceDetail } from './surface';
 import { describeAllPlaced, stencilsOf } from './words';
 
-const foilOf = (name: string, overWhite: Ink['overWhite']): Ink => ({
-  id: `foil-${name}`,
-  name: `${name} foil`,
-  family: 'foil',
-  depth: 'pale',
-  kind: 'pigment',
-  overWhite,
-});
+const foilOf = (name: string, overWhite: Ink['overWhite']): Ink =>
+  stuff('foil', `foil-${name}`, `${name} foil`, overWhite);
 /** What a foil looks like in even light; it mirrors the lamp in its own colour. By eye. */
 const FOILS = {
   gold: foilOf('gold', '#b8964a'),
@@ -39,13 +34,16 @@ const MIRROR: SurfaceDetail = {
   isMetal: true,
 };
 
-/** It tears off along the glue's edge, which is never quite even. */
-const torn = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
-  ...stencil,
-  borders: stencil.borders.map((border) => ragged(border, 0.07, 0.4, 33)),
-});
+const PARAMS = {
+  ...STENCIL_PARAMS,
+  foil: choice('Foil', { gold: 'gold', silver: 'silver', copper: 'copper' }, 'gold'),
+} as const;
 
-/** Foil on glue that was drawn through a stencil and has dried sticky: a mirror over everything, that no ink takes to. */
+const foilsOf = (contexts: readonly PlacementContext<typeof PARAMS>[]): readonly string[] => [
+  ...new Set(contexts.map(({ params }) => FOILS[params.foil].name)),
+];
+
+/** Foil on glue that was drawn through a stencil and has dried sticky: a mirror over everything. */
 export const foil = definePass({
   id: 'foil',
   label: 'Foil',
@@ -54,15 +52,13 @@ export const foil = definePass({
   stage: 'over',
   design: { use: 'pattern' },
   placements: { max: 1, noun: 'stencil' },
-  params: {
-    ...STENCIL_PARAMS,
-    foil: choice('Foil', { gold: 'gold', silver: 'silver', copper: 'copper' }, 'gold'),
-  },
+  params: PARAMS,
   needsDry: true,
   standsAlone: true,
   finestLine: 0.5,
   layOn: (context) => ({
-    ...torn(placed(context)),
+    // It tears off along the glue's edge, which is never quite even.
+    ...withRagged(placed(context), 0.07, 0.4, 33),
     surface: [MIRROR],
     effects: [
       DRY,
@@ -95,14 +91,14 @@ export const foil = definePass({
     },
     {
       title: 'Foil',
-      work: `A piece of ${[...new Set(contexts.map(({ params }) => FOILS[params.foil].name))].join(', ')}, its coloured side up, rubbed down all over with a fingertip, then peeled off slowly.`,
+      work: `A piece of ${foilsOf(contexts).join(', ')}, its coloured side up, rubbed down all over with a fingertip, then peeled off slowly.`,
       care: [
         'Where glue still shows, lay a fresh piece on and rub again.',
         'No heat on it afterwards, or it dulls.',
       ],
       minutes: 2,
       does: ['lay', 'dry'],
-      needs: [...new Set(contexts.map(({ params }) => FOILS[params.foil].name)), 'scissors'],
+      needs: [...foilsOf(contexts), 'scissors'],
     },
   ],
 });

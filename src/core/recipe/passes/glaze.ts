@@ -1,17 +1,10 @@
-import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { strengthParam } from './placed';
+import { stuff } from './stuff';
 
 /** A pearly glaze as a film: thin, pale, and half hiding. By eye. */
-const GLAZE: Ink = {
-  id: 'shimmer-glaze',
-  name: 'shimmer glaze',
-  family: 'white',
-  depth: 'pale',
-  kind: 'pigment',
-  overWhite: '#f4f2ee',
-};
+const GLAZE = stuff('white', 'shimmer-glaze', 'shimmer glaze', '#f4f2ee');
 /** Coats of it at full strength. */
 const LAYER = 0.5;
 

@@ -1,23 +1,16 @@
 import { roughNoise } from '../../base/noise';
 import { smoothStep } from '../../base/smoothStep';
-import type { Ink } from '../../materials/ink/ink';
-import { definePass, type PlacedPass } from './definition';
+import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
-import { ragged } from './ragged';
+import { withRagged } from './ragged';
 import { steelOf } from './stencil';
+import { stuff } from './stuff';
 import type { SurfaceDetail } from './surface';
 import { describeAllPlaced, stencilsOf } from './words';
 
 /** White texture paste as a film: a thin, hiding layer. */
-const PASTE: Ink = {
-  id: 'texture-paste',
-  name: 'white texture paste',
-  family: 'white',
-  depth: 'pale',
-  kind: 'pigment',
-  overWhite: '#f7f6f1',
-};
+const PASTE = stuff('white', 'texture-paste', 'white texture paste', '#f7f6f1');
 /** Its thickness, coats. */
 const LAYER = 4;
 
@@ -35,12 +28,6 @@ const SCRAPED: SurfaceDetail = {
   bumps: (x, y) => 0.012 * crumbs(x, y) + 0.03 * drags(x, y),
   gloss: 0.06,
 };
-
-/** Its edge crumbles a little as the stencil comes up. */
-const crumbling = <T extends Pick<PlacedPass, 'borders'>>(stencil: T): T => ({
-  ...stencil,
-  borders: stencil.borders.map((border) => ragged(border, 0.1, 0.6, 21)),
-});
 
 /** White texture paste through a stencil before the blend, rubbed afterwards so that it comes up white again. */
 export const paste = definePass({
@@ -61,7 +48,8 @@ export const paste = definePass({
   layOn: (context) => {
     const rub = context.params.rub / 100;
     return {
-      ...crumbling(placed(context)),
+      // Its edge crumbles a little as the stencil comes up.
+      ...withRagged(placed(context), 0.1, 0.6, 21),
       surface: [SCRAPED],
       effects: [
         DRY,

@@ -4,17 +4,12 @@ import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
+import { stuff } from './stuff';
 import type { SurfaceDetail } from './surface';
 import { describeAllPlaced, stampsOf } from './words';
 
-const powder = (name: string, overWhite: Ink['overWhite']): Ink => ({
-  id: `pearl-${name}`,
-  name: `${name} pearl powder`,
-  family: 'pearl',
-  depth: 'pale',
-  kind: 'pigment',
-  overWhite,
-});
+const powder = (name: string, overWhite: Ink['overWhite']): Ink =>
+  stuff('pearl', `pearl-${name}`, `${name} pearl powder`, overWhite);
 const POWDERS = {
   white: powder('white', '#eceae6'),
   gold: powder('gold', '#c9a861'),

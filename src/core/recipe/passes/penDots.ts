@@ -3,24 +3,16 @@ import { formatFine } from '../../base/length';
 import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
-import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { borderOfDrops, type Drop } from './scattered';
+import { stuff } from './stuff';
 import { dome, type SurfaceDetail } from './surface';
 
-const pen = (id: string, name: string, overWhite: Ink['overWhite']): Ink => ({
-  id,
-  name,
-  family: 'pen',
-  depth: 'pale',
-  kind: 'pigment',
-  overWhite,
-});
 const PENS = {
-  white: pen('pen-white', 'white', '#fbfbf8'),
-  gold: pen('pen-gold', 'gold metallic', '#b4934a'),
-  silver: pen('pen-silver', 'silver metallic', '#b3b6b9'),
+  white: stuff('pen', 'pen-white', 'white', '#fbfbf8'),
+  gold: stuff('pen', 'pen-gold', 'gold metallic', '#b4934a'),
+  silver: stuff('pen', 'pen-silver', 'silver metallic', '#b3b6b9'),
 } as const;
 const flakes = roughNoise(0.14, 7);
 /** How it shines once it has set: white like paint, metallic by flakes that lie nearly every way. By eye. */

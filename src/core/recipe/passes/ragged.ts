@@ -18,3 +18,11 @@ export function ragged(border: Border, far: Millimetres, size: Millimetres, seed
     return inside > matters || inside < -matters ? inside / 2 : (inside + far * wander(x, y)) / 2;
   };
 }
+
+/** What is laid through a stencil, its borders ragged: `ragged` for each. */
+export const withRagged = <T extends { readonly borders: readonly Border[] }>(
+  placed: T,
+  far: Millimetres,
+  size: Millimetres,
+  seed: number,
+): T => ({ ...placed, borders: placed.borders.map((border) => ragged(border, far, size, seed)) });
