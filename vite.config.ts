@@ -1,3 +1,5 @@
+import { realpathSync } from 'node:fs';
+import { join } from 'node:path';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -6,13 +8,24 @@ import { VitePWA } from 'vite-plugin-pwa';
 /** What the bench fetches once its first picture is there; what it needs before is in the first file. */
 const BENCH = /src\/views\/bench\/\w+\.tsx$/;
 
+/** Whether a module is one of these of `src`; one that is not there stops the build, or a file that moved would go unseen. */
+const oneOf = (...paths: readonly string[]) => {
+  const files = paths.map((path) => realpathSync(join(import.meta.dirname, 'src', path)));
+  return (id: string): boolean => files.includes(id);
+};
+
 /** What opening the database fetches before the first picture. */
-const OPENING = /src\/(core\/materials\/design\/own|data\/panels|data\/thumbnails|data\/demo\/sittings)\.ts$/;
+const OPENING = oneOf(
+  'core/materials/design/own.ts',
+  'data/panels.ts',
+  'data/thumbnails.ts',
+  'data/demo/sittings.ts',
+);
 
 /** The files the page comes in: few, since each asked for costs the browser and the server some 5 ms of work. */
 const PARTS = [
   { name: 'first', tags: ['$initial' as const], priority: 4 },
-  { name: 'menu', test: /src\/ui\/Menu\.tsx$/, priority: 3 },
+  { name: 'menu', test: oneOf('ui/Menu.tsx'), priority: 3 },
   { name: 'opening', test: OPENING, priority: 3 },
   { name: 'bench', test: BENCH, priority: 2 },
   // What several views share, a file for those that are wanted together.
