@@ -121,9 +121,15 @@ let nextPage: () => Pick<SearchAnswer, 'found' | 'left'> = () => ({ found: [], l
 async function prepare(mine: number, inks: readonly Ink[], card: Card): Promise<void> {
   const found = await benchFor(inks, card, () => mine === newest);
   if (!found || mine !== newest) return;
-  beginAgain(found.shared);
   busy = Promise.allSettled([theHelper()?.prepare(inks, card, found.shared)]);
-  await judgeAhead(found.here, found.shared);
+  await goOn(mine);
+}
+
+/** Judges the joints that no search has read, for the next one. */
+async function goOn(mine: number): Promise<void> {
+  if (!bench || mine !== newest) return;
+  beginAgain(bench.shared);
+  await judgeAhead(bench.here, bench.shared);
 }
 
 const door = {
@@ -138,7 +144,7 @@ const door = {
 
   /**
    * Searches all trios of the inks on a card. A newer search, or `cancel`, ends it with null; joints judged until
-   * then are kept.
+   * then are kept. Once it has answered it goes on with the joints that other relations read.
    */
   search(
     inks: readonly Ink[],
@@ -149,7 +155,7 @@ const door = {
     const mine = ++newest;
     if (bench) stopAll(bench.shared);
     const answer = before.then(() => busy).then(() => search(mine, inks, card, query, onProgress));
-    before = answer.catch(() => {});
+    before = answer.then(() => goOn(mine)).catch(() => {});
     return answer;
   },
 

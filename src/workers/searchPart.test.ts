@@ -1,5 +1,5 @@
 import { describe, expect, test, vi } from 'vitest';
-import { emptyDullnesses, emptyPairTable } from '../core/choose/search/pairs/pairTable';
+import { emptyDullnesses, emptyPairTable, UNJUDGED } from '../core/choose/search/pairs/pairTable';
 import { NO_CONSTRAINTS, type TrioQuery } from '../core/choose/search/query';
 import { mergeResults } from '../core/choose/search/trios';
 import { DEMO_CARDS } from '../data/demo/cards';
@@ -50,21 +50,33 @@ describe('a search by several, on one table', () => {
     const expected = await takePart(await benchFor(plain), plain, query, going);
     const ahead = shared();
     const bench = await benchFor(ahead);
-    const judged = vi.spyOn(bench, 'judgeRow');
+    const known = () => ahead.pairs.verdict.filter((code) => code < UNJUDGED).length;
     const preparing = judgeAhead(bench, ahead);
     stopAll(ahead);
     await preparing;
-    const before = judged.mock.calls.length;
+    const before = known();
     expect(before).toBeGreaterThan(0);
+    // What is judged is not judged again: a figure that this relation does not read stays as it is put there.
+    ahead.pairs.bow.fill(7);
     beginAgain(ahead);
     await judgeAhead(bench, ahead);
-    const all = judged.mock.calls.length;
-    expect(all).toBeGreaterThan(before);
+    const all = inks.length * (inks.length - 1);
+    expect([known(), ahead.pairs.bow.filter((bow) => bow !== 7).length]).toEqual([all, all - before]);
+    ahead.pairs.bow.fill(7);
     beginAgain(ahead);
     expect(await takePart(bench, ahead, query, going)).toEqual(expected);
-    // Nothing was judged twice.
-    expect(judged.mock.calls.length).toBe(all);
-    expect(new Set(judged.mock.calls.map(([row, , from]) => `${row} ${from}`)).size).toBe(all);
+    expect(ahead.pairs.bow.every((bow) => bow === 7)).toBe(true);
+  });
+
+  test('judges the joints it reads; those that are left can be judged after it has answered', async () => {
+    const search = shared();
+    const bench = await benchFor(search);
+    await takePart(bench, search, { ...query, relation: 'tonal' }, going);
+    const left = () => search.pairs.verdict.filter((code) => code === UNJUDGED).length;
+    expect(left()).toBeGreaterThan((inks.length * (inks.length - 1)) / 2);
+    beginAgain(search);
+    await judgeAhead(bench, search);
+    expect(left()).toBe(0);
   });
 
   test('ends with nothing once it is no longer wanted, and the next one begins where it was', async () => {

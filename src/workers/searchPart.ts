@@ -1,18 +1,19 @@
 import {
   type DriedInks,
   dryInks,
+  type Joins,
   type PairTable,
   pairJudge,
   type RowJudge,
 } from '../core/choose/search/pairs/pairTable';
 import type { TrioQuery } from '../core/choose/search/query';
-import { searchTrios, type TrioResult } from '../core/choose/search/trios';
+import { searchTrios, type TrioResult, wantedJoints } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import { filmOfInk, type Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
 import { nounsPrepared } from './nouns';
 
-/** How far a search is: first every joint is judged, then every trio weighed. */
+/** How far a search is: first the joints it reads are judged, then every trio weighed. */
 export interface SearchProgress {
   readonly stage: 'joints' | 'trios';
   /** 0…1. */
@@ -40,10 +41,7 @@ export const stopAll = ({ counts }: SharedSearch): void => void Atomics.store(co
 export const isStopped = ({ counts }: SharedSearch): boolean => Atomics.load(counts, STOP) === 1;
 
 /** Makes ready for a search; nobody may be searching. Joints that are judged stay so. */
-export function beginAgain({ counts }: SharedSearch): void {
-  Atomics.store(counts, PALEST, 0);
-  Atomics.store(counts, STOP, 0);
-}
+export const beginAgain = ({ counts }: SharedSearch): void => void counts.fill(0);
 
 /** One worker's own view of the shelf that is searched. */
 export interface Bench {
@@ -116,7 +114,7 @@ function watcher(shared: SharedSearch, report: Report) {
 type Watcher = ReturnType<typeof watcher>;
 
 /**
- * Judges the joints that no other worker has taken, and waits for those that one has.
+ * Judges the wanted joints that no other worker has taken, and waits for those that one has.
  *
  * @returns whether all are judged: false when it was stopped
  */
@@ -124,13 +122,14 @@ async function judgeJoints(
   { judgeRow }: Bench,
   { pairs, counts }: SharedSearch,
   stopped: Watcher,
+  wanted?: Joins,
 ): Promise<boolean> {
   const blocks = blocksOf(pairs.count);
   const judgedPart = (): number => Atomics.load(counts, JUDGED) / blocks.length;
   while (Atomics.load(counts, BLOCKS) < blocks.length) {
     const [row, from] = blocks[Atomics.add(counts, BLOCKS, 1)] ?? [];
     if (row === undefined || from === undefined) break;
-    judgeRow(row, pairs, from, from + BLOCK);
+    judgeRow(row, pairs, from, from + BLOCK, wanted);
     Atomics.add(counts, JUDGED, 1);
     if (await stopped('joints', judgedPart)) return false;
   }
@@ -142,7 +141,7 @@ async function judgeJoints(
   return true;
 }
 
-/** Judges joints before anybody asks for them, until it is stopped. */
+/** Judges all joints, before anybody asks for them, until it is stopped. */
 export const judgeAhead = async (bench: Bench, shared: SharedSearch): Promise<void> =>
   void (await judgeJoints(
     bench,
@@ -151,7 +150,7 @@ export const judgeAhead = async (bench: Bench, shared: SharedSearch): Promise<vo
   ));
 
 /**
- * Takes part in a search: judges the joints and weighs the trios that no other worker has taken.
+ * Takes part in a search: judges the joints it reads and weighs the trios, those that no other worker has taken.
  *
  * @returns what this worker found, or null when the search was stopped
  */
@@ -163,7 +162,7 @@ export async function takePart(
 ): Promise<TrioResult | null> {
   const { pairs, counts } = shared;
   const stopped = watcher(shared, report);
-  if (!(await judgeJoints(bench, shared, stopped))) return null;
+  if (!(await judgeJoints(bench, shared, stopped, wantedJoints(bench.dried, query)))) return null;
   const search = searchTrios({ dried: bench.dried, pairs }, query, () => Atomics.add(counts, PALEST, 1));
   while (search.step()) if (await stopped('trios', search.progress)) return null;
   return isStopped(shared) ? null : search.result();

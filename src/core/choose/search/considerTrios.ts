@@ -3,16 +3,17 @@ import type { PairTable } from './pairs/pairTable';
 import { MUD } from './pairs/pairTable';
 import { byRank, type Constraints, type SortId, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
-import { RELATIONS } from './relations/relations';
+import { RELATIONS, type RelationId } from './relations/relations';
 
 /** Weighs one trio after another, given pale to dark, and keeps the best. */
 export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
   const { relation, constraints, sort, seed, keep } = query;
   const { dried, pairs } = judged;
-  const { scorer, anyMiddle, begins } = RELATIONS[relation];
+  const { count } = pairs;
+  const { scorer, anyMiddle } = RELATIONS[relation];
   const score = scorer(judged);
-  const mayBegin = begins?.(judged);
   const { lightness, inks } = dried;
+  const joined = joinedInks(judged, relation);
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
   const made = new Set(constraints.notAmong);
@@ -61,9 +62,11 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
      * any middle, the best of the three is taken.
      */
     thirds: (i: number, j: number, from: number): void => {
-      if (mayBegin && !mayBegin(i, j)) return;
+      if (joined[i * count + j] === 0) return;
       for (let c = from; c < numbers.length; c++) {
         const k = numbers[c];
+        if (joined[j * count + k] === 0) continue;
+        if (anyMiddle && joined[i * count + k] === 0) continue;
         if (!free && !allowed(i, j, k)) continue;
         let fit = fitOf(i, j, k);
         let middle = j;
@@ -87,6 +90,16 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
     best: best.sorted,
     count: () => found,
   };
+}
+
+/** By two inks, as in the table: 1 where they can have a joint in three that fit. */
+function joinedInks({ dried, pairs: { count } }: Judged, relation: RelationId): Uint8Array {
+  const joins = RELATIONS[relation].joins?.(dried);
+  const joined = new Uint8Array(count * count).fill(joins ? 0 : 1);
+  if (joins)
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < count; j++) joined[i * count + j] = joins(i, j) ? 1 : 0;
+  return joined;
 }
 
 const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>

@@ -22,12 +22,13 @@ import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
 import { NOUNS, nounLattice } from './pairs/nounLattice';
-import { dryInks, emptyPairTable, pairJudge, VERDICTS } from './pairs/pairTable';
+import { dryInks, emptyPairTable, pairJudge, UNJUDGED, VERDICTS } from './pairs/pairTable';
 import { topCoatsOf } from './pairs/topCoats';
 import { NO_CONSTRAINTS, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
-import { mergeResults, searchTrios } from './trios';
+import { pagesOf } from './trioPages';
+import { mergeResults, searchTrios, wantedJoints } from './trios';
 
 function judged(inks: readonly Ink[], card = WHITE_CARD): Judged {
   const dried = dryInks(inks, card);
@@ -451,24 +452,73 @@ test('complementary ends lose less chroma by way of a spectral middle, over the 
   expect(helped / ends).toBeGreaterThan(0.95);
 });
 
-test('two inks that begin no trio of a relation fit with no darker third, in whatever order', () => {
+test('two inks that a relation does not join have their joint in no three that fit, in whatever order', () => {
   const { inks } = demo.dried;
   for (const id of RELATION_IDS) {
-    const { begins, scorer, anyMiddle } = RELATIONS[id];
-    if (!begins) continue;
-    const [mayBegin, score] = [begins(demo), scorer(demo)];
-    let passedOver = 0;
+    const { joins, scorer, anyMiddle } = RELATIONS[id];
+    if (!joins) continue;
+    const [joined, score] = [joins(demo.dried), scorer(demo)];
     const fits: string[] = [];
     for (let i = 0; i < inks.length; i++)
       for (let j = i + 1; j < inks.length; j++) {
-        if (mayBegin(i, j)) continue;
-        passedOver++;
+        expect(joined(j, i), `${id}: ${j} ${i}`).toBe(joined(i, j));
         for (let k = j + 1; k < inks.length; k++) {
+          const areNeighbours = joined(i, j) && joined(j, k);
+          if (anyMiddle ? areNeighbours && joined(i, k) : areNeighbours) continue;
           const orders = anyMiddle ? [score(i, j, k), score(j, i, k), score(i, k, j)] : [score(i, j, k)];
           if (orders.some((fit) => fit > 0)) fits.push(`${id}: ${i} ${j} ${k}`);
         }
       }
     expect(fits).toEqual([]);
-    expect(passedOver, id).toBeGreaterThan((inks.length * (inks.length - 1)) / 4);
   }
+});
+
+describe('a search with only the joints judged that it reads', () => {
+  const { dried } = demo;
+  const n = dried.inks.length;
+  const judgeRow = pairJudge(dried, WHITE_CARD);
+  const query = (relation: RelationId, constraints = NO_CONSTRAINTS): TrioQuery => ({
+    relation,
+    constraints,
+    sort: 'fit',
+    seed: 1,
+    keep: 200,
+  });
+  /** A table with the joints of these queries judged, one after the other. */
+  const tableFor = (...queries: readonly TrioQuery[]) => {
+    const pairs = emptyPairTable(n);
+    for (const one of queries)
+      for (let row = 0; row < n; row++) judgeRow(row, pairs, row + 1, n, wantedJoints(dried, one));
+    return pairs;
+  };
+  const unjudged = ({ verdict }: Judged['pairs']) =>
+    verdict.filter((code) => code === UNJUDGED).length / (n * (n - 1));
+
+  test('finds what is found with all of them, and tells how far the inks of any two are apart', () => {
+    const blues = { ...NO_CONSTRAINTS, hues: [5, 6], mustContain: [dried.inks[20]?.id ?? ''], noMud: true };
+    for (const id of RELATION_IDS)
+      for (const constraints of [NO_CONSTRAINTS, blues]) {
+        const pairs = tableFor(query(id, constraints));
+        expect(pairs.difference).toEqual(demo.pairs.difference);
+        const found = search({ dried, pairs }, query(id, constraints));
+        expect(found).toEqual(search(demo, query(id, constraints)));
+        const pages = [
+          pagesOf(found.best, { dried, pairs }, query(id)),
+          pagesOf(found.best, demo, query(id)),
+        ];
+        expect(pages[0]?.next()).toEqual(pages[1]?.next());
+      }
+  });
+
+  test('leaves most joints unjudged, the fewer inks may be used the more; the rest follow when they are asked for', () => {
+    expect(unjudged(tableFor(query('tonal')))).toBeGreaterThan(0.6);
+    for (const id of RELATION_IDS) expect(unjudged(tableFor(query(id))), id).toBeGreaterThan(0.2);
+    const few = query('tonal', { ...NO_CONSTRAINTS, hues: [1] });
+    expect(unjudged(tableFor(few))).toBeGreaterThan(0.9);
+    const pairs = tableFor(few, query('bridge'));
+    for (let row = 0; row < n; row++) judgeRow(row, pairs);
+    expect({ ...pairs, verdict: 0 }).toEqual({ ...demo.pairs, verdict: 0 });
+    expect(unjudged(pairs)).toBe(0);
+    expect(pairs.verdict).toEqual(demo.pairs.verdict);
+  });
 });

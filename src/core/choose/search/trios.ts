@@ -1,7 +1,9 @@
 import { hueSector } from '../shelf/gaps';
 import { bestOfEach, considerTrios } from './considerTrios';
+import type { DriedInks, Joins } from './pairs/pairTable';
 import { allowsKind, GREYS, type Trio, type TrioQuery } from './query';
 import type { Judged } from './relations/definition';
+import { RELATIONS } from './relations/relations';
 
 export interface TrioResult {
   /** The best and the best of each ink, best first. */
@@ -29,23 +31,36 @@ const ownTurn = (): Turn => {
   return () => next++;
 };
 
+/** By an ink's place: whether a trio that is asked for may hold it. */
+function usableInks({ inks, labs }: DriedInks, { constraints }: TrioQuery): readonly boolean[] {
+  const { ownedOnly, mustContain, mustNotContain, hues } = constraints;
+  return inks.map(
+    ({ id, kind, wished = false }, i) =>
+      (hues.length === 0 || hues.includes(hueSector(labs[i]) ?? GREYS)) &&
+      !(ownedOnly && wished) &&
+      !mustNotContain.includes(id) &&
+      (allowsKind(constraints, kind) || mustContain.includes(id)),
+  );
+}
+
+/** The joints that a search reads: those of inks that it may use and that its relation joins. */
+export function wantedJoints(dried: DriedInks, query: TrioQuery): Joins {
+  const usable = usableInks(dried, query);
+  const joins = RELATIONS[query.relation].joins?.(dried);
+  return (row, other) =>
+    usable[row] === true && usable[other] === true && (joins === undefined || joins(row, other));
+}
+
 /**
- * An exhaustive search over every three inks of a judged shelf. Nothing is skipped that could be found.
+ * An exhaustive search over every three inks of a shelf of which the wanted joints are judged. Nothing is skipped that
+ * could be found.
  *
  * @param turn  gives out the palest inks of trios; shared where several search one shelf
  */
 export function searchTrios(judged: Judged, query: TrioQuery, turn: Turn = ownTurn()): TrioSearch {
   const { inks, lightness } = judged.dried;
-  const { ownedOnly, mustContain, mustNotContain, hues, palestAtLeast, spacingAtLeast } = query.constraints;
-  const { labs } = judged.dried;
-  const usable = inks.map(
-    ({ id, kind, wished = false }, i) =>
-      (hues.length === 0 || hues.includes(hueSector(labs[i]) ?? GREYS)) &&
-      !(ownedOnly && wished) &&
-      !mustNotContain.includes(id) &&
-      (allowsKind(query.constraints, kind) || mustContain.includes(id)),
-  );
-  const numbers = Uint16Array.from(inks.flatMap((_, i) => (usable[i] ? [i] : [])));
+  const { palestAtLeast, spacingAtLeast } = query.constraints;
+  const numbers = Uint16Array.from(usableInks(judged.dried, query).flatMap((is, i) => (is ? [i] : [])));
   const consider = considerTrios(judged, query, numbers);
   let row = turn();
   let next = row + 1;

@@ -34,6 +34,9 @@ const NEW = codeOf('new colour');
 const DULLS = codeOf('dulls');
 export const MUD = codeOf('mud');
 export const ALIKE = codeOf('too alike');
+/** Stand there instead of a verdict: of a joint that nobody has asked for only the difference of its inks is known. */
+const UNMEASURED = 255;
+export const UNJUDGED = 254;
 
 /** The shelf as it dries on a card, palest first: an ink's place here is its number in every table. */
 export interface DriedInks {
@@ -75,7 +78,7 @@ export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
  */
 export interface PairTable {
   readonly count: number;
-  /** Place in `VERDICTS`. */
+  /** Place in `VERDICTS`, or `UNJUDGED`. */
   readonly verdict: Uint8Array;
   /** CIEDE2000 between the two inks. */
   readonly difference: Float32Array;
@@ -110,7 +113,7 @@ export function emptyPairTable(
   const figures = (): Float32Array<ArrayBufferLike> => new Float32Array(memory(4 * size));
   return {
     count,
-    verdict: new Uint8Array(memory(size)).fill(ALIKE),
+    verdict: new Uint8Array(memory(size)).fill(UNMEASURED),
     difference: figures(),
     dullest: figures(),
     flow: figures(),
@@ -130,8 +133,15 @@ const { nounOf, prepare } = nounLattice();
 /** Fills the memory of designations with what `namesOfLattice` worked out, before the first search. */
 export const prepareNouns = prepare;
 
-/** Judges the joints of one ink with the darker ones, or with those from `from` up to `to`. */
-export type RowJudge = (row: number, table: PairTable, from?: number, to?: number) => void;
+/** Which joints are asked for, by the places of their inks in the dried shelf. */
+export type Joins = (row: number, other: number) => boolean;
+
+/**
+ * Judges the joints of one ink with the darker ones, or with those from `from` up to `to`, where they are wanted and not
+ * judged yet; of the others it measures how far their inks are apart.
+ */
+export type RowJudge = (row: number, table: PairTable, from?: number, to?: number, wanted?: Joins) => void;
+const ALL: Joins = () => true;
 
 /** What joints are like as they would dry on white, as it stands in a list of them. */
 const [UNKNOWN, CLEAR, DULLENS, MUDDIES] = [0, 1, 2, 3];
@@ -176,31 +186,47 @@ export function pairJudge(
   const read = emptyJointFigures();
   const dullness: Dullness = { at: -1, isMud: false };
 
-  return (row, table, from = row + 1, to = count) => {
+  return (row, table, from = row + 1, to = count, wanted = ALL) => {
     for (let other = from; other < Math.min(to, count); other++) {
-      const at = places[row] * count + places[other];
-      const known = isWhite ? UNKNOWN : onWhite[at];
-      const mixed = mix(row, other, !isWhite && known === UNKNOWN);
-      setWalk(walked, labs[row] as Lab, labs[other] as Lab, mixed, 0);
-      const dull = known === UNKNOWN ? dullnessOf(row, other, mixed) : known;
-      if (!isWhite) {
-        onWhite[at] = dull;
-        onWhite[places[other] * count + places[row]] = dull;
-      }
-      judge(row, other, dull, table);
+      const known = table.verdict[row * count + other];
+      if (known < UNJUDGED) continue;
+      const isWanted = wanted(row, other);
+      if (!isWanted && known === UNJUDGED) continue;
+      const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
+      if (isWanted) judge(row, other, dullnessOf(row, other), difference, table);
+      else measure(row, other, difference, table);
     }
   };
 
-  /** On white the joint itself is judged for mud; on another card, as it would dry on white. */
-  function dullnessOf(row: number, other: number, mixed: Float64Array): number {
+  function measure(row: number, other: number, difference: number, table: PairTable): void {
+    for (const at of [row * count + other, other * count + row]) {
+      table.verdict[at] = UNJUDGED;
+      table.difference[at] = difference;
+    }
+  }
+
+  /**
+   * Walks a joint and tells whether it dulls: on white the joint itself is judged for mud; on another card, as it would
+   * dry on white.
+   */
+  function dullnessOf(row: number, other: number): number {
+    const at = places[row] * count + places[other];
+    const known = isWhite ? UNKNOWN : onWhite[at];
+    const mixed = mix(row, other, !isWhite && known === UNKNOWN);
+    setWalk(walked, labs[row] as Lab, labs[other] as Lab, mixed, 0);
+    if (known !== UNKNOWN) return known;
     const walk = isWhite ? walked : walkedOnWhite;
     if (!isWhite) setWalk(walk, labsOnWhite[row] as Lab, labsOnWhite[other] as Lab, mixed, VALUES);
     findDullness(walk, dullness);
-    return dullness.at < 0 ? CLEAR : dullness.isMud ? MUDDIES : DULLENS;
+    const dull = dullness.at < 0 ? CLEAR : dullness.isMud ? MUDDIES : DULLENS;
+    if (!isWhite) {
+      onWhite[at] = dull;
+      onWhite[places[other] * count + places[row]] = dull;
+    }
+    return dull;
   }
 
-  function judge(row: number, other: number, dull: number, table: PairTable): void {
-    const difference = deltaE00(labs[row] as Lab, labs[other] as Lab);
+  function judge(row: number, other: number, dull: number, difference: number, table: PairTable): void {
     const mayBeNew = difference >= TOO_ALIKE && dull === CLEAR && !isOneHue(row, other);
     if (mayBeNew) nameStations(row, other);
     else nouns.fill(UNNAMED);

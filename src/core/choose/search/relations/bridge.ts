@@ -26,6 +26,10 @@ export const bridge = defineRelation({
   description:
     'Two ends that would turn to mud or go dull, and a middle between them in hue and lightness that keeps both joints colourful.',
   anyMiddle: true,
+  joins:
+    ({ chroma }) =>
+    (one, other) =>
+      Math.max(chroma[one], chroma[other]) >= ENDS_AT_LEAST,
   scorer:
     ({ dried, pairs }) =>
     (first, middle, last) => {

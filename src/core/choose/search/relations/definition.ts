@@ -1,4 +1,4 @@
-import type { DriedInks, PairTable } from '../pairs/pairTable';
+import type { DriedInks, Joins, PairTable } from '../pairs/pairTable';
 
 /** The shelf and its joints, as relations read them. */
 export interface Judged {
@@ -32,10 +32,12 @@ export interface Relation<Id extends string = string> {
   /** Shares of the panel, first to last, where it does not lie in equal thirds. */
   readonly shares?: readonly [number, number, number];
   /**
-   * Reads the shelf once and tells whether two inks can be the paler two of three that fit: false only where the score
-   * is 0 with every darker third, in whatever order. Most pairs of a shelf cannot, and their thirds need no weighing.
+   * Reads the dried shelf once and tells whether the joint of two inks, in either order, can be in three that fit: false
+   * only where the score is 0 with every third, whether it asks for their joint as neighbours or as ends. Where any of
+   * three may lie in the middle, false only where the score is 0 for every three with both. Other joints are not judged,
+   * and their trios not weighed.
    */
-  readonly begins?: (judged: Judged) => (palest: number, next: number) => boolean;
+  readonly joins?: (dried: DriedInks) => Joins;
   /** Reads the shelf once and gives back the score. */
   readonly scorer: (judged: Judged) => Score;
   /** Why these three belong together, in a sentence with their own figures. */

@@ -21,12 +21,12 @@ export const lightAndDark = defineRelation({
     'Three different pale inks under a clear resist and one dark over all: by how clearly the worst of the three reads.',
   anyMiddle: true,
   underTopCoat: true,
-  begins:
-    ({ dried: { chroma, hue, lightness } }) =>
-    (palest, next) =>
-      lightness[next] >= LIGHT_FROM &&
-      Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
-      hueApart(hue[palest], hue[next]) >= APART.least,
+  joins:
+    ({ chroma, hue, lightness }) =>
+    (one, other) =>
+      Math.min(lightness[one], lightness[other]) >= LIGHT_FROM &&
+      Math.min(chroma[one], chroma[other]) >= COLOURFUL.least &&
+      hueApart(hue[one], hue[other]) >= APART.least,
   scorer: ({ dried, pairs }) => {
     const { lightness, chroma } = dried;
     const { best, darks } = topCoatsOf(dried);

@@ -23,15 +23,12 @@ export const neighbours = defineRelation({
   description:
     'Next-door hues that step round the circle one way, evenly, growing darker, with nothing dull between.',
   anyMiddle: false,
-  begins:
-    ({ dried: { chroma, hue }, pairs: { count, verdict } }) =>
-    (palest, next) => {
-      const step = Math.abs(hueStep(hue[palest], hue[next]));
+  joins:
+    ({ chroma, hue }) =>
+    (one, other) => {
+      const step = Math.abs(hueStep(hue[one], hue[other]));
       return (
-        step >= STEP.least &&
-        step <= STEP.most &&
-        Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
-        verdict[palest * count + next] !== MUD
+        step >= STEP.least && step <= STEP.most && Math.min(chroma[one], chroma[other]) >= COLOURFUL.least
       );
     },
   scorer:

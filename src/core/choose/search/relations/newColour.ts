@@ -25,13 +25,11 @@ export const newColour = defineRelation({
   phrase: 'contrasting trios',
   description: 'Inks far apart whose joints make colourful hues that none of the three has.',
   anyMiddle: false,
-  begins:
-    ({ dried: { chroma, noun }, pairs: { count, verdict, difference } }) =>
-    (palest, next) =>
-      Math.min(chroma[palest], chroma[next]) >= COLOURFUL.least &&
-      difference[palest * count + next] >= APART.least &&
-      verdict[palest * count + next] !== MUD &&
-      muddyNoun[noun[palest]] + muddyNoun[noun[next]] === 0,
+  joins:
+    ({ chroma, noun }) =>
+    (one, other) =>
+      Math.min(chroma[one], chroma[other]) >= COLOURFUL.least &&
+      muddyNoun[noun[one]] + muddyNoun[noun[other]] === 0,
   scorer: ({ dried, pairs }) => {
     const { chroma, hue, noun, lightness } = dried;
     const { count: n, verdict, difference, dullest, live, wide, newHue, newChroma } = pairs;

@@ -1,4 +1,4 @@
-import { MUD } from '../pairs/pairTable';
+import { type DriedInks, MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { fall, flowOf, soft } from './measures';
 
@@ -21,6 +21,21 @@ const isWithin = (hue: number, { from, to }: { readonly from: number; readonly t
       ? hue >= from && hue <= to
       : hue >= from || hue <= to;
 
+/** Which of the three an ink is. */
+const [IS_NONE, IS_YELLOW, IS_RED, IS_BLUE] = [0, 1, 2, 3];
+
+const primariesOf = ({
+  hue,
+  chroma,
+  lightness,
+}: Pick<DriedInks, 'hue' | 'chroma' | 'lightness'>): Uint8Array =>
+  Uint8Array.from(hue, (degrees, ink) => {
+    const [c, l] = [chroma[ink], lightness[ink]];
+    if (isWithin(degrees, YELLOW) && c >= YELLOW.chroma && l >= YELLOW.lightness) return IS_YELLOW;
+    if (isWithin(degrees, RED) && c > RED.chroma) return IS_RED;
+    return isWithin(degrees, BLUE) && c > BLUE.chroma ? IS_BLUE : IS_NONE;
+  });
+
 export const primaries = defineRelation({
   id: 'primaries',
   label: 'Three primaries make six',
@@ -30,20 +45,19 @@ export const primaries = defineRelation({
   anyMiddle: true,
   middleAtMost: 7,
   shares: [0.32, 0.36, 0.32],
+  joins: (dried) => {
+    const primary = primariesOf(dried);
+    return (one, other) =>
+      primary[one] !== primary[other] && primary[one] !== IS_NONE && primary[other] !== IS_NONE;
+  },
   scorer: ({ dried: { hue, chroma, lightness }, pairs }) => {
     const { count, verdict, live, newHue } = pairs;
-    const flags = (is: (ink: number) => boolean) => Uint8Array.from(hue, (_, ink) => (is(ink) ? 1 : 0));
-    const yellows = flags(
-      (ink) =>
-        isWithin(hue[ink], YELLOW) && chroma[ink] >= YELLOW.chroma && lightness[ink] >= YELLOW.lightness,
-    );
-    const reds = flags((ink) => isWithin(hue[ink], RED) && chroma[ink] > RED.chroma);
-    const blues = flags((ink) => isWithin(hue[ink], BLUE) && chroma[ink] > BLUE.chroma);
+    const primary = primariesOf({ hue, chroma, lightness });
     return (first, middle, last) => {
-      if (yellows[middle] === 0) return 0;
-      const red = reds[first] === 1 ? first : last;
+      if (primary[middle] !== IS_YELLOW) return 0;
+      const red = primary[first] === IS_RED ? first : last;
       const blue = red === first ? last : first;
-      if (reds[red] === 0 || blues[blue] === 0) return 0;
+      if (primary[red] !== IS_RED || primary[blue] !== IS_BLUE) return 0;
       if (lightness[middle] < Math.max(lightness[first], lightness[last])) return 0;
       const a = red * count + middle;
       const b = middle * count + blue;

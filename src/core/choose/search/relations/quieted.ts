@@ -19,12 +19,28 @@ const MIXED = { part: 0.6, half: 25 };
 /** A dark third is a bar between them: L* below which it is one, half at so much darker. */
 const BAR = { below: 56, half: 20 };
 
+/** Whether a third of this chroma quiets an end of that. */
+const isQuietBeside = (third: number, loud: number): boolean =>
+  third <= QUIET.most && third <= QUIET.partAtMost * loud;
+
 export const quieted = defineRelation({
   id: 'quieted',
   label: 'Quieted',
   phrase: 'quieted trios',
   description: 'Two loud inks far apart in hue, joined by a dusty third between them in lightness.',
   anyMiddle: true,
+  joins:
+    ({ chroma, hue, noun, inks }) =>
+    (one, other) => {
+      const [louder, third] = chroma[one] < chroma[other] ? [other, one] : [one, other];
+      if (chroma[louder] < LOUD.least || muddyNoun[noun[louder]] === 1) return false;
+      if (isQuietBeside(chroma[third], chroma[louder])) return inks[third]?.kind !== 'white';
+      return (
+        chroma[third] >= LOUD.least &&
+        muddyNoun[noun[third]] === 0 &&
+        hueApart(hue[one], hue[other]) >= APART.least
+      );
+    },
   scorer:
     ({ dried, pairs }) =>
     (first, middle, last) => {
@@ -32,7 +48,7 @@ export const quieted = defineRelation({
       const { count, verdict, difference, dullest, mixA, mixB } = pairs;
       const third = chroma[middle];
       const loud = Math.min(chroma[first], chroma[last]);
-      if (loud < LOUD.least || third > QUIET.most || third > QUIET.partAtMost * loud) return 0;
+      if (loud < LOUD.least || !isQuietBeside(third, loud)) return 0;
       if (muddyNoun[noun[first]] === 1 || muddyNoun[noun[last]] === 1) return 0;
       if (inks[middle]?.kind === 'white') return 0;
       const apart = hueApart(hue[first], hue[last]);

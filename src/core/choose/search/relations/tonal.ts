@@ -21,12 +21,12 @@ export const tonal = defineRelation({
   description:
     'Three depths of one colour: near in hue, evenly spaced in lightness, colourful in step, far from pale to dark.',
   anyMiddle: false,
-  begins:
-    ({ dried: { chroma, hue, lightness } }) =>
-    (palest, next) =>
-      lightness[palest] - lightness[next] >= STEP_AT_LEAST &&
-      Math.min(chroma[palest], chroma[next]) >= COLOURLESS &&
-      hueApart(hue[palest], hue[next]) <= HUES_APART.most,
+  joins:
+    ({ chroma, hue, lightness }) =>
+    (one, other) =>
+      Math.abs(lightness[one] - lightness[other]) >= STEP_AT_LEAST &&
+      Math.min(chroma[one], chroma[other]) >= COLOURLESS &&
+      hueApart(hue[one], hue[other]) <= HUES_APART.most,
   scorer:
     ({ dried, pairs }) =>
     (first, middle, last) => {
