@@ -78,8 +78,9 @@ export async function benchOf(
 /** How long a worker searches before it lets messages in, and before it reports, in ms. */
 const SLICE = 16;
 const REPORT = 100;
-/** Joints judged before a worker looks whether to stop. */
+/** Joints judged before a worker looks whether to stop, and pairs of inks weighed with their thirds. */
 const BLOCK = 128;
+const PAIRS = 64;
 
 /** The joints of a shelf in blocks of one ink with some of the darker ones, the same for every worker. */
 function blocksOf(count: number): readonly (readonly [row: number, from: number])[] {
@@ -164,6 +165,7 @@ export async function takePart(
   const stopped = watcher(shared, report);
   if (!(await judgeJoints(bench, shared, stopped, wantedJoints(bench.dried, query)))) return null;
   const search = searchTrios({ dried: bench.dried, pairs }, query, () => Atomics.add(counts, PALEST, 1));
-  while (search.step()) if (await stopped('trios', search.progress)) return null;
+  for (let steps = 1; search.step(); steps++)
+    if (steps % PAIRS === 0 && (await stopped('trios', search.progress))) return null;
   return isStopped(shared) ? null : search.result();
 }

@@ -34,7 +34,9 @@ export function useTrioSearch(
   useEffect(() => {
     if (!card || inks.length === 0) return;
     let wanted = true;
+    let begun = false;
     const timer = setTimeout(async () => {
+      begun = true;
       setProgress({ stage: 'joints', part: 0 });
       setFailed(false);
       setStopped(false);
@@ -52,6 +54,8 @@ export function useTrioSearch(
     return () => {
       wanted = false;
       clearTimeout(timer);
+      // What is asked for no more, or left, gives the cores back.
+      if (begun) void searcher().cancel();
     };
   }, [inks, card, query]);
   const cancel = useCallback(() => void searcher().cancel(), []);
