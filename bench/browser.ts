@@ -75,7 +75,7 @@ export async function measure({
         ...(await previewOfPasses(page)),
         row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
-        ...(await largeShelf(await browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } }))),
+        ...(await largeShelf(() => browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } }))),
       ];
     } finally {
       await browser.close();

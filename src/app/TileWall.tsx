@@ -22,7 +22,7 @@ const SIDES = 16;
 export function TileWall<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, items, tile, className = '', children } = props;
   const box = useRef<HTMLDivElement>(null);
-  const { width: measured } = useSize(box, true);
+  const { width: measured } = useSize(box);
   // Before it is laid out, it is taken to be as large as the page: its tiles are made with it, not once it is measured.
   const width = measured || innerWidth;
   const columns = Math.max(Math.floor((width - SIDES) / tile.width), 1);

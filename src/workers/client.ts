@@ -93,8 +93,7 @@ function withMaterials(
 export function forgetPlace(place: string): void {
   newestQuiet.delete(place);
   if (inHand?.place === place) inHand = undefined;
-  for (const { door, sent } of [...pictures, ...(quiet ? [quiet] : [])])
-    if (sent.delete(place)) void door.forget(place);
+  for (const { door, sent } of pictures) if (sent.delete(place)) void door.forget(place);
 }
 
 /** What is asked of a painter besides the recipe. */
@@ -136,18 +135,23 @@ export async function paint(
   return painted.length < halves.length ? null : painted;
 }
 
-/** When the picture in hand was last asked for or painted, ms. */
+/** When the picture in hand was last asked for or painted, or something was pressed, ms. */
 let lastAsked = 0;
+const handMoves = (): void => {
+  lastAsked = performance.now();
+};
+for (const press of ['pointerdown', 'click', 'keydown'])
+  globalThis.addEventListener?.(press, handMoves, { capture: true });
 /** So long the hand has to rest, ms, before small pictures beside it are painted. */
 const REST = 400;
-/** Paints the small pictures beside the one in hand, so that none of them stands in its way. */
-let quiet: Painter | undefined;
+/** Small pictures come one at a time: a hand that moves again waits for one of them at most. */
 let quietQueue: Promise<unknown> = Promise.resolve();
 /** The newest request of every place with a small picture. */
 const newestQuiet = new Map<string, object>();
 
 /**
- * Paints a small picture beside the one in hand: one after another, by a painter of their own, while the hand rests.
+ * Paints a small picture beside the one in hand, while the hand rests. The painters that are there do it: one of their own
+ * would have to be started and to get as warm as they are.
  *
  * @returns the picture; null when a newer request for the place came, or the place is gone
  */
@@ -164,8 +168,9 @@ export function paintQuietly(
       if (rested >= REST) break;
       await new Promise((resolve) => setTimeout(resolve, REST - rested));
     }
-    quiet ??= startPainter();
-    const painted = await withMaterials(quiet, place, materials).paint(place, { recipe, ...request });
+    startPainting();
+    const last = pictures.at(-1) as Painter;
+    const painted = await withMaterials(last, place, materials).paint(place, { recipe, ...request });
     return painted && [painted];
   });
   quietQueue = painting.catch(() => {});

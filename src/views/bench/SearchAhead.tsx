@@ -5,7 +5,7 @@ import type { Recipe } from '../../core/recipe/recipe';
 import { searcher } from '../../workers/client';
 
 /** So long the hand rests before the shelf is made ready to be searched, ms. */
-const RESTED = 4000;
+const RESTED = 8000;
 /** A larger shelf takes so much time and memory that it waits until it is asked for. */
 const MOST_INKS = 400;
 
