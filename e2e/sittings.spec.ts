@@ -41,10 +41,12 @@ const work = (page: Page, presses: number, minutes: number): Promise<number> =>
       const next = () => desk.querySelector<HTMLButtonElement>('nav button:last-child');
       const from = pieces();
       while (pieces() - from < most && next()?.disabled === false) {
-        // What has to dry is waited for.
+        // What has to dry is waited for, with the page behind another window meanwhile.
         if (next()?.textContent !== 'Done') {
           window.ahead = (window.ahead ?? 0) + 60_000;
-          await change();
+          const changed = change();
+          document.dispatchEvent(new Event('visibilitychange'));
+          await changed;
           continue;
         }
         window.ahead = (window.ahead ?? 0) + each * 60_000;
