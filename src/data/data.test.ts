@@ -49,6 +49,26 @@ describe('the demo', () => {
   });
 });
 
+test('all recipes are listed once, whatever their ids begin with, the one changed last first', async () => {
+  const db = freshDb();
+  const [demo] = await listRecipes(db);
+  if (!demo) throw new Error('no demo recipe');
+  const ids = ['\u0001', '39', '4', '4f', '7f', '8', 'bz', 'c', 'C', 'kiln', 'é', '\uffff\uffff'];
+  await db.recipes.clear();
+  await db.recipes.bulkAdd(
+    ids.map((id, i) => ({
+      ...demo,
+      id,
+      recipe: { ...demo.recipe, id },
+      updatedAt: 1e12 + ((7 * i) % ids.length),
+    })),
+  );
+  const listed = await listRecipes(db);
+  expect(listed.map(({ id }) => id).toSorted()).toEqual(ids.toSorted());
+  const times = listed.map(({ updatedAt }) => updatedAt);
+  expect(times).toEqual(times.toSorted((p, q) => q - p));
+});
+
 describe('saving', () => {
   test('counts up, and refuses to overwrite what another tab saved', async () => {
     const db = freshDb();

@@ -16,21 +16,20 @@ export class ChangedElsewhere extends Error {
 }
 
 /** Where ids are parted, which are random but for the demo's: the values of a thousand recipes at once hold the page up. */
-const ID_PARTS = [
-  ['', '4'],
-  ['4', '8'],
-  ['8', 'c'],
-  ['c', '\uffff'],
-] as const;
+const [QUARTER, HALF, LAST] = ['4', '8', 'c'];
 
 /**
  * All recipes that are sound, the one changed last first. Read in parts, each kept by the database's own cache, which a
  * transaction around them would pass by; so it is no single look, and a live query runs again for what changes meanwhile.
  */
 export async function listRecipes(db: Database): Promise<RecipeRecord[]> {
-  const records = await Promise.all(
-    ID_PARTS.map(([from, to]) => db.recipes.where(':id').between(from, to).toArray()),
-  );
+  const ids = () => db.recipes.where(':id');
+  const records = await Promise.all([
+    ids().below(QUARTER).toArray(),
+    ids().between(QUARTER, HALF).toArray(),
+    ids().between(HALF, LAST).toArray(),
+    ids().aboveOrEqual(LAST).toArray(),
+  ]);
   return soundOnes(records.flat(), isSoundRecord).sound.sort((p, q) => q.updatedAt - p.updatedAt);
 }
 
