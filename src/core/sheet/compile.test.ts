@@ -215,6 +215,13 @@ describe('passes in the order of work', () => {
     );
   });
 
+  test('ink that is laid over foil is wiped off it at once, before it dries', () => {
+    const foiled = withPass(resolvedOf([yellow, blue]), 'foil', { design: design('slip-dots') });
+    expect(titles(foiled)).not.toContain('Wipe the foil');
+    const coated = withPass(foiled, 'coat', { ink: dark });
+    expect(titles(coated).slice(-4)).toEqual(['Top coat: Tarn', 'Wipe the foil', 'Dry', 'Check, dry']);
+  });
+
   test('what is dry already is not dried again, and a heat set is the drying', () => {
     const set = withPass(withPass(resolvedOf([yellow, blue]), 'heatSet'), 'splash');
     expect(titles(set).slice(-4)).toEqual(['Heat set', 'Splashes', 'Dry the panel', 'Check, dry']);

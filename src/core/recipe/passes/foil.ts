@@ -1,6 +1,7 @@
 import { smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import type { Ink } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import { definePass, type PlacementContext } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
@@ -64,6 +65,13 @@ export const foil = definePass({
       DRY,
       { kind: 'film', ink: FOILS[context.params.foil], coverAt: withinDesign(context, HIDING) },
       DRY,
+      // Ink beads on it and is wiped off, as off a melted powder. Common practice.
+      {
+        kind: 'guard',
+        coverAt: withinDesign(context, 1),
+        keepsOff: (kind) => 1 - INK_KINDS[kind].clings,
+        lasts: 'for good',
+      },
     ],
   }),
   // Through a thin stencil, with what is scraped off; from memory.
@@ -97,8 +105,21 @@ export const foil = definePass({
         'No heat on it afterwards, or it dulls.',
       ],
       minutes: 2,
-      does: ['lay', 'dry'],
+      does: ['lay', 'dry', 'cover'],
       needs: [...foilsOf(contexts), 'scissors'],
+    },
+  ],
+  later: () => [
+    {
+      when: 'inked',
+      step: {
+        title: 'Wipe the foil',
+        work: 'A soft dry cloth over the foil while the ink still beads on it.',
+        care: ['Lightly: foil that is rubbed scratches.'],
+        minutes: 0.5,
+        does: ['buff'],
+        needs: ['soft dry cloth'],
+      },
     },
   ],
 });
