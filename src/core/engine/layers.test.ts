@@ -243,11 +243,13 @@ describe('dark card and second films (common practice)', () => {
     expect(chroma(foiled(resolved, 'silver'))).toBeLessThan(3);
   });
 
-  test('dye that is laid over foil is wiped off it, and stays beside it; pigment leaves a film', () => {
+  test('dye and hybrid that are laid over foil are wiped off it, and stay beside it; pigment leaves a film', () => {
     const foiled = withPass(resolved, 'foil', { design: SQUARE, params: { foil: 'gold' } });
-    const dyed = withPass(foiled, 'coat', { ink: ink('Night', '#1c2a5e', 'dye') });
-    expect(labAt(dyed, ...inside)).toEqual(labAt(foiled, ...inside));
-    expect(deltaE00(labAt(dyed, 5, 5), labAt(foiled, 5, 5))).toBeGreaterThan(10);
+    for (const kind of ['dye', 'hybrid'] as const) {
+      const coated = withPass(foiled, 'coat', { ink: ink('Night', '#1c2a5e', kind) });
+      expect(labAt(coated, ...inside)).toEqual(labAt(foiled, ...inside));
+      expect(deltaE00(labAt(coated, 5, 5), labAt(foiled, 5, 5))).toBeGreaterThan(10);
+    }
     const hazed = withPass(foiled, 'coat', { ink: ink('Night', '#1c2a5e', 'pigment') });
     expect(deltaE00(labAt(hazed, ...inside), labAt(foiled, ...inside))).toBeGreaterThan(1);
   });
