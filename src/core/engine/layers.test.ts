@@ -243,15 +243,21 @@ describe('dark card and second films (common practice)', () => {
     expect(chroma(foiled(resolved, 'silver'))).toBeLessThan(3);
   });
 
-  test('dye and hybrid that are laid over foil are wiped off it, and stay beside it; pigment leaves a film', () => {
+  test('dye and hybrid that are laid over foil are wiped off it, and stay beside it; pigment stays', () => {
     const foiled = withPass(resolved, 'foil', { design: SQUARE, params: { foil: 'gold' } });
     for (const kind of ['dye', 'hybrid'] as const) {
       const coated = withPass(foiled, 'coat', { ink: ink('Night', '#1c2a5e', kind) });
       expect(labAt(coated, ...inside)).toEqual(labAt(foiled, ...inside));
       expect(deltaE00(labAt(coated, 5, 5), labAt(foiled, 5, 5))).toBeGreaterThan(10);
     }
-    const hazed = withPass(foiled, 'coat', { ink: ink('Night', '#1c2a5e', 'pigment') });
-    expect(deltaE00(labAt(hazed, ...inside), labAt(foiled, ...inside))).toBeGreaterThan(1);
+    // Pigment is not wiped: it darkens foil at least as far as a mid ink.
+    const night = ink('Night', '#1c2a5e', 'pigment');
+    const darker = (on: ResolvedRecipe) =>
+      deltaE00(
+        labAt(withPass(on, 'coat', { ink: night, params: { strength: 10 } }), ...inside),
+        labAt(on, ...inside),
+      );
+    expect(darker(foiled)).toBeGreaterThan(darker(resolvedOf([mid, { ...mid, id: 'same' }])));
   });
 });
 

@@ -1,7 +1,7 @@
 import { smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import type { Ink } from '../../materials/ink/ink';
-import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
+import { buffsOff } from '../../materials/ink/kinds';
 import { definePass, type PlacementContext } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
@@ -65,11 +65,11 @@ export const foil = definePass({
       DRY,
       { kind: 'film', ink: FOILS[context.params.foil], coverAt: withinDesign(context, HIDING) },
       DRY,
-      // Ink beads on it and is wiped off, smoother than a melted powder as it is; only what clings to that leaves a film here.
+      // Dye and hybrid bead on it and are wiped off; pigment holds, and what is laid as pigment does: paste, powder, paint.
       {
         kind: 'guard',
         coverAt: withinDesign(context, 1),
-        keepsOff: (kind) => (buffsOff(kind) ? 1 : 1 - INK_KINDS[kind].clings),
+        keepsOff: (kind) => (buffsOff(kind) ? 1 : 0),
         lasts: 'for good',
       },
     ],
