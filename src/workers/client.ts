@@ -113,7 +113,7 @@ export async function paint(
   resolved: ResolvedRecipe,
   request: Asked,
 ): Promise<Picture[] | null> {
-  lastAsked = performance.now();
+  lastBusy = performance.now();
   // A hand that changes what it sees will go on to.
   if (inHand?.place === place && inHand.resolved.recipe !== resolved.recipe) readyForDragging();
   inHand = { place, resolved, request };
@@ -130,15 +130,15 @@ export async function paint(
     middle < height ? [part(0, 0, middle), part(1, middle, height)] : [part(0, 0, height)],
   );
   // Small pictures wait for this one, too.
-  lastAsked = performance.now();
+  lastBusy = performance.now();
   const painted = halves.filter((half) => half !== null);
   return painted.length < halves.length ? null : painted;
 }
 
 /** When the picture in hand was last asked for or painted, or something was pressed, ms. */
-let lastAsked = 0;
+let lastBusy = 0;
 const handMoves = (): void => {
-  lastAsked = performance.now();
+  lastBusy = performance.now();
 };
 for (const press of ['pointerdown', 'click', 'keydown'])
   globalThis.addEventListener?.(press, handMoves, { capture: true });
@@ -164,7 +164,7 @@ export function paintQuietly(
   const painting = quietQueue.then(async () => {
     for (;;) {
       if (newestQuiet.get(place) !== request) return null;
-      const rested = performance.now() - lastAsked;
+      const rested = performance.now() - lastBusy;
       if (rested >= REST) break;
       await new Promise((resolve) => setTimeout(resolve, REST - rested));
     }

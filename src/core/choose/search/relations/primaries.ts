@@ -24,11 +24,7 @@ const isWithin = (hue: number, { from, to }: { readonly from: number; readonly t
 /** Which of the three an ink is. */
 const [IS_NONE, IS_YELLOW, IS_RED, IS_BLUE] = [0, 1, 2, 3];
 
-const primariesOf = ({
-  hue,
-  chroma,
-  lightness,
-}: Pick<DriedInks, 'hue' | 'chroma' | 'lightness'>): Uint8Array =>
+const primariesOf = ({ hue, chroma, lightness }: DriedInks): Uint8Array =>
   Uint8Array.from(hue, (degrees, ink) => {
     const [c, l] = [chroma[ink], lightness[ink]];
     if (isWithin(degrees, YELLOW) && c >= YELLOW.chroma && l >= YELLOW.lightness) return IS_YELLOW;
@@ -50,9 +46,10 @@ export const primaries = defineRelation({
     return (one, other) =>
       primary[one] !== primary[other] && primary[one] !== IS_NONE && primary[other] !== IS_NONE;
   },
-  scorer: ({ dried: { hue, chroma, lightness }, pairs }) => {
+  scorer: ({ dried, pairs }) => {
+    const { hue, chroma, lightness } = dried;
     const { count, verdict, live, newHue } = pairs;
-    const primary = primariesOf({ hue, chroma, lightness });
+    const primary = primariesOf(dried);
     return (first, middle, last) => {
       if (primary[middle] !== IS_YELLOW) return 0;
       const red = primary[first] === IS_RED ? first : last;
