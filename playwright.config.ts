@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { BROWSER } from './scripts/browser.mjs';
 
 const PORT = 5271;
 
@@ -16,18 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Each fresh profile would fetch the whole application ahead; one test does, and says so.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: BROWSER,
   },
   webServer: {
     command: 'node_modules/.bin/tsx server/main.ts',

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Browser, chromium, type Page } from '@playwright/test';
+import { type Browser, chromium, type LaunchOptions, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { choose, chooseRun, runWord } from '../e2e/bench';
 import { addPass } from '../e2e/passes';
@@ -24,10 +24,10 @@ const baseURL = `http://127.0.0.1:${PORT}`;
 /** Figures of the built application in a browser, served by its own server. */
 export async function measure({
   root,
-  chromium: executablePath,
+  browser: launch,
 }: {
   root: string;
-  chromium: string;
+  browser: LaunchOptions;
 }): Promise<Row[]> {
   const server = spawn(join(root, 'node_modules', '.bin', 'tsx'), ['server/main.ts'], {
     cwd: root,
@@ -35,14 +35,7 @@ export async function measure({
   });
   try {
     await new Promise<void>((resolve) => server.stdout.once('data', () => resolve()));
-    const args = [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--disable-sync',
-      '--no-first-run',
-    ];
-    const browser = await chromium.launch({ executablePath, args });
+    const browser = await chromium.launch(launch);
     try {
       const colds: number[] = [];
       const inPage: number[] = [];

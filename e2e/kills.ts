@@ -4,6 +4,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
+import { BROWSER } from '../scripts/browser.mjs';
 import { readBackup } from '../src/core/files/backup';
 import type { RecipeRecord } from '../src/data/records';
 
@@ -99,8 +100,7 @@ export async function killAndLook({ baseURL, kills, editsEach, tell = () => {} }
 
 export const openProfile = (profile: string, baseURL: string): Promise<BrowserContext> =>
   chromium.launchPersistentContext(profile, {
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+    ...BROWSER,
     baseURL,
     serviceWorkers: 'block',
   });

@@ -3,7 +3,8 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { build, CHROMIUM, installChromium, installPackages, root, run } from './prepare.mjs';
+import { BROWSER } from './browser.mjs';
+import { build, installChromium, installPackages, root, run } from './prepare.mjs';
 
 installPackages();
 installChromium();
@@ -27,7 +28,7 @@ for (const name of process.argv.slice(2).length > 0
   : ['core', 'learn', 'log', 'sitting', 'browser']) {
   console.log(`Measuring ${name} …`);
   const { measure } = await load(name);
-  rows.push(...(await measure({ root, chromium: CHROMIUM })));
+  rows.push(...(await measure({ root, browser: BROWSER })));
 }
 writeFileSync(join(root, 'bench', 'latest.json'), `${JSON.stringify(rows, null, 2)}\n`);
 

@@ -2,7 +2,8 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { build, CHROMIUM, root } from './prepare.mjs';
+import { BROWSER } from './browser.mjs';
+import { build, root } from './prepare.mjs';
 
 const PORT = '5273';
 const SHOTS = [
@@ -75,16 +76,7 @@ const server = spawn(join(root, 'node_modules', '.bin', 'tsx'), ['server/main.ts
   env: { ...process.env, PORT },
 });
 await new Promise((resolve) => server.stdout.once('data', resolve));
-const browser = await chromium.launch({
-  executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-sync',
-    '--no-first-run',
-  ],
-});
+const browser = await chromium.launch(BROWSER);
 const wanted = process.argv.slice(2);
 for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
   const { name, path, width, height, press, unfold, keys = [], ready = 'canvas[data-painted]' } = shot;

@@ -6,16 +6,15 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
 import { takeJournal } from './data/journal';
 import { writeMark } from './data/mark';
-import { readSetting, writeSetting } from './data/settings';
 import { isSoundRecipe } from './data/sound';
 import { openStorage } from './data/storage';
 import './index.css';
 import { readAhead, viewAhead } from './app/readAhead';
 import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
+import { keepView, recallView } from './store/keepView';
 import { copiesKept, faultFound } from './store/storage';
 import { type AppStore, makeStore } from './store/store';
-import { rememberedView, viewSet } from './store/view';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Shell } from './views/shell/Shell';
@@ -76,14 +75,13 @@ function Views() {
   );
 }
 
-const VIEW_SETTING = 'view';
-
 function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   // The painter's script loads while the database opens.
   startPainting();
   const db = new Database();
   const store = makeStore();
+  recallView(store);
   const session = { db, autosave: autosave(store, db) };
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void session.autosave.flush();
@@ -123,17 +121,6 @@ function start(root: HTMLElement) {
       </Provider>
     </StrictMode>,
   );
-}
-
-/** Brings back the remembered view settings, and remembers each change from then on. */
-async function keepView(store: AppStore, db: Database): Promise<void> {
-  store.dispatch(viewSet(rememberedView(await readSetting(db, VIEW_SETTING))));
-  let view = store.getState().view;
-  store.subscribe(() => {
-    if (store.getState().view === view) return;
-    view = store.getState().view;
-    void writeSetting(db, VIEW_SETTING, view);
-  });
 }
 
 const root = document.getElementById('root');

@@ -1,0 +1,2 @@
+/** How Chromium is started. */
+export declare const BROWSER: { readonly executablePath: string; readonly args: string[] };
