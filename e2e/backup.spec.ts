@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { openBench } from './bench';
+import { test } from './test';
 
 const name = (page: Page) => page.getByLabel('Name of the recipe');
 const rename = async (page: Page, text: string) => {

@@ -1,9 +1,12 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { PDFDocument } from 'pdf-lib';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, deskSetting, openBench, showNumbers, typeMark, unfoldMind, word } from './bench';
 import { unevennessAt } from './picture';
+import { test } from './test';
+
+test.use({ grain: true });
 
 /** The colour of the panel in the middle of its width, at a part of its height from the top. */
 const colourAt = (page: Page, part: number) =>

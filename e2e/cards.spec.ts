@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, word } from './bench';
+import { test } from './test';
 
 test('a card is added by pounds and a reading in Lab, changed, used, kept while it is used, and taken out with undo', async ({
   page,

@@ -1,9 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { colourAt } from './picture';
+import { test } from './test';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>

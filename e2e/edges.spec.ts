@@ -1,10 +1,11 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { ink } from '../src/testing/resolvedRecipes';
 import { expectAccessible } from './axe';
 import { choose } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
+import { test } from './test';
 
 const greys = Array.from({ length: 5 }, (_, i) =>
   ink(`Slate ${i + 1}`, `#${'3579b'[i]?.repeat(6)}` as Ink['overWhite']),

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, openBench } from './bench';
+import { test } from './test';
 
 /** Stands in for the printer. */
 async function watchPrinter(page: Page) {

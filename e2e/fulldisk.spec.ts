@@ -3,8 +3,9 @@ import { randomBytes } from 'node:crypto';
 import { mkdtemp, rm, statfs, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openProfile } from './kills';
+import { test } from './test';
 
 /** A small file system of its own in memory, which takes rights that not every machine gives. */
 async function smallDisk(): Promise<string | undefined> {

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openBench, word } from './bench';
+import { test } from './test';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {

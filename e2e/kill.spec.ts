@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { killAndLook } from './kills';
+import { test } from './test';
 
 test('a browser that is killed in the midst of edits loses nothing that was told as saved', async ({
   baseURL,

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
+import { test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { test } from './test';
 
 const matched = (page: Page) => page.getByRole('region', { name: 'Matched inks' });
 const rows = (page: Page) => matched(page).getByRole('listitem');

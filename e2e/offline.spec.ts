@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { openBench } from './bench';
+import { test } from './test';
 
 test.use({ serviceWorkers: 'allow' });
 

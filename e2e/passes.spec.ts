@@ -1,8 +1,9 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, deskSetting, openBench, unfoldMind } from './bench';
 import { addPass, showReadings } from './passes';
 import { colourAt, lightAt } from './picture';
+import { test } from './test';
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
 const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
@@ -218,34 +219,37 @@ test('passes are put in order by drag and by keys, left out and taken off; the s
   await expect(page.getByRole('img', { name: 'Where it goes' })).toBeVisible();
 });
 
-test('everything that goes over the blend is laid by its name, and nothing serious for axe, wide or narrow', async ({
-  page,
-}) => {
-  await openBench(page);
-  for (const name of [
-    'Pattern stencil',
-    'Water stamp',
-    'Lift with a damp cloth',
-    'Tone on tone',
-    'Greeting strip',
-  ])
-    await addPass(page, name);
-  await expect(passes(page)).toContainText(/Greeting strip/);
-  await expectAccessible(page, 'passes');
-  await page.keyboard.press('Control+k');
-  await page.getByPlaceholder(/Type/).fill('horizon');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('checkbox', { name: 'Horizon on' })).toBeVisible();
-  await showReadings(page);
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('radio', { name: /^Over the blend/ }).click();
-  await expectAccessible(page, 'passes, narrow');
-  await expectNoSideScroll(page, 390);
-  // What is wrong with a number is told where it can be read.
-  await type(page, 'Horizon: Height, mm', 'abc');
-  const told = page.getByRole('alert').filter({ hasText: 'Type a number from' });
-  await expect(told).toBeVisible();
-  expect((await told.boundingBox())?.x).toBeGreaterThanOrEqual(0);
+test.describe('with grain, gloss and shadows', () => {
+  test.use({ grain: true });
+  test('everything that goes over the blend is laid by its name, and nothing serious for axe, wide or narrow', async ({
+    page,
+  }) => {
+    await openBench(page);
+    for (const name of [
+      'Pattern stencil',
+      'Water stamp',
+      'Lift with a damp cloth',
+      'Tone on tone',
+      'Greeting strip',
+    ])
+      await addPass(page, name);
+    await expect(passes(page)).toContainText(/Greeting strip/);
+    await expectAccessible(page, 'passes');
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder(/Type/).fill('horizon');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('checkbox', { name: 'Horizon on' })).toBeVisible();
+    await showReadings(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.getByRole('radio', { name: /^Over the blend/ }).click();
+    await expectAccessible(page, 'passes, narrow');
+    await expectNoSideScroll(page, 390);
+    // What is wrong with a number is told where it can be read.
+    await type(page, 'Horizon: Height, mm', 'abc');
+    const told = page.getByRole('alert').filter({ hasText: 'Type a number from' });
+    await expect(told).toBeVisible();
+    expect((await told.boundingBox())?.x).toBeGreaterThanOrEqual(0);
+  });
 });
 
 test('the loupe reads under a resist and beside it; states with other passes are told apart by name', async ({
@@ -314,6 +318,7 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await page.getByRole('button', { name: 'Add over it' }).press('Enter');
   await expect(page.getByRole('menuitem', { name: 'Torn edge' })).toBeVisible();
   await page.keyboard.type('torn');
+  await expect(page.getByRole('menuitem', { name: 'Torn edge' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('checkbox', { name: 'Torn edge on' })).toBeChecked();
   await expect(page.getByRole('dialog')).toHaveCount(0);

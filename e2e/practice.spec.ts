@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 

@@ -1,9 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, chooseRun, openBench, runWord, showNumbers, unfoldMind, word } from './bench';
 import { addPass, showReadings } from './passes';
 import { lightAt } from './picture';
+import { test } from './test';
 
 /** A way to lie, among the choices of the sentence's word. */
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { test } from './test';
 
 /** The inks as they are listed, without the header. */
 const rows = (page: Page) =>

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, openBench, word } from './bench';
+import { test } from './test';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');

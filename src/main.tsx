@@ -14,7 +14,7 @@ import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
 import { keepView, recallView } from './store/keepView';
 import { copiesKept, faultFound } from './store/storage';
-import { type AppStore, makeStore } from './store/store';
+import { makeStore } from './store/store';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Shell } from './views/shell/Shell';

@@ -24,6 +24,8 @@ test('other words that people use find it; words may come in any order', () => {
 
 test('scattered letters are the last resort, and nothing is nothing', () => {
   expect(found('shwbnch')).toEqual(['tour']);
+  expect(findAmong(THINGS, 'shwbnch', false)).toEqual([]);
+  expect(findAmong(THINGS, 'pink', false)).toHaveLength(1);
   expect(found('xyzzy')).toEqual([]);
   expect(found(' ')).toHaveLength(THINGS.length);
 });

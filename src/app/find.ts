@@ -19,8 +19,15 @@ const KEYS = [
 /**
  * What is called so, the best first: the whole name, its beginning, a word of it, a part of it; then what has other words
  * for it. Every word that is typed must be met. Letters scattered over a name count only where that finds nothing.
+ *
+ * @param isAll  whether these are all there will be: until then scattered letters wait, or what they find would be taken
+ *               for what is still to come
  */
-export function findAmong<Thing extends Findable>(things: readonly Thing[], typed: string): readonly Thing[] {
+export function findAmong<Thing extends Findable>(
+  things: readonly Thing[],
+  typed: string,
+  isAll = true,
+): readonly Thing[] {
   const words = typed.trim().split(/\s+/).filter(Boolean);
   if (words.length === 0) return things;
   const whole = matchSorter(things, typed.trim(), { keys: [...KEYS] });
@@ -29,5 +36,5 @@ export function findAmong<Thing extends Findable>(things: readonly Thing[], type
     [...things],
   );
   const found = [...new Set([...whole, ...byWords])];
-  return found.length > 0 ? found : matchSorter(things, typed.trim(), { keys: ['label'] });
+  return found.length > 0 || !isAll ? found : matchSorter(things, typed.trim(), { keys: ['label'] });
 }

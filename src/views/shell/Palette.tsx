@@ -46,9 +46,10 @@ export default function Palette({
     useMemo(() => card && bareGround(card), [card]),
   );
   const things = useThings(recipes, shelf, dried, onHelp);
+  const isReading = !recipes || !shelf;
   const found = useMemo(() => {
     if (typed.trim() === '') return things.filter(({ sort }) => !DRAWERS.has(sort));
-    const named = findAmong(things, typed);
+    const named = findAmong(things, typed, !isReading);
     const spoken = spokenColour(typed);
     const inks = things.flatMap((thing) => (thing.dried ? [{ thing, lab: thing.dried.lab }] : []));
     const coloured = spoken
@@ -58,8 +59,7 @@ export default function Palette({
       : [];
     // A name that is met comes first, unless what was typed is a colour and nothing is called by it.
     return [...new Set([...named, ...coloured])];
-  }, [things, typed]);
-  const isReading = !recipes || !shelf;
+  }, [things, typed, isReading]);
   return (
     <Command.Dialog
       open

@@ -1,0 +1,20 @@
+import { test as plain } from '@playwright/test';
+
+/**
+ * A page of a fresh profile. Panels begin without the grain of card and ink, which takes a third of a test's time where
+ * three browsers share two cores; tests of pictures, and of what is there at first, ask for it.
+ */
+export const test = plain.extend<{ readonly grain: boolean }>({
+  grain: [false, { option: true }],
+  context: async ({ context, grain }, use) => {
+    if (!grain)
+      await context.addInitScript(() => {
+        // What a test chooses itself stays; a page that has no storage goes without.
+        try {
+          if (!localStorage.getItem('tint-ladder view'))
+            localStorage.setItem('tint-ladder view', '{"grain":false}');
+        } catch {}
+      });
+    await use(context);
+  },
+});
