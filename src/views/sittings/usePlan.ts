@@ -65,6 +65,8 @@ export function usePlan(
     ask().catch((error: unknown) => wanted && raise(error));
     return () => {
       wanted = false;
+      // Nobody waits for a better one.
+      void sittingWorker().rest();
     };
   });
   useEffect(() => (asked ? begin(asked) : undefined), [asked]);
