@@ -1,10 +1,17 @@
 // npm test: lint, types, unit and property tests, browser tests; ends with one line "N passed, N failed".
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, CHROMIUM, installChromium, installPackages, root, run } from './prepare.mjs';
+import { CHROMIUM, installPackages, root, run } from './prepare.mjs';
 
+/** What the browser tests need is made ready beside the packages and the first checks. */
+const beside = (task) => {
+  const readying = spawn(process.execPath, [join(root, 'scripts', 'ready.mjs'), task], { stdio: 'inherit' });
+  return new Promise((resolve) => readying.on('exit', resolve));
+};
+const installed = beside('installChromium');
 installPackages();
-installChromium();
+const built = beside('build');
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 const reports = join(root, '.cache', 'reports');
@@ -45,14 +52,15 @@ suite(
   {},
   (report) => ({ passed: report.numPassedTests, failed: report.numTotalTests - report.numPassedTests }),
 );
-build();
-suite(
-  'browser',
-  bin('playwright'),
-  ['test'],
-  { CHROMIUM_PATH: CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') },
-  ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped }),
-);
+if ((await installed) !== 0 || (await built) !== 0) count(0, 1);
+else
+  suite(
+    'browser',
+    bin('playwright'),
+    ['test'],
+    { CHROMIUM_PATH: CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') },
+    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped }),
+  );
 
 console.log(`\n${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 ? 0 : 1);

@@ -367,8 +367,20 @@ function farthest(
   });
   return { plain: plain ?? Number.NaN, shown: shown ?? Number.NaN };
 }
-/** What water leaves is uneven on purpose: a dried drop's middle strays as far again as a card's tooth. */
-const IN_WATER: readonly PassKindId[] = ['splash', 'waterStamp', 'glycerine', 'mist', 'lift'];
+/** What the card's tooth, the brush's unevenness and the dither come to, about three, and some room. */
+const STRAYS = 9;
+/**
+ * What is uneven on purpose strays farther: a dried drop's middle as far again as a card's tooth; foil, which mirrors the
+ * lamp on each of its waves, by 19 in one place of 300.
+ */
+const STRAYS_MORE: Partial<Record<PassKindId, number>> = {
+  splash: 15,
+  waterStamp: 15,
+  glycerine: 15,
+  mist: 15,
+  lift: 15,
+  foil: 25,
+};
 
 test('whatever the passes: the painted picture shows at each place what lies there', () => {
   fc.assert(
@@ -383,8 +395,7 @@ test('whatever the passes: the painted picture shows at each place what lies the
         const { plain, shown } = farthest(run, passes, places);
         // A steep joint lies between two places at which what is smooth is worked out: six at most in 600 such panels.
         expect(plain).toBeLessThan(8);
-        // The card's tooth, the brush's unevenness and the dither come to about three.
-        expect(shown).toBeLessThan(passes.some(({ kind }) => IN_WATER.includes(kind)) ? 15 : 9);
+        expect(shown).toBeLessThan(Math.max(STRAYS, ...passes.map(({ kind }) => STRAYS_MORE[kind] ?? 0)));
       },
     ),
     { numRuns: 40 },
