@@ -393,8 +393,8 @@ test('whatever the passes: the painted picture shows at each place what lies the
       }),
       (run, passes, places) => {
         const { plain, shown } = farthest(run, passes, places);
-        // A steep joint lies between two places at which what is smooth is worked out: six at most in 600 such panels.
-        expect(plain).toBeLessThan(8);
+        // A steep joint lies between two places at which what is smooth is worked out: eight at most in 1,900 such panels.
+        expect(plain).toBeLessThan(10);
         expect(shown).toBeLessThan(Math.max(STRAYS, ...passes.map(({ kind }) => STRAYS_MORE[kind] ?? 0)));
       },
     ),
