@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { readCgats } from '../src/core/files/cgats';
 import { writeRecipeFile } from '../src/core/files/recipeFile';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
-import { MIXING_WORKERS, makeApp, NONCE_PLACEHOLDER } from './app';
+import { makeApp, NONCE_PLACEHOLDER, VECTOR_WORKERS } from './app';
 import { askedPort } from './port';
 
 let app: Awaited<ReturnType<typeof makeApp>>;
@@ -29,15 +29,16 @@ test('the page forbids inline script and anything from outside', async () => {
 
 test('the workers that may run WebAssembly are there, by these names', async () => {
   const workers = await readdir('src/workers');
-  for (const name of MIXING_WORKERS) expect(workers).toContain(`${name}.worker.ts`);
+  for (const name of VECTOR_WORKERS) expect(workers).toContain(`${name}.worker.ts`);
 });
 
-test('WebAssembly may run in the workers that mix joints, and nowhere else', async () => {
+test('WebAssembly may run in the workers that mix joints or paint, and nowhere else', async () => {
   const policyOf = async (path: string) =>
     (await app.request(path)).headers.get('content-security-policy') ?? '';
-  expect(await policyOf('/assets/search.worker-abc123.js')).toContain(
-    "script-src 'self' 'wasm-unsafe-eval';",
-  );
+  for (const name of VECTOR_WORKERS)
+    expect(await policyOf(`/assets/${name}.worker-abc123.js`)).toContain(
+      "script-src 'self' 'wasm-unsafe-eval';",
+    );
   for (const path of ['/', '/assets/main-abc123.js', '/assets/files.worker-abc123.js'])
     expect(await policyOf(path)).not.toContain('unsafe');
 });

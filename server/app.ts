@@ -14,9 +14,12 @@ const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]
 /** Stands in the built page where each answer gets a fresh nonce; vite.config.ts puts it there. */
 export const NONCE_PLACEHOLDER = '__CSP_NONCE__';
 
-/** Workers that mix joints by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may. */
-export const MIXING_WORKERS = ['search', 'searchHelper', 'shelf'] as const;
-const MIXES = new RegExp(`^/assets/(${MIXING_WORKERS.join('|')})\\.worker-`);
+/**
+ * Workers that mix joints or paint by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may,
+ * and none of these reads files from outside.
+ */
+export const VECTOR_WORKERS = ['search', 'searchHelper', 'shelf', 'picture', 'paper'] as const;
+const HAS_VECTORS = new RegExp(`^/assets/(${VECTOR_WORKERS.join('|')})\\.worker-`);
 
 /** Built files carry a hash of their contents in their names and never change. */
 const FOREVER = 'public, max-age=31536000, immutable';
@@ -44,7 +47,7 @@ export async function makeApp(root: string) {
 
   app.use('/assets/*', async (c, next) => {
     await next();
-    if (!MIXES.test(c.req.path)) return;
+    if (!HAS_VECTORS.test(c.req.path)) return;
     const policy = c.res.headers.get('content-security-policy') ?? '';
     c.res.headers.set(
       'content-security-policy',

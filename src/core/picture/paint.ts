@@ -10,10 +10,11 @@ import { alongBands } from './alongBands';
 import { betweenNodes } from './betweenNodes';
 import { ditherTile } from './dither';
 import { fieldMaker } from './field';
+import { grainRows } from './quickRows';
 import { rampOf } from './ramp';
 import { regionFinder } from './regions';
 import type { Ground } from './shades';
-import { colourRow, emptyShades, evenRow, type Filler, grainRow, type Stretch, surfaceRow } from './shading';
+import { colourRow, emptyShades, type Filler, type Stretch, surfaceRow } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
 import { type Surface, surfaceMaker } from './surface/surface';
@@ -81,6 +82,7 @@ export function createPainter(): PreparePicture {
   const findRegions = regionFinder();
   const makeSurface = surfaceMaker();
   const makeDetails = detailMaker();
+  const { grainRow, evenRow } = grainRows();
   return ({
     resolved,
     wetness,

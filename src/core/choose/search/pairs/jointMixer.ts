@@ -1,4 +1,5 @@
 import { memo } from '../../../base/memo';
+import { compiledWasm } from '../../../base/wasm';
 import { WEIGHTS } from '../../../materials/colour/observer';
 import { BANDS, type Spectrum } from '../../../materials/colour/spectrum';
 import type { Film } from '../../../materials/ink/film';
@@ -128,11 +129,4 @@ export function simdMixer(films: readonly Film[], { ground, other }: JointGround
   };
 }
 
-/** Compiled once; undefined where a browser has no vectors, or a page's policy forbids WebAssembly. */
-const compiled = memo(1, (): WebAssembly.Module | undefined => {
-  try {
-    return new WebAssembly.Module(Uint8Array.from(atob(MIX_JOINTS_WASM), (c) => c.charCodeAt(0)));
-  } catch {
-    return undefined;
-  }
-});
+const compiled = memo(1, () => compiledWasm(MIX_JOINTS_WASM));

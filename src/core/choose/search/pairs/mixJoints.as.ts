@@ -1,5 +1,5 @@
 /**
- * `plainMixer` for two bands at a time, in AssemblyScript: compiled by `npx tsx scripts/makeMixJoints.ts` into
+ * `plainMixer` for two bands at a time, in AssemblyScript: compiled by `npx tsx scripts/makeKernels.ts` into
  * mixJointsWasm.ts. It does the same operations in the same order in double precision, so its sums are the same to the
  * last bit; a test holds it to that.
  */
