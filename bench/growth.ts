@@ -156,7 +156,7 @@ function painting({ operations, bytes }: Machine): Growth[] {
         { told: 'with its grain', points: sized },
         { told: 'plain', points: plain },
       ],
-      limit: `Once the surface is there, ${last.x.toFixed(1)} million pixels ask for ${A_PIXEL} operations and ${PIXEL_BYTES} bytes each: ${Math.round(counted)} ms of work or ${Math.round(moved)} ms of memory at the machine's best. It takes ${Math.round(last.y)} ms with the surface made on the way: the work's limit is ${told(counted / last.y)} of it, for each byte is held to its range and each array to its bounds.`,
+      limit: `Once the surface is there, ${last.x.toFixed(1)} million pixels ask for ${A_PIXEL} operations and ${PIXEL_BYTES} bytes each: ${Math.round(counted)} ms of work or ${Math.round(moved)} ms of memory at the machine's best. It takes ${Math.round(last.y)} ms with the surface made on the way: the work's limit is ${told(counted / last.y)} of it, for most of the rest is the surface, looked up pixel by pixel through its warp.`,
     },
     {
       name: 'picture-passes',
