@@ -16,6 +16,7 @@ export const grainRows = (): GrainRows => quickRows() ?? { grainRow, evenRow };
 type PaintRow = (
   colours: number,
   slopes: number,
+  isEven: boolean,
   grain: number,
   light: number,
   noise: number,
@@ -25,11 +26,13 @@ type PaintRow = (
 ) => void;
 
 const PAGE_BYTES = 65_536;
+/** Pixels that are painted together; they share slopes. */
+const FEW = 1 << SHARE;
 /** Pixels of the widest row there is room for; wider ones go the plain way. */
 const WIDEST = 8192;
 /** Where each part of a row stands in the memory, in bytes, the first left free; and where all ends. */
 const SLOPES_AT = 16 + 12 * WIDEST;
-const GRAIN_AT = SLOPES_AT + (12 * WIDEST) / (1 << SHARE);
+const GRAIN_AT = SLOPES_AT + (12 * WIDEST) / FEW;
 const LIGHT_AT = GRAIN_AT + WIDEST;
 const NOISE_AT = LIGHT_AT + WIDEST;
 const PIXELS_AT = NOISE_AT + 4 * DITHER_SIDE;
@@ -47,35 +50,28 @@ export const quickRows = memo(1, (): GrainRows | undefined => {
   const words = new Int32Array(memory.buffer);
   const bytes = new Int8Array(memory.buffer);
   const painted = new Uint32Array(memory.buffer, PIXELS_AT, WIDEST);
+  const paint = exports.grainRow as PaintRow;
   const quick =
-    (paint: PaintRow, plain: typeof grainRow, isEven: boolean): typeof grainRow =>
+    (plain: typeof grainRow, isEven: boolean): typeof grainRow =>
     (pixels, row, stretch, shades, surface, at, dither) => {
       const { begin, end } = stretch;
       const count = end - begin;
-      if (count > WIDEST || begin % (1 << SHARE) !== 0) {
+      if (count > WIDEST || begin % FEW !== 0) {
         plain(pixels, row, stretch, shades, surface, at, dither);
         return;
       }
-      const few = begin >> SHARE;
-      words.set(
-        isEven ? shades.colours.subarray(0, 3) : shades.colours.subarray(3 * begin, 3 * end),
-        COLOURS_AT >> 2,
-      );
-      words.set(
-        isEven
-          ? shades.slopes.subarray(0, 3)
-          : shades.slopes.subarray(3 * few, 3 * (((end - 1) >> SHARE) + 1)),
-        SLOPES_AT >> 2,
-      );
+      const { colours, slopes } = shades;
+      if (isEven) for (let i = 0; i < FEW; i++) words.set(colours.subarray(0, 3), (COLOURS_AT >> 2) + 3 * i);
+      else words.set(colours.subarray(3 * begin, 3 * end), COLOURS_AT >> 2);
+      const from = isEven ? 0 : begin >> SHARE;
+      const to = isEven ? 1 : ((end - 1) >> SHARE) + 1;
+      words.set(slopes.subarray(3 * from, 3 * to), SLOPES_AT >> 2);
       bytes.set(surface.grain.subarray(at + begin, at + end), GRAIN_AT);
       bytes.set(surface.light.subarray(at + begin, at + end), LIGHT_AT);
       const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
       words.set(dither.subarray(noises, noises + DITHER_SIDE), NOISE_AT >> 2);
-      paint(COLOURS_AT, SLOPES_AT, GRAIN_AT, LIGHT_AT, NOISE_AT, begin, PIXELS_AT, count);
+      paint(COLOURS_AT, SLOPES_AT, isEven, GRAIN_AT, LIGHT_AT, NOISE_AT, begin, PIXELS_AT, count);
       pixels.set(painted.subarray(0, count), begin);
     };
-  return {
-    grainRow: quick(exports.grainRow as PaintRow, grainRow, false),
-    evenRow: quick(exports.evenRow as PaintRow, evenRow, true),
-  };
+  return { grainRow: quick(grainRow, false), evenRow: quick(evenRow, true) };
 });

@@ -7,8 +7,9 @@ const OPAQUE: i32 = -16777216;
 const BITS: i32 = 20;
 
 /**
- * @param colours  of the first pixel: red, green and blue a pixel
+ * @param colours  of the first four pixels: red, green and blue a pixel
  * @param slopes   three to every four pixels
+ * @param isEven   all pixels have the colours and slopes of the first four
  * @param grain    a byte a pixel, as is `light`
  * @param noise    a row of 256 numbers that repeats
  * @param column   of the first pixel in the dither, a whole number of fours
@@ -17,6 +18,7 @@ const BITS: i32 = 20;
 export function grainRow(
   colours: usize,
   slopes: usize,
+  isEven: bool,
   grain: usize,
   light: usize,
   noise: usize,
@@ -46,37 +48,10 @@ export function grainRow(
         chance,
       ),
     );
-    colours += 48;
-    slopes += 12;
-    grain += 4;
-    light += 4;
-    pixels += 16;
-  }
-}
-
-/** All pixels of the colour and with the slopes that stand at `colours` and `slopes`. */
-export function evenRow(
-  colours: usize,
-  slopes: usize,
-  grain: usize,
-  light: usize,
-  noise: usize,
-  column: i32,
-  pixels: usize,
-  count: i32,
-): void {
-  const red = v128.load_splat<i32>(colours);
-  const green = v128.load_splat<i32>(colours, 4);
-  const blue = v128.load_splat<i32>(colours, 8);
-  const slopeR = v128.load_splat<i32>(slopes);
-  const slopeG = v128.load_splat<i32>(slopes, 4);
-  const slopeB = v128.load_splat<i32>(slopes, 8);
-  for (let i = 0; i < count; i += 4) {
-    const chance = v128.load(noise + (((column + i) & 255) << 2));
-    v128.store(
-      pixels,
-      grained(red, green, blue, slopeR, slopeG, slopeB, fourBytes(grain), fourBytes(light), chance),
-    );
+    if (!isEven) {
+      colours += 48;
+      slopes += 12;
+    }
     grain += 4;
     light += 4;
     pixels += 16;
