@@ -1,6 +1,6 @@
 import type { Recipe } from '../core/recipe/recipe';
 import type { Database } from './database';
-import { pageStorage } from './pageStorage';
+import { keep, pageStorage, readKept } from './pageStorage';
 import { addRecipe, ChangedElsewhere, saveRecipe } from './recipes';
 
 /**
@@ -15,14 +15,9 @@ interface Entry {
   readonly revision: number;
 }
 
-/** Writes down what is unsaved; where even that is refused there is nothing more to be done. */
-export function writeJournal(entry: Entry, storage = pageStorage()): void {
-  try {
-    storage?.setItem(PREFIX + entry.recipe.id, JSON.stringify(entry));
-  } catch {
-    // Full or forbidden: the page asks before it is left.
-  }
-}
+/** Writes down what is unsaved; where it is full or forbidden the page asks before it is left. */
+export const writeJournal = (entry: Entry, storage = pageStorage()): void =>
+  keep(PREFIX + entry.recipe.id, entry, storage);
 
 export const clearJournal = (recipeId: string, storage = pageStorage()): void =>
   storage?.removeItem(PREFIX + recipeId);
@@ -43,7 +38,7 @@ export async function takeJournal(
     key.startsWith(PREFIX),
   );
   for (const key of keys) {
-    const entry = readEntry(storage?.getItem(key) ?? null);
+    const entry = entryOf(readKept(key, storage));
     if (entry && isSound(entry.recipe))
       try {
         await saveRecipe(db, entry.recipe, entry.revision);
@@ -58,11 +53,7 @@ export async function takeJournal(
   return copies;
 }
 
-function readEntry(text: string | null): Entry | undefined {
-  try {
-    const entry = JSON.parse(text ?? '') as Partial<Entry> | null;
-    return typeof entry?.revision === 'number' && entry.recipe ? (entry as Entry) : undefined;
-  } catch {
-    return undefined;
-  }
+function entryOf(kept: unknown): Entry | undefined {
+  const entry = kept as Partial<Entry> | null | undefined;
+  return typeof entry?.revision === 'number' && entry.recipe ? (entry as Entry) : undefined;
 }

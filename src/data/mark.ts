@@ -1,4 +1,4 @@
-import { pageStorage } from './pageStorage';
+import { keep, pageStorage, readKept } from './pageStorage';
 
 /** That there has been data, kept outside the database: an empty database is then a loss and no first visit. */
 export interface DataMark {
@@ -16,24 +16,16 @@ export interface DataMark {
 const MARK = 'tint-ladder data';
 
 export function readMark(storage = pageStorage()): DataMark | undefined {
-  try {
-    const mark = JSON.parse(storage?.getItem(MARK) ?? '') as Partial<DataMark> | null;
-    return typeof mark?.lastSeen === 'number' && typeof mark.recipes === 'number'
-      ? (mark as DataMark)
-      : undefined;
-  } catch {
-    return undefined;
-  }
+  const mark = readKept(MARK, storage) as Partial<DataMark> | null | undefined;
+  return typeof mark?.lastSeen === 'number' && typeof mark.recipes === 'number'
+    ? (mark as DataMark)
+    : undefined;
 }
 
+/** Without it a loss would look like a first visit; the data itself is not touched. */
 export function writeMark(change: Partial<DataMark>, storage = pageStorage()): void {
-  try {
-    const now = Date.now();
-    const mark = { recipes: 0, since: now, ...readMark(storage), lastSeen: now, ...change };
-    storage?.setItem(MARK, JSON.stringify(mark));
-  } catch {
-    // Without it a loss would look like a first visit; the data itself is not touched.
-  }
+  const now = Date.now();
+  keep(MARK, { recipes: 0, since: now, ...readMark(storage), lastSeen: now, ...change }, storage);
 }
 
 export const clearMark = (storage = pageStorage()): void => storage?.removeItem(MARK);

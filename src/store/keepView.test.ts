@@ -2,21 +2,19 @@ import 'fake-indexeddb/auto';
 import { expect, test } from 'vitest';
 import { Database } from '../data/database';
 import { readSetting } from '../data/settings';
+import { mapStorage } from '../testing/mapStorage';
 import { keepView, recallView } from './keepView';
 import { makeStore } from './store';
 import { viewSet } from './view';
 
-/** The page's storage as a map. */
-function storageOf(entries: Record<string, string> = {}): Storage {
-  const kept = new Map(Object.entries(entries));
-  return {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-  } as Storage;
-}
+const storageWith = (view: string): Storage => {
+  const storage = mapStorage();
+  storage.setItem('tint-ladder view', view);
+  return storage;
+};
 
 test('what is chosen is there at the next start before the database has answered, and in the database', async () => {
-  const [db, storage] = [new Database('view-kept'), storageOf()];
+  const [db, storage] = [new Database('view-kept'), mapStorage()];
   const before = makeStore();
   await keepView(before, db, storage);
   before.dispatch(viewSet({ unit: 'in', surround: 'dark', grain: false }));
@@ -27,7 +25,7 @@ test('what is chosen is there at the next start before the database has answered
 });
 
 test('the database goes before, as after a backup came in; and the page’s storage follows it', async () => {
-  const [db, storage] = [new Database('view-restored'), storageOf({ 'tint-ladder view': '{"unit":"in"}' })];
+  const [db, storage] = [new Database('view-restored'), storageWith('{"unit":"in"}')];
   await db.settings.put({ key: 'view', value: { unit: 'mm', surround: 'middle' } });
   const store = makeStore();
   recallView(store, storage);
@@ -48,7 +46,7 @@ test('a storage that is missing, forbidden or spoilt leaves things as they are a
       throw new Error('full');
     },
   } as unknown as Storage;
-  for (const storage of [undefined, forbidden, storageOf({ 'tint-ladder view': '{"unit":' })]) {
+  for (const storage of [undefined, forbidden, storageWith('{"unit":')]) {
     const store = makeStore();
     recallView(store, storage);
     expect(store.getState().view).toEqual(makeStore().getState().view);

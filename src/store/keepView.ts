@@ -1,8 +1,8 @@
 import type { Database } from '../data/database';
-import { pageStorage } from '../data/pageStorage';
+import { keep, pageStorage, readKept } from '../data/pageStorage';
 import { readSetting, writeSetting } from '../data/settings';
 import type { AppStore } from './store';
-import { rememberedView, type ViewSettings, viewSet } from './view';
+import { rememberedView, viewSet } from './view';
 
 /** In the database, which backups take with them. */
 const SETTING = 'view';
@@ -11,33 +11,17 @@ const COPY = 'tint-ladder view';
 
 /** Brings back the view settings that the page's storage has: no view is first drawn in others. */
 export const recallView = (store: AppStore, storage = pageStorage()): void =>
-  void store.dispatch(viewSet(rememberedView(copyOf(storage))));
+  void store.dispatch(viewSet(rememberedView(readKept(COPY, storage))));
 
 /** Brings back what the database remembers, which goes before; and remembers each change from then on. */
 export async function keepView(store: AppStore, db: Database, storage = pageStorage()): Promise<void> {
   store.dispatch(viewSet(rememberedView(await readSetting(db, SETTING))));
   let view = store.getState().view;
-  writeCopy(view, storage);
+  keep(COPY, view, storage);
   store.subscribe(() => {
     if (store.getState().view === view) return;
     view = store.getState().view;
-    writeCopy(view, storage);
+    keep(COPY, view, storage);
     void writeSetting(db, SETTING, view);
   });
-}
-
-function copyOf(storage: Storage | undefined): unknown {
-  try {
-    return JSON.parse(storage?.getItem(COPY) ?? 'null');
-  } catch {
-    return undefined;
-  }
-}
-
-function writeCopy(view: ViewSettings, storage: Storage | undefined): void {
-  try {
-    storage?.setItem(COPY, JSON.stringify(view));
-  } catch {
-    // Full or forbidden: the database has them, a moment later.
-  }
 }
