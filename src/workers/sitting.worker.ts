@@ -76,16 +76,18 @@ const door = {
     newest++;
   },
 
-  /** What would help, and what an hour leaves time for. */
+  /** What would help, and what an hour leaves time for; nothing more once a newer question comes, or it is to rest. */
   async advise(
     sitting: Sitting,
     { plan, order }: Pick<PlannedSitting, 'plan' | 'order'>,
     dried: readonly PanelGroup[] | undefined,
     finish: number | undefined,
   ): Promise<SittingAdvice> {
+    const mine = newest;
     const tried: Help[] = [];
     for (const one of variationsOf(sitting, dried)) {
       await breathe();
+      if (mine !== newest) return { help: [] };
       // Heat in place of air makes other stages of it.
       tried.push(
         helpOf(one, plan, one.sitting.groups === sitting.groups ? { ...ASKED, before: order } : ASKED),
@@ -94,6 +96,7 @@ const door = {
     const help = noticed(tried);
     if (finish === undefined || plan.makespan <= finish + 1e-9) return { help };
     await breathe();
+    if (mine !== newest) return { help };
     const by = mostBy(
       sitting,
       sitting.groups.map(({ count }) => count),
@@ -101,6 +104,7 @@ const door = {
       ASKED,
     );
     await breathe();
+    if (mine !== newest) return { help, by };
     const evenings = splitEvenings(sitting, finish, ASKED);
     return { help, by, ...(evenings ? { evenings } : {}) };
   },
