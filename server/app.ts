@@ -14,10 +14,7 @@ const OWN_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]
 /** Stands in the built page where each answer gets a fresh nonce; vite.config.ts puts it there. */
 export const NONCE_PLACEHOLDER = '__CSP_NONCE__';
 
-/**
- * Workers that mix joints or paint by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may,
- * and none of these reads files from outside.
- */
+/** Workers that mix joints or paint by WebAssembly, which a page's policy forbids unless it is allowed. Nothing else may. */
 export const VECTOR_WORKERS = ['search', 'searchHelper', 'shelf', 'picture', 'paper'] as const;
 const HAS_VECTORS = new RegExp(`^/assets/(${VECTOR_WORKERS.join('|')})\\.worker-`);
 
