@@ -296,12 +296,36 @@ test('the run and the shares of another recipe are taken over', async ({ page })
   await expect(page.getByLabel('Share of Leat Mid, per cent')).toHaveValue('60 %');
 });
 
+test('what cannot be fetched says so and leaves the work as it is; a reload brings it', async ({ page }) => {
+  let isDown = true;
+  await page.route(/\/(Palette|RecipesView)-/, (route) => (isDown ? route.abort() : route.continue()));
+  await openBench(page);
+  await page.keyboard.press('Control+k');
+  const failed = page.getByRole('alert').filter({ hasText: 'This did not open' });
+  await expect(failed.getByRole('button', { name: 'Reload the page' })).toBeFocused();
+  await expectAccessible(page, 'a dialog that did not come');
+  await failed.getByRole('button', { name: 'Close' }).click();
+  await expect(failed).toBeHidden();
+  // Keys are the view's own again.
+  await page.keyboard.press('w');
+  await expect(word(page, 'How the panel is shown')).toHaveText('wet');
+  await page.getByRole('link', { name: 'Recipes', exact: true }).click();
+  await expect(page.getByText('This view stopped by a fault')).toBeVisible();
+  isDown = false;
+  await page.getByRole('button', { name: 'Reload the page' }).click();
+  await expect(page.getByRole('heading', { name: 'Recipes' })).toBeVisible();
+});
+
 test('the palette finds things to do and recipes; keys are listed and work; the loupe reads by keys', async ({
   page,
 }) => {
   await openBench(page);
+  // Typed at once: the palette is still being fetched.
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder(/^Type what/).fill('run: glow');
+  await page.keyboard.type('run: glop');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('w');
+  await expect(page.getByPlaceholder(/^Type what/)).toHaveValue('run: glow');
   await page.keyboard.press('Enter');
   await expect(runWord(page)).toHaveText('glow');
   await page.keyboard.press('Control+k');

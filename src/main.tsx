@@ -1,6 +1,7 @@
 import { setNonce } from 'get-nonce';
 import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Provider } from 'react-redux';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
@@ -17,6 +18,7 @@ import { copiesKept, faultFound } from './store/storage';
 import { makeStore } from './store/store';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
+import { Failed } from './views/shell/Failed';
 import { Shell } from './views/shell/Shell';
 import { StorageGate } from './views/shell/StorageGate';
 import { startPainting } from './workers/client';
@@ -114,7 +116,9 @@ function start(root: HTMLElement) {
         <SessionProvider value={session}>
           <NoticeProvider>
             <StorageGate>
-              <Views />
+              <ErrorBoundary FallbackComponent={Failed} onError={console.error}>
+                <Views />
+              </ErrorBoundary>
             </StorageGate>
           </NoticeProvider>
         </SessionProvider>

@@ -16,6 +16,7 @@ import { usualCard } from '../../core/recipe/newRecipe';
 import { listRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
 import { InkDot } from '../../ui/InkDot';
+import { PALETTE_PLACE } from './palettePlace';
 
 /** Something that can be found, and what finding it does. */
 interface Found extends Findable {
@@ -30,13 +31,16 @@ const MOST_BY_COLOUR = 8;
 
 /** Everything that can be done or opened, by what people call it: commands, inks by name and colour, recipes, notes, cards, designs. */
 export default function Palette({
+  typed,
+  onType,
   onHelp,
   onClose,
 }: {
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
   readonly onHelp: () => void;
   readonly onClose: () => void;
 }) {
-  const [typed, setTyped] = useState('');
   const { db } = useSession();
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
   const shelf = useShelf();
@@ -60,18 +64,43 @@ export default function Palette({
     // A name that is met comes first, unless what was typed is a colour and nothing is called by it.
     return [...new Set([...named, ...coloured])];
   }, [things, typed, isReading]);
+  const shown = found.slice(0, MOST);
+  // The first stands chosen as soon as it is listed.
+  const [picked, setPicked] = useState('');
+  const chosen = shown.some(({ id }) => id === picked) ? picked : (shown[0]?.id ?? '');
+  const take = ({ run }: Found) => {
+    onClose();
+    // What it opens takes the place of this dialog, once that is gone.
+    queueMicrotask(run);
+  };
   return (
     <Command.Dialog
       open
+      value={chosen}
+      onValueChange={setPicked}
+      onKeyDown={(event) => {
+        // Taken here: what is newly listed is marked a moment later, and Enter right after the last letter would do nothing.
+        const first = shown.find(({ id }) => id === chosen);
+        if (event.key !== 'Enter' || event.nativeEvent.isComposing || !first) return;
+        event.preventDefault();
+        take(first);
+      }}
       shouldFilter={false}
       onOpenChange={(open) => !open && onClose()}
       label="Find anything"
       overlayClassName="fixed inset-0 z-40 bg-black/40"
-      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(36rem,94vw)] -translate-x-1/2 rounded-[3px] border border-line bg-sheet p-2 shadow-xl"
+      contentClassName={`${PALETTE_PLACE} p-2`}
     >
       <Command.Input
         value={typed}
-        onValueChange={setTyped}
+        onValueChange={(now) => {
+          setPicked('');
+          onType(now);
+        }}
+        onFocus={({ currentTarget: field }) =>
+          // The dialog selects what it gives the keys to: the next letter would take the place of those typed ahead.
+          queueMicrotask(() => field.setSelectionRange(field.value.length, field.value.length))
+        }
         placeholder="Type what to do, an ink, a colour, a recipe, a note"
         className="frame mb-2 min-h-11 w-full px-3 text-lead placeholder:text-mute"
       />
@@ -88,21 +117,17 @@ export default function Palette({
             )}
           </Command.Item>
         )}
-        {found.slice(0, MOST).map(({ id, label, sort, key, dried: ink, run }) => (
+        {shown.map((thing) => (
           <Command.Item
-            key={id}
-            value={id}
-            onSelect={() => {
-              onClose();
-              // What it opens takes the place of this dialog, once that is gone.
-              queueMicrotask(run);
-            }}
+            key={thing.id}
+            value={thing.id}
+            onSelect={() => take(thing)}
             className="flex min-h-8 cursor-pointer items-center gap-2.5 rounded-[2px] px-3 py-1.5 data-[selected=true]:bg-strong data-[selected=true]:text-on-strong max-sm:min-h-11"
           >
-            {ink && <InkDot ink={ink.ink} className="size-4" />}
-            <span className="min-w-0 flex-1 truncate">{label}</span>
-            {ink && <span className="colour-name opacity-75">{plainColour(ink.lab)}</span>}
-            <span className="text-small opacity-75">{key ?? sort}</span>
+            {thing.dried && <InkDot ink={thing.dried.ink} className="size-4" />}
+            <span className="min-w-0 flex-1 truncate">{thing.label}</span>
+            {thing.dried && <span className="colour-name opacity-75">{plainColour(thing.dried.lab)}</span>}
+            <span className="text-small opacity-75">{thing.key ?? thing.sort}</span>
           </Command.Item>
         ))}
       </Command.List>

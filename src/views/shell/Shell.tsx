@@ -11,7 +11,9 @@ import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { viewSet } from '../../store/view';
 import { Button } from '../../ui/Button';
 import { catchFocus, focusMain } from '../../ui/focus';
-import { Failed } from './Failed';
+import { DialogFailed, Failed, MenuFailed } from './Failed';
+import { PALETTE_PLACE } from './palettePlace';
+import { useTypedAhead } from './useTypedAhead';
 
 /** On a phone the drawers, and what else stands at the head of the page, are behind one button. */
 const Menu = lazy(() => import('../../ui/Menu').then((m) => ({ default: m.Menu })));
@@ -119,6 +121,7 @@ function Frame() {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [open, setOpen] = useState<Open>();
   const close = useCallback(() => setOpen(undefined), []);
+  const [typed, setTyped] = useTypedAhead(open === 'palette', close);
   useEffect(() => {
     document.documentElement.dataset.surround = surround;
   }, [surround]);
@@ -138,7 +141,7 @@ function Frame() {
     setOpen('tour');
   }, [navigate, pathname]);
   const askHelp = useCallback(() => setOpen('help'), []);
-  // Fetched ahead: letters typed right after its key must not be lost, or be taken for other keys.
+  // Fetched ahead, so that it is there at once.
   useEffect(() => {
     const timer = setTimeout(palette, FETCH_AFTER);
     return () => clearTimeout(timer);
@@ -263,19 +266,21 @@ function Frame() {
                 </NavLink>
               ))}
               <span className="md:hidden">
-                <Suspense fallback={null}>
-                  <Menu
-                    look="bare"
-                    items={[
-                      ...DRAWERS.map(({ to, label }) => ({ label, onSelect: () => navigate(to) })),
-                      'line',
-                      { label: 'Find anything', onSelect: () => setOpen('palette') },
-                      { label: 'Desk settings', onSelect: () => setOpen('settings') },
-                    ]}
-                  >
-                    <span className="block py-3">More</span>
-                  </Menu>
-                </Suspense>
+                <ErrorBoundary FallbackComponent={MenuFailed} onError={console.error}>
+                  <Suspense fallback={null}>
+                    <Menu
+                      look="bare"
+                      items={[
+                        ...DRAWERS.map(({ to, label }) => ({ label, onSelect: () => navigate(to) })),
+                        'line',
+                        { label: 'Find anything', onSelect: () => setOpen('palette') },
+                        { label: 'Desk settings', onSelect: () => setOpen('settings') },
+                      ]}
+                    >
+                      <span className="block py-3">More</span>
+                    </Menu>
+                  </Suspense>
+                </ErrorBoundary>
               </span>
             </nav>
             <Button
@@ -302,18 +307,35 @@ function Frame() {
               <Outlet />
             </Suspense>
           </ErrorBoundary>
-          <Suspense fallback={null}>
-            {open === 'palette' && <Palette onHelp={askHelp} onClose={close} />}
-            {open === 'help' && <Help onTour={startTour} onClose={close} />}
-            {open === 'start' && <StartDialog onTour={startTour} onClose={close} />}
-            {open === 'settings' && <DeskSettings onHelp={() => setOpen('help')} onClose={close} />}
-            {open === 'tour' && <Tour onEnd={endTour} />}
-          </Suspense>
+          <ErrorBoundary
+            FallbackComponent={DialogFailed}
+            onError={(error) => {
+              console.error(error);
+              close();
+            }}
+          >
+            <Suspense fallback={open === 'palette' ? <PaletteComes typed={typed} /> : null}>
+              {open === 'palette' && (
+                <Palette typed={typed} onType={setTyped} onHelp={askHelp} onClose={close} />
+              )}
+              {open === 'help' && <Help onTour={startTour} onClose={close} />}
+              {open === 'start' && <StartDialog onTour={startTour} onClose={close} />}
+              {open === 'settings' && <DeskSettings onHelp={() => setOpen('help')} onClose={close} />}
+              {open === 'tour' && <Tour onEnd={endTour} />}
+            </Suspense>
+          </ErrorBoundary>
         </div>
       </StartContext>
     </TourContext>
   );
 }
+
+/** Stands where the palette will, with what has been typed for it. */
+const PaletteComes = ({ typed }: { readonly typed: string }) => (
+  <p role="status" className={`${PALETTE_PLACE} min-h-15 p-4 text-lead`}>
+    {typed || 'Opening …'}
+  </p>
+);
 
 /** Three rungs, pale to dark. */
 function LadderSign() {
