@@ -97,16 +97,11 @@ function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool:
     }
   });
   const reaches = new Float64Array(count);
-  const parts = new Float64Array(count);
+  const covered = new Float64Array(count);
   let gain = 0.6 * Math.sqrt(panel.width * panel.height);
   let before = Number.POSITIVE_INFINITY;
   for (let step = 0; step < STEPS; step++) {
-    const covered = new Float64Array(count);
-    for (let i = 0; i < far.length; i += count) {
-      for (let rung = 0; rung < count; rung++) parts[rung] = far[i + rung] - reaches[rung];
-      share(parts, width);
-      for (let rung = 0; rung < count; rung++) covered[rung] = covered[rung] + parts[rung];
-    }
+    sumParts(far, reaches, width, covered);
     const lacks = rungs.map(({ share: part }, i) => part - covered[i] / points.length);
     const worst = Math.max(...lacks.map(Math.abs));
     if (worst < NEAR_ENOUGH) break;
@@ -117,6 +112,18 @@ function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool:
     });
   }
   return reaches;
+}
+
+/** The parts of all points together, by ink. A function of its own: in the midst of the steps it would be compiled ever anew. */
+function sumParts(far: Float64Array, reaches: Float64Array, width: Millimetres, into: Float64Array): void {
+  const count = into.length;
+  const parts = new Float64Array(count);
+  into.fill(0);
+  for (let i = 0; i < far.length; i += count) {
+    for (let rung = 0; rung < count; rung++) parts[rung] = far[i + rung] - reaches[rung];
+    share(parts, width);
+    for (let rung = 0; rung < count; rung++) into[rung] = into[rung] + parts[rung];
+  }
 }
 
 /**

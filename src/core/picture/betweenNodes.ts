@@ -1,31 +1,42 @@
 import type { ColourField } from './field';
 import { type PixelRuns, RUN_FIELDS } from './regions';
+import { forRuns, type RowLoops } from './rowLoops';
 import { SHADE } from './shades';
-import { BENDS, type Depth, type Filler, PART, type RowShades, SHARE } from './shading';
+import { BENDS, type Depth, type Filler, PART, type RowShades, RUN, SHARE } from './shading';
 
 /** Anything but bands alone: shades between the nodes of a field, sharp where a border runs. */
-export function betweenNodes(field: ColourField, runs: PixelRuns, width: number, height: number): Filler {
+export function betweenNodes(
+  field: ColourField,
+  runs: PixelRuns,
+  width: number,
+  height: number,
+  loops: RowLoops,
+): Filler {
   const { columns, rows } = field;
   /** How far across its square each pixel lies, 0…1. */
   const across = Float32Array.from({ length: width }, (_, pixel) => {
     const u = ((pixel + 0.5) / width) * (columns - 1);
     return u - Math.min(Math.floor(u), columns - 2);
   });
+  const step = (columns - 1) / width;
   return {
     ground: field.ground,
     fillRow: (row, into, depth) => {
       const v = ((row + 0.5) / height) * (rows - 1);
       const top = Math.min(Math.floor(v), rows - 2);
-      fillRuns(into, across, field, runs.regions, runs.ofRow(row), top, v - top, depth);
+      const found = runs.ofRow(row);
+      fillRuns(into, across, step, field, runs.regions, found, top, v - top, depth);
+      loops.layRuns(into, found.length / RUN_FIELDS);
       return false;
     },
   };
 }
 
-/** One row from its runs of pixels: each takes its region's shades, and on a border both regions' in part. */
+/** One row's runs of pixels: each takes its region's shades, and on a border both regions' in part. */
 function fillRuns(
   into: RowShades,
   across: Float32Array,
+  step: number,
   field: ColourField,
   regions: PixelRuns['regions'],
   row: Int32Array,
@@ -33,36 +44,37 @@ function fillRuns(
   down: number,
   depth: Depth,
 ): void {
-  const { colours } = into;
   const next = SHADE * field.columns;
-  for (let i = 0; i < row.length; i += RUN_FIELDS) {
+  for (let i = 0, run = 0; i < row.length; i += RUN_FIELDS, run += RUN) {
     const from = row[i];
     const to = row[i + 1];
     const column = row[i + 2];
     const part = row[i + 5];
     const node = SHADE * (top * field.columns + column);
     const signal = field.cornersOf(regions[row[i + 3]], column, top);
-    fillColours(colours, across, from, to, signal, node, next, down);
+    layRun(into.runs, run, from, to, across[from], step, signal, node, next, down);
     if (depth !== 'colours') fillSlopes(into, from, to, signal, node, next, down, depth);
     if (part === 255) continue;
-    const at = 3 * from;
-    const r = colours[at];
-    const g = colours[at + 1];
-    const b = colours[at + 2];
+    const { runs } = into;
+    const r = runs[run + 2];
+    const g = runs[run + 3];
+    const b = runs[run + 4];
     const beyond = field.cornersOf(regions[row[i + 4]], column, top);
-    fillColours(colours, across, from, to, beyond, node, next, down);
-    colours[at] = r + ((colours[at] - r) * part) / 255;
-    colours[at + 1] = g + ((colours[at + 1] - g) * part) / 255;
-    colours[at + 2] = b + ((colours[at + 2] - b) * part) / 255;
+    layRun(runs, run, from, to, across[from], step, beyond, node, next, down);
+    runs[run + 2] = r + ((runs[run + 2] - r) * part) / 255;
+    runs[run + 3] = g + ((runs[run + 3] - g) * part) / 255;
+    runs[run + 4] = b + ((runs[run + 4] - b) * part) / 255;
   }
 }
 
 /** Some of one row's pixels in a square, between the four nodes of one region. */
-function fillColours(
-  colours: Int32Array,
-  across: Float32Array,
+function layRun(
+  runs: Int32Array,
+  run: number,
   from: number,
   to: number,
+  across: number,
+  step: number,
   signal: Float32Array,
   node: number,
   next: number,
@@ -70,18 +82,20 @@ function fillColours(
 ): void {
   const up = 1 - down;
   const right = node + SHADE;
-  const r = PART * (up * signal[node] + down * signal[node + next]);
-  const g = PART * (up * signal[node + 1] + down * signal[node + next + 1]);
-  const b = PART * (up * signal[node + 2] + down * signal[node + next + 2]);
-  const dr = PART * (up * signal[right] + down * signal[right + next]) - r;
-  const dg = PART * (up * signal[right + 1] + down * signal[right + next + 1]) - g;
-  const db = PART * (up * signal[right + 2] + down * signal[right + next + 2]) - b;
-  for (let pixel = from, at = 3 * from; pixel < to; pixel++, at += 3) {
-    const t = across[pixel];
-    colours[at] = r + t * dr;
-    colours[at + 1] = g + t * dg;
-    colours[at + 2] = b + t * db;
-  }
+  const r = forRuns(up * signal[node] + down * signal[node + next]);
+  const g = forRuns(up * signal[node + 1] + down * signal[node + next + 1]);
+  const b = forRuns(up * signal[node + 2] + down * signal[node + next + 2]);
+  const dr = forRuns(up * signal[right] + down * signal[right + next]) - r;
+  const dg = forRuns(up * signal[right + 1] + down * signal[right + next + 1]) - g;
+  const db = forRuns(up * signal[right + 2] + down * signal[right + next + 2]) - b;
+  runs[run] = from;
+  runs[run + 1] = to;
+  runs[run + 2] = r + across * dr;
+  runs[run + 3] = g + across * dg;
+  runs[run + 4] = b + across * db;
+  runs[run + 5] = step * dr;
+  runs[run + 6] = step * dg;
+  runs[run + 7] = step * db;
 }
 
 /**

@@ -8,13 +8,12 @@ import type { ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
 import { alongBands } from './alongBands';
 import { betweenNodes } from './betweenNodes';
-import { ditherTile } from './dither';
 import { fieldMaker } from './field';
-import { grainRows } from './quickRows';
+import { rowLoops } from './quickRows';
 import { rampOf } from './ramp';
 import { regionFinder } from './regions';
 import type { Ground } from './shades';
-import { colourRow, emptyShades, type Filler, type Stretch, surfaceRow } from './shading';
+import { colourRow, type Filler, type Stretch, surfaceRow } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
 import { type Surface, surfaceMaker } from './surface/surface';
@@ -82,7 +81,6 @@ export function createPainter(): PreparePicture {
   const findRegions = regionFinder();
   const makeSurface = surfaceMaker();
   const makeDetails = detailMaker();
-  const { grainRow, evenRow } = grainRows();
   return ({
     resolved,
     wetness,
@@ -98,6 +96,7 @@ export function createPainter(): PreparePicture {
     const { panel } = resolved.recipe;
     const frame = { panel, width, height, ...rows };
     const shows = !isPlain && width / panel.width >= COARSE;
+    const loops = rowLoops(width);
     const program = compileLayers(resolved, progress);
     // Where a rung is of bare card nothing lies that could shine.
     const isWet =
@@ -109,17 +108,16 @@ export function createPainter(): PreparePicture {
       const { columns, rows: nodes } = nodesFor(resolved, program, width, height);
       const field = makeField({ resolved, wetness, progress, program, surface, columns, rows: nodes });
       const tiling = { panel, width, height, columns, rows: nodes };
-      return betweenNodes(field, findRegions(program.borders, tiling), width, height);
+      return betweenNodes(field, findRegions(program.borders, tiling), width, height, loops);
     };
     const { fillRow, ground } =
       bands && progress.passes + progress.placings === 0
-        ? alongBands(panel, bands, rampOf(resolved, bands, wetness, progress, surface), width, height)
+        ? alongBands(panel, bands, rampOf(resolved, bands, wetness, progress, surface), width, height, loops)
         : onField();
-    const shades = emptyShades(width);
+    const shades = loops.emptyShades(width);
     const plain = { cover: new Int8Array(width), light: new Int8Array(width), shine: new Uint8Array(width) };
     const isGentle =
       surface !== undefined && surface.spread < GENTLE && surface.bareShare === 0 && !surface.glints;
-    const dither = ditherTile();
     const bare: Ground = [lightOfByte(ground[0]), lightOfByte(ground[1]), lightOfByte(ground[2])];
     // Red first, as pixels lie in memory on every machine a browser runs on.
     const packed = new Uint32Array(pixels.buffer);
@@ -127,22 +125,22 @@ export function createPainter(): PreparePicture {
       const at = (row - rows.from) * width;
       const target = packed.subarray(at, at + width);
       if (!surface) {
-        colourRow(target, row, shades, fillRow(row, shades, 'colours') ? 0 : 3, dither);
+        colourRow(target, row, shades, fillRow(row, shades, 'colours'));
         return;
       }
       const stretches = isGentle ? standing(details, row, width) : [{ begin: 0, end: width }];
       const isEven = fillRow(row, shades, stretches.length > 0 ? 'bends' : 'slopes');
-      const grainOn = isEven ? evenRow : grainRow;
+      const grainOn = isEven ? loops.evenRow : loops.grainRow;
       const lying = details ? rowOf(details, at, width) : plain;
       const beside = { surface, details: surface.glints ? glinting(lying, surface, at) : lying, at, bare };
       let done = 0;
       for (const stretch of stretches) {
         if (stretch.begin > done)
-          grainOn(target, row, { begin: done, end: stretch.begin }, shades, surface, at, dither);
-        surfaceRow(target, row, stretch, shades, isEven ? 0 : 3, beside, dither);
+          grainOn(target, row, { begin: done, end: stretch.begin }, shades, surface, at);
+        surfaceRow(target, row, stretch, shades, isEven, beside);
         done = stretch.end;
       }
-      if (done < width) grainOn(target, row, { begin: done, end: width }, shades, surface, at, dither);
+      if (done < width) grainOn(target, row, { begin: done, end: width }, shades, surface, at);
     };
     const paintRows: RowPainter = (from, to) => {
       surface?.fill(from, to);

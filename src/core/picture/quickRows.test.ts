@@ -1,58 +1,64 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { ditherTile } from './dither';
-import { quickRows } from './quickRows';
-import { BENDS, evenRow, grainRow, SHARE } from './shading';
-import type { Surface } from './surface/surface';
+import { quickLoops, rowLoops } from './quickRows';
+import { placeAmong, plainLoops } from './rowLoops';
+import { BENDS, FEW, type RowShades, RUN, SHARE } from './shading';
 
-const dither = ditherTile();
+const quick = () => {
+  const loops = quickLoops();
+  if (!loops) throw new Error('this place has no vectors');
+  return loops;
+};
+const list = (min: number, max: number, length: number) =>
+  fc.array(fc.integer({ min, max }), { minLength: length, maxLength: length });
+/** What two ways have laid, as far as pixels go. */
+const expectAlike = (one: RowShades, other: RowShades, width: number) => {
+  for (const colour of ['reds', 'greens', 'blues'] as const)
+    expect(one[colour].subarray(0, width)).toEqual(other[colour].subarray(0, width));
+  const fews = Math.ceil(width / FEW);
+  expect(one.slopes.subarray(0, 3 * fews)).toEqual(other.slopes.subarray(0, 3 * fews));
+  expect(one.bends.subarray(0, BENDS * fews)).toEqual(other.bends.subarray(0, BENDS * fews));
+};
+
 /** A row of a picture, some whole fours and what is left over, and more of a surface than it takes. */
-const row = fc.integer({ min: 1, max: 90 }).chain((width) => {
-  const list = (min: number, max: number, length: number) =>
-    fc.array(fc.integer({ min, max }), { minLength: length, maxLength: length });
-  const few = (width >> SHARE) + 1;
-  return fc.record({
+const grainy = fc.integer({ min: 1, max: 90 }).chain((width) =>
+  fc.record({
     width: fc.constant(width),
     // Beyond what inks have, on both sides.
-    colours: list(-20_000, 90_000, 3 * width),
-    slopes: list(-40_000, 40_000, 3 * few),
+    colours: fc.tuple(...[0, 1, 2].map(() => list(-20_000, 90_000, width))),
+    slopes: list(-40_000, 40_000, 3 * ((width >> SHARE) + 1)),
     grain: list(-128, 127, width + 7),
     light: list(-128, 127, width + 7),
     at: fc.integer({ min: 0, max: 7 }),
     down: fc.nat(600),
     // Mostly at a whole number of fours, as stretches begin; elsewhere the plain way is gone.
     begin: fc.oneof(
-      { weight: 5, arbitrary: fc.nat((width - 1) >> 2).map((fours) => 4 * fours) },
+      { weight: 5, arbitrary: fc.nat((width - 1) >> 2).map((fours) => FEW * fours) },
       fc.nat(width - 1),
     ),
-  });
-});
+  }),
+);
 
-test('four pixels at a time are the pixels of the plain loops, to the last bit', () => {
-  const quick = quickRows();
-  if (!quick) throw new Error('this place has no vectors');
+test('grain on four pixels at a time is the grain of the plain loops, to the last bit', () => {
   fc.assert(
-    fc.property(row, ({ width, colours, slopes, grain, light, at, down, begin }) => {
-      const shades = {
-        colours: Int32Array.from(colours),
-        slopes: Int32Array.from(slopes),
-        bends: new Int32Array((BENDS * slopes.length) / 3),
-      };
-      const surface: Surface = {
-        grain: Int8Array.from(grain),
-        light: Int8Array.from(light),
-        bare: new Uint8Array(grain.length),
-        spread: 0,
-        bareShare: 0,
-        fill: () => {},
-      };
-      for (const [one, other] of [
-        [quick.grainRow, grainRow],
-        [quick.evenRow, evenRow],
-      ] as const) {
-        const [fast, plain] = [new Uint32Array(width).fill(7), new Uint32Array(width).fill(7)];
-        one(fast, down, { begin, end: width }, shades, surface, at, dither);
-        other(plain, down, { begin, end: width }, shades, surface, at, dither);
+    fc.property(grainy, ({ width, colours, slopes, grain, light, at, down, begin }) => {
+      for (const way of ['grainRow', 'evenRow'] as const) {
+        const [fast, plain] = [quick(), plainLoops].map((loops) => {
+          const shades = loops.emptyShades(width);
+          // An even row has the first four alike.
+          for (const [i, colour] of [shades.reds, shades.greens, shades.blues].entries())
+            colour.set(
+              (colours[i] ?? []).map((value, _, all) => (way === 'evenRow' ? (all[0] ?? 0) : value)),
+            );
+          if (way === 'evenRow')
+            for (const [i, colour] of [shades.reds, shades.greens, shades.blues].entries())
+              colour.fill(colours[i]?.[0] ?? 0, 0, FEW);
+          shades.slopes.set(slopes);
+          const pixels = new Uint32Array(width).fill(7);
+          const surface = { grain: Int8Array.from(grain), light: Int8Array.from(light) };
+          loops[way](pixels, down, { begin, end: width }, shades, surface, at);
+          return pixels;
+        });
         expect(fast).toEqual(plain);
       }
     }),
@@ -60,24 +66,84 @@ test('four pixels at a time are the pixels of the plain loops, to the last bit',
   );
 });
 
-test('a row wider than there is room for is painted all the same', () => {
-  const width = 9001;
-  const shades = {
-    colours: new Int32Array(3 * width).fill(20_000),
-    slopes: new Int32Array(3 * ((width >> SHARE) + 1)).fill(900),
-    bends: new Int32Array(0),
+test('bands are laid four pixels at a time as by the plain loops, beyond the first and the last sample, too', () => {
+  const samples = fc.integer({ min: 2, max: 40 }).chain((count) =>
+    fc.record({
+      count: fc.constant(count),
+      colours: list(-9000, 80_000, FEW * count),
+      slopes: list(-40_000, 40_000, FEW * count),
+      bends: list(-40_000, 40_000, BENDS * count),
+    }),
+  );
+  const places = fc.array(fc.double({ min: -60, max: 100, noNaN: true }), { minLength: 2, maxLength: 20 });
+  const depth = fc.constantFrom('colours', 'slopes', 'bends');
+  fc.assert(
+    fc.property(samples, places, depth, (lists, among, deep) => {
+      const all = {
+        count: lists.count,
+        colours: Int32Array.from(lists.colours),
+        slopes: Int32Array.from(lists.slopes),
+        bends: Int32Array.from(lists.bends),
+      };
+      const fews = among.length - 1;
+      const [fast, plain] = [quick(), plainLoops].map((loops) => {
+        const shades = loops.emptyShades(FEW * fews);
+        for (const list of Object.values(shades)) list.fill(0);
+        shades.places.set(among.map(placeAmong));
+        loops.layBand(shades, fews, all, deep);
+        return shades;
+      });
+      if (fast && plain) expectAlike(fast, plain, FEW * fews);
+    }),
+  );
+});
+
+test('a band far beyond its samples takes the outermost', () => {
+  const samples = {
+    count: 2,
+    colours: Int32Array.from([1, 2, 3, 0, 4, 5, 6, 0]),
+    slopes: new Int32Array(8),
+    bends: new Int32Array(8),
   };
-  const bytes = Int8Array.from({ length: width }, (_, i) => (i % 50) - 25);
-  const surface = {
-    grain: bytes,
-    light: bytes,
-    bare: new Uint8Array(width),
-    spread: 0,
-    bareShare: 0,
-    fill: () => {},
-  };
-  const [fast, plain] = [new Uint32Array(width), new Uint32Array(width)];
-  quickRows()?.grainRow(fast, 3, { begin: 0, end: width }, shades, surface, 0, dither);
-  grainRow(plain, 3, { begin: 0, end: width }, shades, surface, 0, dither);
-  expect(fast).toEqual(plain);
+  for (const loops of [quick(), plainLoops]) {
+    const shades = loops.emptyShades(8);
+    shades.places.set([-1e9, 1e9, Number.POSITIVE_INFINITY].map(placeAmong));
+    loops.layBand(shades, 2, samples, 'colours');
+    expect(shades.reds[0]).toBe(1);
+    expect(shades.reds.subarray(4, 8)).toEqual(Int32Array.of(4, 4, 4, 4));
+  }
+});
+
+test('runs are laid four pixels at a time as by the plain loops', () => {
+  const runs = fc.array(
+    fc.record({
+      length: fc.integer({ min: 1, max: 30 }),
+      colour: list(-(2 ** 29), 2 ** 29, 3),
+      step: list(-(2 ** 24), 2 ** 24, 3),
+    }),
+    { minLength: 1, maxLength: 12 },
+  );
+  fc.assert(
+    fc.property(runs, (all) => {
+      let width = 0;
+      const numbers = all.flatMap(({ length, colour, step }) => {
+        width += length;
+        return [width - length, width, ...colour, ...step];
+      });
+      const [fast, plain] = [quick(), plainLoops].map((loops) => {
+        const shades = loops.emptyShades(width);
+        shades.slopes.fill(0);
+        shades.bends.fill(0);
+        shades.runs.set(numbers);
+        loops.layRuns(shades, numbers.length / RUN);
+        return shades;
+      });
+      if (fast && plain) expectAlike(fast, plain, width);
+    }),
+  );
+});
+
+test('a row wider than the memory has room for goes the plain way', () => {
+  expect(rowLoops(9001)).toBe(plainLoops);
+  expect(rowLoops(400)).toBe(quick());
 });

@@ -1,77 +1,156 @@
 import { memo } from '../base/memo';
 import { compiledWasm } from '../base/wasm';
-import { DITHER_SIDE } from './dither';
+import { DITHER_SIDE, ditherTile } from './dither';
+import { plainLoops, type RowLoops } from './rowLoops';
 import { ROWS_WASM } from './rowsWasm';
-import { evenRow, grainRow, SHARE } from './shading';
+import { BENDS, FEW, RUN, type Samples, SHARE } from './shading';
 
-/** What paints rows with a gentle grain. */
-export interface GrainRows {
-  readonly grainRow: typeof grainRow;
-  readonly evenRow: typeof evenRow;
+/** The quickest loops that this place can run for rows of so many pixels. They paint the same to the last bit. */
+export const rowLoops = (width: number): RowLoops => (width <= WIDEST && quickLoops()) || plainLoops;
+
+/** Parameters are where things stand in the memory, in bytes, if nothing else is said. */
+interface Kernel {
+  readonly layBand: (
+    places: number,
+    fews: number,
+    colours: number,
+    slopes: number,
+    bends: number,
+    last: number,
+    depth: number,
+    reds: number,
+    greens: number,
+    blues: number,
+    rowSlopes: number,
+    rowBends: number,
+  ) => void;
+  readonly layRuns: (runs: number, count: number, reds: number, greens: number, blues: number) => void;
+  readonly grainRow: (
+    reds: number,
+    greens: number,
+    blues: number,
+    slopes: number,
+    isEven: boolean,
+    grain: number,
+    light: number,
+    noise: number,
+    column: number,
+    pixels: number,
+    count: number,
+  ) => void;
 }
 
-/** The quickest that this place can run. They paint the same to the last bit. */
-export const grainRows = (): GrainRows => quickRows() ?? { grainRow, evenRow };
-
-type PaintRow = (
-  colours: number,
-  slopes: number,
-  isEven: boolean,
-  grain: number,
-  light: number,
-  noise: number,
-  column: number,
-  pixels: number,
-  count: number,
-) => void;
-
 const PAGE_BYTES = 65_536;
-/** Pixels that are painted together; they share slopes. */
-const FEW = 1 << SHARE;
 /** Pixels of the widest row there is room for; wider ones go the plain way. */
 const WIDEST = 8192;
-/** Where each part of a row stands in the memory, in bytes, the first left free; and where all ends. */
-const SLOPES_AT = 16 + 12 * WIDEST;
-const GRAIN_AT = SLOPES_AT + (12 * WIDEST) / FEW;
-const LIGHT_AT = GRAIN_AT + WIDEST;
-const NOISE_AT = LIGHT_AT + WIDEST;
-const PIXELS_AT = NOISE_AT + 4 * DITHER_SIDE;
-const [COLOURS_AT, END] = [16, PIXELS_AT + 4 * WIDEST];
+const FEWS = WIDEST / FEW + 2;
+/** Samples there is room for, some more than a ramp has. */
+const MOST_SAMPLES = 4096;
+const DEPTH = { colours: 0, slopes: 1, bends: 2 } as const;
 
 /**
  * Four pixels at a time by `rows.as.ts`, where WebAssembly with vectors may run; undefined where not. All painters share
- * its one row: it is copied in, painted and copied out in one go.
+ * its one row, which is filled and painted in one go.
  */
-export const quickRows = memo(1, (): GrainRows | undefined => {
+export const quickLoops = memo(1, (): RowLoops | undefined => {
   const module = compiledWasm(ROWS_WASM);
   if (!module) return undefined;
-  const memory = new WebAssembly.Memory({ initial: Math.ceil(END / PAGE_BYTES) });
-  const { exports } = new WebAssembly.Instance(module, { env: { memory } });
+  // Each part of the memory stands at a whole number of vectors, the first left free.
+  let end = 16;
+  const place = (bytes: number): number => {
+    const at = end;
+    end = Math.ceil((at + bytes) / 16) * 16;
+    return at;
+  };
+  const at = {
+    reds: place(4 * FEW * FEWS),
+    greens: place(4 * FEW * FEWS),
+    blues: place(4 * FEW * FEWS),
+    slopes: place(4 * (3 * FEWS + 1)),
+    bends: place(4 * BENDS * FEWS),
+    places: place(4 * (FEWS + 1)),
+    runs: place(4 * RUN * WIDEST),
+    grain: place(FEW * FEWS),
+    light: place(FEW * FEWS),
+    pixels: place(4 * FEW * FEWS),
+    noise: place(4 * DITHER_SIDE ** 2),
+    colours: place(4 * FEW * MOST_SAMPLES),
+    sampleSlopes: place(4 * FEW * MOST_SAMPLES),
+    sampleBends: place(4 * BENDS * MOST_SAMPLES),
+  };
+  const memory = new WebAssembly.Memory({ initial: Math.ceil(end / PAGE_BYTES) });
+  const kernel = new WebAssembly.Instance(module, { env: { memory } }).exports as unknown as Kernel;
   const words = new Int32Array(memory.buffer);
   const bytes = new Int8Array(memory.buffer);
-  const painted = new Uint32Array(memory.buffer, PIXELS_AT, WIDEST);
-  const paint = exports.grainRow as PaintRow;
-  const quick =
-    (plain: typeof grainRow, isEven: boolean): typeof grainRow =>
-    (pixels, row, stretch, shades, surface, at, dither) => {
-      const { begin, end } = stretch;
-      const count = end - begin;
-      if (count > WIDEST || begin % FEW !== 0) {
-        plain(pixels, row, stretch, shades, surface, at, dither);
+  const painted = new Uint32Array(memory.buffer, at.pixels, FEW * FEWS);
+  const view = (from: number, to: number) => words.subarray(from >> 2, to >> 2);
+  const shades = {
+    reds: view(at.reds, at.greens),
+    greens: view(at.greens, at.blues),
+    blues: view(at.blues, at.slopes),
+    slopes: view(at.slopes, at.bends),
+    bends: view(at.bends, at.places),
+    places: view(at.places, at.runs),
+    runs: view(at.runs, at.grain),
+  };
+  words.set(ditherTile(), at.noise >> 2);
+  let inMemory: Samples | undefined;
+  const grain =
+    (plain: RowLoops['grainRow'], isEven: boolean): RowLoops['grainRow'] =>
+    (pixels, row, stretch, from, surface, begins) => {
+      const { begin, end: to } = stretch;
+      if (begin % FEW !== 0) {
+        plain(pixels, row, stretch, from, surface, begins);
         return;
       }
-      const { colours, slopes } = shades;
-      if (isEven) for (let i = 0; i < FEW; i++) words.set(colours.subarray(0, 3), (COLOURS_AT >> 2) + 3 * i);
-      else words.set(colours.subarray(3 * begin, 3 * end), COLOURS_AT >> 2);
-      const from = isEven ? 0 : begin >> SHARE;
-      const to = isEven ? 1 : ((end - 1) >> SHARE) + 1;
-      words.set(slopes.subarray(3 * from, 3 * to), SLOPES_AT >> 2);
-      bytes.set(surface.grain.subarray(at + begin, at + end), GRAIN_AT);
-      bytes.set(surface.light.subarray(at + begin, at + end), LIGHT_AT);
-      const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
-      words.set(dither.subarray(noises, noises + DITHER_SIDE), NOISE_AT >> 2);
-      paint(COLOURS_AT, SLOPES_AT, isEven, GRAIN_AT, LIGHT_AT, NOISE_AT, begin, PIXELS_AT, count);
-      pixels.set(painted.subarray(0, count), begin);
+      bytes.set(surface.grain.subarray(begins + begin, begins + to), at.grain);
+      bytes.set(surface.light.subarray(begins + begin, begins + to), at.light);
+      const first = isEven ? 0 : begin;
+      kernel.grainRow(
+        at.reds + 4 * first,
+        at.greens + 4 * first,
+        at.blues + 4 * first,
+        at.slopes + 12 * (first >> SHARE),
+        isEven,
+        at.grain,
+        at.light,
+        at.noise + 4 * DITHER_SIDE * (row & (DITHER_SIDE - 1)),
+        begin,
+        at.pixels,
+        to - begin,
+      );
+      pixels.set(painted.subarray(0, to - begin), begin);
     };
-  return { grainRow: quick(grainRow, false), evenRow: quick(evenRow, true) };
+  return {
+    emptyShades: () => shades,
+    layBand: (into, fews, samples, depth) => {
+      if (samples.count > MOST_SAMPLES) {
+        plainLoops.layBand(into, fews, samples, depth);
+        return;
+      }
+      if (samples !== inMemory) {
+        words.set(samples.colours, at.colours >> 2);
+        words.set(samples.slopes, at.sampleSlopes >> 2);
+        words.set(samples.bends, at.sampleBends >> 2);
+        inMemory = samples;
+      }
+      kernel.layBand(
+        at.places,
+        fews,
+        at.colours,
+        at.sampleSlopes,
+        at.sampleBends,
+        samples.count - 1,
+        DEPTH[depth],
+        at.reds,
+        at.greens,
+        at.blues,
+        at.slopes,
+        at.bends,
+      );
+    },
+    layRuns: (_, count) => kernel.layRuns(at.runs, count, at.reds, at.greens, at.blues),
+    grainRow: grain(plainLoops.grainRow, false),
+    evenRow: grain(plainLoops.evenRow, true),
+  };
 });

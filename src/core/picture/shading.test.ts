@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { ditherTile } from './dither';
-import { BENDS, colourRow, emptyShades, evenRow, grainRow, type RowShades, surfaceRow } from './shading';
+import { plainLoops } from './rowLoops';
+import { BENDS, colourRow, type RowShades, surfaceRow } from './shading';
 import { lightOfByte, srgbByteOf } from './signal';
 import type { Surface } from './surface/surface';
 
 const WIDTH = 24;
-const dither = ditherTile();
 const byte = fc.integer({ min: 0, max: 255 });
 const grainy = fc.record({
   colour: fc.tuple(byte, byte, byte),
@@ -18,8 +17,9 @@ const grainy = fc.record({
 
 /** A row that has one colour and one answer to the grain all along. */
 function alike(colour: readonly number[], slope: readonly number[]): RowShades {
-  const shades = emptyShades(WIDTH);
-  for (let i = 0; i < 3 * WIDTH; i++) shades.colours[i] = 256 * (colour[i % 3] ?? 0);
+  const shades = plainLoops.emptyShades(WIDTH);
+  for (const [i, channel] of [shades.reds, shades.greens, shades.blues].entries())
+    channel.fill(256 * (colour[i] ?? 0));
   for (let i = 0; i < shades.slopes.length; i++) shades.slopes[i] = slope[i % 3] ?? 0;
   return shades;
 }
@@ -41,8 +41,8 @@ test('where all pixels have the shade of the first, the short way and the long o
       const shades = alike(colour, slope);
       const surface = surfaceWith(grain, light);
       const [long, short] = [new Uint32Array(WIDTH), new Uint32Array(WIDTH)];
-      grainRow(long, row, whole, shades, surface, 0, dither);
-      evenRow(short, row, whole, shades, surface, 0, dither);
+      plainLoops.grainRow(long, row, whole, shades, surface, 0);
+      plainLoops.evenRow(short, row, whole, shades, surface, 0);
       expect(short).toEqual(long);
     }),
   );
@@ -52,7 +52,7 @@ test('a pixel is its colour, more by its grain and its light, rounded up or down
   fc.assert(
     fc.property(grainy, ({ colour, slope, grain, light, row }) => {
       const pixels = new Uint32Array(WIDTH);
-      grainRow(pixels, row, whole, alike(colour, slope), surfaceWith(grain, light), 0, dither);
+      plainLoops.grainRow(pixels, row, whole, alike(colour, slope), surfaceWith(grain, light), 0);
       for (let i = 0; i < WIDTH; i++)
         for (let at = 0; at < 3; at++) {
           const coat = (grain[i] ?? 0) / 256;
@@ -87,12 +87,12 @@ test('without a grain each way of painting shows the plain colour', () => {
       const over = { surface: flat, details: nothing(), at: 0, bare: [0.9, 0.9, 0.9] as const };
       const plain = Array.from({ length: WIDTH }, () => [...colour, 255]).flat();
       for (const paint of [
-        (pixels: Uint32Array) => colourRow(pixels, row, shades, 3, dither),
-        (pixels: Uint32Array) => colourRow(pixels, row, shades, 0, dither),
-        (pixels: Uint32Array) => grainRow(pixels, row, whole, shades, flat, 0, dither),
-        (pixels: Uint32Array) => evenRow(pixels, row, whole, shades, flat, 0, dither),
-        (pixels: Uint32Array) => surfaceRow(pixels, row, whole, shades, 3, over, dither),
-        (pixels: Uint32Array) => surfaceRow(pixels, row, whole, shades, 0, over, dither),
+        (pixels: Uint32Array) => colourRow(pixels, row, shades, false),
+        (pixels: Uint32Array) => colourRow(pixels, row, shades, true),
+        (pixels: Uint32Array) => plainLoops.grainRow(pixels, row, whole, shades, flat, 0),
+        (pixels: Uint32Array) => plainLoops.evenRow(pixels, row, whole, shades, flat, 0),
+        (pixels: Uint32Array) => surfaceRow(pixels, row, whole, shades, false, over),
+        (pixels: Uint32Array) => surfaceRow(pixels, row, whole, shades, true, over),
       ])
         expect(painted(paint)).toEqual(plain);
     }),
@@ -108,7 +108,7 @@ test('what is all bare shows the card, half bare half of its light, and what shi
     const light = lightOfByte(ground);
     const over = { surface, details, at: 0, bare: [light, light, light] as const };
     return painted((pixels) =>
-      surfaceRow(pixels, 0, whole, alike([ink, ink, ink], [0, 0, 0]), 3, over, dither),
+      surfaceRow(pixels, 0, whole, alike([ink, ink, ink], [0, 0, 0]), false, over),
     )[0] as number;
   };
   expect(shown(0, 0)).toBe(ink);
@@ -128,7 +128,7 @@ test('more ink goes by its slope and, where it is much, by its bend', () => {
     at: 0,
     bare: [1, 1, 1] as const,
   };
-  const [r = 0, g = 0, b = 0] = painted((pixels) => surfaceRow(pixels, 0, whole, shades, 3, over, dither));
+  const [r = 0, g = 0, b = 0] = painted((pixels) => surfaceRow(pixels, 0, whole, shades, false, over));
   // A quarter of a coat: slope times ¼ and bend times 1⁄16, in 256ths.
   for (const [value, wanted] of [
     [r, 120 + (-2560 / 4 + 512 / 16) / 256],
@@ -140,14 +140,13 @@ test('more ink goes by its slope and, where it is much, by its bend', () => {
 
 test('only the pixels that are asked for are painted', () => {
   const pixels = new Uint32Array(WIDTH);
-  grainRow(
+  plainLoops.grainRow(
     pixels,
     3,
     { begin: 5, end: 9 },
     alike([10, 20, 30], [0, 0, 0]),
     surfaceWith(Array(WIDTH).fill(0), Array(WIDTH).fill(0)),
     0,
-    dither,
   );
   expect([...pixels].map((pixel) => pixel !== 0)).toEqual(
     Array.from({ length: WIDTH }, (_, i) => i >= 5 && i < 9),

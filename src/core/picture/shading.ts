@@ -1,4 +1,4 @@
-import { BITS, DITHER_SIDE } from './dither';
+import { BITS, DITHER_SIDE, ditherTile } from './dither';
 import type { Ground } from './shades';
 import { lightOfByte, srgbByteOf } from './signal';
 import type { Details } from './surface/details';
@@ -11,25 +11,40 @@ export const PART = 256;
 /** How a colour goes with the grain changes slowly: so many pixels side by side share it, as a power of two. */
 export const SHARE = 2;
 
+/** So many pixels. */
+export const FEW = 1 << SHARE;
+
 /**
- * Shades of one row, in whole numbers: the colour, three values a pixel of 8-bit signal in 256ths; how it goes with the
- * grain, three of the same for each few pixels; and, where more than a gentle grain is to be shown, how it goes with the
- * grain's square, three more, and with it how much of the grain a coat is. Whole numbers all the way to the pixel are
- * several times as fast as fractions, and finer than the dither.
+ * Shades of one row, in whole numbers: the colour of each pixel, in 256ths of 8-bit signal; how it goes with the grain,
+ * three of the same for each few pixels; and, where more than a gentle grain is to be shown, how it goes with the grain's
+ * square, three more, and with it how much of the grain a coat is. Beside them, what colours are laid from.
  */
 export interface RowShades {
+  readonly reds: Int32Array;
+  readonly greens: Int32Array;
+  readonly blues: Int32Array;
+  readonly slopes: Int32Array;
+  readonly bends: Int32Array;
+  /** Where among samples the first of each few pixels lies, as `placeAmong` has it, and one more. */
+  readonly places: Int32Array;
+  /**
+   * Neighbouring pixels whose colours go straight, `RUN` numbers each: the first, the one after the last, the first's
+   * colour as `forRuns` has it, and the step from one pixel to the next.
+   */
+  readonly runs: Int32Array;
+}
+/** Values that few pixels have among the bends. */
+export const BENDS = 4;
+/** Values of a run. */
+export const RUN = 8;
+
+/** Shades one beside the other, four numbers of each kind to a sample; the fourth of a colour and a slope is none. */
+export interface Samples {
+  readonly count: number;
   readonly colours: Int32Array;
   readonly slopes: Int32Array;
   readonly bends: Int32Array;
 }
-
-export const emptyShades = (pixels: number): RowShades => ({
-  colours: new Int32Array(3 * pixels),
-  slopes: new Int32Array(3 * ((pixels >> SHARE) + 1)),
-  bends: new Int32Array(BENDS * ((pixels >> SHARE) + 1)),
-});
-/** Values that few pixels have among the bends. */
-export const BENDS = 4;
 
 /** How much of the shades a row needs: with `bends` all of it. */
 export type Depth = 'colours' | 'slopes' | 'bends';
@@ -41,25 +56,25 @@ export interface Filler {
   readonly fillRow: (row: number, into: RowShades, depth: Depth) => boolean;
 }
 
-const OPAQUE = 0xff << 24;
-const held = (byte: number): number => (byte < 0 ? 0 : byte > 255 ? 255 : byte);
-
-// Each of the loops is a function of its own, so that it is compiled as one.
+export const OPAQUE = 0xff << 24;
+/** A byte held to what it can be. */
+export const held = (byte: number): number => (byte < 0 ? 0 : byte > 255 ? 255 : byte);
 
 /** One row of pixels from its colours and the dither alone. */
 export function colourRow(
   pixels: Uint32Array,
   row: number,
-  { colours }: RowShades,
-  step: number,
-  dither: Int32Array,
+  { reds, greens, blues }: RowShades,
+  isEven: boolean,
 ): void {
   const from = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
+  const dither = ditherTile();
+  const step = isEven ? 0 : 1;
   for (let column = 0, source = 0; column < pixels.length; column++, source += step) {
     const noise = dither[from + (column & (DITHER_SIDE - 1))];
-    const r = ((colours[source] << (BITS - 8)) + noise) >> BITS;
-    const g = ((colours[source + 1] << (BITS - 8)) + noise) >> BITS;
-    const b = ((colours[source + 2] << (BITS - 8)) + noise) >> BITS;
+    const r = ((reds[source] << (BITS - 8)) + noise) >> BITS;
+    const g = ((greens[source] << (BITS - 8)) + noise) >> BITS;
+    const b = ((blues[source] << (BITS - 8)) + noise) >> BITS;
     pixels[column] = OPAQUE | (held(b) << 16) | (held(g) << 8) | held(r);
   }
 }
@@ -68,65 +83,6 @@ export function colourRow(
 export interface Stretch {
   readonly begin: number;
   readonly end: number;
-}
-
-/**
- * Pixels of one row with a gentle grain, by which colours go straight.
- *
- * @param at  where the row begins in the surface
- */
-export function grainRow(
-  pixels: Uint32Array,
-  row: number,
-  { begin, end }: Stretch,
-  { colours, slopes }: RowShades,
-  { grain, light }: Surface,
-  at: number,
-  dither: Int32Array,
-): void {
-  const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
-  for (let column = begin, source = 3 * begin; column < end; column++, source += 3) {
-    const slope = 3 * (column >> SHARE);
-    const noise = dither[noises + (column & (DITHER_SIDE - 1))];
-    const coat = grain[at + column];
-    const lit = 4096 + (light[at + column] << 4);
-    let r = (Math.imul(colours[source] + (Math.imul(slopes[slope], coat) >> 8), lit) + noise) >> BITS;
-    let g = (Math.imul(colours[source + 1] + (Math.imul(slopes[slope + 1], coat) >> 8), lit) + noise) >> BITS;
-    let b = (Math.imul(colours[source + 2] + (Math.imul(slopes[slope + 2], coat) >> 8), lit) + noise) >> BITS;
-    if ((r | g | b) & ~0xff) {
-      r = held(r);
-      g = held(g);
-      b = held(b);
-    }
-    pixels[column] = OPAQUE | (b << 16) | (g << 8) | r;
-  }
-}
-
-/** `grainRow` where all pixels have the shade of the first, as in a straight run. */
-export function evenRow(
-  pixels: Uint32Array,
-  row: number,
-  { begin, end }: Stretch,
-  { colours: [red = 0, green = 0, blue = 0], slopes: [slopeR = 0, slopeG = 0, slopeB = 0] }: RowShades,
-  { grain, light }: Surface,
-  at: number,
-  dither: Int32Array,
-): void {
-  const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
-  for (let column = begin; column < end; column++) {
-    const noise = dither[noises + (column & (DITHER_SIDE - 1))];
-    const coat = grain[at + column];
-    const lit = 4096 + (light[at + column] << 4);
-    let r = (Math.imul(red + (Math.imul(slopeR, coat) >> 8), lit) + noise) >> BITS;
-    let g = (Math.imul(green + (Math.imul(slopeG, coat) >> 8), lit) + noise) >> BITS;
-    let b = (Math.imul(blue + (Math.imul(slopeB, coat) >> 8), lit) + noise) >> BITS;
-    if ((r | g | b) & ~0xff) {
-      r = held(r);
-      g = held(g);
-      b = held(b);
-    }
-    pixels[column] = OPAQUE | (b << 16) | (g << 8) | r;
-  }
 }
 
 /** What a row has beside its shades. */
@@ -145,27 +101,26 @@ export function surfaceRow(
   pixels: Uint32Array,
   row: number,
   { begin, end }: Stretch,
-  { colours, slopes, bends }: RowShades,
-  step: number,
+  { reds, greens, blues, slopes, bends }: RowShades,
+  isEven: boolean,
   { surface: { grain, bare, light }, details, at, bare: [bareR, bareG, bareB] }: RowSurface,
-  dither: Int32Array,
 ): void {
   const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
+  const dither = ditherTile();
   const { cover, light: lights, shine } = details;
-  const stride = step === 0 ? 0 : BENDS;
-  for (let column = begin, source = step * begin; column < end; column++, source += step) {
-    const slope = step * (column >> SHARE);
-    const bend = stride * (column >> SHARE);
+  for (let column = begin; column < end; column++) {
+    const source = isEven ? 0 : column;
+    const slope = 3 * (source >> SHARE);
+    const bend = BENDS * (source >> SHARE);
     const noise = dither[noises + (column & (DITHER_SIDE - 1))];
     const place = at + column;
     const coat = (grain[place] << 4) + ((cover[column] * bends[bend + 3]) >> 3);
     const square = Math.imul(coat, coat) >> 12;
     const lit = 4096 + ((light[place] + lights[column]) << 4);
-    let r = colours[source] + ((Math.imul(slopes[slope], coat) + Math.imul(bends[bend], square)) >> 12);
+    let r = reds[source] + ((Math.imul(slopes[slope], coat) + Math.imul(bends[bend], square)) >> 12);
     let g =
-      colours[source + 1] + ((Math.imul(slopes[slope + 1], coat) + Math.imul(bends[bend + 1], square)) >> 12);
-    let b =
-      colours[source + 2] + ((Math.imul(slopes[slope + 2], coat) + Math.imul(bends[bend + 2], square)) >> 12);
+      greens[source] + ((Math.imul(slopes[slope + 1], coat) + Math.imul(bends[bend + 1], square)) >> 12);
+    let b = blues[source] + ((Math.imul(slopes[slope + 2], coat) + Math.imul(bends[bend + 2], square)) >> 12);
     const barer = bare[place];
     if (barer > 0) {
       r = partlyBare(r, bareR, barer);
