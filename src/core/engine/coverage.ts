@@ -80,12 +80,20 @@ export const GRID = 44;
 /** How often the reaches are stepped at the most, and how near areas have to come to their shares. */
 const STEPS = 80;
 const NEAR_ENOUGH = 5e-4;
+/** Few of the points tell nearly all; from there all of them take a step or two. */
+const EVERY = [5, 1];
 
 function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool: ToolId): Float64Array {
-  const count = rungs.length;
-  const { places, soft, wander } = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
-  const width = soft / TOOLS[tool].hardness;
-  // How far every point is from the nearest place of every ink stays; only the reaches are tried.
+  const layout = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
+  const width = layout.soft / TOOLS[tool].hardness;
+  const far = farFrom(layout, panel, rungs.length);
+  const reaches = new Float64Array(rungs.length);
+  for (const every of EVERY) stepReaches(reaches, rungs, far, every, width, panel);
+  return reaches;
+}
+
+/** How far every point is from the nearest place of every ink; that stays while shares are moved. */
+const farFrom = memo(8, ({ places, wander }: PatchLayout, panel: Size, count: number): Float64Array => {
   const points = gridOf(panel, GRID);
   const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
   points.forEach(([x, y], i) => {
@@ -96,13 +104,24 @@ function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool:
       far[at] = Math.min(far[at], Math.sqrt(across * across + down * down));
     }
   });
-  const reaches = new Float64Array(count);
-  const covered = new Float64Array(count);
+  return far;
+});
+
+/** Steps reaches until areas come near enough to their shares, counted at every so-manieth point. */
+function stepReaches(
+  reaches: Float64Array,
+  rungs: readonly Rung[],
+  far: Float64Array,
+  every: number,
+  width: Millimetres,
+  panel: Size,
+): void {
+  const covered = new Float64Array(rungs.length);
   let gain = 0.6 * Math.sqrt(panel.width * panel.height);
   let before = Number.POSITIVE_INFINITY;
   for (let step = 0; step < STEPS; step++) {
-    sumParts(far, reaches, width, covered);
-    const lacks = rungs.map(({ share: part }, i) => part - covered[i] / points.length);
+    const points = sumParts(far, reaches, width, every, covered);
+    const lacks = rungs.map(({ share: part }, i) => part - covered[i] / points);
     const worst = Math.max(...lacks.map(Math.abs));
     if (worst < NEAR_ENOUGH) break;
     if (worst > before) gain *= 0.7;
@@ -111,19 +130,32 @@ function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool:
       reaches[i] = reaches[i] + gain * lack;
     });
   }
-  return reaches;
 }
 
-/** The parts of all points together, by ink. A function of its own: in the midst of the steps it would be compiled ever anew. */
-function sumParts(far: Float64Array, reaches: Float64Array, width: Millimetres, into: Float64Array): void {
+/**
+ * The parts of every so-manieth point together, by ink. A function of its own: in the midst of the steps it would be
+ * compiled ever anew.
+ *
+ * @returns how many points those are
+ */
+function sumParts(
+  far: Float64Array,
+  reaches: Float64Array,
+  width: Millimetres,
+  every: number,
+  into: Float64Array,
+): number {
   const count = into.length;
   const parts = new Float64Array(count);
+  let points = 0;
   into.fill(0);
-  for (let i = 0; i < far.length; i += count) {
+  for (let i = 0; i < far.length; i += every * count) {
     for (let rung = 0; rung < count; rung++) parts[rung] = far[i + rung] - reaches[rung];
     share(parts, width);
     for (let rung = 0; rung < count; rung++) into[rung] = into[rung] + parts[rung];
+    points++;
   }
+  return points;
 }
 
 /**

@@ -123,9 +123,8 @@ export function createPainter(): PreparePicture {
     const packed = new Uint32Array(pixels.buffer);
     const paintRow = (row: number): void => {
       const at = (row - rows.from) * width;
-      const target = packed.subarray(at, at + width);
       if (!surface) {
-        colourRow(target, row, shades, fillRow(row, shades, 'colours'));
+        colourRow(packed, row, { begin: 0, end: width }, shades, fillRow(row, shades, 'colours'), at);
         return;
       }
       const stretches = isGentle ? standing(details, row, width) : [{ begin: 0, end: width }];
@@ -136,15 +135,16 @@ export function createPainter(): PreparePicture {
       let done = 0;
       for (const stretch of stretches) {
         if (stretch.begin > done)
-          grainOn(target, row, { begin: done, end: stretch.begin }, shades, surface, at);
-        surfaceRow(target, row, stretch, shades, isEven, beside);
+          grainOn(packed, row, { begin: done, end: stretch.begin }, shades, surface, at);
+        surfaceRow(packed, row, stretch, shades, isEven, beside);
         done = stretch.end;
       }
-      if (done < width) grainOn(target, row, { begin: done, end: width }, shades, surface, at);
+      if (done < width) grainOn(packed, row, { begin: done, end: width }, shades, surface, at);
     };
     const paintRows: RowPainter = (from, to) => {
       surface?.fill(from, to);
       details?.fill(from, to);
+      loops.begin();
       for (let row = from; row < to; row++) paintRow(row);
     };
     return { picture: { width, height: own, pixels }, paintRows };

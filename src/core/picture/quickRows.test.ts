@@ -54,7 +54,8 @@ test('grain on four pixels at a time is the grain of the plain loops, to the las
             for (const [i, colour] of [shades.reds, shades.greens, shades.blues].entries())
               colour.fill(colours[i]?.[0] ?? 0, 0, FEW);
           shades.slopes.set(slopes);
-          const pixels = new Uint32Array(width).fill(7);
+          const pixels = new Uint32Array(width + 7).fill(7);
+          loops.begin();
           const surface = { grain: Int8Array.from(grain), light: Int8Array.from(light) };
           loops[way](pixels, down, { begin, end: width }, shades, surface, at);
           return pixels;

@@ -4,6 +4,9 @@ import { DITHER_SIDE, ditherTile } from './dither';
 import { plainLoops, type RowLoops } from './rowLoops';
 import { ROWS_WASM } from './rowsWasm';
 import { BENDS, FEW, RUN, type Samples, SHARE } from './shading';
+import type { Surface } from './surface/surface';
+
+type Grain = Pick<Surface, 'grain' | 'light'>;
 
 /** The quickest loops that this place can run for rows of so many pixels. They paint the same to the last bit. */
 export const rowLoops = (width: number): RowLoops => (width <= WIDEST && quickLoops()) || plainLoops;
@@ -44,6 +47,8 @@ const PAGE_BYTES = 65_536;
 /** Pixels of the widest row there is room for; wider ones go the plain way. */
 const WIDEST = 8192;
 const FEWS = WIDEST / FEW + 2;
+/** Bytes of a surface that are taken in together, some rows of it. */
+const TAKEN = 16 * WIDEST;
 /** Samples there is room for, some more than a ramp has. */
 const MOST_SAMPLES = 4096;
 const DEPTH = { colours: 0, slopes: 1, bends: 2 } as const;
@@ -70,8 +75,9 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     bends: place(4 * BENDS * FEWS),
     places: place(4 * (FEWS + 1)),
     runs: place(4 * RUN * WIDEST),
-    grain: place(FEW * FEWS),
-    light: place(FEW * FEWS),
+    // Four bytes at a time are read, beyond the last, too.
+    grain: place(TAKEN + FEW),
+    light: place(TAKEN + FEW),
     pixels: place(4 * FEW * FEWS),
     noise: place(4 * DITHER_SIDE ** 2),
     colours: place(4 * FEW * MOST_SAMPLES),
@@ -95,34 +101,50 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
   };
   words.set(ditherTile(), at.noise >> 2);
   let inMemory: Samples | undefined;
+  const taken: { from: Grain | undefined; begin: number; end: number } = {
+    from: undefined,
+    begin: 0,
+    end: 0,
+  };
+  const take = (from: Grain, begin: number): void => {
+    const end = Math.min(begin + TAKEN, from.grain.length);
+    bytes.set(from.grain.subarray(begin, end), at.grain);
+    bytes.set(from.light.subarray(begin, end), at.light);
+    Object.assign(taken, { from, begin, end });
+  };
+  let stretch = painted;
   const grain =
     (plain: RowLoops['grainRow'], isEven: boolean): RowLoops['grainRow'] =>
-    (pixels, row, stretch, from, surface, begins) => {
-      const { begin, end: to } = stretch;
+    (pixels, row, { begin, end: to }, from, surface, rowAt) => {
       if (begin % FEW !== 0) {
-        plain(pixels, row, stretch, from, surface, begins);
+        plain(pixels, row, { begin, end: to }, from, surface, rowAt);
         return;
       }
-      bytes.set(surface.grain.subarray(begins + begin, begins + to), at.grain);
-      bytes.set(surface.light.subarray(begins + begin, begins + to), at.light);
+      if (taken.from !== surface || rowAt < taken.begin || rowAt + to > taken.end) take(surface, rowAt);
       const first = isEven ? 0 : begin;
+      const count = to - begin;
+      const grainAt = rowAt + begin - taken.begin;
       kernel.grainRow(
         at.reds + 4 * first,
         at.greens + 4 * first,
         at.blues + 4 * first,
         at.slopes + 12 * (first >> SHARE),
         isEven,
-        at.grain,
-        at.light,
+        at.grain + grainAt,
+        at.light + grainAt,
         at.noise + 4 * DITHER_SIDE * (row & (DITHER_SIDE - 1)),
         begin,
         at.pixels,
-        to - begin,
+        count,
       );
-      pixels.set(painted.subarray(0, to - begin), begin);
+      if (stretch.length !== count) stretch = painted.subarray(0, count);
+      pixels.set(stretch, rowAt + begin);
     };
   return {
     emptyShades: () => shades,
+    begin: () => {
+      taken.from = undefined;
+    },
     layBand: (into, fews, samples, depth) => {
       if (samples.count > MOST_SAMPLES) {
         plainLoops.layBand(into, fews, samples, depth);

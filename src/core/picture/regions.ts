@@ -96,6 +96,7 @@ export function regionFinder(): (borders: readonly Border[], tiling: Tiling) => 
       top,
       squares: {
         row: -1,
+        runs: undefined,
         plain: new Float64Array(columns),
         crossed: Array.from({ length: columns }, () => []),
       },
@@ -151,6 +152,8 @@ interface SquareRow {
   row: number;
   /** The borders that each square lies inside of. */
   readonly plain: Float64Array;
+  /** The runs of every row where no border may cross any square; found once. */
+  runs: Int32Array | undefined;
   /** Of the borders that may cross each: its part of the mask, and the part of each pixel inside, in 255ths. */
   readonly crossed: { readonly mask: RegionMask; readonly cover: Uint8Array }[][];
 }
@@ -190,6 +193,7 @@ function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifi
 /** Looks how a row of squares lies to all borders. */
 function lookAtSquares(row: number, { borders, rasters, classify, columns, squares }: RowJob): void {
   squares.row = row;
+  squares.runs = undefined;
   for (let column = 0; column < columns - 1; column++) {
     const crossed = squares.crossed[column];
     let plain = 0;
@@ -209,7 +213,9 @@ function lookAtSquares(row: number, { borders, rasters, classify, columns, squar
 function findRuns(row: number, squareRow: number, job: RowJob): Int32Array {
   const { map, columns, left, top, squares } = job;
   if (squares.row !== squareRow) lookAtSquares(squareRow, job);
+  if (squares.runs) return squares.runs;
   const found: number[] = [];
+  let isCrossed = false;
   for (let column = 0; column < columns - 1; column++) {
     const crossed = squares.crossed[column];
     const plain = squares.plain[column];
@@ -218,7 +224,8 @@ function findRuns(row: number, squareRow: number, job: RowJob): Int32Array {
     // Where this row of the square begins among its pixels, less the square's first pixel.
     const shift = (row - top[squareRow]) * (to - begun) - begun;
     let running = plain;
-    if (crossed.length > 0)
+    if (crossed.length > 0) {
+      isCrossed = true;
       for (let pixel = begun; pixel < to; pixel++) {
         let region = plain;
         let split = 0;
@@ -242,9 +249,12 @@ function findRuns(row: number, squareRow: number, job: RowJob): Int32Array {
         found.push(pixel, pixel + 1, column, placeOf(map, region), placeOf(map, region + split), part);
         begun = pixel + 1;
       }
+    }
     if (begun < to) found.push(begun, to, column, placeOf(map, running), 0, 255);
   }
-  return Int32Array.from(found);
+  const runs = new Int32Array(found);
+  if (!isCrossed) squares.runs = runs;
+  return runs;
 }
 
 /** The place of a region among those of a picture; a new one is put at the end. */

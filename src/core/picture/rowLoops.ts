@@ -21,6 +21,8 @@ import type { Surface } from './surface/surface';
 export interface RowLoops {
   /** What a row of so many pixels is painted from; filled anew for each row, and never kept beyond it. */
   readonly emptyShades: (width: number) => RowShades;
+  /** Called before rows are painted whose surface has been filled: what was read of it before may be another. */
+  readonly begin: () => void;
   /** Fills in so many fews from the samples at `places`. */
   readonly layBand: (into: RowShades, fews: number, samples: Samples, depth: Depth) => void;
   /** Fills in colours from the first so many of `runs`, which follow one another from left to right. */
@@ -31,7 +33,7 @@ export interface RowLoops {
   readonly evenRow: GrainLoop;
 }
 
-/** @param at  where the row begins in the surface */
+/** @param at  where the row begins, in the picture's pixels as in the surface */
 type GrainLoop = (
   pixels: Uint32Array,
   row: number,
@@ -64,6 +66,7 @@ export const plainLoops: RowLoops = {
       runs: new Int32Array(RUN * width),
     };
   },
+  begin: () => {},
   layBand: ({ reds, greens, blues, slopes, bends, places }, fews, samples, depth) => {
     const last = samples.count - 1;
     for (let few = 0, pixel = 0; few < fews; few++) {
@@ -112,7 +115,7 @@ export const plainLoops: RowLoops = {
       const r = (Math.imul(reds[column] + (Math.imul(slopes[slope], coat) >> 8), lit) + noise) >> BITS;
       const g = (Math.imul(greens[column] + (Math.imul(slopes[slope + 1], coat) >> 8), lit) + noise) >> BITS;
       const b = (Math.imul(blues[column] + (Math.imul(slopes[slope + 2], coat) >> 8), lit) + noise) >> BITS;
-      pixels[column] = packed(r, g, b);
+      pixels[at + column] = packed(r, g, b);
     }
   },
   evenRow: (pixels, row, { begin, end }, { reds, greens, blues, slopes }, { grain, light }, at) => {
@@ -127,7 +130,7 @@ export const plainLoops: RowLoops = {
       const r = (Math.imul(red + (Math.imul(slopeR, coat) >> 8), lit) + noise) >> BITS;
       const g = (Math.imul(green + (Math.imul(slopeG, coat) >> 8), lit) + noise) >> BITS;
       const b = (Math.imul(blue + (Math.imul(slopeB, coat) >> 8), lit) + noise) >> BITS;
-      pixels[column] = packed(r, g, b);
+      pixels[at + column] = packed(r, g, b);
     }
   },
 };

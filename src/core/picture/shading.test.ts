@@ -87,8 +87,8 @@ test('without a grain each way of painting shows the plain colour', () => {
       const over = { surface: flat, details: nothing(), at: 0, bare: [0.9, 0.9, 0.9] as const };
       const plain = Array.from({ length: WIDTH }, () => [...colour, 255]).flat();
       for (const paint of [
-        (pixels: Uint32Array) => colourRow(pixels, row, shades, false),
-        (pixels: Uint32Array) => colourRow(pixels, row, shades, true),
+        (pixels: Uint32Array) => colourRow(pixels, row, whole, shades, false, 0),
+        (pixels: Uint32Array) => colourRow(pixels, row, whole, shades, true, 0),
         (pixels: Uint32Array) => plainLoops.grainRow(pixels, row, whole, shades, flat, 0),
         (pixels: Uint32Array) => plainLoops.evenRow(pixels, row, whole, shades, flat, 0),
         (pixels: Uint32Array) => surfaceRow(pixels, row, whole, shades, false, over),

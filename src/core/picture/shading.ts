@@ -64,18 +64,20 @@ export const held = (byte: number): number => (byte < 0 ? 0 : byte > 255 ? 255 :
 export function colourRow(
   pixels: Uint32Array,
   row: number,
+  { begin, end }: Stretch,
   { reds, greens, blues }: RowShades,
   isEven: boolean,
+  at: number,
 ): void {
   const from = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
   const dither = ditherTile();
-  const step = isEven ? 0 : 1;
-  for (let column = 0, source = 0; column < pixels.length; column++, source += step) {
+  for (let column = begin; column < end; column++) {
+    const source = isEven ? 0 : column;
     const noise = dither[from + (column & (DITHER_SIDE - 1))];
     const r = ((reds[source] << (BITS - 8)) + noise) >> BITS;
     const g = ((greens[source] << (BITS - 8)) + noise) >> BITS;
     const b = ((blues[source] << (BITS - 8)) + noise) >> BITS;
-    pixels[column] = OPAQUE | (held(b) << 16) | (held(g) << 8) | held(r);
+    pixels[at + column] = OPAQUE | (held(b) << 16) | (held(g) << 8) | held(r);
   }
 }
 
@@ -90,7 +92,7 @@ export interface RowSurface {
   readonly surface: Surface;
   /** What lies on this row alone. */
   readonly details: Pick<Details, 'cover' | 'light' | 'shine'>;
-  /** Where the row begins in the surface. */
+  /** Where the row begins, in the picture's pixels as in the surface. */
   readonly at: number;
   /** The light of the bare card, 0…1. */
   readonly bare: Ground;
@@ -136,7 +138,7 @@ export function surfaceRow(
       g = held(g);
       b = held(b);
     }
-    pixels[column] = OPAQUE | (b << 16) | (g << 8) | r;
+    pixels[at + column] = OPAQUE | (b << 16) | (g << 8) | r;
   }
 }
 
