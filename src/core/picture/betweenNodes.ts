@@ -1,141 +1,132 @@
 import type { ColourField } from './field';
-import { type PixelRuns, RUN_FIELDS } from './regions';
+import { type PixelRuns, type RegionMask, RUN_FIELDS } from './regions';
 import { forRuns, type RowLoops } from './rowLoops';
 import { SHADE } from './shades';
-import { BENDS, type Depth, type Filler, PART, type RowShades, RUN, SHARE } from './shading';
+import { type Depth, type Filler, MOST_SQUARES, PART, type RowShades, RUN, SQUARE } from './shading';
 
 /** Anything but bands alone: shades between the nodes of a field, sharp where a border runs. */
 export function betweenNodes(
   field: ColourField,
-  runs: PixelRuns,
+  pixels: PixelRuns,
   width: number,
   height: number,
   loops: RowLoops,
 ): Filler {
   const { columns, rows } = field;
-  /** How far across its square each pixel lies, 0…1. */
-  const across = Float32Array.from({ length: width }, (_, pixel) => {
-    const u = ((pixel + 0.5) / width) * (columns - 1);
-    return u - Math.min(Math.floor(u), columns - 2);
-  });
-  const step = (columns - 1) / width;
+  const across = (columns - 1) / width;
+  let squares: SquareRow | undefined;
   return {
     ground: field.ground,
     fillRow: (row, into, depth) => {
       const v = ((row + 0.5) / height) * (rows - 1);
       const top = Math.min(Math.floor(v), rows - 2);
-      const found = runs.ofRow(row);
-      fillRuns(into, across, step, field, runs.regions, found, top, v - top, depth);
-      loops.layRuns(into, found.length / RUN_FIELDS);
+      if (squares?.top !== top || squares.depth !== depth)
+        squares = squareRow(field, pixels.regions, top, depth);
+      const lay = (count: number) => loops.layRuns(into, count, across, v - top, depth);
+      const count = squares.take(pixels.ofRow(row), into, lay);
+      lay(count);
       return false;
     },
   };
 }
 
-/** One row's runs of pixels: each takes its region's shades, and on a border both regions' in part. */
-function fillRuns(
-  into: RowShades,
-  across: Float32Array,
-  step: number,
-  field: ColourField,
-  regions: PixelRuns['regions'],
-  row: Int32Array,
-  top: number,
-  down: number,
-  depth: Depth,
-): void {
-  const next = SHADE * field.columns;
-  for (let i = 0, run = 0; i < row.length; i += RUN_FIELDS, run += RUN) {
-    const from = row[i];
-    const to = row[i + 1];
-    const column = row[i + 2];
-    const part = row[i + 5];
-    const node = SHADE * (top * field.columns + column);
-    const signal = field.cornersOf(regions[row[i + 3]], column, top);
-    layRun(into.runs, run, from, to, across[from], step, signal, node, next, down);
-    if (depth !== 'colours') fillSlopes(into, from, to, signal, node, next, down, depth);
-    if (part === 255) continue;
-    const { runs } = into;
-    const r = runs[run + 2];
-    const g = runs[run + 3];
-    const b = runs[run + 4];
-    const beyond = field.cornersOf(regions[row[i + 4]], column, top);
-    layRun(runs, run, from, to, across[from], step, beyond, node, next, down);
-    runs[run + 2] = r + ((runs[run + 2] - r) * part) / 255;
-    runs[run + 3] = g + ((runs[run + 3] - g) * part) / 255;
-    runs[run + 4] = b + ((runs[run + 4] - b) * part) / 255;
-  }
+/** The squares of one row of them, filled in as they are asked for: what they hold serves each row of pixels through them. */
+interface SquareRow {
+  readonly top: number;
+  readonly depth: Depth;
+  /**
+   * Puts the runs of a row of pixels where they are laid from, with their squares.
+   *
+   * @param lay  lays the first so many, where there is no more room
+   * @returns    how many are still to be laid
+   */
+  readonly take: (row: Int32Array, into: RowShades, lay: (count: number) => void) => number;
 }
 
-/** Some of one row's pixels in a square, between the four nodes of one region. */
-function layRun(
-  runs: Int32Array,
-  run: number,
-  from: number,
-  to: number,
-  across: number,
-  step: number,
-  signal: Float32Array,
-  node: number,
-  next: number,
-  down: number,
-): void {
-  const up = 1 - down;
-  const right = node + SHADE;
-  const r = forRuns(up * signal[node] + down * signal[node + next]);
-  const g = forRuns(up * signal[node + 1] + down * signal[node + next + 1]);
-  const b = forRuns(up * signal[node + 2] + down * signal[node + next + 2]);
-  const dr = forRuns(up * signal[right] + down * signal[right + next]) - r;
-  const dg = forRuns(up * signal[right + 1] + down * signal[right + next + 1]) - g;
-  const db = forRuns(up * signal[right + 2] + down * signal[right + next + 2]) - b;
-  runs[run] = from;
-  runs[run + 1] = to;
-  runs[run + 2] = r + across * dr;
-  runs[run + 3] = g + across * dg;
-  runs[run + 4] = b + across * db;
-  runs[run + 5] = step * dr;
-  runs[run + 6] = step * dg;
-  runs[run + 7] = step * db;
+function squareRow(field: ColourField, regions: readonly RegionMask[], top: number, depth: Depth): SquareRow {
+  /** Where each square of a region lies, by column and the region's place. */
+  const places = new Map<number, number>();
+  let taken: Int32Array | undefined;
+  const mine: SquareRow = {
+    top,
+    depth,
+    take: (row, { runs, squares }, lay) => {
+      const all = row.length / RUN_FIELDS;
+      const isMine = squares.heldFor === mine;
+      // Most rows lie as the one before.
+      if (isMine && taken === row) return all;
+      if (!isMine) places.clear();
+      squares.heldFor = mine;
+      const placeOf = (region: number, column: number): number => {
+        const key = region * field.columns + column;
+        const known = places.get(key);
+        if (known !== undefined) return known;
+        const place = places.size;
+        places.set(key, place);
+        const signal = field.cornersOf(regions[region], column, top);
+        fillSquare(
+          squares.values,
+          SQUARE * place,
+          signal,
+          SHADE * (top * field.columns + column),
+          SHADE * field.columns,
+          depth,
+        );
+        return place;
+      };
+      taken = row;
+      let run = 0;
+      for (let i = 0; i < row.length; i += RUN_FIELDS) {
+        if (places.size + 2 > MOST_SQUARES) {
+          lay(run / RUN);
+          places.clear();
+          taken = undefined;
+          run = 0;
+        }
+        const column = row[i + 2];
+        const part = row[i + 5];
+        runs[run] = row[i];
+        runs[run + 1] = row[i + 1];
+        runs[run + 2] = placeOf(row[i + 3], column);
+        runs[run + 3] = column;
+        runs[run + 4] = part < 255 ? placeOf(row[i + 4], column) : 0;
+        runs[run + 5] = part;
+        run += RUN;
+      }
+      return run / RUN;
+    },
+  };
+  return mine;
 }
 
 /**
- * How the colour goes with the grain hardly changes over a square: all of its pixels have that of its middle, and the few
- * that they share with the next square that of the next.
+ * A square between four nodes. How the colour goes with the grain hardly changes over it: all of its pixels in a row have
+ * that of its middle, and the few that they share with the next square that of the next.
  */
-function fillSlopes(
-  { slopes, bends }: RowShades,
-  from: number,
-  to: number,
+function fillSquare(
+  into: Float64Array,
+  at: number,
   signal: Float32Array,
   node: number,
   next: number,
-  down: number,
   depth: Depth,
 ): void {
-  const r = middleOf(signal, node + 3, next, down);
-  const g = middleOf(signal, node + 4, next, down);
-  const b = middleOf(signal, node + 5, next, down);
-  const [first, last] = [from >> SHARE, (to - 1) >> SHARE];
-  for (let few = first, at = 3 * few; few <= last; few++, at += 3) {
-    slopes[at] = r;
-    slopes[at + 1] = g;
-    slopes[at + 2] = b;
+  const right = node + SHADE;
+  for (let i = 0; i < 3; i++) {
+    const upper = forRuns(signal[node + i]);
+    const lower = forRuns(signal[node + next + i]);
+    const upperMore = forRuns(signal[right + i]) - upper;
+    const lowerMore = forRuns(signal[right + next + i]) - lower;
+    into[at + 2 * i] = upper;
+    into[at + 2 * i + 1] = lower - upper;
+    into[at + 6 + 2 * i] = upperMore;
+    into[at + 6 + 2 * i + 1] = lowerMore - upperMore;
   }
-  if (depth !== 'bends') return;
-  const bendR = middleOf(signal, node + 6, next, down);
-  const bendG = middleOf(signal, node + 7, next, down);
-  const bendB = middleOf(signal, node + 8, next, down);
-  const coat = middleOf(signal, node + 9, next, down);
-  for (let few = first, at = BENDS * few; few <= last; few++, at += BENDS) {
-    bends[at] = bendR;
-    bends[at + 1] = bendG;
-    bends[at + 2] = bendB;
-    bends[at + 3] = coat;
+  const values = depth === 'bends' ? SHADE : depth === 'slopes' ? 6 : 3;
+  for (let i = 3; i < values; i++) {
+    const upper = 0.5 * PART * (signal[node + i] + signal[right + i]);
+    const lower = 0.5 * PART * (signal[node + next + i] + signal[right + next + i]);
+    into[at + 6 + 2 * i] = upper;
+    into[at + 6 + 2 * i + 1] = lower - upper;
   }
 }
-
-/** One value of a shade, halfway across a square. */
-const middleOf = (signal: Float32Array, at: number, next: number, down: number): number =>
-  0.5 *
-  PART *
-  ((1 - down) * (signal[at] + signal[at + SHADE]) + down * (signal[at + next] + signal[at + next + SHADE]));

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { quickLoops, rowLoops } from './quickRows';
 import { placeAmong, plainLoops } from './rowLoops';
-import { BENDS, FEW, type RowShades, RUN, SHARE } from './shading';
+import { BENDS, FEW, type RowShades, RUN, SHARE, SQUARE } from './shading';
 
 const quick = () => {
   const loops = quickLoops();
@@ -89,7 +89,7 @@ test('bands are laid four pixels at a time as by the plain loops, beyond the fir
       const fews = among.length - 1;
       const [fast, plain] = [quick(), plainLoops].map((loops) => {
         const shades = loops.emptyShades(FEW * fews);
-        for (const list of Object.values(shades)) list.fill(0);
+        for (const list of [shades.slopes, shades.bends]) list.fill(0);
         shades.places.set(among.map(placeAmong));
         loops.layBand(shades, fews, all, deep);
         return shades;
@@ -116,27 +116,41 @@ test('a band far beyond its samples takes the outermost', () => {
 });
 
 test('runs are laid four pixels at a time as by the plain loops', () => {
-  const runs = fc.array(
-    fc.record({
-      length: fc.integer({ min: 1, max: 30 }),
-      colour: list(-(2 ** 29), 2 ** 29, 3),
-      step: list(-(2 ** 24), 2 ** 24, 3),
+  const values = SQUARE * 3;
+  const runs = fc.record({
+    runs: fc.array(
+      fc.record({
+        length: fc.integer({ min: 1, max: 30 }),
+        square: fc.nat(2),
+        beyond: fc.nat(2),
+        part: fc.option(fc.integer({ min: 1, max: 254 }), { nil: 255 }),
+      }),
+      { minLength: 1, maxLength: 12 },
+    ),
+    squares: fc.array(fc.double({ min: -1e8, max: 3e8, noNaN: true }), {
+      minLength: values,
+      maxLength: values,
     }),
-    { minLength: 1, maxLength: 12 },
-  );
+    down: fc.double({ min: 0, max: 1, noNaN: true }),
+    across: fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+    depth: fc.constantFrom('colours', 'slopes', 'bends'),
+  });
   fc.assert(
-    fc.property(runs, (all) => {
+    fc.property(runs, ({ runs: all, squares, down, across, depth }) => {
       let width = 0;
-      const numbers = all.flatMap(({ length, colour, step }) => {
-        width += length;
-        return [width - length, width, ...colour, ...step];
+      const numbers = all.flatMap(({ length, square, beyond, part }) => {
+        // A border runs through one pixel.
+        const from = width;
+        width += part < 255 ? 1 : length;
+        return [from, width, square, Math.floor((from + 0.5) * across), beyond, part];
       });
       const [fast, plain] = [quick(), plainLoops].map((loops) => {
         const shades = loops.emptyShades(width);
         shades.slopes.fill(0);
         shades.bends.fill(0);
         shades.runs.set(numbers);
-        loops.layRuns(shades, numbers.length / RUN);
+        shades.squares.values.set(squares);
+        loops.layRuns(shades, numbers.length / RUN, across, down, depth);
         return shades;
       });
       if (fast && plain) expectAlike(fast, plain, width);

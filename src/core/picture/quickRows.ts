@@ -3,7 +3,7 @@ import { compiledWasm } from '../base/wasm';
 import { DITHER_SIDE, ditherTile } from './dither';
 import { plainLoops, type RowLoops } from './rowLoops';
 import { ROWS_WASM } from './rowsWasm';
-import { BENDS, FEW, RUN, type Samples, SHARE } from './shading';
+import { BENDS, FEW, MOST_SQUARES, type RowShades, RUN, type Samples, SHARE, SQUARE } from './shading';
 import type { Surface } from './surface/surface';
 
 type Grain = Pick<Surface, 'grain' | 'light'>;
@@ -27,7 +27,19 @@ interface Kernel {
     rowSlopes: number,
     rowBends: number,
   ) => void;
-  readonly layRuns: (runs: number, count: number, reds: number, greens: number, blues: number) => void;
+  readonly layRuns: (
+    runs: number,
+    count: number,
+    squares: number,
+    across: number,
+    down: number,
+    depth: number,
+    reds: number,
+    greens: number,
+    blues: number,
+    rowSlopes: number,
+    rowBends: number,
+  ) => void;
   readonly grainRow: (
     reds: number,
     greens: number,
@@ -75,6 +87,7 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     bends: place(4 * BENDS * FEWS),
     places: place(4 * (FEWS + 1)),
     runs: place(4 * RUN * WIDEST),
+    squares: place(8 * SQUARE * MOST_SQUARES),
     // Four bytes at a time are read, beyond the last, too.
     grain: place(TAKEN + FEW),
     light: place(TAKEN + FEW),
@@ -90,14 +103,15 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
   const bytes = new Int8Array(memory.buffer);
   const painted = new Uint32Array(memory.buffer, at.pixels, FEW * FEWS);
   const view = (from: number, to: number) => words.subarray(from >> 2, to >> 2);
-  const shades = {
+  const shades: RowShades = {
     reds: view(at.reds, at.greens),
     greens: view(at.greens, at.blues),
     blues: view(at.blues, at.slopes),
     slopes: view(at.slopes, at.bends),
     bends: view(at.bends, at.places),
     places: view(at.places, at.runs),
-    runs: view(at.runs, at.grain),
+    runs: view(at.runs, at.squares),
+    squares: { values: new Float64Array(memory.buffer, at.squares, SQUARE * MOST_SQUARES) },
   };
   words.set(ditherTile(), at.noise >> 2);
   let inMemory: Samples | undefined;
@@ -171,7 +185,20 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
         at.bends,
       );
     },
-    layRuns: (_, count) => kernel.layRuns(at.runs, count, at.reds, at.greens, at.blues),
+    layRuns: (_, count, across, down, depth) =>
+      kernel.layRuns(
+        at.runs,
+        count,
+        at.squares,
+        across,
+        down,
+        DEPTH[depth],
+        at.reds,
+        at.greens,
+        at.blues,
+        at.slopes,
+        at.bends,
+      ),
     grainRow: grain(plainLoops.grainRow, false),
     evenRow: grain(plainLoops.evenRow, true),
   };

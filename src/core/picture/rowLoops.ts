@@ -4,12 +4,14 @@ import {
   type Depth,
   FEW,
   held,
+  MOST_SQUARES,
   OPAQUE,
   PART,
   type RowShades,
   RUN,
   type Samples,
   SHARE,
+  SQUARE,
   type Stretch,
 } from './shading';
 import type { Surface } from './surface/surface';
@@ -25,8 +27,13 @@ export interface RowLoops {
   readonly begin: () => void;
   /** Fills in so many fews from the samples at `places`. */
   readonly layBand: (into: RowShades, fews: number, samples: Samples, depth: Depth) => void;
-  /** Fills in colours from the first so many of `runs`, which follow one another from left to right. */
-  readonly layRuns: (into: RowShades, count: number) => void;
+  /**
+   * Fills in the first so many of `runs`, which follow one another from left to right, from their `squares`.
+   *
+   * @param across  how much of a square a pixel is
+   * @param down    how far down its squares the row lies, 0…1
+   */
+  readonly layRuns: (into: RowShades, count: number, across: number, down: number, depth: Depth) => void;
   /** Pixels of one row with a gentle grain, by which colours go straight. */
   readonly grainRow: GrainLoop;
   /** `grainRow` where all pixels have the shade of the first, as in a straight run. */
@@ -64,6 +71,7 @@ export const plainLoops: RowLoops = {
       bends: new Int32Array(BENDS * fews),
       places: new Int32Array(fews + 1),
       runs: new Int32Array(RUN * width),
+      squares: { values: new Float64Array(SQUARE * MOST_SQUARES) },
     };
   },
   begin: () => {},
@@ -85,23 +93,42 @@ export const plainLoops: RowLoops = {
       for (let i = 0; i < BENDS; i++) bends[BENDS * few + i] = samples.bends[first + i];
     }
   },
-  layRuns: ({ reds, greens, blues, runs }, count) => {
+  layRuns: (
+    { reds, greens, blues, slopes, bends, runs, squares: { values } },
+    count,
+    across,
+    down,
+    depth,
+  ) => {
+    const at = (place: number): number => values[place] + down * values[place + 1];
     for (let run = 0; run < RUN * count; run += RUN) {
+      const from = runs[run];
       const to = runs[run + 1];
-      let r = runs[run + 2];
-      let g = runs[run + 3];
-      let b = runs[run + 4];
-      const stepR = runs[run + 5];
-      const stepG = runs[run + 6];
-      const stepB = runs[run + 7];
-      for (let pixel = runs[run]; pixel < to; pixel++) {
-        reds[pixel] = r >> RUN_BITS;
-        greens[pixel] = g >> RUN_BITS;
-        blues[pixel] = b >> RUN_BITS;
-        r += stepR;
-        g += stepG;
-        b += stepB;
+      const square = SQUARE * runs[run + 2];
+      const aside = (from + 0.5) * across - runs[run + 3];
+      const part = runs[run + 5];
+      const stepR = at(square + 6);
+      const stepG = at(square + 8);
+      const stepB = at(square + 10);
+      let r = at(square) + aside * stepR;
+      let g = at(square + 2) + aside * stepG;
+      let b = at(square + 4) + aside * stepB;
+      if (part < 255) {
+        const beyond = SQUARE * runs[run + 4];
+        r += ((at(beyond) + aside * at(beyond + 6) - r) * part) / 255;
+        g += ((at(beyond + 2) + aside * at(beyond + 8) - g) * part) / 255;
+        b += ((at(beyond + 4) + aside * at(beyond + 10) - b) * part) / 255;
       }
+      layColour(reds, from, to, r | 0, (across * stepR) | 0);
+      layColour(greens, from, to, g | 0, (across * stepG) | 0);
+      layColour(blues, from, to, b | 0, (across * stepB) | 0);
+      if (depth === 'colours') continue;
+      const last = (to - 1) >> SHARE;
+      for (let few = from >> SHARE; few <= last; few++)
+        for (let i = 0; i < 3; i++) slopes[3 * few + i] = at(square + 12 + 2 * i);
+      if (depth === 'slopes') continue;
+      for (let few = from >> SHARE; few <= last; few++)
+        for (let i = 0; i < BENDS; i++) bends[BENDS * few + i] = at(square + 18 + 2 * i);
     }
   },
   grainRow: (pixels, row, { begin, end }, { reds, greens, blues, slopes }, { grain, light }, at) => {
@@ -134,6 +161,11 @@ export const plainLoops: RowLoops = {
     }
   },
 };
+
+/** Pixels of one colour that goes straight. */
+function layColour(into: Int32Array, from: number, to: number, first: number, step: number): void {
+  for (let pixel = from, here = first; pixel < to; pixel++, here += step) into[pixel] = here >> RUN_BITS;
+}
 
 /** A pixel of three bytes, each held to what a byte can be. */
 const packed = (r: number, g: number, b: number): number =>

@@ -69,28 +69,78 @@ export function layBand(
   }
 }
 
-/** @param runs  eight numbers each, as `RowShades` has them */
-export function layRuns(runs: usize, count: i32, reds: usize, greens: usize, blues: usize): void {
+/**
+ * @param runs     six numbers each, as `RowShades` has them
+ * @param squares  twenty-six numbers each
+ * @param across   how much of a square a pixel is
+ * @param down     how far down its squares the row lies, 0…1
+ * @param depth    as in `layBand`
+ */
+export function layRuns(
+  runs: usize,
+  count: i32,
+  squares: usize,
+  across: f64,
+  down: f64,
+  depth: i32,
+  reds: usize,
+  greens: usize,
+  blues: usize,
+  rowSlopes: usize,
+  rowBends: usize,
+): void {
   for (let run = 0; run < count; run++) {
     const from = load<i32>(runs);
     const to = load<i32>(runs, 4);
-    const stepR = load<i32>(runs, 20);
-    const stepG = load<i32>(runs, 24);
-    const stepB = load<i32>(runs, 28);
-    let r = i32x4.add(v128.load_splat<i32>(runs, 8), i32x4.mul(i32x4.splat(stepR), FIRST_FOUR));
-    let g = i32x4.add(v128.load_splat<i32>(runs, 12), i32x4.mul(i32x4.splat(stepG), FIRST_FOUR));
-    let b = i32x4.add(v128.load_splat<i32>(runs, 16), i32x4.mul(i32x4.splat(stepB), FIRST_FOUR));
-    for (let pixel = from; pixel < to; pixel += 4) {
-      const at = <usize>(pixel << 2);
-      v128.store(reds + at, i32x4.shr_s(r, RUN_BITS));
-      v128.store(greens + at, i32x4.shr_s(g, RUN_BITS));
-      v128.store(blues + at, i32x4.shr_s(b, RUN_BITS));
-      r = i32x4.add(r, i32x4.splat(stepR << 2));
-      g = i32x4.add(g, i32x4.splat(stepG << 2));
-      b = i32x4.add(b, i32x4.splat(stepB << 2));
+    const square = squares + <usize>load<i32>(runs, 8) * SQUARE_BYTES;
+    const aside = (<f64>from + 0.5) * across - <f64>load<i32>(runs, 12);
+    const part = load<i32>(runs, 20);
+    const stepR = at(square + 48, down);
+    const stepG = at(square + 64, down);
+    const stepB = at(square + 80, down);
+    let r = at(square, down) + aside * stepR;
+    let g = at(square + 16, down) + aside * stepG;
+    let b = at(square + 32, down) + aside * stepB;
+    if (part < 255) {
+      const beyond = squares + <usize>load<i32>(runs, 16) * SQUARE_BYTES;
+      r += ((at(beyond, down) + aside * at(beyond + 48, down) - r) * <f64>part) / 255.0;
+      g += ((at(beyond + 16, down) + aside * at(beyond + 64, down) - g) * <f64>part) / 255.0;
+      b += ((at(beyond + 32, down) + aside * at(beyond + 80, down) - b) * <f64>part) / 255.0;
     }
-    runs += 32;
+    layColour(reds, from, to, <i32>r, <i32>(across * stepR));
+    layColour(greens, from, to, <i32>g, <i32>(across * stepG));
+    layColour(blues, from, to, <i32>b, <i32>(across * stepB));
+    if (depth > 0) layFews(rowSlopes, 12, from, to, square + 96, down);
+    if (depth > 1) layFews(rowBends, 16, from, to, square + 144, down);
+    runs += 24;
   }
+}
+
+const SQUARE_BYTES: usize = 208;
+
+function at(place: usize, down: f64): f64 {
+  return load<f64>(place) + down * load<f64>(place, 8);
+}
+
+function layColour(into: usize, from: i32, to: i32, first: i32, step: i32): void {
+  let here = i32x4.add(i32x4.splat(first), i32x4.mul(i32x4.splat(step), FIRST_FOUR));
+  const four = i32x4.splat(step << 2);
+  for (let pixel = from; pixel < to; pixel += 4) {
+    v128.store(into + <usize>(pixel << 2), i32x4.shr_s(here, RUN_BITS));
+    here = i32x4.add(here, four);
+  }
+}
+
+/** Four values of a square for every four pixels that lie in it, `bytes` apart. */
+function layFews(into: usize, bytes: usize, from: i32, to: i32, square: usize, down: f64): void {
+  const four = i32x4(
+    <i32>at(square, down),
+    <i32>at(square + 16, down),
+    <i32>at(square + 32, down),
+    <i32>at(square + 48, down),
+  );
+  for (let few = from >> 2, last = (to - 1) >> 2; few <= last; few++)
+    v128.store(into + <usize>few * bytes, four);
 }
 
 /**

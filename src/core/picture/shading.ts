@@ -28,15 +28,29 @@ export interface RowShades {
   /** Where among samples the first of each few pixels lies, as `placeAmong` has it, and one more. */
   readonly places: Int32Array;
   /**
-   * Neighbouring pixels whose colours go straight, `RUN` numbers each: the first, the one after the last, the first's
-   * colour as `forRuns` has it, and the step from one pixel to the next.
+   * Neighbouring pixels of one square between four nodes, `RUN` numbers each: the first, the one after the last, their
+   * square's place in `squares`, its column and, where a border runs through their one pixel, the place of the square
+   * beyond that and the part of the pixel there in 255ths, else 255.
    */
   readonly runs: Int32Array;
+  readonly squares: Squares;
+}
+
+/** What lies at the upper edge of squares and how much more at their lower, `SQUARE` numbers each. */
+export interface Squares {
+  /** As `forRuns` has them, the left edge's colour and how much more the right edge's is; then slopes, then bends. */
+  readonly values: Float64Array;
+  /** Whose squares they are; whoever finds another's fills in their own. */
+  heldFor?: unknown;
 }
 /** Values that few pixels have among the bends. */
 export const BENDS = 4;
 /** Values of a run. */
-export const RUN = 8;
+export const RUN = 6;
+/** Values of a square: two each of three colours, three differences, three slopes and the bends. */
+export const SQUARE = 2 * (3 + 3 + 3 + BENDS);
+/** So many squares there is room for at a time. */
+export const MOST_SQUARES = 1024;
 
 /** Shades one beside the other, four numbers of each kind to a sample; the fourth of a colour and a slope is none. */
 export interface Samples {
