@@ -39,10 +39,30 @@ function behind(t: number): number {
 }
 
 /** Each ink reaches from its places as far as its reach says before the next one; where they meet they share. */
-function patchCoverage({ panel, run, rungs, tool }: Recipe): Coverage {
+function patchCoverage(recipe: Recipe): Coverage {
+  const distances = distancesOf(layoutOf(recipe));
+  const shareOut = sharer(recipe);
+  return (x, y, into) => {
+    distances(x, y, into);
+    shareOut(into);
+  };
+}
+
+const layoutOf = (recipe: Pick<Recipe, 'run' | 'panel' | 'rungs'>): PatchLayout =>
+  patchesOf(recipe) ?? NO_PATCHES;
+
+/** Turns distances from inks' places into parts that sum to 1. */
+function sharer({ panel, run, rungs, tool }: Recipe): (into: Float64Array) => void {
   const reaches = reachesOf(panel, run, rungs, tool);
-  const { places, soft, wander } = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
-  const width = soft / TOOLS[tool].hardness;
+  const width = layoutOf({ panel, run, rungs }).soft / TOOLS[tool].hardness;
+  return (into) => {
+    for (let rung = 0; rung < into.length; rung++) into[rung] = into[rung] - reaches[rung];
+    share(into, width);
+  };
+}
+
+/** How far a point is from the nearest place of every ink, mm. */
+function distancesOf({ places, wander }: PatchLayout): Coverage {
   // Asked for at every node of a picture: places lie as plain numbers, and roots are taken once an ink.
   const numbers = Float64Array.from(places.flatMap((place) => [place.x, place.y, place.rung]));
   return (x, y, into) => {
@@ -56,10 +76,47 @@ function patchCoverage({ panel, run, rungs, tool }: Recipe): Coverage {
       const square = across * across + down * down;
       if (square < into[rung]) into[rung] = square;
     }
-    for (let rung = 0; rung < into.length; rung++) into[rung] = Math.sqrt(into[rung]) - reaches[rung];
-    share(into, width);
+    for (let rung = 0; rung < into.length; rung++) into[rung] = Math.sqrt(into[rung]);
   };
 }
+
+/**
+ * The coverage at the nodes of an even grid over the panel, its edges included, row by row. How far nodes are from
+ * patches is kept: it stays while shares and joints are moved.
+ */
+export function coverageOnGrid(
+  recipe: Recipe,
+  progress: Progress,
+  columns: number,
+  rows: number,
+): (node: number, into: Float64Array) => void {
+  const { panel, rungs } = recipe;
+  const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
+  if (bandsOf(recipe)) {
+    const coverage = coverageOf(recipe, progress);
+    return (node, into) => coverage((node % columns) * stepX, Math.floor(node / columns) * stepY, into);
+  }
+  const layout = layoutOf(recipe);
+  const count = rungs.length;
+  const far = nodeDistances(layout, panel, columns, rows, count);
+  const distances = distancesOf(layout);
+  const shareOut = sharer(recipe);
+  return (node, into) => {
+    const from = count * node;
+    if (Number.isNaN(far[from])) {
+      distances((node % columns) * stepX, Math.floor(node / columns) * stepY, into);
+      far.set(into, from);
+    } else for (let rung = 0; rung < count; rung++) into[rung] = far[from + rung];
+    shareOut(into);
+  };
+}
+
+/** Filled in node by node as they are asked for; NaN before. */
+const nodeDistances = memo(
+  4,
+  (_layout: PatchLayout, _panel: Size, columns: number, rows: number, count: number): Float64Array =>
+    new Float64Array(count * columns * rows).fill(Number.NaN),
+);
 
 /** Turns distances, each less its ink's reach, into parts that sum to 1. */
 function share(into: Float64Array, width: Millimetres): void {
@@ -84,7 +141,7 @@ const NEAR_ENOUGH = 5e-4;
 const EVERY = [5, 1];
 
 function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool: ToolId): Float64Array {
-  const layout = patchesOf({ panel, run, rungs }) ?? NO_PATCHES;
+  const layout = layoutOf({ panel, run, rungs });
   const width = layout.soft / TOOLS[tool].hardness;
   const far = farFrom(layout, panel, rungs.length);
   const reaches = new Float64Array(rungs.length);
@@ -93,16 +150,12 @@ function solveReaches(panel: Size, run: RunChoice, rungs: readonly Rung[], tool:
 }
 
 /** How far every point is from the nearest place of every ink; that stays while shares are moved. */
-const farFrom = memo(8, ({ places, wander }: PatchLayout, panel: Size, count: number): Float64Array => {
+const farFrom = memo(8, (layout: PatchLayout, panel: Size, count: number): Float64Array => {
   const points = gridOf(panel, GRID);
-  const far = new Float64Array(points.length * count).fill(Number.POSITIVE_INFINITY);
+  const distances = distancesOf(layout);
+  const far = new Float64Array(points.length * count);
   points.forEach(([x, y], i) => {
-    const here = wander?.(x, y) ?? { x, y };
-    for (const place of places) {
-      const at = i * count + place.rung;
-      const [across, down] = [here.x - place.x, here.y - place.y];
-      far[at] = Math.min(far[at], Math.sqrt(across * across + down * down));
-    }
+    distances(x, y, far.subarray(i * count, (i + 1) * count));
   });
   return far;
 });

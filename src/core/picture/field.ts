@@ -1,4 +1,4 @@
-import { coverageOf } from '../engine/coverage';
+import { coverageOnGrid } from '../engine/coverage';
 import type { LayerProgram } from '../engine/layers';
 import type { Wetness } from '../engine/mixing';
 import type { Progress } from '../engine/progress';
@@ -183,7 +183,7 @@ function passesOf({ resolved: { recipe, designs }, progress, program }: FieldReq
 /** Looks at nodes: what lies there, and which colour that is. */
 function nodeVisitor({ resolved, wetness, progress, program, surface, columns, rows }: FieldRequest) {
   const { panel, rungs } = resolved.recipe;
-  const coverage = coverageOf(resolved.recipe, progress);
+  const coverage = coverageOnGrid(resolved.recipe, progress, columns, rows);
   const stack = program.stack();
   const { ground, shade } = shadesOf(program.palette, groundOfCard(resolved.card), wetness, stack, surface);
   const hash = stackHasher();
@@ -195,7 +195,7 @@ function nodeVisitor({ resolved, wetness, progress, program, surface, columns, r
 
   /** Compares the blend at a node with what it was. */
   const compare = (cache: NodeCache, node: number, field: number): void => {
-    coverage((node % columns) * stepX, Math.floor(node / columns) * stepY, parts);
+    coverage(node, parts);
     const from = node * parts.length;
     let same = true;
     for (let rung = 0; rung < parts.length; rung++)
