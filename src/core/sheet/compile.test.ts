@@ -220,6 +220,9 @@ describe('passes in the order of work', () => {
     expect(titles(foiled)).not.toContain('Wipe the foil');
     const coated = withPass(foiled, 'coat', { ink: dark });
     expect(titles(coated).slice(-4)).toEqual(['Top coat: Tarn', 'Wipe the foil', 'Dry', 'Check, dry']);
+    // Pigment does not bead: it stays, and the panel shows it.
+    const pigmented = withPass(foiled, 'coat', { ink: { ...dark, kind: 'pigment' } });
+    expect(titles(pigmented)).not.toContain('Wipe the foil');
   });
 
   test('what is dry already is not dried again, and a heat set is the drying', () => {

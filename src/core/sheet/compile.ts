@@ -10,7 +10,7 @@ import { cautionsOf } from './cautions';
 import { clearDesk, type Desk, type Piece, type Step } from './desk';
 import { check, prepared } from './finishing';
 import { ladderPieces, onPanel } from './ladderPieces';
-import { doLater, dry, passPieces } from './passPieces';
+import { doLater, dry, isDueAfter, passPieces } from './passPieces';
 import { type Setting, settingOf } from './setting';
 import { describeMinutes, type Minutes, type Pace, USUAL_PACE } from './times';
 
@@ -79,7 +79,7 @@ function piecesOf(setting: Setting): Piece[] {
   const [under, over] = [passes.filter(isUnder), passes.filter((pass) => !isUnder(pass))];
   const isInkedBefore = under.some(({ kind }) => PASS_KINDS[kind].ink);
   const blended: Piece = {
-    job: (desk) => doLater({ ...desk, blended: true }, setting, ({ when }) => when === 'inked'),
+    job: (desk) => doLater({ ...desk, blended: true }, setting, isDueAfter(setting.resolved.inks)),
   };
   const end: Piece = {
     job: (desk) => {

@@ -64,6 +64,12 @@ export function doLater(desk: Desk, setting: Setting, isDue: (pending: Pending) 
   );
 }
 
+/** What is due after some inks have been laid over it. */
+export const isDueAfter =
+  (laid: readonly Ink[]) =>
+  ({ when, of }: Pending): boolean =>
+    when === 'inked' && (!of || laid.some(({ kind }) => of(kind)));
+
 /** Buffing comes again: each time has a key of its own. */
 function laterKey({ steps }: Desk, pass: string, { title, placement }: PassStep): string {
   const key = `pass ${pass} ${title.toLowerCase()}${placement ? ` ${placement}` : ''}`;
@@ -279,11 +285,14 @@ function afterPass(
 ): Desk {
   const kind = PASS_KINDS[pass.kind];
   const { resolved } = setting;
-  const inked =
-    kind.ink === 'blended' ||
-    kind.ink === 'white' ||
-    placedPasses(resolved, pass).some(({ effects }) => effects.some((effect) => effect.kind === 'ladder'));
-  const buffed = inked ? doLater(desk, setting, ({ when }) => when === 'inked') : desk;
+  const laysLadder = placedPasses(resolved, pass).some(({ effects }) =>
+    effects.some((effect) => effect.kind === 'ladder'),
+  );
+  const laid = [
+    ...(kind.ink === 'blended' || kind.ink === 'white' ? contexts.flatMap(({ ink }) => ink ?? []) : []),
+    ...(laysLadder ? resolved.inks : []),
+  ];
+  const buffed = laid.length > 0 ? doLater(desk, setting, isDueAfter(laid)) : desk;
   const set = kind.sets && buffed.blended ? doLater(buffed, setting, ({ when }) => when === 'dry') : buffed;
   const lifted = doLater(set, setting, ({ when, from }) => typeof when === 'number' && place >= from + when);
   const left = (kind.later?.(contexts) ?? []).map((later) => ({ ...later, pass: pass.id, from: place }));

@@ -4,7 +4,7 @@ import type { ParamSpecs, Params, ParamsOf } from '../../base/params';
 import type { Design, DesignUse } from '../../materials/design/design';
 import type { Border } from '../../materials/design/placement';
 import type { Ink } from '../../materials/ink/ink';
-import { INK_KINDS } from '../../materials/ink/kinds';
+import { INK_KINDS, type InkKindId } from '../../materials/ink/kinds';
 import type { Effect } from './effects';
 import type { SurfaceDetail } from './surface';
 
@@ -87,6 +87,8 @@ export interface LaterStep {
    * follow.
    */
   readonly when: 'blended' | 'dry' | 'inked' | number;
+  /** Of what is inked: only where some of it is of such a kind. */
+  readonly of?: (kind: InkKindId) => boolean;
   readonly step: PassStep;
 }
 

@@ -112,6 +112,7 @@ export const foil = definePass({
   later: () => [
     {
       when: 'inked',
+      of: buffsOff,
       step: {
         title: 'Wipe the foil',
         work: 'A soft dry cloth over the foil while the ink still beads on it.',
