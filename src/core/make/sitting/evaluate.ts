@@ -177,7 +177,8 @@ function layWork(
   for (const mat of work.wipesAfter ?? []) {
     const wiped = table.mats[mat];
     if (!wiped || wiped.ink === undefined) return undefined;
-    const start = Math.max(clearOf(breaks, end, atHand.wipeMinutes), wiped.free);
+    // Other hands may still be laying from it; until then a break may have begun.
+    const start = clearOf(breaks, Math.max(end, wiped.free), atHand.wipeMinutes);
     end = start + atHand.wipeMinutes;
     table.lines.push({ does: 'wipe', group, panel, operation: work.to - 1, hand, mat, start, end });
     table.busy[hand] = (table.busy[hand] ?? 0) + atHand.wipeMinutes;

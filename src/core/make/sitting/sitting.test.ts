@@ -75,6 +75,38 @@ test('whatever the evening, its plan can be worked: an independent checker finds
   );
 });
 
+test('two pairs of hands share mats, and wipe none in a break', () => {
+  const work = (ink?: string): Operation => ({ name: 'work', minutes: 0.5, ...(ink ? { ink } : {}) });
+  // One pair is done before the break and waits for the mat, which is free only just before it.
+  const heldUp = {
+    groups: [
+      { name: 'one', count: 1, operations: [work('Gorse'), work(), work('Skerry')] },
+      { name: 'one', count: 1, operations: [{ ...work('Gorse'), rest: { min: 18 } }, work('Gorse')] },
+    ],
+    mats: 1,
+    breaks: [{ start: 20, minutes: 1 }],
+    wipeMinutes: 2,
+  };
+  const evening = fc.record({
+    groups: fc.array(group(fc.integer({ min: 1, max: 4 }), 4), { minLength: 2, maxLength: 3 }),
+    mats: fc.integer({ min: 1, max: 2 }),
+    breaks: fc.array(
+      fc.record({ start: fc.integer({ min: 2, max: 40 }), minutes: fc.integer({ min: 1, max: 9 }) }),
+      { minLength: 1, maxLength: 1 },
+    ),
+    wipeMinutes: fc.constantFrom(0.5, 2),
+  });
+  fc.assert(
+    fc.property(evening, ({ groups, mats, breaks, wipeMinutes }) => {
+      const atHand = { ...USUAL_TABLE, brushes: {}, hands: 2, mats, wipeMinutes };
+      const sitting: Sitting = { groups, atHand, breaks, wants: 'clean' };
+      fc.pre(whyNot(sitting) === undefined);
+      expect(faultsOfPlan(sitting, planSitting(sitting, { steps: 1 }).plan)).toEqual([]);
+    }),
+    { numRuns: 300, examples: [[heldUp]] },
+  );
+});
+
 test('of few panels to dry at once, no more ever lie there', () => {
   const few = fc.record({
     groups: fc.array(group(fc.integer({ min: 1, max: 5 }), 4), { minLength: 1, maxLength: 2 }),
