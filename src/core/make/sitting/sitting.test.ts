@@ -94,7 +94,7 @@ test('two pairs of hands share mats, and wipe none in a break', () => {
       fc.record({ start: fc.integer({ min: 2, max: 40 }), minutes: fc.integer({ min: 1, max: 9 }) }),
       { minLength: 1, maxLength: 1 },
     ),
-    wipeMinutes: fc.constantFrom(0.5, 2),
+    wipeMinutes: fc.constantFrom<number>(0.5, 2),
   });
   fc.assert(
     fc.property(evening, ({ groups, mats, breaks, wipeMinutes }) => {
