@@ -11,6 +11,9 @@ type Grain = Pick<Surface, 'grain' | 'light'>;
 /** The quickest loops that this place can run for rows of so many pixels. They paint the same to the last bit. */
 export const rowLoops = (width: number): RowLoops => (width <= WIDEST && quickLoops()) || plainLoops;
 
+/** Where a row's shades stand in the memory, in bytes. */
+type ShadesAt = readonly [reds: number, greens: number, blues: number, slopes: number, bends: number];
+
 /** Parameters are where things stand in the memory, in bytes, if nothing else is said. */
 interface Kernel {
   readonly layBand: (
@@ -21,11 +24,7 @@ interface Kernel {
     bends: number,
     last: number,
     depth: number,
-    reds: number,
-    greens: number,
-    blues: number,
-    rowSlopes: number,
-    rowBends: number,
+    ...shades: ShadesAt
   ) => void;
   readonly layRuns: (
     runs: number,
@@ -34,11 +33,7 @@ interface Kernel {
     across: number,
     down: number,
     depth: number,
-    reds: number,
-    greens: number,
-    blues: number,
-    rowSlopes: number,
-    rowBends: number,
+    ...shades: ShadesAt
   ) => void;
   readonly grainRow: (
     reds: number,
@@ -97,6 +92,7 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     sampleSlopes: place(4 * FEW * MOST_SAMPLES),
     sampleBends: place(4 * BENDS * MOST_SAMPLES),
   };
+  const shadesAt: ShadesAt = [at.reds, at.greens, at.blues, at.slopes, at.bends];
   const memory = new WebAssembly.Memory({ initial: Math.ceil(end / PAGE_BYTES) });
   const kernel = new WebAssembly.Instance(module, { env: { memory } }).exports as unknown as Kernel;
   const words = new Int32Array(memory.buffer);
@@ -178,27 +174,11 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
         at.sampleBends,
         samples.count - 1,
         DEPTH[depth],
-        at.reds,
-        at.greens,
-        at.blues,
-        at.slopes,
-        at.bends,
+        ...shadesAt,
       );
     },
     layRuns: (_, count, across, down, depth) =>
-      kernel.layRuns(
-        at.runs,
-        count,
-        at.squares,
-        across,
-        down,
-        DEPTH[depth],
-        at.reds,
-        at.greens,
-        at.blues,
-        at.slopes,
-        at.bends,
-      ),
+      kernel.layRuns(at.runs, count, at.squares, across, down, DEPTH[depth], ...shadesAt),
     grainRow: grain(plainLoops.grainRow, false),
     evenRow: grain(plainLoops.evenRow, true),
   };

@@ -17,7 +17,7 @@ import {
 import type { Surface } from './surface/surface';
 
 /**
- * The loops over the pixels of a row that a drag waits for. Whole numbers all the way to the pixel are several times as
+ * The loops over the pixels of a row that a drag waits for; the shades they take are those they gave. Whole numbers all the way to the pixel are several times as
  * fast as fractions, and finer than the dither.
  */
 export interface RowLoops {

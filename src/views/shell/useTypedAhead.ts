@@ -8,7 +8,6 @@ export function useTypedAhead(isOpen: boolean, onClose: () => void): [string, (t
   const [typed, setTyped] = useState('');
   useEffect(() => {
     if (!isOpen) return;
-    setTyped('');
     const gather = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.key === 'Tab' || isIts(event.target))
         return;
@@ -19,7 +18,10 @@ export function useTypedAhead(isOpen: boolean, onClose: () => void): [string, (t
       else if (event.key.length === 1) setTyped((before) => before + event.key);
     };
     window.addEventListener('keydown', gather, true);
-    return () => window.removeEventListener('keydown', gather, true);
+    return () => {
+      window.removeEventListener('keydown', gather, true);
+      setTyped('');
+    };
   }, [isOpen, onClose]);
   return [typed, setTyped];
 }
