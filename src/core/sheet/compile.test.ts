@@ -4,7 +4,7 @@ import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRec
 import { finished } from '../engine/progress';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
-import type { Ink } from '../materials/ink/ink';
+import { BARE, type Ink } from '../materials/ink/ink';
 import { paintPanel } from '../picture/paint';
 import { addPlacement } from '../recipe/editPasses';
 import { USUAL_PANEL } from '../recipe/panel';
@@ -223,6 +223,13 @@ describe('passes in the order of work', () => {
     // Pigment does not bead: it stays, and the panel shows it.
     const pigmented = withPass(foiled, 'coat', { ink: { ...dark, kind: 'pigment' } });
     expect(titles(pigmented)).not.toContain('Wipe the foil');
+    // Nor does a stamp that is inked with the ladder’s own pigments, and a bare rung is no ink at all.
+    const pigments = resolvedOf([{ ...blue, kind: 'pigment' }, BARE, { ...yellow, kind: 'pigment' }]);
+    const stamped = withPass(withPass(pigments, 'foil', { design: design('slip-dots') }), 'toneStamp', {
+      design: design('glaze-drips'),
+    });
+    expect(titles(stamped)).not.toContain('Wipe the foil');
+    expect(tryOut(stamped, compileSheet(stamped, 'mm'))).toEqual([]);
   });
 
   test('what is dry already is not dried again, and a heat set is the drying', () => {

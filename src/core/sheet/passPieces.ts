@@ -290,7 +290,7 @@ function afterPass(
   );
   const laid = [
     ...(kind.ink === 'blended' || kind.ink === 'white' ? contexts.flatMap(({ ink }) => ink ?? []) : []),
-    ...(laysLadder ? resolved.inks : []),
+    ...(laysLadder ? resolved.inks.filter((ink) => !isBare(ink)) : []),
   ];
   const buffed = laid.length > 0 ? doLater(desk, setting, isDueAfter(laid)) : desk;
   const set = kind.sets && buffed.blended ? doLater(buffed, setting, ({ when }) => when === 'dry') : buffed;

@@ -265,7 +265,7 @@ class Hand {
         covers: [...this.covers.values()],
         ...(extent ? { extent } : {}),
       });
-    if (!isStrip(on)) this.dirty();
+    if (!isStrip(on)) this.dirty([this.inkOf(rung)]);
   }
 
   private partAt({ x, y }: Point, rung: number): number {
@@ -348,9 +348,11 @@ class Hand {
     );
   }
 
-  /** Ink laid over a design that is to be buffed lies on it until it is. */
-  private dirty(): void {
-    for (const [key, { effect }] of this.covers) if (effect.lasts === 'for good') this.unbuffed.add(key);
+  /** Ink laid over a design that keeps it off lies on it until it is buffed. */
+  private dirty(laid: readonly Ink[]): void {
+    for (const [key, { effect }] of this.covers)
+      if (effect.lasts === 'for good' && laid.some((ink) => !isBare(ink) && effect.keepsOff(ink.kind) > 0))
+        this.unbuffed.add(key);
   }
 
   private dryFace(): void {
@@ -445,7 +447,8 @@ class Hand {
     else if (effect.kind === 'piece') this.dryFace();
     else {
       this.face = 'wet ink';
-      if (this.step?.brush || effect.kind === 'ladder') this.dirty();
+      if (effect.kind === 'ladder') this.dirty(this.resolved.inks);
+      else if (this.step?.brush && ink) this.dirty([ink]);
     }
   }
 }
