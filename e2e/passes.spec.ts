@@ -143,7 +143,7 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await expect(turn).not.toHaveAttribute('aria-label', /: 0°/);
   await expect(steps(page)).toContainText('Edge stencil, placing 3');
   await page.getByLabel('Edge stencil, placing 1: Held').selectOption('with spray');
-  await expect(await unfoldMind(page)).toContainText('Sprayed adhesive');
+  await expect(await unfoldMind(page)).toContainText('Tack spray');
   await page.getByRole('button', { name: 'Hold it by hand' }).click();
   await expect(mind(page)).toHaveCount(0);
   await page.getByRole('button', { name: 'Take placing 2 off' }).click();

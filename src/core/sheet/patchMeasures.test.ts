@@ -83,15 +83,15 @@ describe('on many patches, told by where they lie', () => {
   const places = patchesOf(scatter)?.places ?? [];
 
   test('each is told from the left and from the foot, and counted', () => {
-    expect(words.marks).toMatch(/from the left \/ from the foot, in mm/);
+    expect(words.marks).toMatch(/as \(from the left, from the foot\), in mm/);
     for (const rung of [0, 1, 2]) {
       const own = places.filter((place) => place.rung === rung);
       const told = words.lay(rung, 'faded');
       expect(told).toMatch(new RegExp(`^${own.length} patches at `));
-      const pairs = told.match(/[\d.]+\/[\d.]+/g) ?? [];
+      const pairs = told.match(/[\d.]+, [\d.]+(?=\))/g) ?? [];
       expect(pairs).toHaveLength(own.length);
       own.forEach(({ x, y }, i) => {
-        const [left, foot] = (pairs[i] ?? '').split('/').map(Number);
+        const [left, foot] = (pairs[i] ?? '').split(', ').map(Number);
         expect(left).toBeCloseTo(x, 0);
         expect(foot).toBeCloseTo(scatter.panel.height - y, 0);
       });

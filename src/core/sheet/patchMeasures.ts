@@ -20,13 +20,13 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
   const reachOf = reachReader(recipe, places);
   const few = places.length <= FEW;
   const nameOf = ({ name, x, y }: PatchPlace): string =>
-    few ? name : `${formatBare(x, unit)}/${formatBare(recipe.panel.height - y, unit)}`;
+    few ? name : `(${formatBare(x, unit)}, ${formatBare(recipe.panel.height - y, unit)})`;
   const ownOf = (rung: number) => places.filter((place) => place.rung === rung);
   const wide = () => `${formatLength(soft, unit)} wide`;
   return {
     marks: few
       ? `Nothing to mark: inks are measured from ${places.map(({ name }) => name.replace(/^the /, '')).join(', ')}.`
-      : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told from the left / from the foot, in ${unit}.`,
+      : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`,
     given: [],
     lay: (rung, extent) => {
       const own = ownOf(rung);

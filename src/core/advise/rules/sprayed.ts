@@ -4,7 +4,7 @@ import { isOfKind } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
 import type { Rule } from './definition';
 
-/** Repositionable spray under a stencil that has to move: it drags and takes ink along. */
+/** Tack spray under a stencil that has to move: it drags and takes ink along. */
 export const sprayed: Rule = {
   id: 'sprayed',
   check: ({ resolved: { recipe } }) =>
@@ -14,8 +14,7 @@ export const sprayed: Rule = {
       return [
         {
           key: `spray ${pass.id}`,
-          message:
-            'Sprayed adhesive under a stencil that is moved drags, and takes ink along. Hold it by hand.',
+          message: 'Tack spray under a stencil that is moved drags, and takes ink along. Hold it by hand.',
           fix: {
             label: 'Hold it by hand',
             apply: (current) =>

@@ -30,7 +30,11 @@ export const coat = definePass({
         strength >= FULL_FROM
           ? 'All over, one full coat, from edge to edge.'
           : `All over with a light hand, about ${percent(strength)} of a full coat, from edge to edge.`,
-      care: ['A juicy pad and even pressure: the coat has to cover without stopping.'],
+      care: [
+        strength >= FULL_FROM
+          ? 'A juicy pad and even pressure: the coat has to cover without stopping.'
+          : 'Little ink, tapped off, and even pressure: over all of it once without stopping, then once across.',
+      ],
       minutes: 2.5,
     })),
 });

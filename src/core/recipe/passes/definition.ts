@@ -52,7 +52,7 @@ export interface PlacedPass {
 }
 
 /** What a step can hurt with; each is cautioned against once a sheet. */
-export type Danger = 'heat' | 'blade' | 'steel' | 'powder';
+export type Danger = 'heat' | 'blade' | 'steel' | 'powder' | 'tack spray';
 
 /**
  * What a step does to the panel: lays or stamps what comes next among the effects of its pass, wets it, covers it (with a

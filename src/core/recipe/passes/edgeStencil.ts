@@ -19,6 +19,8 @@ import { describePlaced, layAgain, stencilsOf, waitFor } from './words';
 
 /** How a stencil is held. */
 const HOLDS = { hand: 'by hand', tape: 'with tape', spray: 'with spray' } as const;
+/** What it takes to hold it so. */
+const HELD_BY = { hand: [], tape: ['low-tack tape'], spray: ['tack spray'] } as const;
 /** Above its foot by this part of its height an edge stencil is only body. */
 const FOOT = 0.12;
 
@@ -150,6 +152,9 @@ export const edgeStencil = definePass({
       work: `${describePlaced(context, unit)}: ink along its ${context.params.edge} edge, fading to nothing ${formatLength(context.params.fade, unit)} from it, about ${percent(context.params.strength)} of a full coat at the edge.`,
       care: [
         `Held firmly ${HOLDS[context.params.hold]}, light hand. Wipe the stencil before it is moved or turned.`,
+        ...(context.params.hold === 'spray'
+          ? ['Spray its back away from the panel, and lay it on once that is tacky and no longer wet.']
+          : []),
         ...(context.params.body > 0
           ? [
               `Then lift it and lay the reflected colour on the body, more faintly: about ${percent((context.params.strength * context.params.body) / 100)} of a full coat.`,
@@ -161,7 +166,7 @@ export const edgeStencil = definePass({
         ...waitFor(i),
       ],
       minutes: context.params.body > 0 ? 2 : 1.5,
-      needs: [...stencilsOf(contexts), 'scrap paper'],
-      dangers: steelOf(contexts),
+      needs: [...stencilsOf(contexts), ...HELD_BY[context.params.hold], 'scrap paper'],
+      dangers: [...steelOf(contexts), ...(context.params.hold === 'spray' ? (['tack spray'] as const) : [])],
     })),
 });

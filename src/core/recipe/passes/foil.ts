@@ -79,10 +79,11 @@ export const foil = definePass({
   steps: (contexts, unit) => [
     {
       title: 'Glue for the foil',
-      work: `Foil glue, a thin coat through ${describeAllPlaced(contexts, unit)}. Stencil straight into water.`,
+      work: `Foil glue, a thin coat through ${describeAllPlaced(contexts, unit)}.`,
       care: [
         'Only on a panel that is dry all through: ink that is still damp holds foil too.',
-        'Tape the stencil down and draw the glue over it once, flat; lift it straight up.',
+        'Tape the stencil down, draw the glue over it once, flat, and lift it straight up.',
+        'Stencil and knife straight into water.',
       ],
       minutes: 3,
       does: [],

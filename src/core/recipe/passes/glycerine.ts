@@ -23,7 +23,11 @@ export const glycerine = definePass({
     contexts.map(({ params: { drops } }) => ({
       title: 'Glycerine on the mat',
       work: `${drops === 'one' ? 'One drop' : 'Two drops'} beside each colour on the mat, from a dropper; take ink and glycerine up together.`,
-      care: ['One drop, no more: with more the ink slides and stays patchy.'],
+      care: [
+        drops === 'one'
+          ? 'One drop, no more: with more the ink slides and stays patchy.'
+          : 'So much makes the ink slide and stay patchy: if that is not what you are after, take one.',
+      ],
       minutes: 0.5,
       does: [],
       needs: ['glycerine and a dropper'],

@@ -32,7 +32,11 @@ export const lift = definePass({
         title: contexts.length > 1 ? `Lift, placing ${i + 1}` : 'Lift',
         placement: context.id,
         work: `${context.design ? `Through ${describePlaced(context, unit)}` : 'All over'}: a barely damp cloth, ${context.params.seconds} s, turned to a clean part each time.`,
-        care: ['Wring it out: a wet cloth runs under the stencil.'],
+        care: [
+          context.design
+            ? 'Wring it out: a wet cloth runs under the stencil.'
+            : 'Wring it out: a wet cloth leaves pools that dry with a rim.',
+        ],
         minutes: 1.5,
         does: ['wet'],
         needs: [...stencilsOf(contexts), 'cloth, barely damp'],

@@ -62,8 +62,11 @@ export const paste = definePass({
   steps: (contexts, unit) => [
     {
       title: 'Texture paste',
-      work: `A thin coat through ${describeAllPlaced(contexts, unit)}. Stencil straight into water.`,
-      care: ['Tape the stencil down and draw the paste over it once, flat.'],
+      work: `A thin coat through ${describeAllPlaced(contexts, unit)}.`,
+      care: [
+        'Tape the stencil down, draw the paste over it once, flat, and lift it straight up.',
+        'Stencil and knife straight into water.',
+      ],
       minutes: 3,
       needs: [
         ...stencilsOf(contexts),

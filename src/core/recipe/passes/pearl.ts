@@ -1,5 +1,6 @@
 import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
+import { capitalised } from '../../base/words';
 import type { Ink } from '../../materials/ink/ink';
 import { definePass } from './definition';
 import { DRY } from './effects';
@@ -69,7 +70,7 @@ export const pearl = definePass({
     },
     {
       title: 'Pearl powder',
-      work: `${[...new Set(contexts.map(({ params }) => POWDERS[params.powder].name))].join(', ')}, brushed on with a soft dry brush until the design is covered.`,
+      work: `${capitalised([...new Set(contexts.map(({ params }) => POWDERS[params.powder].name))].join(', '))}, brushed on with a soft dry brush until the design is covered.`,
       care: ['A little at a time, over a clean sheet that takes the rest.'],
       minutes: 1.5,
       does: ['stamp'],
