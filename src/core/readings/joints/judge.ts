@@ -15,6 +15,11 @@ const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
 /** A dull stretch darker than this, L*, is mud; a paler one only dulls. Toward green, from such a hue on, it has to be darker still. */
 const MUD_BELOW = 65;
 const GREENISH = { from: 105, below: 55 } as const;
+/**
+ * A colour livelier than this, C*, is dull to no eye, however much livelier the rungs are: yellow and pink make coral. Darker
+ * than `below`, L*, it takes so much more a step, since a dark orange is a brown. By eye.
+ */
+const LIVELY = { chroma: 38, below: 55, more: 3 } as const;
 /** A new colour takes two stations, or this part of the joint's whole change, CIEDE2000. */
 const WIDE = 0.15;
 /** It differs from both rungs by at least this, CIEDE2000. */
@@ -22,7 +27,7 @@ const APART = 8;
 
 /** @param c  the colour's chroma; its hue is asked for only where that is low */
 function isDull(lab: Lab, c: number, weaker: number): boolean {
-  if (c >= DULL * weaker) return false;
+  if (c >= DULL * weaker || c > LIVELY.chroma + LIVELY.more * Math.max(0, LIVELY.below - lab.l)) return false;
   const h = hueDegrees(lab);
   return h >= DISLIKED.from || h <= (lab.l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to);
 }

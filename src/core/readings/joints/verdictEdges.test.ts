@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfXyz } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
@@ -11,6 +13,7 @@ import {
   STATIONS,
   type Station,
   TOO_ALIKE,
+  walkJoint,
 } from './joint';
 
 /** A joint through these colours, as if it had been walked. */
@@ -70,6 +73,19 @@ describe('mud', () => {
     expect(pale.kind).toBe('dulls');
     expect(describeVerdict(pale).headline).toMatch(/^Dulls: /);
     expect(judgeJoint(evenWalk(coral, sky, { ...rest, ...greyed(60) })).kind).toBe('mud');
+  });
+  test('what is lively still is not dull, though the inks are livelier; in the dark it takes more to be lively', () => {
+    const stretch = (l: number, c: number) => {
+      const dull = lab(l, 0.8 * c, 0.6 * c);
+      const all = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, dull]));
+      return judgeJoint(evenWalk(lab(80, 20, 70), lab(60, 70, -10), all)).kind;
+    };
+    expect([stretch(70, 37), stretch(70, 39)]).toEqual(['dulls', 'clean run']);
+    expect([stretch(60, 37), stretch(50, 52)]).toEqual(['mud', 'mud']);
+    for (const lively of [stretch(60, 39), stretch(50, 54)]) expect(lively).not.toMatch(/mud|dulls/);
+    // A pale yellow and a bright pink make coral (common practice).
+    const [yellow, pink] = [ink('Gorse', '#f8d46f'), ink('Thrift', '#e55b8e', 'dye')];
+    expect(judgeJoint(walkJoint(yellow, pink, bareGround(WHITE_CARD))).kind).toBe('new colour');
   });
   test('greyed greens and blues are liked: only rose, brown and olive are mud', () => {
     const greyed = (a: number, b: number) => {
