@@ -17,8 +17,19 @@ test('what would spoil it is told before what is new', () => {
   expect(told(ink('Haw', '#b3262f', 'dye'), ink('Alder', '#5b8f3a', 'dye'))).toMatch(
     /^Bright red to .* in one step; mud on the way, a/,
   );
-  const dyes = [ink('Pale', '#f6e4b0', 'dye'), ink('Thrift', '#e2568f', 'dye')];
-  expect(describeLadder(readLadder(resolvedOf(dyes, BLACK_CARD)))).toMatch(/ lost on this card\.$/);
+  expect(told(ink('Gorse', '#f8d46f'), ink('Sloe', '#ae9ecc'))).toBe(
+    'Light yellow to light purple, in one step; it dulls on the way to a dull pink.',
+  );
+  const alike = [ink('Leat', '#0097a7'), ink('Leat 2', '#0b9aa9'), ink('Gorse', '#f8d46f')];
+  expect(told(...alike)).toMatch(/; two of them too alike to be told apart\.$/);
+});
+
+test('how many are lost on a card is told, and where it is all of them', () => {
+  const onBlack = (...inks: readonly ReturnType<typeof ink>[]) =>
+    describeLadder(readLadder(resolvedOf(inks, BLACK_CARD)));
+  const [dye, other] = [ink('Thrift', '#f6b5c5', 'dye'), ink('Vetch', '#9769b8', 'dye')];
+  expect(onBlack(dye, other)).toMatch(/; all of it lost on this card\.$/);
+  expect(onBlack(ink('Haar', '#dfe4e6', 'pigment'), dye)).toMatch(/; one lost on this card\.$/);
 });
 
 const anyHex = fc

@@ -8,6 +8,7 @@ import { readLadder } from '../../readings/readings';
 import { addRung } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { USUAL_PACE } from '../../sheet/times';
+import { alikeRungs } from './alikeRungs';
 import { crowded } from './crowded';
 import { darkGround } from './darkGround';
 import type { Finding, Rule, RuleInput } from './definition';
@@ -17,7 +18,7 @@ import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
 import { mixedKinds } from './mixedKinds';
 import { muddyJoint } from './muddyJoint';
-import { nearestCard, nearestShowing } from './nearest';
+import { isSameHue, nearestCard, nearestShowing } from './nearest';
 import { oneWay } from './oneWay';
 import { paleEdge } from './paleEdge';
 import { paleTone } from './paleTone';
@@ -387,4 +388,24 @@ describe('a step that a maker’s own times make impossible', () => {
     expect(mended).toEqual({ ...by.recipe, school: 'bothEnds' });
     expect(at({ ...by, recipe: mended }, 6, 14)).toEqual([]);
   });
+});
+
+test('greys are of one hue with each other, and with no colour; colours are within a fifth of a right angle or so', () => {
+  const [grey, darkGrey, red, brick, orange] = (
+    ['#9a9a9c', '#4a4a4b', '#c0272d', '#b4452f', '#e87823'] as const
+  ).map((hex) => ink(hex, hex)) as [Ink, Ink, Ink, Ink, Ink];
+  expect(isSameHue(grey, darkGrey)).toBe(true);
+  expect(isSameHue(grey, red)).toBe(false);
+  expect(isSameHue(red, grey)).toBe(false);
+  expect(isSameHue(red, brick)).toBe(true);
+  expect(isSameHue(red, orange)).toBe(false);
+});
+
+test('of three rungs one that is alike can be taken off by its name; of two there would be no ladder left', () => {
+  const [leat, twin] = [ink('Leat', '#0097a7'), ink('Leat 2', '#0b9aa9')];
+  const [finding] = check(alikeRungs, resolvedOf([leat, twin, gorse]));
+  expect(finding?.fix?.label).toBe('Take Leat 2 off');
+  const [alone] = check(alikeRungs, resolvedOf([leat, twin]));
+  expect(alone?.message).toMatch(/^Leat and Leat 2 dry to about one colour/);
+  expect(alone?.fix).toBeUndefined();
 });

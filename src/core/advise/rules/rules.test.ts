@@ -324,6 +324,7 @@ test('whatever is laid: what is told is whole, a press leaves a whole recipe, an
         for (const finding of check(resolved)) {
           expect(finding.message).not.toMatch(/undefined|NaN/);
           if (!finding.fix) continue;
+          expect(finding.fix.label, finding.message).toMatch(/^[A-Z][^.]+$/);
           const after = check(mended(resolved, finding)).find(({ key }) => key === finding.key);
           expect(after?.fix?.label, finding.message).not.toBe(finding.fix.label);
         }

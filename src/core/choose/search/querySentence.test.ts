@@ -41,6 +41,11 @@ test('whatever is asked stands in the sentence, in the words of the trade', () =
   );
 });
 
+test('families are said as they are asked for', () => {
+  expect(said(asked({ families: 'mixed' }))).toContain('of several families');
+  expect(said(asked())).not.toContain('famil');
+});
+
 test('inks that must be in are joined by and, those that must not by or', () => {
   expect(said(asked({ mustContain: ['a', 'b', 'c'] }))).toContain('with A, B and C');
   expect(said(asked({ mustNotContain: ['a', 'b', 'c'] }))).toContain('without A, B or C');

@@ -21,6 +21,8 @@ import { judgeJoint, type Station, walkJoint } from '../../readings/joints/joint
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
+import { type Mood, moodTest } from './moods/mood';
+import { OWN_MOODS } from './moods/moods';
 import { NOUNS, nounLattice } from './pairs/nounLattice';
 import { dryInks, emptyPairTable, pairJudge, UNJUDGED, VERDICTS } from './pairs/pairTable';
 import { topCoatsOf } from './pairs/topCoats';
@@ -255,6 +257,41 @@ describe('constraints', () => {
       constraints: { ...NO_CONSTRAINTS, notAmong: [made] },
     });
     expect(best.map((trio) => trioKey(ids(trio)))).not.toContain(made);
+  });
+
+  test('one that must be in it and one trio that was made are both heeded', () => {
+    const [top] = search(demo, { relation: 'tonal' }).best.map(ids);
+    if (!top) throw new Error('nothing tonal on the demo shelf');
+    const { best } = search(demo, {
+      relation: 'tonal',
+      constraints: { ...NO_CONSTRAINTS, mustContain: top.slice(0, 1), notAmong: [trioKey(top)] },
+    });
+    expect(best.length).toBeGreaterThan(3);
+    for (const found of best.map(ids)) {
+      expect(found).toContain(top[0]);
+      expect(trioKey(found)).not.toBe(trioKey(top));
+    }
+  });
+
+  test('of a mood are found all the trios that suit it, and no others', () => {
+    const all = search(demo, { relation: 'neighbours', keep: 20_000 });
+    expect(all.best).toHaveLength(all.count);
+    for (const id of ['autumn', 'night']) {
+      const mood = OWN_MOODS.find((one) => one.id === id) as Mood;
+      const suits = moodTest(mood, demo.dried);
+      const found = search(demo, {
+        relation: 'neighbours',
+        constraints: { ...NO_CONSTRAINTS, mood },
+        keep: 20_000,
+      });
+      expect(found.best.length).toBeGreaterThan(10);
+      expect(found.best).toEqual(
+        all.best.filter(({ first, middle, last }) => {
+          const [i = 0, j = 0, k = 0] = [first, middle, last].toSorted((p, q) => p - q);
+          return suits(i, j, k);
+        }),
+      );
+    }
   });
 
   test('every ink has one of the hues asked for', () => {

@@ -73,6 +73,13 @@ test('as a mat black, its own dark and white frame, and what the border melts in
   // Its own palest is another than its own darkest.
   const butter = matsFor(resolved, [card('butter', '#f3cb5c'), card('mid', '#8a8d6e')]);
   expect(butter.find((one) => one.card.id === 'butter')?.reason).toMatch(/^near its own palest, Gorse/);
+  // A white card is white, also to a panel that begins in white.
+  const misty = resolvedOf([ink('Mist', '#eef2f4'), ink('Leat', '#0098a8'), ink('Tarn', '#1f4f7a')]);
+  const pale = matsFor(misty, [card('white', '#fcfbf8'), card('mist', '#dce3e7'), card('grey', '#9a9a9a')]);
+  const reasons = new Map(pale.map((one) => [one.card.id, one.reason]));
+  expect(reasons.get('white')).toMatch(/^white: keeps the card light/);
+  expect(reasons.get('mist')).toMatch(/^near its own palest, Mist/);
+  expect(reasons.get('grey')).toMatch(/^grey: stands back/);
 });
 
 test('weights are read as makers write them', () => {

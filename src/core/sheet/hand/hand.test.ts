@@ -131,6 +131,18 @@ describe('a hand refuses what cannot be done, and says why', () => {
       /It would lie on wet ink/,
     ],
     [
+      'a stamp on a wet coat',
+      withPass(withPass(plain, 'coat', { ink: skerry }), 'silhouette', { ink: soot, ...pots }),
+      without(({ key }) => key === 'dry before silhouette-1'),
+      /It would lie on wet ink/,
+    ],
+    [
+      'a strip glued on a wet blend',
+      withPass(plain, 'greetingStrip'),
+      without(({ key }) => key === 'dry before greetingStrip-1'),
+      /It would lie on wet ink/,
+    ],
+    [
       'powder on a wet face',
       withPass(plain, 'clearResist', pots),
       without(titled('Dry')),
@@ -145,6 +157,12 @@ describe('a hand refuses what cannot be done, and says why', () => {
     [
       'a resist left smeared',
       withPass(withPass(plain, 'clearResist', pots), 'coat', { ink: skerry }),
+      without(titled('Buff')),
+      /A resist was never buffed/,
+    ],
+    [
+      'a resist left smeared by a stamp',
+      withPass(withPass(plain, 'clearResist', pots), 'toneStamp', pots),
       without(titled('Buff')),
       /A resist was never buffed/,
     ],
