@@ -16,10 +16,21 @@ const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
 const MUD_BELOW = 65;
 const GREENISH = { from: 105, below: 55 } as const;
 /**
- * A colour livelier than this, C*, is dull to no eye, however much livelier the rungs are: yellow and pink make coral. Darker
- * than `below`, L*, it takes so much more a step, since a dark orange is a brown. By eye.
+ * A colour livelier than this, C*, is dull to no eye, however much livelier the rungs are: yellow and pink make coral, yellow
+ * and magenta red. From pale colours less is asked, for each step of L* above 65; of dark ones more below 55, except in the
+ * reds, since a dark orange is a brown and a dark red still red. Between those hues, degrees, the one goes over into the
+ * other. By eye.
  */
-const LIVELY = { chroma: 38, below: 55, more: 3 } as const;
+const LIVELY = {
+  red: 34,
+  brown: 38,
+  redTo: 30,
+  brownFrom: 50,
+  less: 0.6,
+  more: 3,
+  paleFrom: 65,
+  darkTo: 55,
+} as const;
 /** A new colour takes two stations, or this part of the joint's whole change, CIEDE2000. */
 const WIDE = 0.15;
 /** It differs from both rungs by at least this, CIEDE2000. */
@@ -27,9 +38,17 @@ const APART = 8;
 
 /** @param c  the colour's chroma; its hue is asked for only where that is low */
 function isDull(lab: Lab, c: number, weaker: number): boolean {
-  if (c >= DULL * weaker || c > LIVELY.chroma + LIVELY.more * Math.max(0, LIVELY.below - lab.l)) return false;
+  if (c >= DULL * weaker) return false;
   const h = hueDegrees(lab);
+  if (isLively(lab.l, c, h)) return false;
   return h >= DISLIKED.from || h <= (lab.l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to);
+}
+
+function isLively(l: number, c: number, h: number): boolean {
+  const { red, brown, redTo, brownFrom, less, more, paleFrom, darkTo } = LIVELY;
+  const turned = h >= DISLIKED.from ? 0 : Math.min(Math.max((h - redTo) / (brownFrom - redTo), 0), 1);
+  const pale = less * Math.max(0, l - paleFrom);
+  return c > red + turned * (brown - red + more * Math.max(0, darkTo - l)) - pale;
 }
 
 /** Where a joint is at its dullest: the station, and whether it is mud there; −1 where it nowhere dulls. */

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
+import type { Hex } from '../../materials/colour/hex';
 import { type Lab, labOfXyz } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
 import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
@@ -74,18 +75,31 @@ describe('mud', () => {
     expect(describeVerdict(pale).headline).toMatch(/^Dulls: /);
     expect(judgeJoint(evenWalk(coral, sky, { ...rest, ...greyed(60) })).kind).toBe('mud');
   });
-  test('what is lively still is not dull, though the inks are livelier; in the dark it takes more to be lively', () => {
-    const stretch = (l: number, c: number) => {
-      const dull = lab(l, 0.8 * c, 0.6 * c);
+  test('what is lively still is not dull, though the inks are livelier; a dark orange is a brown, a dark red is red', () => {
+    const stretch = (l: number, c: number, hue: number) => {
+      const turned = (hue * Math.PI) / 180;
+      const dull = lab(l, c * Math.cos(turned), c * Math.sin(turned));
       const all = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, dull]));
       return judgeJoint(evenWalk(lab(80, 20, 70), lab(60, 70, -10), all)).kind;
     };
-    expect([stretch(70, 37), stretch(70, 39)]).toEqual(['dulls', 'clean run']);
-    expect([stretch(60, 37), stretch(50, 52)]).toEqual(['mud', 'mud']);
-    for (const lively of [stretch(60, 39), stretch(50, 54)]) expect(lively).not.toMatch(/mud|dulls/);
-    // A pale yellow and a bright pink make coral (common practice).
-    const [yellow, pink] = [ink('Gorse', '#f8d46f'), ink('Thrift', '#e55b8e', 'dye')];
-    expect(judgeJoint(walkJoint(yellow, pink, bareGround(WHITE_CARD))).kind).toBe('new colour');
+    const asked = [
+      [70, 34, 60],
+      [60, 37, 60],
+      [50, 52, 60],
+      [35, 33, 10],
+      [50, 37, 35],
+    ] as const;
+    expect(asked.map(([l, c, hue]) => stretch(l, c, hue))).toEqual(['dulls', 'mud', 'mud', 'mud', 'mud']);
+    for (const [l, c, hue] of [...asked, [35, 33, 350]] as const)
+      expect(stretch(l, c + 3, hue)).not.toMatch(/mud|dulls/);
+  });
+  test('a pale yellow and a bright pink make coral, yellow and magenta red (common practice)', () => {
+    const makes = (one: Hex, other: Hex) =>
+      judgeJoint(walkJoint(ink('one', one), ink('other', other), bareGround(WHITE_CARD)));
+    for (const { kind, decidedBy } of [makes('#f8d46f', '#e55b8e'), makes('#e3b20f', '#a7498a')]) {
+      expect(kind).toBe('new colour');
+      expect(decidedBy.colour.name).toMatch(/orange|red|pink/);
+    }
   });
   test('greyed greens and blues are liked: only rose, brown and olive are mud', () => {
     const greyed = (a: number, b: number) => {
