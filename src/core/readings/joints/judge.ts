@@ -10,6 +10,8 @@ import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
 const COLOURFUL = 12;
 /** What has less than this part of the weaker rung's chroma is dull. */
 const DULL = 0.85;
+/** Under this chroma a colour is grey, whatever its hue. */
+const GREY = 5;
 /** Greyed rose, brown and olive are disliked, greyed greens and blues are not: this side of the hue circle, degrees. */
 const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
 /** A dull stretch darker than this, L*, is mud; a paler one only dulls. Toward green, from such a hue on, it has to be darker still. */
@@ -39,6 +41,7 @@ const APART = 8;
 /** @param c  the colour's chroma; its hue is asked for only where that is low */
 function isDull(lab: Lab, c: number, weaker: number): boolean {
   if (c >= DULL * weaker) return false;
+  if (c < GREY) return true;
   const h = hueDegrees(lab);
   if (isLively(lab.l, c, h)) return false;
   return h >= DISLIKED.from || h <= (lab.l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to);
@@ -95,6 +98,7 @@ export function findDullness(labs: readonly Lab[], into: Dullness): void {
 /** Whether what is dull is dark enough to be mud. */
 function isDarkEnough(lab: Lab): boolean {
   if (lab.l >= MUD_BELOW) return false;
+  if (chroma(lab) < GREY) return true;
   const h = hueDegrees(lab);
   return lab.l < GREENISH.below || h < GREENISH.from || h >= DISLIKED.from;
 }

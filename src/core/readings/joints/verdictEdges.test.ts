@@ -111,6 +111,9 @@ describe('mud', () => {
     expect(greyed(0, -9)).not.toBe('mud');
     expect(greyed(8, 4)).toBe('mud');
     expect(greyed(3, 9)).toBe('mud');
+    // Greyed so far that no hue is left they are grey.
+    expect(greyed(-4, 2)).toBe('mud');
+    expect(greyed(0, -4)).toBe('mud');
   });
   test('olive is mud only where it is dark, greyed rose up to the limit for all', () => {
     const stretch = (l: number, hue: number) => {
