@@ -65,8 +65,10 @@ const marksOf = ({ words, resolved }: Setting, rung: number) =>
     return (joint === rung || joint === rung - 1) && joint < resolved.recipe.joints.length;
   });
 
-const strokeSentence = ({ tool, strokes, school }: Setting, fades: boolean): string =>
-  `${tool.loading}, ${strokes.laying}.${fades ? ` ${school.care}` : ''}`;
+const strokeSentences = ({ tool, strokes, school }: Setting, fades: boolean): string[] => [
+  `${tool.loading}, ${strokes.laying}.`,
+  ...(fades ? [school.care] : []),
+];
 
 /** One ink, solid where it must be and faded as far as this step goes. */
 function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boolean): Piece {
@@ -113,7 +115,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         care: [
           ...taken.care,
           ...(isFirst ? [] : [words.turning]),
-          strokeSentence(setting, extent === 'faded' && ink.kind !== 'white'),
+          ...strokeSentences(setting, extent === 'faded' && ink.kind !== 'white'),
           // On a run of patches a fade has no figure of its own.
           ...(extent === 'solid' && fades.length > 0 && !reach
             ? [`Toward ${fades.map(({ toward }) => inkAt(setting, toward).name).join(' and ')} let it fade.`]

@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { anyRecipe } from '../../testing/anyRecipe';
-import { ink, resolvedOf } from '../../testing/resolvedRecipes';
+import { ink, resolvedOf, withPass } from '../../testing/resolvedRecipes';
+import type { Design } from '../materials/design/design';
+import { OWN_DESIGNS } from '../materials/design/own';
+import { setRun } from '../recipe/editLadder';
+import { addPlacement } from '../recipe/editPasses';
 import { compileSheet } from './compile';
 import { shareCare } from './sharedCare';
 
@@ -18,14 +22,44 @@ test('how a brush is loaded is said once, at every ink; nothing else of the step
   );
 });
 
-test('no line is lost, and none is said twice for steps of one sort', () => {
+test('what is so of some steps only stays with those: which ink is still wet, how a fade is drawn out, what a pass is done with', () => {
+  const scattered = resolvedOf([
+    ink('Gorse', '#f2c230'),
+    ink('Leat', '#0097a7'),
+    ink('Tarn', '#1f4f7a', 'dye'),
+  ]);
+  const { steps } = compileSheet({ ...scattered, recipe: setRun(scattered.recipe, 'scatter') }, 'mm');
+  const back = shareCare(steps).shared.find(({ when }) => when === 'Whenever you go back');
+  expect(steps.filter(({ kind }) => kind === 'go back').length).toBeGreaterThan(2);
+  expect(back?.lines).toEqual(['No new ink.']);
+});
+
+test('placings of one pass are told together, and apart from other passes', () => {
+  const hills = OWN_DESIGNS.find(({ id }) => id === 'far-hills') as Design;
+  const plain = resolvedOf([ink('Gorse', '#f2c230'), ink('Leat', '#0097a7')]);
+  const hilly = withPass(plain, 'edgeStencil', { ink: ink('Tarn', '#1f4f7a'), design: hills });
+  const thrice = {
+    ...hilly,
+    recipe: addPlacement(addPlacement(hilly.recipe, 'edgeStencil-1'), 'edgeStencil-1'),
+  };
+  const { shared } = shareCare(compileSheet(withPass(thrice, 'penDots'), 'mm').steps);
+  const told = shared.find(({ when }) => when === 'Edge stencil, every time');
+  expect(told?.lines.join(' ')).toMatch(/Held firmly by hand.*let the ink give out before you reach it\.$/);
+  expect(shared.flatMap(({ lines }) => lines).join(' ')).not.toContain('Last of all');
+});
+
+test('no line is lost, none is said twice for steps of one sort, and what is said of all is said by all but the first', () => {
   fc.assert(
     fc.property(anyRecipe(4), (resolved) => {
       const { steps } = compileSheet(resolved, 'mm');
       const told = shareCare(steps);
       const all = [...told.shared.flatMap(({ lines }) => lines), ...told.steps.flatMap(({ care }) => care)];
       for (const line of steps.flatMap(({ care }) => care)) expect(all).toContain(line);
-      for (const { lines } of told.shared) expect(new Set(lines).size).toBe(lines.length);
+      for (const { lines } of told.shared) {
+        expect(new Set(lines).size).toBe(lines.length);
+        const sayers = steps.filter(({ care }) => lines.every((line) => care.includes(line)));
+        expect(sayers.length).toBeGreaterThan(1);
+      }
     }),
     { numRuns: 25 },
   );

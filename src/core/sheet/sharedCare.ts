@@ -1,4 +1,5 @@
-import type { Step, StepKind } from './desk';
+import { group } from 'd3-array';
+import type { Step } from './desk';
 
 /** What is minded at several steps alike, said once. */
 export interface SharedCare {
@@ -7,32 +8,43 @@ export interface SharedCare {
   readonly lines: readonly string[];
 }
 
-/** Steps that come again and again, and how they are called together. */
-const TOGETHER: Readonly<Partial<Record<StepKind, string>>> = {
-  lay: 'At every ink',
-  'go back': 'Whenever you go back',
-  pass: 'Over the blend',
-};
+/** Which steps are told together, and how they are called: those of the ladder by their sort, those of a pass by its work. */
+function togetherAs({ kind, title, deeds }: Step): string | undefined {
+  if (kind === 'lay') return 'At every ink';
+  if (kind === 'go back') return 'Whenever you go back';
+  if (kind !== 'pass' || !deeds.some(({ does }) => does === 'pass')) return undefined;
+  return `${title.split(/[,:]/)[0]}, every time`;
+}
 
 /**
- * A sheet's steps without the lines that several of one sort share, and those lines apart, each once: for a page that is
- * read as a whole. At the desk a step says all of it.
+ * A sheet's steps without the lines that all of one sort share, and those lines apart, each once: for a page that is read
+ * as a whole. At the desk a step says all of it. What is so of some of them only stays with those.
  */
 export function shareCare(steps: readonly Step[]): {
   readonly shared: readonly SharedCare[];
   readonly steps: readonly Step[];
 } {
-  const shared = Object.entries(TOGETHER).flatMap(([kind, when]): (SharedCare & { kind: string })[] => {
-    const all = steps.filter((step) => step.kind === kind).flatMap(({ care }) => care);
-    const lines = [...new Set(all)].filter((line) => all.indexOf(line) !== all.lastIndexOf(line));
-    return lines.length > 0 ? [{ kind, when, lines }] : [];
+  const shared = [...group(steps, togetherAs)].flatMap(([when, of]): SharedCare[] => {
+    const lines = when === undefined ? [] : linesOfAll(of);
+    return when !== undefined && lines.length > 0 ? [{ when, lines }] : [];
   });
-  const linesOf = new Map(shared.map(({ kind, lines }) => [kind, new Set(lines)]));
+  const linesOf = new Map(shared.map(({ when, lines }) => [when, new Set(lines)]));
   return {
-    shared: shared.map(({ when, lines }) => ({ when, lines })),
+    shared,
     steps: steps.map((step) => ({
       ...step,
-      care: step.care.filter((line) => !linesOf.get(step.kind)?.has(line)),
+      care: step.care.filter((line) => !linesOf.get(togetherAs(step) ?? '')?.has(line)),
     })),
   };
+}
+
+/**
+ * Lines that each of several steps says, in the order in which the second says them. Before the first ink there is nothing to
+ * wipe or to turn: what is said at all the others is so of it, too.
+ */
+function linesOfAll(steps: readonly Step[]): readonly string[] {
+  const [first, second, ...others] = steps;
+  if (!first || !second) return [];
+  const all = first.kind === 'lay' && others.length > 0 ? others : [first, ...others];
+  return second.care.filter((line) => all.every(({ care }) => care.includes(line)));
 }
