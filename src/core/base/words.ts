@@ -13,3 +13,25 @@ export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec
 /** So many of something: `1 panel`, `4 panels`. */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
+
+/** A space inside a figure: before its fraction, its unit or the sign of per cent. */
+const IN_FIGURE = /(?<=\d) (?=\d+\/\d|%|(?:mm|cm|in|min|s|h|g|ml)\b)/g;
+
+/** A text of which no line ends inside a figure: `2 11/16 in` stays together. */
+export const unbroken = (text: string): string => text.replace(IN_FIGURE, '\u00a0');
+
+/** A text in lines as long as fit, broken between words and never inside a figure. */
+export function wrapWords(text: string, fits: (line: string) => boolean): string[] {
+  const lines: string[] = [];
+  let line = '';
+  for (const word of unbroken(text)
+    .split(/[ \n\t]+/)
+    .map((part) => part.replaceAll('\u00a0', ' '))) {
+    const longer = line ? `${line} ${word}` : word;
+    if (line && !fits(longer)) {
+      lines.push(line);
+      line = word;
+    } else line = longer;
+  }
+  return [...lines, line];
+}

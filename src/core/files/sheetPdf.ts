@@ -13,6 +13,7 @@ import {
 } from 'pdf-lib';
 import QRCode from 'qrcode';
 import { formatBare, formatLength, MM_AN_INCH, type Unit } from '../base/length';
+import { wrapWords } from '../base/words';
 import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import type { Ink } from '../materials/ink/ink';
@@ -449,18 +450,8 @@ function flow(
   return { column, y };
 }
 
-function wrapped(pen: Pen, text: string, font: Look, size: number, width: number): string[] {
-  const rows: string[] = [];
-  let row = '';
-  for (const word of text.split(/\s+/)) {
-    const longer = row ? `${row} ${word}` : word;
-    if (row && pen.width(longer, size, font) > width) {
-      rows.push(row);
-      row = word;
-    } else row = longer;
-  }
-  return [...rows, row];
-}
+const wrapped = (pen: Pen, text: string, font: Look, size: number, width: number): string[] =>
+  wrapWords(text, (line) => pen.width(line, size, font) <= width);
 
 /** The recipe's code; undefined where designs of the maker's own make it more than a code holds. */
 function codeOf(resolved: ResolvedRecipe): Code | undefined {

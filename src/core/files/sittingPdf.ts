@@ -1,5 +1,6 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { wrapWords } from '../base/words';
 import { clockAfter } from '../make/sitting/record';
 import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
@@ -116,16 +117,7 @@ function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): 
     line,
     wrapped: (text, indent = 0, box = false) => {
       const room = width - 2 * MARGIN - indent;
-      let now = '';
-      const lines: string[] = [];
-      for (const word of text.split(' ')) {
-        const next = now === '' ? word : `${now} ${word}`;
-        if (now !== '' && plain.widthOfTextAtSize(next, 9) > room) {
-          lines.push(now);
-          now = word;
-        } else now = next;
-      }
-      lines.push(now);
+      const lines = wrapWords(text, (one) => plain.widthOfTextAtSize(one, 9) <= room);
       lines.forEach((one, i) => {
         line(one, { x: MARGIN + indent });
         if (box && i === 0)

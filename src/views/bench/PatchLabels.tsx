@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { Unit } from '../../core/base/length';
+import { unbroken } from '../../core/base/words';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { measuredWords } from '../../core/sheet/measures';
 import { useCalm } from './useCalm';
@@ -22,7 +23,7 @@ export function PatchLabels({ resolved, unit, height }: Props) {
       {recipe.rungs.map(({ id }, rung) => (
         <li key={id}>
           <span className="block font-semibold">{inks[rung]?.name}</span>
-          <span className="line-clamp-5 text-mute">{words.lay(rung, 'faded')}</span>
+          <span className="line-clamp-5 text-mute">{unbroken(words.lay(rung, 'faded'))}</span>
         </li>
       ))}
     </ul>

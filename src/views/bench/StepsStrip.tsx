@@ -4,7 +4,7 @@ import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import type { Edit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
 import type { Unit } from '../../core/base/length';
-import { firstSentence } from '../../core/base/words';
+import { firstSentence, unbroken } from '../../core/base/words';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet } from '../../core/sheet/compile';
@@ -100,7 +100,7 @@ function Frame({ resolved, step, number }: FrameProps) {
         </span>
       </span>
       <span className="line-clamp-4 text-small leading-snug">
-        {note ? <em>{note}</em> : firstSentence(work)}
+        {note ? <em>{note}</em> : unbroken(firstSentence(work))}
       </span>
     </Link>
   );

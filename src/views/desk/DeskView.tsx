@@ -11,6 +11,7 @@ import { useSession } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
 import { useSize } from '../../app/useSize';
 import type { Unit } from '../../core/base/length';
+import { unbroken } from '../../core/base/words';
 import type { StepTime } from '../../core/keep/log/made';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
@@ -194,12 +195,12 @@ function OneStep({ resolved, step, clock }: StepProps) {
           </p>
         )}
         <p className={`mt-4 text-2xl leading-snug ${step.layOut ? 'md:text-3xl' : 'md:text-4xl'}`}>
-          {step.work}
+          {unbroken(step.work)}
         </p>
         {step.layOut && <LayOutList large recipeId={resolved.recipe.id} things={step.layOut} />}
         {step.care.map((line) => (
           <p key={line} className="mt-3 text-lg leading-snug md:text-xl">
-            {line}
+            {unbroken(line)}
           </p>
         ))}
         {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { LayOutList } from '../../app/LayOutList';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
+import { unbroken } from '../../core/base/words';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import type { Step } from '../../core/sheet/desk';
@@ -40,11 +41,11 @@ export function StepRow({ step, resolved, number, onNote }: Props) {
             </span>
           )}
         </h2>
-        <p className="text-lead print:text-small">{step.work}</p>
+        <p className="text-lead print:text-small">{unbroken(step.work)}</p>
         {step.layOut && <LayOutList recipeId={id} things={step.layOut} />}
         {step.care.map((line) => (
           <p key={line} className="text-mute print:mr-1 print:inline">
-            {line}
+            {unbroken(line)}
           </p>
         ))}
         <Note title={step.title} note={step.note ?? ''} onNote={onNote} />

@@ -6,7 +6,7 @@ import { useAwake } from '../../app/desk/useAwake';
 import { today } from '../../app/log/useLogActions';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useSession } from '../../app/session';
-import { counted } from '../../core/base/words';
+import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
 import { panelOfRun } from '../../core/keep/log/panelOfRun';
 import { keyOf } from '../../core/make/sitting/begun';
@@ -445,10 +445,10 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
         )}
         {isWork && step && (
           <>
-            <p className="mt-4 text-2xl leading-snug">{step.work}</p>
+            <p className="mt-4 text-2xl leading-snug">{unbroken(step.work)}</p>
             {careInSitting(step).map((care) => (
               <p key={care} className="mt-2 text-lg leading-snug">
-                {care}
+                {unbroken(care)}
               </p>
             ))}
             {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
