@@ -1,3 +1,4 @@
+import { unbroken } from '../core/base/words';
 import type { LaidOut } from '../core/sheet/desk';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import { thingTicked, ticksCleared } from '../store/laidOut';
@@ -42,7 +43,7 @@ export function LayOutList({ recipeId, things, large = false }: Props) {
                     className={large ? '[&_input]:size-7 [&_label]:min-h-11 [&_label]:gap-3' : ''}
                   >
                     <Checkbox
-                      label={thing}
+                      label={unbroken(thing)}
                       checked={ticked.includes(thing)}
                       onChange={({ target }) =>
                         dispatch(thingTicked({ recipeId, thing, lies: target.checked }))

@@ -12,7 +12,8 @@ import {
   rgb,
 } from 'pdf-lib';
 import QRCode from 'qrcode';
-import { formatBare, formatLength, MM_AN_INCH, type Unit } from '../base/length';
+import { formatBare, formatLength, type Millimetres, MM_AN_INCH, type Unit } from '../base/length';
+import { spread } from '../base/spread';
 import { wrapWords } from '../base/words';
 import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
@@ -38,6 +39,8 @@ export const PAPERS: Readonly<Record<Paper, readonly [width: number, height: num
 
 const POINT = 72 / MM_AN_INCH;
 const MARGIN = 12 * POINT;
+/** Names of marks stand so far apart, points. */
+const FIGURE_LINE = 8.5;
 const GAP = 5 * POINT;
 /** Room beside the panel for the figures of its marks. */
 const MARK_ROOM = 15 * POINT;
@@ -331,9 +334,19 @@ function drawMarks(
     });
   page.pushOperators(popGraphicsState());
   if (!lie) return;
-  for (const { along, name: figure } of given) {
-    const at = lie.handleAt(along);
-    const y = panel.y + panel.height - at.y * POINT * scale;
+  const marks = given
+    .map(({ along, name }) => ({ name, at: lie.handleAt(along) }))
+    .toSorted((p, q) => q.at.y - p.at.y);
+  const heightOf = (y: Millimetres): number => panel.y + panel.height - y * POINT * scale;
+  // Names of marks that lie nearer than a line are moved apart.
+  const told = spread(
+    marks.map(({ at }) => heightOf(at.y)),
+    FIGURE_LINE,
+    [panel.y, panel.y + panel.height],
+  );
+  for (const [i, { name, at }] of marks.entries()) {
+    const y = heightOf(at.y);
+    const nameY = told[i] ?? y;
     const x = panel.x + at.x * POINT * scale;
     const right = panel.x + panel.width;
     if (level)
@@ -343,12 +356,12 @@ function drawMarks(
     if (!level)
       page.drawRectangle({
         x: x + 2.5,
-        y: y - 3.5,
-        width: pen.width(figure, 7) + 2,
+        y: nameY - 3.5,
+        width: pen.width(name, 7) + 2,
         height: 8,
         color: rgb(1, 1, 1),
       });
-    pen.text(figure, level ? right + 9 : x + 3.5, y - 2.5, 7);
+    pen.text(name, level ? right + 9 : x + 3.5, nameY - 2.5, 7);
   }
 }
 

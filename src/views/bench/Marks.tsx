@@ -11,13 +11,13 @@ import {
   parseLength,
   type Unit,
 } from '../../core/base/length';
+import { spread } from '../../core/base/spread';
 import { markRange, moveMark } from '../../core/recipe/editLadder';
 import { type Mark, marksOf } from '../../core/recipe/marks';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { BandGeometry, MarkPlace } from '../../core/recipe/runs/definition';
 import { TypedField } from '../../ui/TypedField';
 import { apartAlongBands, placeOf, pointOf } from './apart';
-import { spread } from './spread';
 
 interface Props {
   readonly resolved: ResolvedRecipe;

@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest';
+import { spread } from '../../core/base/spread';
 import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { layRail, neighbourDot, railScale, typedDot } from './railLayout';
-import { spread } from './spread';
 
 const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
 const dots = layRail(shelf, 200, 560);

@@ -10,9 +10,13 @@ import { useMaker } from '../../app/useMaker';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength, type Unit } from '../../core/base/length';
 import { fileNameOf } from '../../core/base/names';
+import { spread } from '../../core/base/spread';
+import { unbroken } from '../../core/base/words';
 import { bandsOf } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import type { BandGeometry } from '../../core/recipe/runs/definition';
 import { compileSheet } from '../../core/sheet/compile';
+import type { GivenMark } from '../../core/sheet/measuredWords';
 import { givenMarks } from '../../core/sheet/measures';
 import { schoolOf } from '../../core/sheet/schoolChoice';
 import { shareCare } from '../../core/sheet/sharedCare';
@@ -172,6 +176,30 @@ function PdfButton({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
 }
 
 const PICTURE_WIDTH = 190;
+/** Names of marks stand so far apart, px: a line of them. */
+const LINE_OF_TEXT = 17;
+
+/** Where marks are named beside the picture or on it, px from its top left, moved apart where they are nearer than a line. */
+function labelled(
+  marks: readonly GivenMark[],
+  lie: BandGeometry,
+  scale: number,
+  height: number,
+): readonly (GivenMark & { readonly at: number; readonly top: number; readonly left: number })[] {
+  const placed = marks
+    .map((mark) => ({
+      ...mark,
+      at: lie.handleAt(mark.along).y * scale,
+      left: lie.handleAt(mark.along).x * scale,
+    }))
+    .toSorted((p, q) => p.at - q.at);
+  const tops = spread(
+    placed.map(({ at }) => at),
+    LINE_OF_TEXT,
+    [0, height],
+  );
+  return placed.map((mark, i) => ({ ...mark, top: tops[i] ?? mark.at }));
+}
 
 /** The dried panel with its marks written beside it. */
 function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
@@ -181,6 +209,7 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
   const scale = PICTURE_WIDTH / recipe.panel.width;
   const level = lie?.isHorizontal && lie.toward.x === 0;
   const marks = lie ? givenMarks(recipe, lie, unit) : [];
+  const told = lie ? labelled(marks, lie, scale, height) : [];
   return (
     <figure className="pr-14 [print-color-adjust:exact]">
       <div className="relative" style={{ width: PICTURE_WIDTH, height }}>
@@ -209,24 +238,20 @@ function MarkedPanel({ resolved, unit }: { readonly resolved: ResolvedRecipe; re
             ))}
           </svg>
         )}
-        {lie &&
-          marks.map(({ along, name }) => (
+        {told.map(({ along, name, left, top, at }) => (
+          <span key={along}>
+            {level && <span className="absolute left-full ml-1 h-px w-3 bg-text" style={{ top: at }} />}
             <span
-              key={along}
-              className={`absolute flex -translate-y-1/2 items-center gap-1 whitespace-nowrap ${level ? 'left-full ml-1' : 'bg-white/80 px-0.5 text-small text-black'}`}
-              style={
-                level
-                  ? { top: along * scale }
-                  : { top: lie.handleAt(along).y * scale, left: lie.handleAt(along).x * scale }
-              }
+              className={`absolute -translate-y-1/2 whitespace-nowrap ${level ? 'left-full ml-5' : 'bg-white/80 px-0.5 text-small text-black'}`}
+              style={{ top, ...(level ? {} : { left }) }}
             >
-              {level && <span className="h-px w-3 bg-text" />}
               {name}
             </span>
-          ))}
+          </span>
+        ))}
       </div>
       <figcaption className="mt-2 max-w-48 text-mute">
-        On {resolved.card.name}, dried
+        {unbroken(`On ${resolved.card.name}, dried`)}
         {level ? `; marks in ${unit} from the foot` : lie ? '; its marks by their names' : ''}
       </figcaption>
     </figure>

@@ -1,9 +1,9 @@
 /**
  * Moves labels apart that stand too close along one axis, each as little as it must, keeping their order.
  *
- * @param wanted  places in ascending order, px
- * @param apart  least distance, px
- * @param range  where labels may stand, px; wide enough for all
+ * @param wanted  places in ascending order
+ * @param apart  least distance, in the same unit
+ * @param range  where labels may stand; wide enough for all
  */
 export function spread(wanted: readonly number[], apart: number, range: readonly [number, number]): number[] {
   const places = wanted.map((place) => Math.max(place, range[0]));
