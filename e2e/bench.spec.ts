@@ -168,7 +168,7 @@ test('everything follows the card: dyes vanish on black, and the steps follow th
   await expect(second).toHaveCount(0);
 
   await deskSetting(page, 'in');
-  await expect(page.getByLabel('Order of work')).toContainText(/\d\/(16|8|4|2) in/);
+  await expect(page.getByLabel('Order of work')).toContainText(/\d\/(16|8|4|2)\sin/);
   const wetBefore = await colourAt(page, 0.95);
   await choose(page, 'How the panel is shown', 'Wet');
   await expect.poll(() => colourAt(page, 0.95)).not.toEqual(wetBefore);
