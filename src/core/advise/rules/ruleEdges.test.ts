@@ -391,8 +391,9 @@ describe('a step that a maker’s own times make impossible', () => {
 });
 
 test('greys are of one hue with each other, and with no colour; colours are within a fifth of a right angle or so', () => {
+  // Of the greys one leans toward red, one toward blue.
   const [grey, darkGrey, red, brick, orange] = (
-    ['#9a9a9c', '#4a4a4b', '#c0272d', '#b4452f', '#e87823'] as const
+    ['#9c9495', '#46484c', '#c0272d', '#b4452f', '#e87823'] as const
   ).map((hex) => ink(hex, hex)) as [Ink, Ink, Ink, Ink, Ink];
   expect(isSameHue(grey, darkGrey)).toBe(true);
   expect(isSameHue(grey, red)).toBe(false);
