@@ -17,8 +17,8 @@ import {
 import type { Surface } from './surface/surface';
 
 /**
- * The loops over the pixels of a row that a drag waits for; the shades they take are those they gave. Whole numbers all the way to the pixel are several times as
- * fast as fractions, and finer than the dither.
+ * The loops over the pixels of a row that a drag waits for; the shades they take are those they gave. Whole numbers all the
+ * way to the pixel are several times as fast as fractions, and finer than the dither.
  */
 export interface RowLoops {
   /** What a row of so many pixels is painted from; filled anew for each row, and never kept beyond it. */

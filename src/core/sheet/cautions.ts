@@ -9,7 +9,7 @@ const CAUTIONS: Readonly<Record<Danger, string>> = {
     'Knife and dies: cut away from the hand that holds, against a steel rule on a mat, and put the blade away at once.',
   steel: 'Steel stencils: their edges cut. Clean them with a brush, not with fingers.',
   'tack spray':
-    'Tack spray: it burns. In a room with a window open, away from any flame and the heat tool; do not breathe it.',
+    'Tack spray: it catches fire. Use it by an open window, away from any flame and the heat tool, and do not breathe it.',
 };
 
 const RULES = 'Of each ink, tool and powder read the maker’s own sheet, and follow your local rules.';

@@ -40,11 +40,14 @@ export function shareCare(steps: readonly Step[]): {
 
 /**
  * Lines that each of several steps says, in the order in which the second says them. Before the first ink there is nothing to
- * wipe or to turn: what is said at all the others is so of it, too.
+ * wipe or to turn: what the others say before all that it shares with them is so of it, too.
  */
 function linesOfAll(steps: readonly Step[]): readonly string[] {
   const [first, second, ...others] = steps;
   if (!first || !second) return [];
-  const all = first.kind === 'lay' && others.length > 0 ? others : [first, ...others];
-  return second.care.filter((line) => all.every(({ care }) => care.includes(line)));
+  const says = (line: string) => first.care.includes(line);
+  const readying = first.kind === 'lay' && others.length > 0 ? second.care.findIndex(says) : 0;
+  return second.care.filter(
+    (line, i) => (says(line) || i < readying) && others.every(({ care }) => care.includes(line)),
+  );
 }

@@ -98,7 +98,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
         </header>
         {shared.map(({ when, lines }) => (
           <p key={when} className="colour-name mb-3 text-lead print:mb-1 print:text-small">
-            <strong>{when}.</strong> {lines.join(' ')}
+            <strong>{when}.</strong> {unbroken(lines.join(' '))}
           </p>
         ))}
         {before.map((line) => (
