@@ -40,7 +40,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
   });
   await expect(steps(page)).toContainText('Emboss the resist');
   await expect(steps(page)).toContainText('Cool');
-  await expect(passes(page)).toContainText(/\d+\.\d : 1 at its worst place/);
+  await expect(passes(page)).toContainText(/\d+\.\d\s:\s1 at its worst place/);
 
   await page.getByRole('button', { name: /^Top coat/ }).click();
   await page.getByLabel('Ink of top coat').selectOption({ label: 'Saggar Deep' });

@@ -20,6 +20,7 @@ test('no line ends inside a figure: a fraction stays with its inches, a unit wit
     'for',
     '2\u00a0min.',
   ]);
+  expect(unbroken('at 5.6 : 1 there')).toBe('at 5.6\u00a0:\u00a01 there');
   expect(unbroken('3 inks and 2 mats')).toBe('3 inks and 2 mats');
 });
 

@@ -14,8 +14,8 @@ export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
-/** A space inside a figure: before its fraction, its unit or the sign of per cent. */
-const IN_FIGURE = /(?<=\d) (?=\d+\/\d|%|(?:mm|cm|in|min|s|h|g|ml)\b)/g;
+/** A space inside a figure: before its fraction, its unit or the sign of per cent, and on both sides of a ratio's colon. */
+const IN_FIGURE = /(?<=\d) (?=\d+\/\d|%|: \d|(?:mm|cm|in|min|s|h|g|ml)\b)|(?<=\d :) (?=\d)/g;
 
 /** A text of which no line ends inside a figure: `2 11/16 in` stays together. */
 export const unbroken = (text: string): string => text.replace(IN_FIGURE, '\u00a0');

@@ -22,7 +22,7 @@ import { isBare } from '../materials/ink/ink';
 import { bandsOf, passesInOrder } from '../recipe/recipe';
 import { placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
-import { compileSheet, type Maker, type Sheet } from '../sheet/compile';
+import { compileSheet, describeTimes, type Maker, type Sheet } from '../sheet/compile';
 import { givenMarks } from '../sheet/measures';
 import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
@@ -98,7 +98,7 @@ export async function writeSheetPdf({
 
   pen.text(recipe.name, MARGIN, height - MARGIN - 14, 15, 'bold');
   pen.text(
-    `${formatBare(recipe.panel.width, unit)} × ${formatLength(recipe.panel.height, unit)} of ${resolved.card.name}. ${schoolOf(resolved).label}. ${describeMinutes(sheet.workMinutes)} at the desk, then dry ${describeMinutes(sheet.dryMinutes)}.`,
+    `${formatBare(recipe.panel.width, unit)} × ${formatLength(recipe.panel.height, unit)} of ${resolved.card.name}. ${schoolOf(resolved).label}. ${describeTimes(sheet)}.`,
     MARGIN,
     height - MARGIN - 28,
     8.5,

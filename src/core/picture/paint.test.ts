@@ -105,6 +105,23 @@ test('a picture painted in two parts is the picture painted whole, on bands and 
   }
 });
 
+test('a blend that is dragged under a pass is painted as if afresh, on bands, rings and patches', () => {
+  const size = { width: 48, height: 60 };
+  for (const run of ['straight', 'glow', 'scatter'] as const) {
+    const laid = withPass(resolvedOf([pale, dark, pale]), 'penDots');
+    const prepare = createPainter();
+    for (const share of [0.3, 0.45, 0.2, 0.3]) {
+      const recipe = setShare(setRun(laid.recipe, run), 0, share);
+      const resolved = { ...laid, recipe };
+      const { picture, paintRows } = prepare({ resolved, wetness: 'dry', ...size });
+      paintRows(0, size.height);
+      expect(picture.pixels, `${run}, ${share}`).toEqual(
+        paintPanel(resolved, 'dry', size.width, size.height).pixels,
+      );
+    }
+  }
+});
+
 test('two pictures painted by turns, row by row, are as they are painted one after the other', () => {
   const resolved = resolvedOf([pale, dark, ink('mid', '#e2568f')]);
   const stamped = withPass(resolved, 'splash');

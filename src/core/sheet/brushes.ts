@@ -15,7 +15,15 @@ export interface BrushNeed {
   readonly inks: readonly Ink[];
   /** Loaded from the pad, or gone back with what it still holds. */
   readonly takes: 'new ink' | 'what it holds';
+  /** Between which two waits of the work it is, counted from 0. */
+  readonly stretch?: number;
 }
+
+/**
+ * How a brush is cleaned for another ink: wiped between depths of one colour; between colours rubbed on dry paper, since a
+ * washed one is damp for longer than a join is open; washed where something has to dry in between.
+ */
+export type Cleaning = 'wiped' | 'rubbed' | 'washed';
 
 /** The brush that is taken, and what is done to it first. */
 export interface BrushUse {
@@ -24,8 +32,8 @@ export interface BrushUse {
   readonly set: BrushSet;
   /** The first use of it in the sitting. */
   readonly isFresh: boolean;
-  /** The ink that has to come off it first, and how: wiped between depths of one colour, washed between colours. */
-  readonly cleaned?: { readonly of: readonly Ink[]; readonly how: 'wiped' | 'washed' };
+  /** The ink that has to come off it first, and how. */
+  readonly cleaned?: { readonly of: readonly Ink[]; readonly how: Cleaning };
   /** It was to hold its ink still, and does not: it is given a touch of it, which hardly marks the paper. */
   readonly touched: boolean;
 }
@@ -43,6 +51,8 @@ interface Held {
   /** What it is kept for: the family of the first ink it held, or the mixture. */
   family: string;
   inks: readonly Ink[];
+  /** The stretch it was last used in. */
+  stretch: number;
 }
 
 const setOf = ([first]: readonly Ink[]): BrushSet => (first ? INK_KINDS[first.kind].brushSet : 'none');
@@ -54,7 +64,7 @@ const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
 /**
  * A brush for each need, in the order of work. A brush keeps its ink as long as it is still to be gone back with; only
  * then does another depth of its colour take it over, wiped, if that is no paler one. White and pigment have brushes of their own. Where fewer are
- * owned than that takes, the brush is taken whose ink is needed last, washed, and given a touch of its ink again later.
+ * owned than that takes, the brush is taken whose ink is needed last, cleaned, and given a touch of its ink again later.
  * Common practice.
  */
 export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}): BrushUse[] {
@@ -62,17 +72,22 @@ export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}
   return needs.map((need, at) => {
     const set = setOf(need.inks);
     const holding = rack.find((one) => one.set === set && sameInks(one.inks, need.inks));
-    if (holding) return { brush: holding.brush, set, isFresh: false, touched: false };
+    const { stretch = 0 } = need;
+    if (holding) {
+      holding.stretch = stretch;
+      return { brush: holding.brush, set, isFresh: false, touched: false };
+    }
     const taken = freeBrush(rack, needs, at, owned);
     const touched = need.takes === 'what it holds';
     if (!taken) {
       const brush = { letter: letterOf(rack.length), label: labelFor(need.inks, set) };
-      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks });
+      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks, stretch });
       return { brush, set, isFresh: true, touched };
     }
     const isKin = familyOf(need.inks, set) === taken.family && !isPaler(need.inks, taken.inks);
-    const how = isKin ? ('wiped' as const) : ('washed' as const);
+    const how: Cleaning = isKin ? 'wiped' : taken.stretch < stretch ? 'washed' : 'rubbed';
     const cleaned = { of: taken.inks, how };
+    taken.stretch = stretch;
     taken.inks = need.inks;
     taken.family = familyOf(need.inks, set);
     return { brush: taken.brush, set, isFresh: false, cleaned, touched };

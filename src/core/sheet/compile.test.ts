@@ -93,29 +93,44 @@ test('depths of one colour share a brush only once none is to go back; pigment a
   expect(letters(...loads(deep, ink('Gorse', '#e3b20f')))).toBe('AB');
 });
 
-test('brushes with pigment or white are washed at once, the others at the end, and none is told where all are of one sort', () => {
+test('brushes with pigment or white are washed while it dries, the others at the end', () => {
   const washing = (kinds: readonly Ink['kind'][]) =>
     compileSheet(
       resolvedOf(
         [yellow, teal, blue].slice(0, kinds.length).map((one, i) => ({ ...one, kind: kinds[i] ?? 'dye' })),
       ),
       'mm',
-    )
-      .steps.at(-1)
-      ?.care.at(-1);
-  expect(washing(['pigment', 'hybrid'])).toBe(
-    'Wash brush A at once, before it sets; B at the end of the sitting.',
-  );
-  expect(washing(['hybrid', 'dye', 'hybrid'])).toBe('Wash brush A, B, C at the end of the sitting.');
-  expect(washing(['pigment', 'pigment'])).toBe('Wash brush A, B at once, before it sets.');
+    ).steps.flatMap(({ title, care }) =>
+      care.flatMap((line) => (/^(Meanwhile wash|Wash)/.test(line) ? `${title}: ${line}` : [])),
+    );
+  expect(washing(['pigment', 'hybrid'])).toEqual([
+    'Dry: Meanwhile wash brush A, since what is on it would set; dry your hands after.',
+    'Check, dry: Wash brush B at the end of the sitting.',
+  ]);
+  expect(washing(['hybrid', 'dye', 'hybrid'])).toEqual([
+    'Check, dry: Wash brush A, B, C at the end of the sitting.',
+  ]);
+  expect(washing(['pigment', 'pigment'])).toEqual([
+    'Dry: Meanwhile wash brush A, B, since what is on it would set; dry your hands after.',
+  ]);
 });
 
-test('with too few brushes the one needed last is washed, and its ink comes back as a touch', () => {
+test('with nothing to wait for, what would set in a brush is washed at once', () => {
+  const heated = compileSheet(withPass(resolvedOf([{ ...yellow, kind: 'pigment' }, blue]), 'heatSet'), 'mm');
+  expect(heated.steps.filter(({ waits }) => waits === 'air')).toEqual([]);
+  expect(heated.steps.at(-1)?.care.at(-1)).toBe(
+    'Wash brush A at once, before it sets; B at the end of the sitting.',
+  );
+});
+
+test('with too few brushes the one needed last is rubbed clean, washed where something dries before, and its ink comes back as a touch', () => {
   const gorse = ink('Gorse', '#e3b20f');
   const uses = brushesFor([...loads(gorse, deep), goesBack(gorse)], { 'dye and hybrid': 1 });
   expect(uses.map(({ brush }) => brush.letter).join('')).toBe('AAA');
-  expect(uses[1]?.cleaned).toMatchObject({ how: 'washed', of: [gorse] });
-  expect(uses[2]).toMatchObject({ touched: true, cleaned: { how: 'washed' } });
+  expect(uses[1]?.cleaned).toMatchObject({ how: 'rubbed', of: [gorse] });
+  expect(uses[2]).toMatchObject({ touched: true, cleaned: { how: 'rubbed' } });
+  const later = { inks: [deep], takes: 'new ink', stretch: 1 } as const;
+  expect(brushesFor([...loads(gorse), later], { 'dye and hybrid': 1 })[1]?.cleaned?.how).toBe('washed');
 });
 
 test('a brush is labelled by what it is kept for: its family, what of it is pigment, white, a mixture, or the maker’s own word', () => {
@@ -140,18 +155,26 @@ test('a sheet for fewer brushes says so, and how the brush goes back', () => {
   );
 });
 
-test('one brush for all is washed for each, goes back with a touch, and a hand can do it as it is told', () => {
+test('one brush for all is rubbed clean for each, since a washed one is damp, goes back with a touch, and a hand can do it as it is told', () => {
   const resolved = resolvedOf([yellow, teal, blue]);
   const one = compileSheet(resolved, 'mm', { owned: { brushes: { 'dye and hybrid': 1 } } });
   const back = one.steps.find(({ title }) => title === 'Back with Gorse');
   expect(back?.care.join('\n')).toContain(
-    'Brush A worked with Weir: wash it and dry it well first. Touch it to the pad and tap off until it hardly marks white paper: Gorse again, hardly any.',
+    'Brush A worked with Weir: rub it on dry kitchen paper until it leaves no colour; washed, it would be damp. Touch it to the pad and tap off until it hardly marks white paper: Gorse again, hardly any.',
   );
   expect(back?.deeds.slice(0, 2)).toEqual([
-    { does: 'clean', brush: 'A', how: 'washed' },
+    { does: 'clean', brush: 'A', how: 'rubbed', minutes: 0.3 },
     { does: 'load', brush: 'A', inks: [yellow], load: 'touch' },
   ]);
   expect(tryOut(resolved, one, true)).toEqual([]);
+  // Rubbing takes its time, five times here, and of quick inks the clock allows for it.
+  const rubbed = one.steps.flatMap(({ deeds }) => deeds.filter(({ does }) => does === 'clean')).length;
+  expect(one.workMinutes).toBeCloseTo(compileSheet(resolved, 'mm').workMinutes + 0.3 * rubbed, 9);
+  const quick = resolvedOf([yellow, teal, blue].map((one) => ({ ...one, kind: 'dye' as const })));
+  for (const count of [1, 2])
+    expect(
+      tryOut(quick, compileSheet(quick, 'mm', { owned: { brushes: { 'dye and hybrid': count } } }), true),
+    ).toEqual([]);
   // A brush of its own goes back with what it holds.
   const own = compileSheet(resolved, 'mm').steps.find(({ title }) => title === 'Back with Gorse');
   expect(own?.care).toContain('No new ink.');
@@ -210,9 +233,30 @@ describe('passes in the order of work', () => {
       'Dry',
       'Check, dry',
     ]);
-    expect(compileSheet(resolved, 'mm').steps.at(-1)?.care.join(' ')).toMatch(
-      /Wash brush A at once, before it sets/,
+    // The white's own brush is washed while the white dries, long before the end.
+    expect(compileSheet(resolved, 'mm').steps[2]?.care.at(-1)).toBe(
+      'Meanwhile wash brush A, since what is on it would set; dry your hands after.',
     );
+  });
+
+  test('the one brush is washed for a top coat while the blend dries, and told so there', () => {
+    const coated = withPass(resolvedOf([yellow, teal]), 'clearResist', { design: design('reeds') });
+    const { steps } = compileSheet(withPass(coated, 'coat', { ink: blue }), 'mm', {
+      owned: { brushes: { 'dye and hybrid': 1 } },
+    });
+    const coat = steps.findIndex(({ title }) => title === 'Top coat: Skerry');
+    expect(steps[coat]?.care[0]).toMatch(/Brush A worked with .*: it has to be washed by now, and dry\.$/);
+    expect(
+      steps.slice(0, coat).filter(({ care }) => care.some((line) => /^Meanwhile wash /.test(line))),
+    ).toEqual([
+      expect.objectContaining({
+        title: 'Dry',
+        care: expect.arrayContaining([
+          'Meanwhile wash brush A, since Skerry comes next on it; dry your hands after.',
+        ]),
+      }),
+    ]);
+    expect(steps[0]?.layOut?.map(({ thing }) => thing)).toContain('water and soap for brushes');
   });
 
   test('ink that is laid over foil is wiped off it at once, before it dries', () => {

@@ -5,10 +5,10 @@ import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
-import { type BrushUse, brushesFor, type OwnedBrushes } from './brushes';
+import { type BrushNeed, type BrushUse, brushesFor, type OwnedBrushes } from './brushes';
 import { cautionsOf } from './cautions';
 import { clearDesk, type Desk, type Piece, type Step } from './desk';
-import { check, prepared } from './finishing';
+import { check, isTimeToWash, prepared } from './finishing';
 import { ladderPieces, onPanel } from './ladderPieces';
 import { doLater, dry, isDueAfter, passPieces } from './passPieces';
 import { type Setting, settingOf } from './setting';
@@ -49,24 +49,19 @@ export interface Maker {
 export const compileSheet: (resolved: ResolvedRecipe, unit: Unit, maker?: Maker) => Sheet = memo(4, compile);
 
 function compile(resolved: ResolvedRecipe, unit: Unit, { pace = USUAL_PACE, owned = {} }: Maker = {}): Sheet {
-  const setting = settingOf(resolved, unit, pace);
-  const pieces = piecesOf(setting);
-  const { countedAs } = setting.tool;
+  const usual = settingOf(resolved, unit, pace);
+  const { countedAs } = usual.tool;
   const counted = countedAs ? (owned[countedAs] ?? {}) : {};
-  const needs = pieces.flatMap(({ need }) => need ?? []);
-  const uses = brushesFor(needs, counted);
-  const left = uses.values();
-  const done = [...pieces, check(setting, uses)].reduce<Desk>((desk, piece) => {
-    if (!piece.need) return piece.job(desk);
-    const { value: use } = left.next();
-    if (!use) throw new RangeError('a step needs a brush that was not shared out');
-    return piece.job(desk, use);
-  }, clearDesk(resolved.recipe));
+  const wished = needsOf(piecesOf(usual));
+  const isShort = brushesFor(wished, counted).some(({ cleaned }) => cleaned?.how === 'rubbed');
+  const setting = isShort ? { ...usual, changing: RUBBING } : usual;
+  const pieces = piecesOf(setting);
+  const { uses, done } = workOff(pieces, needsOf(pieces), counted, setting);
   return {
     steps: [prepared(done, setting, uses), ...done.steps],
     workMinutes: done.worked,
     dryMinutes: done.clock - done.worked,
-    remarks: remarksOf(setting, brushesFor(needs), uses),
+    remarks: remarksOf(setting, brushesFor(wished), uses),
     cautions: cautionsOf(done.dangers),
     dangers: done.dangers,
   };
@@ -96,6 +91,40 @@ function piecesOf(setting: Setting): Piece[] {
   ];
 }
 
+/** How long a brush is rubbed on dry paper until it leaves no colour; from memory. */
+const RUBBING: Minutes = 0.3;
+
+const needsOf = (pieces: readonly Piece[]): BrushNeed[] => pieces.flatMap(({ need }) => need ?? []);
+
+/** All the work with brushes shared out to it, and the last look. */
+function workOff(
+  pieces: readonly Piece[],
+  needs: readonly BrushNeed[],
+  owned: OwnedBrushes,
+  setting: Setting,
+): { readonly uses: readonly BrushUse[]; readonly done: Desk } {
+  const uses = brushesFor(needs, owned);
+  const left = uses.values();
+  const done = [...pieces, check(setting, uses)].reduce<Desk>((desk, piece) => {
+    if (!piece.need) return piece.job(desk);
+    const { value: use } = left.next();
+    if (!use) throw new RangeError('a step needs a brush that was not shared out');
+    return piece.job(desk, use);
+  }, clearDesk(setting.resolved.recipe));
+  // A brush that could be washed while something dries is known by the steps that wait.
+  const isRubbed = uses.some(({ cleaned }) => cleaned?.how === 'rubbed');
+  if (!isRubbed || needs.some(({ stretch }) => stretch !== undefined)) return { uses, done };
+  const stretches = done.steps.flatMap(({ brush }, at) =>
+    brush ? [done.steps.slice(0, at).filter(isTimeToWash).length] : [],
+  );
+  return workOff(
+    pieces,
+    needs.map((need, i) => ({ ...need, stretch: stretches[i] ?? 0 })),
+    owned,
+    setting,
+  );
+}
+
 /** What is worth saying of a sheet on which brushes have to be shared, or no middle is brewed. */
 function remarksOf(setting: Setting, wished: readonly BrushUse[], uses: readonly BrushUse[]): string[] {
   const { tool, school, resolved, brews } = setting;
@@ -104,7 +133,7 @@ function remarksOf(setting: Setting, wished: readonly BrushUse[], uses: readonly
   return [
     ...(has < wants
       ? [
-          `This panel would take ${wants} ${tool.countedAs}; you own fewer, and ${has} will do: what works for two inks is cleaned between, and goes back with a touch of new ink.`,
+          `This panel would take ${wants} ${tool.countedAs}; you own fewer, and ${has} will do: what works for two inks is cleaned between, and goes back with a touch of new ink. Expect a trace of the one in the other.`,
         ]
       : []),
     ...(school.brews && resolved.inks.length === 2 && !brews
@@ -114,6 +143,10 @@ function remarksOf(setting: Setting, wished: readonly BrushUse[], uses: readonly
       : []),
   ];
 }
+
+/** How long the work takes and what is waited for, before and between it as much as after. */
+export const describeTimes = ({ workMinutes, dryMinutes }: Sheet): string =>
+  `${describeMinutes(workMinutes)} at the desk, and ${describeMinutes(dryMinutes)} of drying`;
 
 /** The sheet as plain text, a numbered step a paragraph. */
 export function sheetText(resolved: ResolvedRecipe, unit: Unit, maker: Maker = {}): string {
@@ -130,7 +163,7 @@ export function sheetText(resolved: ResolvedRecipe, unit: Unit, maker: Maker = {
   });
   return [
     resolved.recipe.name,
-    `${settingOf(resolved, unit, maker.pace ?? USUAL_PACE).school.label}. Work ${describeMinutes(sheet.workMinutes)}, then dry ${describeMinutes(sheet.dryMinutes)}.`,
+    `${settingOf(resolved, unit, maker.pace ?? USUAL_PACE).school.label}. ${describeTimes(sheet)}.`,
     ...sheet.remarks.map((remark) => `Mind: ${remark}`),
     ...steps,
     ...sheet.cautions,

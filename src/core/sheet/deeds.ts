@@ -3,6 +3,7 @@ import type { Ink } from '../materials/ink/ink';
 import type { BrewMix } from '../readings/joints/brew';
 import type { PassDeed } from '../recipe/passes/definition';
 import type { InkExtent } from '../recipe/recipe';
+import type { Cleaning } from './brushes';
 import type { GivenMark } from './measuredWords';
 import type { Minutes } from './times';
 
@@ -21,8 +22,12 @@ export type Deed =
   | { readonly does: 'lay out'; readonly things: readonly string[] }
   | { readonly does: 'mark'; readonly on: On; readonly marks: readonly GivenMark[] }
   | { readonly does: 'wipe mat'; readonly minutes: Minutes }
-  /** Wiped on paper between depths of one colour, washed and dried between colours. */
-  | { readonly does: 'clean'; readonly brush: string; readonly how: 'wiped' | 'washed' }
+  | {
+      readonly does: 'clean';
+      readonly brush: string;
+      readonly how: Cleaning;
+      readonly minutes: Minutes;
+    }
   | { readonly does: 'load'; readonly brush: string; readonly inks: readonly Ink[]; readonly load: Load }
   | LadderDeed
   | { readonly does: 'dry'; readonly minutes: Minutes }

@@ -61,12 +61,13 @@ describe('a brush', () => {
     const taken = (one: BrushUse, isFirst = false) => takeUp(one, [leat], setting, isFirst);
     expect(taken(use({ isFresh: true }), true)).toEqual({
       care: [],
+      minutes: 0,
       deeds: [{ does: 'load', brush: 'B', inks: [leat], load: 'full' }],
     });
     expect(taken(use({ isFresh: true })).care[0]).toMatch(/^Wipe and dry the mat\. Fresh /);
     expect(taken(use()).care[0]).toMatch(/B holds it already\.$/);
     const washed = taken(use({ cleaned: { of: [gorse], how: 'washed' } }));
-    expect(washed.care[0]).toMatch(/worked with Gorse: wash it and dry it well first\.$/);
+    expect(washed.care[0]).toMatch(/worked with Gorse: it has to be washed by now, and dry\.$/);
     expect(washed.deeds.map(({ does }) => does)).toEqual(['wipe mat', 'clean', 'load']);
     expect(washed.deeds[0]).toMatchObject({ minutes: USUAL_PACE.wipeMat });
     expect(taken(use({ cleaned: { of: [leat], how: 'wiped' } })).care[0]).toMatch(
@@ -75,11 +76,11 @@ describe('a brush', () => {
   });
 
   test('goes back with what it holds, or with a touch of its ink where that had to come off', () => {
-    expect(takeBack(use(), leat, setting)).toEqual({ care: ['No new ink.'], deeds: [] });
+    expect(takeBack(use(), leat, setting)).toEqual({ care: ['No new ink.'], minutes: 0, deeds: [] });
     const touched = takeBack(use({ touched: true, cleaned: { of: [gorse], how: 'washed' } }), leat, setting);
     expect(touched.care[0]).toMatch(/B worked with Gorse.*Leat again, hardly any\.$/);
     expect(touched.deeds).toEqual([
-      { does: 'clean', brush: 'B', how: 'washed' },
+      { does: 'clean', brush: 'B', how: 'washed', minutes: 0 },
       { does: 'load', brush: 'B', inks: [leat], load: 'touch' },
     ]);
   });

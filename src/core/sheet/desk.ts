@@ -4,7 +4,7 @@ import { type Progress, untouched } from '../engine/progress';
 import { type Ink, isBare } from '../materials/ink/ink';
 import type { Danger, LaterStep } from '../recipe/passes/definition';
 import type { Recipe } from '../recipe/recipe';
-import type { Brush, BrushNeed, BrushUse } from './brushes';
+import type { Brush, BrushNeed, BrushUse, Cleaning } from './brushes';
 import type { Deed } from './deeds';
 import type { GivenMark } from './measuredWords';
 import type { Setting } from './setting';
@@ -127,16 +127,15 @@ export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, tol
 /** What is said, and what is done, before a brush goes to work: cleaned, loaded, or as it is. */
 export interface TakenUp {
   readonly care: readonly string[];
+  /** How long the brush is cleaned. */
+  readonly minutes: Minutes;
   readonly deeds: readonly Deed[];
 }
 
 /** A brush taken up with new ink; the mat is wiped first, unless nothing was laid on it yet. */
-export function takeUp(
-  { brush, cleaned, isFresh }: BrushUse,
-  inks: readonly Ink[],
-  { tool, pace }: Setting,
-  isFirst: boolean,
-): TakenUp {
+export function takeUp(use: BrushUse, inks: readonly Ink[], setting: Setting, isFirst: boolean): TakenUp {
+  const { brush, cleaned, isFresh } = use;
+  const { tool, pace } = setting;
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const before = cleaned
     ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]}`
@@ -146,11 +145,13 @@ export function takeUp(
         : `Fresh ${tool.noun}.`
       : `${noun} holds it already.`;
   const line = `${isFirst ? '' : 'Wipe and dry the mat. '}${before}`.trim();
+  const { deeds, minutes } = cleanedFirst(use, setting);
   return {
     care: line ? [line] : [],
+    minutes,
     deeds: [
       ...(isFirst ? [] : [{ does: 'wipe mat', minutes: pace.wipeMat } as const]),
-      ...(cleaned ? [{ does: 'clean', brush: brush.letter, how: cleaned.how } as const] : []),
+      ...deeds,
       { does: 'load', brush: brush.letter, inks, load: 'full' },
     ],
   };
@@ -158,21 +159,33 @@ export function takeUp(
 
 const describeCleaning = {
   wiped: 'wipe it on kitchen paper until no colour comes off.',
-  washed: 'wash it and dry it well first.',
-} as const;
+  rubbed: 'rub it on dry kitchen paper until it leaves no colour; washed, it would be damp.',
+  washed: 'it has to be washed by now, and dry.',
+} as const satisfies Record<Cleaning, string>;
+
+/** Between depths of one colour it is wiped while the mat is; it is washed before, while something dries. */
+function cleanedFirst(
+  { brush, cleaned }: BrushUse,
+  { changing }: Setting,
+): Pick<TakenUp, 'deeds' | 'minutes'> {
+  if (!cleaned) return { deeds: [], minutes: 0 };
+  const minutes = cleaned.how === 'rubbed' ? changing : 0;
+  return { deeds: [{ does: 'clean', brush: brush.letter, how: cleaned.how, minutes }], minutes };
+}
 
 /** A brush gone back with: with what it holds, or where that had to come off, with a touch of new ink. */
-export function takeBack({ brush, cleaned, touched }: BrushUse, ink: Ink, { tool }: Setting): TakenUp {
-  if (!touched) return { care: ['No new ink.'], deeds: [] };
+export function takeBack(use: BrushUse, ink: Ink, setting: Setting): TakenUp {
+  const { brush, cleaned, touched } = use;
+  const { tool } = setting;
+  if (!touched) return { care: ['No new ink.'], minutes: 0, deeds: [] };
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const first = cleaned
     ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]} `
     : '';
+  const { deeds, minutes } = cleanedFirst(use, setting);
   return {
     care: [`${first}${tool.touching}: ${ink.name} again, hardly any.`],
-    deeds: [
-      ...(cleaned ? [{ does: 'clean', brush: brush.letter, how: cleaned.how } as const] : []),
-      { does: 'load', brush: brush.letter, inks: [ink], load: 'touch' },
-    ],
+    minutes,
+    deeds: [...deeds, { does: 'load', brush: brush.letter, inks: [ink], load: 'touch' }],
   };
 }

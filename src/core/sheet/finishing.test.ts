@@ -54,7 +54,9 @@ describe('what is laid out before any ink', () => {
     expect(enough.of('Tools')).not.toContain('water and soap for brushes');
     const few = prepared(plain, 'mm', { owned: { brushes: { 'dye and hybrid': 2 }, daubers: {} } });
     expect(few.of('Brushes')).toHaveLength(2);
-    expect(few.of('Tools')).toContain('water and soap for brushes');
+    expect(few.of('Tools')).not.toContain('water and soap for brushes');
+    const based = withPass(plain, 'whiteBase', { ink: ink('Slip', '#ffffff', 'pigment') });
+    expect(prepared(based).of('Tools')).toContain('water and soap for brushes');
   });
 
   test('tools once each, a ruler only where marks are measured, and what passes ask for', () => {

@@ -1,6 +1,7 @@
 import { formatBare, formatLength } from '../base/length';
 import { curlOf } from '../materials/card/weight';
 import { type Ink, isBare } from '../materials/ink/ink';
+import { setsInBrush } from '../materials/ink/kinds';
 import type { Brush, BrushUse } from './brushes';
 import { addStep, clearDesk, type Desk, type LaidOut, type Piece, type Step } from './desk';
 import type { Setting } from './setting';
@@ -28,7 +29,9 @@ export function prepared(desk: Desk, setting: Setting, uses: readonly BrushUse[]
     ...ALWAYS,
     ...(words.given.length > 0 ? ['ruler and pencil'] : []),
     ...desk.things,
-    ...(uses.some(({ cleaned }) => cleaned?.how === 'washed') ? ['water and soap for brushes'] : []),
+    ...(uses.some(({ cleaned, set }) => cleaned?.how === 'washed' || setsInBrush(set))
+      ? ['water and soap for brushes']
+      : []),
   ];
   const layOut: LaidOut[] = [
     ...[resolved.card, ...(resolved.alsoOn ? [resolved.alsoOn] : [])].map(
@@ -82,27 +85,74 @@ const describeInk = (ink: Ink, ladder: readonly Ink[]): string =>
 export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({
   job: (desk) => {
     const names = setting.resolved.inks.filter((ink) => !isBare(ink)).map(({ name }) => name);
-    return addStep(desk, setting.resolved, {
+    const { noun } = setting.tool;
+    const { steps, left } = washedMeanwhile(desk.steps, uses, noun);
+    return addStep({ ...desk, steps }, setting.resolved, {
       key: 'check',
       kind: 'check',
       title: 'Check, dry',
       work: 'Against the dry picture: no line, no bare speck.',
-      care: [
-        `Each ink still itself somewhere: ${names.join(', ')}.`,
-        describeWashing(uses, setting.tool.noun),
-      ].filter(Boolean),
+      care: [`Each ink still itself somewhere: ${names.join(', ')}.`, describeWashing(left, noun)].filter(
+        Boolean,
+      ),
     });
   },
 });
 
+/** A brush is washed well within such a wait, minutes. */
+const WASHED_WITHIN = 2;
+
+/** Whether a step is a wait in which a brush can be washed. */
+export const isTimeToWash = ({ waits, minutes = 0 }: Step): boolean =>
+  waits === 'air' && minutes >= WASHED_WITHIN;
+
+/**
+ * The steps, with brushes washed in long waits: one that another ink is to have next, and one that would set, after the
+ * last of its work; not before, since a join may be open. And the uses of the brushes that are left for the end.
+ */
+function washedMeanwhile(
+  steps: readonly Step[],
+  uses: readonly BrushUse[],
+  noun: string,
+): { readonly steps: readonly Step[]; readonly left: readonly BrushUse[] } {
+  const told = new Map<Step, Map<string, string[]>>();
+  const washIn = (wait: Step, letter: string, why: string) => {
+    const whys = told.get(wait) ?? new Map<string, string[]>();
+    told.set(wait, whys.set(why, [...(whys.get(why) ?? []), letter]));
+  };
+  const worked = steps.filter(({ brush }) => brush);
+  uses.forEach(({ brush: { letter }, cleaned }, i) => {
+    if (cleaned?.how !== 'washed') return;
+    const [last, next] = [worked.findLast((step, at) => at < i && step.brush?.letter === letter), worked[i]];
+    const wait = next && steps.slice(last ? steps.indexOf(last) : 0, steps.indexOf(next)).find(isTimeToWash);
+    if (wait) washIn(wait, letter, `${next.ink?.name ?? next.brush?.label} comes next on it`);
+  });
+  const washed = new Set<string>();
+  for (const { brush, set } of new Map(uses.map((use) => [use.brush.letter, use])).values()) {
+    const last = steps.findLastIndex((step) => step.brush?.letter === brush.letter);
+    const wait = steps.slice(last + 1).find(isTimeToWash);
+    if (!setsInBrush(set) || !wait) continue;
+    washed.add(brush.letter);
+    washIn(wait, brush.letter, 'what is on it would set');
+  }
+  return {
+    steps: steps.map((step) => {
+      const care = [...(told.get(step) ?? [])].map(
+        ([why, letters]) =>
+          `Meanwhile wash ${noun} ${letters.join(', ')}, since ${why}; dry your hands after.`,
+      );
+      return care.length > 0 ? { ...step, care: [...step.care, ...care] } : step;
+    }),
+    left: uses.filter(({ brush }) => !washed.has(brush.letter)),
+  };
+}
+
 /** Which brushes to wash at once, before what is on them sets, and which may wait. */
 function describeWashing(uses: readonly BrushUse[], noun: string): string {
-  const sets = new Map(uses.map(({ brush, set }) => [brush.letter, set]));
+  const sets = new Map(uses.map(({ brush, set }) => [brush.letter, setsInBrush(set)]));
   if (sets.size === 0) return '';
   const letters = (atOnce: boolean) =>
-    [...sets]
-      .filter(([, set]) => (set === 'pigment' || set === 'white only') === atOnce)
-      .map(([letter]) => letter);
+    [...sets].filter(([, soon]) => soon === atOnce).map(([letter]) => letter);
   const [now, later] = [letters(true), letters(false)];
   return `Wash ${noun} ${[
     ...(now.length > 0 ? [`${now.join(', ')} at once, before it sets`] : []),

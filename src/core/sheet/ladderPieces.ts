@@ -1,4 +1,5 @@
 import { capitalised } from '../base/words';
+import { plainColour } from '../materials/colour/plainWords';
 import type { Ink } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
 import { isStrip, type LadderDeed, type On } from './deeds';
@@ -131,7 +132,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         ],
         ink,
         brush: use.brush,
-        minutes: minutes + (isFirst ? 0 : pace.wipeMat),
+        minutes: minutes + taken.minutes + (isFirst ? 0 : pace.wipeMat),
         marks: marksOf(setting, rung),
         deeds: [...taken.deeds, ...deeds],
       });
@@ -192,7 +193,7 @@ function onJoin(move: JoinMove, work: JoinWork, setting: Setting, laying: Laying
         care: [...taken.care, ...work.care, ...bothPanels(setting, laying)],
         ink,
         brush: use.brush,
-        minutes,
+        minutes: minutes + taken.minutes,
         marks: isJoint ? setting.words.given.slice(2 * joint, 2 * joint + 2) : [],
         deeds: [
           ...taken.deeds,
@@ -235,7 +236,7 @@ const wake = ({ rung, over, section, extent }: MoveOf<'wake'>, setting: Setting)
       ? `Soften its edge again, ${setting.words.ownHalf(rung, over)}`
       : `Draw its own fade toward ${inkAt(setting, over).name} out again, ${setting.words.join(rung, over)}`
   }${sectionWords(section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
-  care: [`${capitalised(setting.strokes.goingBack)}, from the solid part outward; then straight on.`],
+  care: [`${capitalised(setting.strokes.waking)}, from the solid part outward; then straight on.`],
   blends: false,
 });
 
@@ -269,10 +270,10 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
       const { words, pace, tool } = setting;
       const taken = takeUp(use, inks, setting, false);
       const [p, q] = inks as [Ink, Ink];
-      const told = mixes.map(({ parts: [a, b], colour, at }) => {
+      const told = mixes.map(({ parts: [a, b], lab, at }) => {
         const [more, less] = a >= b ? [p, q] : [q, p];
         const mix = `${Math.max(a, b)} of ${more.name} to ${Math.min(a, b)} of ${less.name}`;
-        return `${mix}, ${colour.name}, round ${words.within(first, last, at)}`;
+        return `${mix}, ${plainColour(lab)}, round ${words.within(first, last, at)}`;
       });
       const work =
         mixes.length === 1
@@ -291,7 +292,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
           ...bothPanels(setting, laying),
         ],
         brush: use.brush,
-        minutes: minutes + pace.wipeMat,
+        minutes: minutes + taken.minutes + pace.wipeMat,
         marks: words.given,
         deeds: [
           ...taken.deeds,

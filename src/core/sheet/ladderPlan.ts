@@ -94,7 +94,7 @@ function layRung(
   down: readonly number[],
   later: readonly number[],
 ): void {
-  const { pace } = setting;
+  const { pace, changing } = setting;
   const plain = clock.tried((one) => one.layWhole(rung, down, later));
   if (plain) {
     clock.become(plain);
@@ -102,7 +102,8 @@ function layRung(
   }
   const woken = clock.tried((one) => {
     for (const other of down)
-      if (!one.staysOpen(other, rung, one.reachesJoinIn(rung) + pace.wipeMat)) one.wake(other, rung, WHOLE);
+      if (!one.staysOpen(other, rung, one.reachesJoinIn(rung) + pace.wipeMat + changing))
+        one.wake(other, rung, WHOLE);
     one.layWhole(rung, down, later);
   });
   if (woken) {
@@ -111,7 +112,7 @@ function layRung(
   }
   clock.laySolid(rung, later);
   for (const other of down) {
-    const sections = clock.sectionsFor(rung);
+    const sections = clock.sectionsFor([rung], 1);
     for (let at = 0; at < sections; at++) {
       const section = { at, of: sections };
       clock.wake(other, rung, section);
@@ -127,7 +128,7 @@ const TWO_MIXES = 80;
 
 /** Two solid ends, then the strip between them in one to three mixes, and each end back into its own half. */
 function planBrew(setting: Setting, first: number, last: number): Move[] {
-  const { resolved, ground, joinWidth, tool } = setting;
+  const { resolved, ground, joinWidth, tool, changing } = setting;
   const clock = new Clock(setting);
   clock.laySolid(first, [last], 'to the middle');
   clock.laySolid(last, [first], 'to the middle');
@@ -136,14 +137,14 @@ function planBrew(setting: Setting, first: number, last: number): Move[] {
   const [one, other] = [resolved.inks[first], resolved.inks[last]];
   if (!one || !other) return clock.moves;
   const mixes = brewSlope(one, other, ground, count, tool.hardness);
-  const sections = clock.sectionsFor(first, last);
+  const sections = clock.sectionsFor([first, last], 2);
   for (let at = 0; at < sections; at++) {
     const section = { at, of: sections };
     for (const [end, over] of [
       [first, last],
       [last, first],
     ] as const)
-      if (!clock.staysOpen(end, over, clock.brewing(first, last, mixes, sections)))
+      if (!clock.staysOpen(end, over, changing + clock.brewing(first, last, mixes, sections)))
         clock.wake(end, over, section, 'edge');
     clock.brew([first, last], mixes, section);
     clock.ownHalf(first, last, section);
@@ -216,18 +217,21 @@ class Clock {
   }
 
   wake(rung: number, over: number, section: Section, extent: 'fade' | 'edge' = 'fade'): void {
+    this.changeInk();
     this.add({ move: 'wake', rung, over, section, extent, minutes: this.backMinutes(section) * WAKING });
     this.wetAt.set(keyOf(rung, over), this.now);
   }
 
   into(rung: number, over: number, section: Section): void {
     const minutes = minutesOf(this.setting, rung).fade(over) / section.of;
+    this.changeInk();
     if (!this.isOpen(over, rung, this.now)) this.late = true;
     this.add({ move: 'into', rung, over, section, minutes });
     this.wetAt.set(keyOf(rung, over), this.now);
   }
 
   back(rung: number, over: number, section: Section): void {
+    this.changeInk();
     this.add({ move: 'back', rung, over, section, minutes: this.backMinutes(section) });
     if (!this.isOpen(over, rung, this.now)) this.late = true;
   }
@@ -240,6 +244,7 @@ class Clock {
   }
 
   ownHalf(rung: number, over: number, section: Section): void {
+    this.changeInk();
     this.add({ move: 'own half', rung, over, section, minutes: this.backMinutes(section) / 2 });
     if (!this.isOpen(over, rung, this.now)) this.late = true;
   }
@@ -251,10 +256,11 @@ class Clock {
     return pace.brew * mixes.length + strip / sections;
   }
 
-  /** How many sections leave time to go back over each while these inks are open. */
-  sectionsFor(...rungs: readonly number[]): number {
+  /** How many sections leave time to go back over each while these inks are open, with so many changes of ink. */
+  sectionsFor(rungs: readonly number[], changes: number): number {
     const open = Math.min(...rungs.map((rung) => openMinutes(this.setting, rung)));
-    return Math.min(Math.max(Math.ceil(this.backMinutes(WHOLE) / (open - SPARE)), 1), MOST_SECTIONS);
+    const left = open - SPARE - changes * this.setting.changing;
+    return Math.min(Math.max(Math.ceil(this.backMinutes(WHOLE) / left), 1), MOST_SECTIONS);
   }
 
   /** Minutes from now until a rung that is laid whole comes into its first join. */
@@ -278,7 +284,13 @@ class Clock {
   }
 
   private wipeMat(): void {
-    if (this.moves.length > 0) this.now += this.setting.pace.wipeMat;
+    const { pace, changing } = this.setting;
+    if (this.moves.length > 0) this.now += pace.wipeMat + changing;
+  }
+
+  /** The brush that goes to work may have to be cleaned of another ink first. */
+  private changeInk(): void {
+    this.now += this.setting.changing;
   }
 
   private add(move: Move): void {

@@ -37,6 +37,18 @@ describe('how long a pass takes', () => {
     expect(minutesOf(based, 'Dry the white', slow)).toBe(60);
   });
 
+  test('on two panels is said of each piece of hand-work, not of what is waited for', () => {
+    const coated = withPass(twice, 'coat', { ink: ink('Tarn', '#143c78', 'dye') });
+    const said = compileSheet(coated, 'mm').steps.flatMap(({ title, care }) =>
+      care.includes('The same on the other panel.') ? [title] : [],
+    );
+    expect(said).toEqual(['Top coat: Tarn']);
+    const alone = withPass(resolved, 'coat', { ink: ink('Tarn', '#143c78', 'dye') });
+    expect(compileSheet(alone, 'mm').steps.flatMap(({ care }) => care)).not.toContain(
+      'The same on the other panel.',
+    );
+  });
+
   test('at hand-work grows with the panel, and is done on each of two', () => {
     const [one, both] = [
       minutesOf(strip, 'Letter the strip'),

@@ -135,7 +135,7 @@ function ladderAgain(
 }
 
 /** The same ladder along a strip, its joints in proportion. */
-function stripSetting({ resolved, unit, pace }: Setting, size: Size): Setting {
+function stripSetting({ resolved, unit, pace, changing }: Setting, size: Size): Setting {
   const { recipe } = resolved;
   const scale = size.height / recipe.panel.height;
   const strip: Recipe = settle({
@@ -147,7 +147,7 @@ function stripSetting({ resolved, unit, pace }: Setting, size: Size): Setting {
     joints: recipe.joints.map(({ width }) => ({ width: width * scale })),
   });
   const { alsoOn: _, ...alone } = resolved;
-  return settingOf({ ...alone, recipe: strip }, unit, pace);
+  return { ...settingOf({ ...alone, recipe: strip }, unit, pace), changing };
 }
 
 /** What can be seen on the panel once it is done. */
@@ -236,7 +236,7 @@ function addPassStep(
 ): Desk {
   const { pace, larger, panels } = setting;
   const isFirst = !desk.steps.some(({ brush }) => brush);
-  const taken = use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], deeds: [] };
+  const taken = use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], minutes: 0, deeds: [] };
   // Brushed on, it goes at the maker's own pace of laying a band.
   const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
   const working = step.minutes * ownPace * (covers === undefined ? larger.over(1) : covers * panels);
@@ -268,7 +268,7 @@ function addPassStep(
     ...(use ? { brush: use.brush } : {}),
     ...(step.waits ? { waits: step.waits } : {}),
     ...(traces.length > 0 ? { traces } : {}),
-    minutes: minutes + (use && !isFirst ? pace.wipeMat : 0),
+    minutes: minutes + taken.minutes + (use && !isFirst ? pace.wipeMat : 0),
     deeds: [...taken.deeds, ...deeds],
     ...(step.needs ? { needs: step.needs } : {}),
     ...(step.dangers ? { dangers: step.dangers } : {}),

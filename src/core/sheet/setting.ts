@@ -15,7 +15,7 @@ import { TOOLS } from '../recipe/tools/tools';
 import type { MeasuredWords } from './measuredWords';
 import { measuredWords } from './measures';
 import { schoolOf } from './schoolChoice';
-import type { Pace } from './times';
+import type { Minutes, Pace } from './times';
 
 /** What is set out before the work begins, and stays as it is: the recipe, its measures, the maker's pace. */
 export interface Setting {
@@ -24,8 +24,8 @@ export interface Setting {
   readonly pace: Pace;
   readonly school: School;
   readonly tool: Tool;
-  /** How the tool is moved on this card, solid and over a join. */
-  readonly strokes: { readonly laying: string; readonly goingBack: string };
+  /** How the tool is moved on this card: solid, over a join, and over a fade that is drawn out again. */
+  readonly strokes: { readonly laying: string; readonly goingBack: string; readonly waking: string };
   readonly words: MeasuredWords;
   readonly ground: BlendGround;
   readonly neighbours: readonly Neighbours[];
@@ -37,6 +37,8 @@ export interface Setting {
   readonly brews: boolean;
   /** Over how many mm two rungs fade into each other. */
   readonly joinWidth: (one: number, other: number) => number;
+  /** How long it takes to get one ink out of a brush for another, where there are fewer brushes than inks; else 0. */
+  readonly changing: Minutes;
   /** How many panels are laid at once. */
   readonly panels: number;
   /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over all of it, and over its width. */
@@ -51,6 +53,7 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
   const tool = TOOLS[recipe.tool];
   const { stroke, everyWay } = FINISHES[card.finish];
   const { width, height } = recipe.panel;
+  const goingBack = tool.goBackStroke ?? `${everyWay ? stroke : 'small circles'}, light hand`;
   const usual = USUAL_PANEL.width * USUAL_PANEL.height;
   const ground = blendGround(resolved);
   const spans = jointSpans(recipe);
@@ -64,7 +67,8 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
     tool,
     strokes: {
       laying: tool.stroke ?? stroke,
-      goingBack: tool.goBackStroke ?? `${everyWay ? stroke : 'small circles'}, light hand`,
+      goingBack,
+      waking: tool.wakeStroke ?? goingBack,
     },
     words: measuredWords(recipe, unit),
     ground,
@@ -76,6 +80,7 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
       const { start = 0, end = 0 } = spans[Math.min(one, other)] ?? {};
       return soft ?? end - start;
     },
+    changing: 0,
     panels,
     larger: {
       over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),

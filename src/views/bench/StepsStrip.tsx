@@ -32,7 +32,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
       <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-60">
         <h2 className="heading text-lead">Order of work</h2>
         <p className="text-mute">
-          {describeMinutes(sheet.workMinutes)}, then {describeMinutes(sheet.dryMinutes)} to dry
+          {describeMinutes(sheet.workMinutes)}, and {describeMinutes(sheet.dryMinutes)} of drying
         </p>
         <SchoolSelect resolved={resolved} edit={edit} />
         <p className="mt-auto flex items-center gap-3">

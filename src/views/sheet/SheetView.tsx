@@ -81,7 +81,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             <span className="block text-lg font-semibold">
               {describeMinutes(sheet.workMinutes)} at the desk
             </span>
-            <span className="text-mute">then dry {describeMinutes(sheet.dryMinutes)} in air</span>
+            <span className="text-mute">and {describeMinutes(sheet.dryMinutes)} of drying</span>
           </p>
           <div className="flex flex-wrap gap-2 print:hidden">
             <Link to={`/bench/${recipe.id}`} className="frame px-2.5 py-1">

@@ -4,6 +4,7 @@ import { useSession, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
+import { letterOf } from '../../core/sheet/brushes';
 import { endSitting, reopenSitting } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
@@ -28,6 +29,7 @@ export function EndOfSitting({ record, run, known }: Props) {
   const [typed, setTyped] = useState<Readonly<Record<string, number>>>({});
   const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
   const made = Object.keys(run.logged).length;
+  const brushes = [...new Set(run.lines.flatMap(({ brush }) => brush ?? []))].toSorted((p, q) => p - q);
   const last = Math.max(0, ...run.lines.map(({ end }) => end));
   // What the plan reserved is at hand at once.
   const planned = record.reserves ?? outlay?.used;
@@ -70,6 +72,9 @@ export function EndOfSitting({ record, run, known }: Props) {
         </>
       ) : (
         <>
+          {brushes.length > 0 && (
+            <p>Wash brush {brushes.map(letterOf).join(', ')}: what stays on one spoils the next blend.</p>
+          )}
           {used.map(({ cardId, sheets }) => (
             <p key={cardId} className="flex items-center gap-3 text-lg">
               <NumberField

@@ -48,7 +48,9 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
         paper,
       };
       const recipes = known.lots.filter(({ lot }) => lot.count > 0).map(({ resolved }) => resolved);
-      const bytes = await worker.sitting(print, recipes, unit, known.maker, onProgress);
+      // Which brush works when, and which is washed, the plan says.
+      const maker = { ...known.maker, owned: {} };
+      const bytes = await worker.sitting(print, recipes, unit, maker, onProgress);
       download(`${name}.pdf`, 'application/pdf', bytes);
     });
   const csv = async () => {

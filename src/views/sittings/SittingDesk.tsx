@@ -33,7 +33,7 @@ import {
   withSpoiled,
 } from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
-import { careInSitting, tellBrush } from '../../core/make/sitting/tellStep';
+import { careInSitting, tellBrush, tellWashing } from '../../core/make/sitting/tellStep';
 import { isBare } from '../../core/materials/ink/ink';
 import { letterOf } from '../../core/sheet/brushes';
 import { cautionsOf } from '../../core/sheet/cautions';
@@ -243,7 +243,7 @@ function AtDesk({ record, run, known }: RunProps) {
                 <OnePiece
                   key={line.hand}
                   {...{ known, run, line, now, origin, all }}
-                  next={followingOf(state, line)}
+                  left={state.plan?.lines ?? NONE}
                   hand={lines.length > 1 ? hand + 1 : undefined}
                   onDone={lines.length > 1 ? () => void done(line) : undefined}
                   onSpoiled={(isAgain) => void spoil(line, isAgain)}
@@ -293,12 +293,14 @@ function AtDesk({ record, run, known }: RunProps) {
   );
 }
 
+const NONE: readonly Planned[] = [];
+
 /** A piece that begins no later than this, minutes, is not waited for. */
 const SOON = 0.3;
 
 /** What the same hands do after a piece. */
-const followingOf = ({ plan }: RunNow, line: Planned): Planned | undefined =>
-  plan?.lines
+const followingOf = (left: readonly Planned[], line: Planned): Planned | undefined =>
+  left
     .filter((one) => one.hand === line.hand && one.start >= line.end - 1e-6 && one !== line)
     .toSorted((p, q) => p.start - q.start)[0];
 
@@ -385,7 +387,8 @@ interface PieceProps {
   readonly known: KnownSitting;
   readonly run: SittingRun;
   readonly line: Planned;
-  readonly next: Planned | undefined;
+  /** The lines still to be worked, this one among them. */
+  readonly left: readonly Planned[];
   readonly now: number;
   readonly origin: string;
   readonly all: number;
@@ -398,18 +401,20 @@ interface PieceProps {
 /** How high the picture is, px: for one pair of hands, and for each of two. */
 const HEIGHT = { one: 340, two: 190 } as const;
 
-function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSpoiled }: PieceProps) {
+function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSpoiled }: PieceProps) {
   const { resolved } = known.lots[line.group] ?? {};
   const step = stepOf(known, line);
   const operation = operationOf(known, line);
   if (!resolved) return null;
   const { panel, name } = resolved.recipe;
   const number = numberOf(known, line);
+  const next = followingOf(left, line);
   const waits = line.start > now + SOON;
   const isWork = line.does === 'operation';
   const ink = isWork && step?.ink && !isBare(step.ink) ? step.ink : undefined;
   const spent = waits ? 0 : now - begunAt(known.sitting, run, line, now);
   const brush = isWork ? tellBrush(known.sitting, run.lines, line) : undefined;
+  const washing = tellWashing(known.sitting, left, line);
   const height = hand ? HEIGHT.two : HEIGHT.one;
   const width = (height * panel.width) / panel.height;
   return (
@@ -451,6 +456,7 @@ function OnePiece({ known, run, line, next, now, origin, all, hand, onDone, onSp
                 {unbroken(care)}
               </p>
             ))}
+            {washing && <p className="mt-2 text-lg leading-snug">{washing}</p>}
             {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
           </>
         )}

@@ -10,6 +10,7 @@ import { OWN_DESIGNS } from '../../materials/design/own';
 import type { Ink } from '../../materials/ink/ink';
 import { passReadings } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
+import { setRun } from '../../recipe/editLadder';
 import { addPass, addPlacement, setPlacement } from '../../recipe/editPasses';
 import { inkSuits } from '../../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
@@ -47,12 +48,20 @@ function mended(resolved: ResolvedRecipe, finding: Finding | undefined): Resolve
   return whole;
 }
 
+const dippedOne = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep'], 'watercolour', { tool: 'dip' });
+
 test('a sound recipe offends against nothing', () => {
   expect(check(kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']))).toEqual([]);
 });
 
 describe('each rule is seen, said, and gone once its press has mended it (common practice)', () => {
   test.each<[string, ResolvedRecipe, string, RegExp]>([
+    [
+      'a glow that is to be dipped',
+      { ...dippedOne, recipe: setRun(dippedOne.recipe, 'glow') },
+      'dipped',
+      /dipped from its ends: it cannot be dipped into a glow/,
+    ],
     [
       'a dye on black',
       kitWith(['leat-mid', 'gorse-mid'], 'black'),

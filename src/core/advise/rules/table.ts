@@ -5,6 +5,7 @@ import { crowded } from './crowded';
 import { darkCard } from './darkCard';
 import { darkGround } from './darkGround';
 import type { Rule } from './definition';
+import { dipped } from './dipped';
 import { fineLines } from './fineLines';
 import { freshSilhouette } from './freshSilhouette';
 import { greyedWhite } from './greyedWhite';
@@ -38,6 +39,7 @@ export const RULES: readonly Rule[] = [
   darkCard,
   badCard,
   thinCard,
+  dipped,
   soaked,
   mixedKinds,
   oneWay,

@@ -1,4 +1,4 @@
-import { INK_KINDS } from '../../materials/ink/kinds';
+import { INK_KINDS, setsInBrush } from '../../materials/ink/kinds';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
 import { compileSheet, type Maker, type Sheet } from '../../sheet/compile';
@@ -33,7 +33,8 @@ export function groupOf(
   count: number,
   { drying = 'sheet', maker }: { readonly drying?: Drying; readonly maker?: Maker } = {},
 ): SheetGroup {
-  const sheet = compileSheet(resolved, 'mm', maker);
+  // Brushes are shared out over the evening by its plan, not over one panel by its sheet.
+  const sheet = compileSheet(resolved, 'mm', maker && { ...maker, owned: {} });
   const operations: Operation[] = [];
   const own: Step[] = [];
   const steps = sheet.steps.map((step) => driedAs(step, drying, resolved, maker));
@@ -103,6 +104,7 @@ function brushOf(step: Step, { recipe }: ResolvedRecipe): BrushWish | undefined 
   return {
     holds: inks.length > 1 ? inks.map(({ name }) => name).join(' and ') : step.brush.label,
     set: tool.countedAs === 'daubers' ? `${set}, daubers` : set,
+    ...(setsInBrush(set) ? { sets: true } : {}),
   };
 }
 

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
+import { ink, resolvedOf, withPass } from '../../../testing/resolvedRecipes';
 import { groupOf } from './fromSheet';
 import { brushesOf, layOutOf, type Outlay, shortOf, tellAmount } from './layOut';
 import { planSitting } from './plan';
 import { newSitting, sittingOf } from './record';
 import { type Planned, USUAL_TABLE } from './sitting';
-import { careInSitting, tellBrush } from './tellStep';
+import { careInSitting, tellBrush, tellWashing } from './tellStep';
 
 const resolved = resolvedOf([
   ink('Gorse', '#f8d46f'),
@@ -147,6 +147,19 @@ describe('how a brush stands before its line', () => {
   });
 });
 
+test('a brush that would set is washed once no panel wants it any more, and only then', () => {
+  const white = withPass(resolved, 'whiteBase', { ink: ink('Slip', '#ffffff', 'white') });
+  const group = groupOf(white, 3);
+  const evening = sittingOf({ ...record, lots: record.lots.slice(0, 1) }, [group]);
+  const { lines } = planSitting(evening, { steps: 4 }).plan;
+  const told = lines.filter((line) => tellWashing(evening, lines, line));
+  expect(told).toHaveLength(1);
+  const [last] = told as [Planned];
+  expect(group.operations[last.operation]?.name).toBe('White base: Slip');
+  expect(lines.some(({ brush, start }) => brush === last.brush && start > last.start)).toBe(false);
+  expect(group.steps.flatMap(careInSitting).some((line) => /^(Meanwhile w|W)ash /.test(line))).toBe(false);
+});
+
 test('of a step’s care what its own sheet says of brushes and mats is left out, and the rest stays', () => {
   const steps = groupOf(resolved, 1).steps;
   const all = steps.flatMap(({ care }) => care);
@@ -157,4 +170,12 @@ test('of a step’s care what its own sheet says of brushes and mats is left out
   );
   expect(kept.length).toBeGreaterThan(3);
   for (const line of kept) expect(all).toContain(line);
+});
+
+test('how few brushes are owned changes nothing of what each piece of work wants in its brush', () => {
+  const few = groupOf(resolved, 1, { maker: { owned: { brushes: { 'dye and hybrid': 1 } } } });
+  expect(few.operations).toEqual(groupOf(resolved, 1).operations);
+  expect(new Set(few.operations.flatMap(({ brush }) => brush?.holds ?? []))).toEqual(
+    new Set(['Gorse', 'Leat', 'Skerry']),
+  );
 });

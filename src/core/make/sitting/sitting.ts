@@ -23,6 +23,8 @@ export interface Operation {
 export interface BrushWish {
   readonly holds: string;
   readonly set: string;
+  /** Whether what it holds sets in it. */
+  readonly sets?: true;
 }
 
 /** So many alike panels. */

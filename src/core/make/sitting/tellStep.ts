@@ -6,8 +6,12 @@ import type { Planned, Sitting } from './sitting';
 const TAKEN_UP =
   /^(Wipe and dry the mat\.\s*)?(Fresh [a-z ]+\.|[A-Z][a-z ]+ [A-Z]+ (holds it already|worked with)\b.*)?$/;
 
+/** And of washing it: in a sitting another panel may want it. */
+const WASHED = /^(Meanwhile w|W)ash [a-z ]+ [A-Z]/;
+
 /** What else to mind of a step, without what the sheet says of its own brushes. */
-export const careInSitting = ({ care }: Step): string[] => care.filter((line) => !TAKEN_UP.test(line));
+export const careInSitting = ({ care }: Step): string[] =>
+  care.filter((line) => !TAKEN_UP.test(line) && !WASHED.test(line));
 
 /** How the brush of a line stands before it: it holds its colour already, or is clean. */
 export function tellBrush({ groups }: Sitting, done: readonly DoneLine[], line: Planned): string | undefined {
@@ -17,4 +21,22 @@ export function tellBrush({ groups }: Sitting, done: readonly DoneLine[], line: 
   const held =
     last?.does === 'operation' ? groups[last.group]?.operations[last.operation]?.brush?.holds : undefined;
   return held === wish.holds ? 'It holds it already.' : last ? 'Washed, and dry.' : 'Fresh.';
+}
+
+/**
+ * What becomes of a line's brush after it, where what is on it would set: it is washed once nothing wants it any more.
+ *
+ * @param left  the lines still to be worked
+ */
+export function tellWashing(
+  { groups }: Sitting,
+  left: readonly Planned[],
+  line: Planned,
+): string | undefined {
+  const wish = groups[line.group]?.operations[line.operation]?.brush;
+  if (line.does !== 'operation' || line.brush === undefined || !wish?.sets) return undefined;
+  const isWanted = left.some(({ brush, start }) => brush === line.brush && start > line.start);
+  return isWanted
+    ? undefined
+    : 'It is not wanted again: wash it as soon as your hands are free, before it sets.';
 }

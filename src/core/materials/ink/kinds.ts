@@ -6,6 +6,9 @@ export type InkKindId = 'dye' | 'hybrid' | 'pigment' | 'fluorescent' | 'white' |
 /** Brushes are shared inside a set and never across sets. */
 export type BrushSet = 'dye and hybrid' | 'pigment' | 'fluorescent' | 'white only' | 'stamp' | 'none';
 
+/** Whether what is on a brush of the set sets there: it is washed as soon as its work is done. Common practice. */
+export const setsInBrush = (set: BrushSet): boolean => set === 'pigment' || set === 'white only';
+
 /** The sets of which a maker counts brushes. */
 export const BRUSH_SETS = [
   'dye and hybrid',

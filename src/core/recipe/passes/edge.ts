@@ -1,5 +1,5 @@
 import type { Size } from '../../base/geometry';
-import { formatFine, formatLength, type Millimetres } from '../../base/length';
+import { formatLength, type Millimetres, type Unit } from '../../base/length';
 import { fade } from '../../base/smoothStep';
 import { definePass } from './definition';
 
@@ -32,6 +32,11 @@ export const edgeCover = ({ width, height }: Size, depth: Millimetres) => {
 export const edgePath = ({ width, height }: Size, depth: Millimetres): string =>
   `M${depth} ${depth}H${width - depth}V${height - depth}H${depth}Z`;
 
+/** A narrower solid part than that, mm, no rule sets out. */
+const MEASURED = 1;
+const describeSolid = (solid: Millimetres, unit: Unit): string =>
+  solid < MEASURED ? '' : `solid for ${formatLength(solid, unit)} from the edge, `;
+
 /** One dark ink all round, fading inward; deepened again at the end. */
 export const edge = definePass({
   id: 'edge',
@@ -54,7 +59,7 @@ export const edge = definePass({
   steps: (contexts, unit) =>
     contexts.map(({ params: { depth } }) => ({
       title: 'Edge',
-      work: `All round: solid for ${formatFine(SOLID * depth, unit)} from the edge, fade inward to nothing by ${formatLength(depth, unit)}.`,
+      work: `All round: ${describeSolid(SOLID * depth, unit)}fade inward to nothing by ${formatLength(depth, unit)}.`,
       care: [
         'Work from off the panel inward, with the panel on scrap paper. Deepen it again at the end if it wants it.',
       ],

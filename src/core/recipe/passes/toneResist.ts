@@ -27,7 +27,7 @@ export const toneResist = definePass({
   steps: (contexts, unit) => [
     {
       title: 'Emboss the tone resist',
-      work: `${describeAllPlaced(contexts, unit)}: anti-static pouch, clear embossing ink or the card’s own black, clear powder, heat until it melts.`,
+      work: `${describeAllPlaced(contexts, unit)}: anti-static pouch, clear embossing ink, clear powder, heat until it melts.`,
       care: [],
       minutes: 3.5,
       does: ['cover', 'melt'],

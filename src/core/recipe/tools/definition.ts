@@ -30,6 +30,8 @@ export interface Tool {
   readonly stroke?: string;
   /** How it is moved over a join with no new ink; absent where the card's own stroke serves. */
   readonly goBackStroke?: string;
+  /** How a fade is drawn out again before another ink comes to it; absent where it is as over a join. */
+  readonly wakeStroke?: string;
 }
 
 /** How a brush is loaded, and touched. Common practice. */

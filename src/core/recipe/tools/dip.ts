@@ -16,9 +16,10 @@ export const dip = {
   noun: 'brayer',
   soaks: true,
   loading:
-    'Pool it on the mat with four or five sprays of water; lay the card into it face down as far as its solid part goes, lift, let it run off, and again until it is covered; then pull it out',
+    'Pool it on the mat with four or five sprays of water, no wider than its solid part; lay that part of the card into it face down, the rest bowed clear of it, lift, let it run off, and again until it is covered; then pull it out',
   touching: 'Roll it once over the pad, then over white paper until it hardly marks it',
   stroke: 'with one roll of the brayer as far as it fades',
   goBackStroke:
     'Rolled to and fro to pull the two together, hardly pressed; stop while veins of each are left',
+  wakeStroke: 'Rolled outward once, hardly pressed',
 } as const satisfies Tool;

@@ -6,19 +6,28 @@ import type { Design } from '../../materials/design/design';
 import { OWN_DESIGNS } from '../../materials/design/own';
 import { USUAL_PANEL } from '../../recipe/panel';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import { compileSheet, type Sheet } from '../compile';
+import { compileSheet, type Owned, type Sheet } from '../compile';
 import type { Deed } from '../deeds';
 import type { Step } from '../desk';
 import { USUAL_PACE } from '../times';
 import { tryOut } from './hand';
 
 // Recipes of eight passes take their time on a busy machine.
-test('a hand can carry out any sheet, and what it has laid is what the picture shows', {
+/** As many brushes and daubers as it takes, or fewer. */
+const anyOwned = fc.constantFrom<Owned>(
+  {},
+  ...[1, 2, 3].map((count) => {
+    const each = { 'dye and hybrid': count, pigment: count };
+    return { brushes: each, daubers: each };
+  }),
+);
+
+test('a hand can carry out any sheet with the brushes it has, and what it has laid is what the picture shows', {
   timeout: 120_000,
 }, () => {
   fc.assert(
-    fc.property(anyRecipe(), (resolved) => {
-      expect(tryOut(resolved, compileSheet(resolved, 'mm'), true)).toEqual([]);
+    fc.property(anyRecipe(), anyOwned, (resolved, owned) => {
+      expect(tryOut(resolved, compileSheet(resolved, 'mm', { owned }), true)).toEqual([]);
     }),
     { numRuns: 120 },
   );

@@ -152,7 +152,8 @@ class Hand {
       case 'clean': {
         const brush = this.brushes.get(deed.brush);
         this.check(brush, `Brush ${deed.brush} was never used.`);
-        if (brush) Object.assign(brush, { inks: deed.how === 'washed' ? [] : brush.inks, charge: 'clean' });
+        this.clock += deed.minutes;
+        if (brush) Object.assign(brush, { inks: deed.how === 'wiped' ? brush.inks : [], charge: 'clean' });
         return;
       }
       case 'load':

@@ -4,6 +4,7 @@ import { ChevronDown, ChevronRight, GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Shelf } from '../../../app/session';
 import type { Edit } from '../../../app/useBench';
+import { unbroken } from '../../../core/base/words';
 import { describePassReading, type PassReading } from '../../../core/readings/passReadings';
 import { enablePass, movePass, removePass } from '../../../core/recipe/editPasses';
 import { type Pass, passName } from '../../../core/recipe/passes/passes';
@@ -77,7 +78,11 @@ export function PassRow({ pass, resolved, shelf, reading, index, open, edit, onO
               {design && <span className="font-normal text-mute"> · {design.name}</span>}
             </span>
             <span className="block text-small leading-snug text-mute">
-              {!pass.enabled ? 'left out' : reading ? describePassReading(pass, reading) : 'reading …'}
+              {!pass.enabled
+                ? 'left out'
+                : reading
+                  ? unbroken(describePassReading(pass, reading))
+                  : 'reading …'}
             </span>
           </span>
           {inks.map((ink) => (
