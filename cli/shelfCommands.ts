@@ -23,6 +23,7 @@ import type { Card } from '../src/core/materials/card/card';
 import { hexOfLab } from '../src/core/materials/colour/hex';
 import { chroma } from '../src/core/materials/colour/lab';
 import { nameColour } from '../src/core/materials/colour/names';
+import { plainColour } from '../src/core/materials/colour/plainWords';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { INK_KINDS } from '../src/core/materials/ink/kinds';
 import { dryShelf } from '../src/core/readings/driedShelf';
@@ -183,7 +184,7 @@ export async function bridgeText(
           `${ink.name}; ${joints.map(({ verdict }) => describeVerdict(verdict).headline).join(' / ')}; dullest chroma ${Math.round(dullest)}`,
       ),
     ),
-    `Brewed: ${brewed.parts[0]} of ${from.name} to ${brewed.parts[1]} of ${to.name}, ${brewed.colour.name}.`,
+    `Brewed: ${brewed.parts[0]} of ${from.name} to ${brewed.parts[1]} of ${to.name}, ${plainColour(brewed.lab)}.`,
   ].join('\n');
 }
 

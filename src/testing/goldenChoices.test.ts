@@ -17,6 +17,7 @@ import { probePanel } from '../core/engine/probe';
 import { readRecipeFile } from '../core/files/recipeFile';
 import type { Card } from '../core/materials/card/card';
 import { hexOfLab, labOfHex } from '../core/materials/colour/hex';
+import { plainColour } from '../core/materials/colour/plainWords';
 import type { Ink } from '../core/materials/ink/ink';
 import { cardAdvice, cardFit } from '../core/readings/card/cardFit';
 import { matsFor } from '../core/readings/card/mats';
@@ -114,7 +115,7 @@ describe('trios', () => {
           const heads = joints.map(({ verdict }) => describeVerdict(verdict).headline).join(' / ');
           return `  ${ink.name}: ${heads}, ${told(dullest)}`;
         }),
-        `  brewed ${brewed.parts.join(' : ')}, ${brewed.colour.name}`,
+        `  brewed ${brewed.parts.join(' : ')}, ${plainColour(brewed.lab)}`,
         ...quietPair(inkOf(p), inkOf(q), DEMO_INKS, WHITE)
           .slice(0, 5)
           .map((quieting) => `  quieted by ${JSON.stringify(quieting.ink.name)}`),

@@ -1,9 +1,11 @@
 import { useMemo, useState } from 'react';
 import { InkChoice } from '../../app/InkChoice';
 import { useAnswer } from '../../app/useAnswer';
+import { percentOf } from '../../core/base/words';
 import type { Bridging, JointWalk, Middle, Quieting } from '../../core/choose/search/bridges';
 import type { Card } from '../../core/materials/card/card';
 import { hexOfLab } from '../../core/materials/colour/hex';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import type { Ink } from '../../core/materials/ink/ink';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
 import type { Brew } from '../../core/readings/joints/brew';
@@ -161,7 +163,7 @@ function Brewed({ brew, first, last }: BrewedProps) {
         />
         <p>
           {brew.parts[0]} {brew.parts[0] === 1 ? 'part' : 'parts'} {first.name} to {brew.parts[1]} {last.name}
-          : <span className="colour-name">{brew.colour.name}</span>
+          : <span className="colour-name">{plainColour(brew.lab)}</span>
         </p>
       </div>
     </div>
@@ -175,7 +177,11 @@ function MiddleRow({ middle, onOpen }: { readonly middle: Middle; readonly onOpe
       <span className="font-semibold">{middle.ink.name}</span>
       <JointCell walk={before} />
       <JointCell walk={after} />
-      <Button aria-label={`Open with ${middle.ink.name} between`} onClick={onOpen}>
+      <Button
+        className="justify-self-start"
+        aria-label={`Open with ${middle.ink.name} between`}
+        onClick={onOpen}
+      >
         Open
       </Button>
     </li>
@@ -192,13 +198,17 @@ function JointCell({ walk }: { readonly walk: JointWalk }) {
 }
 
 function QuietRow({ quieting, onOpen }: { readonly quieting: Quieting; readonly onOpen: () => void }) {
-  const { ink, colour, before, after } = quieting;
+  const { ink, lab, before, after } = quieting;
   return (
     <li className="flex items-center gap-3 bg-pane px-3 py-2">
-      <span className="w-32 font-semibold">{ink.name}</span>
-      <span className="colour-name flex-1">{colour.name}</span>
-      <span className="text-mute">
-        chroma {before.toFixed(0)} → {after.toFixed(0)}
+      <span aria-hidden="true" className="h-6 w-10 shrink-0" style={{ backgroundColor: hexOfLab(lab) }} />
+      <span className="font-semibold max-sm:flex-1 sm:w-32">{ink.name}</span>
+      <span className="colour-name flex-1 max-sm:hidden">{plainColour(lab)}</span>
+      <span
+        className="text-mute"
+        title={`Mean chroma ${before.toFixed(0)} without it, ${after.toFixed(0)} with it`}
+      >
+        {percentOf(1 - after / before)} calmer
       </span>
       <Button aria-label={`Open with ${ink.name} to quiet them`} onClick={onOpen}>
         Open

@@ -2,7 +2,6 @@ import { type BlendGround, bareGround } from '../../engine/blend';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
-import { type ColourName, nameColour } from '../../materials/colour/names';
 import type { Ink } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { type Brew, brewMiddle } from '../../readings/joints/brew';
@@ -17,6 +16,7 @@ import {
 import { emptyJointFigures, type JointFigures, readJoint } from './pairs/jointFigures';
 import { NOUNS } from './pairs/nounLattice';
 import { even, fall, partOfWay, wayRound } from './relations/measures';
+import { calms } from './relations/quieted';
 
 /** A middle ink between two ends, and what becomes of both joints. */
 export interface Middle {
@@ -51,10 +51,10 @@ const dullestOf = (stations: readonly Station[]): number =>
 
 /** A middle may be so much darker and so much paler than both ends, L*, and is half as good so far beyond. By eye. */
 const BEYOND = { darker: 3, paler: 16, half: 12 };
-/** How far off the ends' own middle in lightness, and beyond half their step, a middle is half as good. */
-const OFF = { beyond: 25, all: 30 };
-/** How much a brown, an olive or a grey is worth between colours. */
-const DRAB = 0.6;
+/** So far off the ends' own middle in lightness, beyond half their step, a middle is half as good. */
+const OFF = 25;
+/** How much a brown, an olive or a grey is worth between colours: it is what the middle is to spare them. By eye. */
+const DRAB = 0.3;
 /** More colour than the weaker end has is worth so much at most. */
 const MOST_COLOUR = 1.2;
 
@@ -84,8 +84,7 @@ function worthBetween(direct: JointWalk, joints: Middle['joints'], dullest: numb
     part *
     (1 - part) *
     fall(beyond, BEYOND.half) *
-    fall(Math.max(0, off - half), OFF.beyond) *
-    fall(off, half + OFF.all) *
+    fall(Math.max(0, off - half), OFF) *
     Math.sqrt(Math.min(a.flow, b.flow)) *
     Math.sqrt(even(deltaE00(from, middle), deltaE00(middle, to)))
   );
@@ -130,25 +129,43 @@ export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card
 /** A third ink that quiets two loud ones. */
 export interface Quieting {
   readonly ink: Ink;
-  readonly colour: ColourName;
+  /** As it dries. */
+  readonly lab: Lab;
   /** Mean chroma of the loud pair, and of the three. */
   readonly before: number;
   readonly after: number;
 }
 
+/** An ink nearer to one of the pair than this, CIEDE2000, is lost beside it. */
+const LOST = 10;
+/** So far off the pair's own middle in lightness, beyond half their step, a third is half as good. By eye. */
+const ASIDE = 12;
+
 /**
- * Inks that calm a loud pair: browns, greys and dusty ones, by how much they lower the mean chroma without being
- * lost beside either of the pair (ΔE00 10 at least). Common practice.
+ * Inks that calm a loud pair: browns, greys and dusty ones that are not lost beside either of the pair. First comes what
+ * is as dusty as it takes, near to what the two mix to and between them in lightness: the greyest of all would be a bar
+ * between them. Common practice; how it is weighed is by eye.
  */
 export function quietPair(first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Quieting[] {
   const ground = groundOfCard(card);
   const dried = (ink: Ink) => driedColour(ink, ground);
   const [p, q] = [dried(first), dried(last)];
   const before = (chroma(p) + chroma(q)) / 2;
+  const { stations } = walked(first, last, bareGround(card));
+  const mixed = (stations[stations.length >> 1] as Station).lab;
+  const worth = (lab: Lab): number => {
+    const off = Math.abs(lab.l - (p.l + q.l) / 2) - Math.abs(p.l - q.l) / 2;
+    return (
+      calms(lab, Math.min(chroma(p), chroma(q)), mixed) *
+      fall(Math.max(0, off), ASIDE) *
+      even(deltaE00(p, lab), deltaE00(lab, q))
+    );
+  };
   return shelf
     .filter(({ id }) => id !== first.id && id !== last.id)
     .map((ink) => ({ ink, lab: dried(ink) }))
-    .filter(({ lab }) => Math.min(deltaE00(lab, p), deltaE00(lab, q)) >= 10 && chroma(lab) < before)
-    .map(({ ink, lab }) => ({ ink, colour: nameColour(lab), before, after: (2 * before + chroma(lab)) / 3 }))
-    .toSorted((one, other) => one.after - other.after);
+    .filter(({ lab }) => Math.min(deltaE00(lab, p), deltaE00(lab, q)) >= LOST && chroma(lab) < before)
+    .map((third) => ({ ...third, worth: worth(third.lab) }))
+    .toSorted((one, other) => other.worth - one.worth)
+    .map(({ ink, lab }) => ({ ink, lab, before, after: (2 * before + chroma(lab)) / 3 }));
 }

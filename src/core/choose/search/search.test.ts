@@ -17,7 +17,7 @@ import type { Ink } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { driedColour, laidReflectance } from '../../materials/ink/laid';
 import { brewMiddle } from '../../readings/joints/brew';
-import { judgeJoint, type Station, walkJoint } from '../../readings/joints/joint';
+import { judgeJoint, MUDDY, type Station, walkJoint } from '../../readings/joints/joint';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
@@ -395,6 +395,21 @@ describe('what the trade advises (common practice)', () => {
       expect(isWithin(hue, 110, 225)).toBe(true);
   });
 
+  test('what goes between two loud inks is no brown and no olive where the shelf has a colour', () => {
+    const usual = blendable.filter(({ kind }) => INK_KINDS[kind].isUsual);
+    const opposites = [
+      ['Hawberry Mid', 'Alder Mid'],
+      ['Hawberry Mid', 'Alder Deep'],
+      ['Saggar Mid', 'Skerry Mid'],
+      ['Saggar Deep', 'Skerry Deep'],
+    ] as const;
+    for (const [one, other] of opposites) {
+      const [best] = bridgeBetween(named(one), named(other), usual, WHITE_CARD).middles;
+      const { noun } = best?.joints[0].stations.at(-1)?.colour ?? { noun: '' };
+      expect(MUDDY.has(noun), `${one} to ${other} by ${best?.ink.name}`).toBe(false);
+    }
+  });
+
   test('red and yellow need no bridge', () => {
     expect(bridgeBetween(red, ink('yellow', '#f2c230'), blendable, WHITE_CARD).needsNone).toBe(true);
   });
@@ -407,7 +422,9 @@ describe('what the trade advises (common practice)', () => {
       WHITE_CARD,
     );
     expect(quietest?.after).toBeLessThan(quietest?.before ?? 0);
-    const families = [quietest, ...others.slice(0, 9)].map((quieting) => quieting?.colour.noun);
+    const families = [quietest, ...others.slice(0, 9)].map(
+      (quieting) => quieting && nameColour(quieting.lab).noun,
+    );
     expect(families.some((noun) => noun === 'gray' || noun === 'brown')).toBe(true);
   });
 

@@ -2,7 +2,6 @@ import { fadeInverse } from '../../base/smoothStep';
 import { type BlendGround, blended } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
-import { type ColourName, nameColour } from '../../materials/colour/names';
 import type { Ink } from '../../materials/ink/ink';
 
 /** A middle mixed from the two ends, in parts of each. */
@@ -12,7 +11,6 @@ export interface Brew {
   /** Part of the last ink in the mix, 0…1, before rounding to parts. */
   readonly mix: number;
   readonly lab: Lab;
-  readonly colour: ColourName;
 }
 
 /** A middle is told in at most so many parts of an ink; each part more has to earn its keep by this much. */
@@ -73,7 +71,7 @@ function brewAt(first: Ink, last: Ink, ground: BlendGround, part: number): Brew 
   }
   const mix = (low + high) / 2;
   const lab = at(mix);
-  return { parts: inParts(mix), mix, lab, colour: nameColour(lab) };
+  return { parts: inParts(mix), mix, lab };
 }
 
 /** The nearest ratio of small whole parts; fewer parts are preferred among near equals. */

@@ -1,6 +1,6 @@
 import { describeDifference, describeOutOfReach, type Match } from '../../../core/choose/match/assign';
 import { hexOfLab } from '../../../core/materials/colour/hex';
-import { nameColour } from '../../../core/materials/colour/names';
+import { plainColour } from '../../../core/materials/colour/plainWords';
 import { Select } from '../../../ui/Select';
 
 interface Props {
@@ -26,7 +26,7 @@ export function MatchRow({ number, match, onChoose }: Props) {
         <div className="min-w-0">
           <p className="flex flex-wrap items-baseline gap-x-2">
             <strong>{number}</strong>
-            <span className="colour-name">{nameColour(wanted).name}</span>
+            <span className="colour-name">{plainColour(wanted)}</span>
             <span className="text-mute">wanted</span>
           </p>
           <label className="mt-1 flex flex-wrap items-center gap-2">

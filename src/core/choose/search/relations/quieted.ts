@@ -1,4 +1,5 @@
 import { hueApart } from '../../../materials/colour/difference';
+import { chroma as chromaOf, type Lab } from '../../../materials/colour/lab';
 import { muddyNoun } from '../pairs/jointFigures';
 import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
@@ -22,6 +23,17 @@ const BAR = { below: 56, half: 20 };
 /** Whether a third of this chroma quiets an end of that. */
 const isQuietBeside = (third: number, loud: number): boolean =>
   third <= QUIET.most && third <= QUIET.partAtMost * loud;
+
+/**
+ * How well a third ink calms two loud ones: dusty and no bar between them, near to what they mix to, drawn toward grey.
+ *
+ * @param loud  chroma of the weaker of the two; under 1 it is none
+ * @param mixed  a* and b* of their even mixture
+ */
+export const calms = (third: Lab, loud: number, mixed: Pick<Lab, 'a' | 'b'>): number =>
+  fall(chromaOf(third) / Math.max(loud, 1) - QUIET.best, QUIET.half) *
+  fall(Math.hypot(third.a - MIXED.part * mixed.a, third.b - MIXED.part * mixed.b), MIXED.half) *
+  fall(Math.max(0, BAR.below - third.l), BAR.half);
 
 export const quieted = defineRelation({
   id: 'quieted',
@@ -60,21 +72,14 @@ export const quieted = defineRelation({
       const b = middle * count + last;
       if (verdict[a] === MUD || verdict[b] === MUD) return 0;
       const ends = first * count + last;
-      const lab = labs[middle];
-      const off = Math.hypot(
-        (lab?.a ?? 0) - MIXED.part * mixA[ends],
-        (lab?.b ?? 0) - MIXED.part * mixB[ends],
-      );
       return (
         soft(loud - LOUD.from, LOUD.half) *
         soft(apart - APART.from, APART.half) *
-        fall(third / loud - QUIET.best, QUIET.half) *
+        calms(labs[middle] as Lab, loud, { a: mixA[ends], b: mixB[ends] }) *
         between(dried, first, middle, last) *
         upTo(Math.min(dullest[a], dullest[b]), KEPT * third + 1) *
-        fall(off, MIXED.half) *
         even(difference[a], difference[b]) *
-        flowOf(pairs, a, b) *
-        fall(Math.max(0, BAR.below - lightness[middle]), BAR.half)
+        flowOf(pairs, a, b)
       );
     },
   tell: ({ dried: { hue, inks } }, first, middle, last) =>
