@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import type { Unit } from '../core/base/length';
 import { bareGround } from '../core/engine/blend';
 import { faultPicture } from '../core/keep/trouble/faultPicture';
 import type { Card } from '../core/materials/card/card';
@@ -8,16 +9,16 @@ import { type Asked, askNext, type Practised } from '../core/practice/schedule';
 import { dryShelf } from '../core/readings/driedShelf';
 
 /** The shelf as it dries on the card that is practised on: dried once. */
-let shelf: { readonly inks: readonly Ink[]; readonly card: Card; readonly dried: PracticeShelf } | undefined;
+let shelf: PracticeShelf | undefined;
 
 const door = {
-  setShelf(inks: readonly Ink[], card: Card): void {
+  setShelf(inks: readonly Ink[], card: Card, lengths: Unit): void {
     const ground = bareGround(card);
-    shelf = { inks, card, dried: { inks: dryShelf(inks, ground), card, ground } };
+    shelf = { inks: dryShelf(inks, ground), card, ground, lengths };
   },
   /** What to ask next; undefined where the shelf has nothing for it. */
   ask: (practised: Practised, of: readonly ExerciseId[], now: number): Asked | undefined =>
-    shelf && askNext(shelf.dried, practised, of, now, Math.random),
+    shelf && askNext(shelf, practised, of, now, Math.random),
   faultPicture,
 };
 

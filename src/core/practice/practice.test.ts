@@ -3,6 +3,7 @@ import { sampleRankCorrelation } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../data/demo/cards';
 import { DEMO_INKS } from '../../data/demo/inks';
+import { MM_AN_INCH, parseLength } from '../base/length';
 import { seededRandom } from '../base/random';
 import { bareGround } from '../engine/blend';
 import { deltaE00 } from '../materials/colour/difference';
@@ -19,7 +20,7 @@ import type { Trial } from './trial';
 const [card] = DEMO_CARDS;
 if (!card) throw new Error('the demo has no card');
 const ground = bareGround(card);
-const shelf: PracticeShelf = { inks: dryShelf(DEMO_INKS, ground), card, ground };
+const shelf: PracticeShelf = { inks: dryShelf(DEMO_INKS, ground), card, ground, lengths: 'mm' };
 
 const trialOf = (item: Item, isRight: boolean, at = 0): Trial => ({
   at,
@@ -91,6 +92,26 @@ describe('items', () => {
       expect(judge(item, other).score).toBeLessThan(1);
       expect(item.lesson.reason.length + item.lesson.tryIt.length).toBeGreaterThan(20);
     }
+  });
+
+  test('are told in what the maker measures in, and right where they say', () => {
+    const inInches = { ...shelf, lengths: 'in' } as const;
+    for (const id of ['marks', 'thirds', 'border'] as const)
+      for (let seed = 0; seed < 10; seed++) {
+        const [mm, inches] = [shelf, inInches].map((lengths) => makeItem(id, lengths, [], seed));
+        if (!mm || !inches) continue;
+        expect(inches.key).toBe(mm.key);
+        expect(`${inches.asks} ${inches.lesson.numbers}`).toMatch(/ in\b/);
+        expect(`${inches.asks} ${inches.lesson.numbers}`).not.toMatch(/ mm\b/);
+        for (const [i, right] of inches.right.entries())
+          expect(Math.abs(right - (mm.right[i] ?? 0))).toBeLessThan(MM_AN_INCH / 32 + 1e-9);
+        if (id !== 'marks' || inches.mode !== 'place') continue;
+        // Up from the foot, as a sheet tells it.
+        const told = /edge to ([\d/ ]+) in; .* by ([\d/ ]+)\.”/.exec(inches.asks) ?? [];
+        expect(told.slice(1).map((one) => inches.length - (parseLength(one, 'in') ?? 0))).toEqual(
+          inches.right,
+        );
+      }
   });
 
   test('are never trivial or ambiguous: right and next lie farther apart than the model is unsure', () => {

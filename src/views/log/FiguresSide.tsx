@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import { useMemo } from 'react';
 import { useShelf } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
@@ -44,19 +45,22 @@ const Section = ({ title, children }: { readonly title: string; readonly childre
   </section>
 );
 
+/** A month, `2026-05`, as a chart has room for it: `May 2026`. */
+const tellMonth = (month: string): string => (month ? format(parseISO(month), 'MMM yyyy') : '');
+
 function Months({ figures: { months } }: { readonly figures: LogFigures }) {
   const most = Math.max(1, ...months.map(({ panels }) => panels));
   const ends = [0, months.length - 1].filter((at, i, all) => at >= 0 && all.indexOf(at) === i);
   return (
     <Section title="Panels a month">
       <Chart
-        label={`Panels a month: ${months.map(({ month, panels }) => `${month} ${panels}`).join(', ')}`}
+        label={`Panels a month: ${months.map(({ month, panels }) => `${tellMonth(month)} ${panels}`).join(', ')}`}
         {...SIZE}
         x={{
           label: 'month',
           domain: [-0.5, Math.max(months.length, FEWEST_MONTHS) - 0.5],
           ticks: ends,
-          told: (at) => months[at]?.month ?? '',
+          told: (at) => tellMonth(months[at]?.month ?? ''),
         }}
         y={{ label: '', domain: [most, 0], ticks: [0, most] }}
       >

@@ -7,6 +7,7 @@ import { cleanName } from '../../core/base/names';
 import type { MadePanel } from '../../core/keep/log/made';
 import {
   DUE,
+  isPadKnown,
   OWN_TOOL_LIMITS,
   type OwnTool,
   type PadState,
@@ -18,6 +19,7 @@ import {
 import { reinkPad, removeTool, restorePad, saveTool } from '../../data/pads';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
+import { tellDay } from '../../ui/dates';
 import { InkDot } from '../../ui/InkDot';
 import { useNotify } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
@@ -95,6 +97,7 @@ function PadRow({ state }: { readonly state: PadState }) {
   const { db } = useSession();
   const notify = useNotify();
   const { ink, dryness } = state;
+  const isKnown = isPadKnown(state);
   const left = Math.round(100 * Math.min(1, Math.max(0, 1 - dryness / EMPTY)));
   const reink = async () => {
     const before = await reinkPad(db, ink.id, today());
@@ -107,10 +110,12 @@ function PadRow({ state }: { readonly state: PadState }) {
         {ink.name}
         <span className="block text-small text-mute">{tellPad(state)}</span>
       </span>
-      <span aria-hidden="true" className="block h-2 w-20 border border-text">
-        <span className="block h-full bg-text" style={{ width: `${left}%` }} />
-      </span>
-      <span className="w-10">{padWord(dryness)}</span>
+      {isKnown && (
+        <span aria-hidden="true" className="block h-2 w-20 border border-text">
+          <span className="block h-full bg-text" style={{ width: `${left}%` }} />
+        </span>
+      )}
+      <span className={isKnown ? 'w-10' : ''}>{isKnown ? padWord(dryness) : 'not known'}</span>
       <Button aria-label={`${ink.name} is re-inked today`} onClick={() => void reink()}>
         Re-inked today
       </Button>
@@ -171,7 +176,7 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
               <span className="min-w-32 flex-1">
                 {tool.label} <span className="text-mute">{tool.kind}</span>
                 <span className="block text-small text-mute">
-                  {tool.washed ? `washed ${tool.washed}` : 'never washed'}
+                  {tool.washed ? `washed ${tellDay(tool.washed)}` : 'never washed'}
                 </span>
               </span>
               <Select

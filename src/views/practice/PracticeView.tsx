@@ -14,6 +14,7 @@ import { judge } from '../../core/practice/judge';
 import type { Asked } from '../../core/practice/schedule';
 import { usualCard } from '../../core/recipe/newRecipe';
 import { keepAnswer, readPractice } from '../../data/practice';
+import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { PageHeader } from '../../ui/PageHeader';
@@ -126,6 +127,7 @@ interface SessionProps {
 function Session({ of, minutes, onStop }: SessionProps) {
   const { db } = useSession();
   const shelf = useShelf();
+  const lengths = useAppSelector(({ view }) => view.unit);
   const [asked, setAsked] = useState<Asked | 'none'>();
   const [answered, setAnswered] = useState<{ readonly answer: Answer; readonly judged: Judged }>();
   const [count, setCount] = useState({ all: 0, right: 0 });
@@ -144,10 +146,10 @@ function Session({ of, minutes, onStop }: SessionProps) {
     setAsked(undefined);
     setAnswered(undefined);
     const door = practiceWorker();
-    await door.setShelf(own, card);
+    await door.setShelf(own, card, lengths);
     const practised = await readPractice(db);
     setAsked((await door.ask(practised, of, Date.now())) ?? 'none');
-  }, [db, own, card, of]);
+  }, [db, own, card, of, lengths]);
   useEffect(() => void next(), [next]);
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 1000);

@@ -5,6 +5,7 @@ import { today } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { useSession, useShelf } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
+import { formatFineBare } from '../../core/base/length';
 import { counted } from '../../core/base/words';
 import { guessesTold } from '../../core/keep/log/guesses';
 import type { ExerciseId } from '../../core/practice/exercises/definition';
@@ -18,6 +19,7 @@ import {
 } from '../../core/practice/progress';
 import type { Trial } from '../../core/practice/trial';
 import { clearPractice, restorePractice } from '../../data/practice';
+import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Chart } from '../../ui/chart/Chart';
 import { tellDay } from '../../ui/dates';
@@ -91,7 +93,10 @@ function OneExercise({
   readonly progress: Progress;
   readonly told: string | undefined;
 }) {
-  const unit = exercise.follows === 'knowledge' ? '%' : exercise.unit;
+  const lengths = useAppSelector(({ view }) => view.unit);
+  const isLength = exercise.follows === 'setting' && exercise.unit === 'mm';
+  const unit = exercise.follows === 'knowledge' ? '%' : isLength ? lengths : exercise.unit;
+  const tell = (value: number) => (isLength ? formatFineBare(value, lengths) : value.toFixed(1));
   const most = Math.max(1, ...days.map(({ value }) => value)) * 1.1;
   const [first, last] = [days[0], days.at(-1)];
   const at = (day: string) => parseISO(day).getTime() / DAY;
@@ -102,15 +107,15 @@ function OneExercise({
         {now === undefined
           ? `${right} of ${trials} right; ${FEWEST - trials} more and it can be told.`
           : exercise.follows === 'difference'
-            ? `You tell ${now.toFixed(1)} ${unit} apart.`
+            ? `You tell ${tell(now)} ${unit} apart.`
             : exercise.follows === 'setting'
-              ? `You are ${now.toFixed(1)} ${unit} off at the median.`
+              ? `You are ${tell(now)} ${unit} off at the median.`
               : `You know ${Math.round(now)} % of them.`}
       </p>
       {told && <p>{told}</p>}
       {first && last && first !== last && (
         <Chart
-          label={`${exercise.label}: ${days.map(({ day, value }) => `${tellDay(day)} ${value.toFixed(1)}`).join(', ')}`}
+          label={`${exercise.label}: ${days.map(({ day, value }) => `${tellDay(day)} ${tell(value)}`).join(', ')}`}
           {...SIZE}
           x={{
             label: '',
@@ -118,7 +123,12 @@ function OneExercise({
             ticks: [at(first.day), at(last.day)],
             told: (day) => tellDay(format(day * DAY, 'yyyy-MM-dd')),
           }}
-          y={{ label: unit, domain: [most, 0], ticks: [0, Number(most.toFixed(0))] }}
+          y={{
+            label: unit,
+            domain: [most, 0],
+            ticks: [0, isLength ? most : Math.round(most)],
+            told: (value) => (isLength ? tell(value) : String(value)),
+          }}
         >
           {({ x, y }) => (
             <>

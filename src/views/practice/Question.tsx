@@ -1,4 +1,5 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { unbroken } from '../../core/base/words';
 import type { Answer, Item, OrderItem, PickItem, PlaceItem } from '../../core/practice/exercises/definition';
 import { EXERCISES } from '../../core/practice/exercises/exercises';
 import { Button } from '../../ui/Button';
@@ -13,7 +14,7 @@ interface Props<Asked extends Item> {
 export function Question({ item, onAnswer }: Props<Item>) {
   return (
     <section aria-label="Question" className="space-y-6">
-      <h2 className="max-w-3xl text-2xl leading-snug">{item.asks}</h2>
+      <h2 className="max-w-3xl text-2xl leading-snug">{unbroken(item.asks)}</h2>
       {item.faces.length > 0 && (
         <div className="flex flex-wrap gap-1">
           {placed(item.faces).map(({ one: face, place }) => (

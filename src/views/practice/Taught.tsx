@@ -1,7 +1,15 @@
 import { useEffect, useEffectEvent, useRef } from 'react';
+import { formatFine, type Unit } from '../../core/base/length';
+import { unbroken } from '../../core/base/words';
 import type { Answer, Item, Judged } from '../../core/practice/exercises/definition';
 import { EXERCISES } from '../../core/practice/exercises/exercises';
+import { useAppSelector } from '../../store/hooks';
 import { FaceView } from './FaceView';
+import { MarkedCard } from './MarkedCard';
+
+/** How far off something was set, in the exercise's unit; lengths as they are measured here. */
+const tellOff = (off: number, unit: string, lengths: Unit): string =>
+  unit === 'mm' ? formatFine(off, lengths) : `${off.toFixed(unit === '%' ? 0 : 1)} ${unit}`;
 
 interface Props {
   readonly item: Item;
@@ -13,6 +21,7 @@ interface Props {
 /** After an answer: whether it was right, the true picture, the figures, why, and the same to try with real ink. */
 export function Taught({ item, answer, judged, onNext }: Props) {
   const { unit } = EXERCISES[item.exercise];
+  const lengths = useAppSelector(({ view }) => view.unit);
   const next = useRef<HTMLButtonElement>(null);
   useEffect(() => next.current?.focus(), []);
   const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
@@ -30,7 +39,7 @@ export function Taught({ item, answer, judged, onNext }: Props) {
     <section aria-label="What it teaches" className="space-y-5">
       <p role="status" className="text-3xl">
         <strong>{judged.isRight ? '✓ Right.' : item.mode === 'place' ? '✗ Not quite.' : '✗ Not so.'}</strong>{' '}
-        {judged.off === undefined ? '' : `${judged.off.toFixed(unit === '%' ? 0 : 1)} ${unit} off.`}
+        {judged.off === undefined ? '' : `${tellOff(judged.off, unit, lengths)} off.`}
         {!judged.isRight && item.mode !== 'place' && item.mode !== 'order' && (
           <>
             {' '}
@@ -39,20 +48,26 @@ export function Taught({ item, answer, judged, onNext }: Props) {
         )}
       </p>
       <p className="max-w-3xl text-xl leading-snug">{item.lesson.reason}</p>
-      {item.lesson.numbers && <p className="max-w-3xl text-mute tabular-nums">{item.lesson.numbers}</p>}
-      {item.lesson.shows.length > 0 && (
-        <div className="flex flex-wrap gap-1">
-          {item.lesson.shows
-            .map((face, place) => ({ face, place }))
-            .map(({ face, place }) => (
-              <FaceView
-                key={place}
-                face={face}
-                label={`As it is, ${place + 1} of ${item.lesson.shows.length}`}
-                size={item.lesson.shows.length > 2 ? 'small' : 'large'}
-              />
-            ))}
-        </div>
+      {item.lesson.numbers && (
+        <p className="max-w-3xl text-mute tabular-nums">{unbroken(item.lesson.numbers)}</p>
+      )}
+      {item.mode === 'place' && unit === 'mm' ? (
+        <MarkedCard item={item} answer={answer} unit={lengths} />
+      ) : (
+        item.lesson.shows.length > 0 && (
+          <div className="flex flex-wrap gap-1">
+            {item.lesson.shows
+              .map((face, place) => ({ face, place }))
+              .map(({ face, place }) => (
+                <FaceView
+                  key={place}
+                  face={face}
+                  label={`As it is, ${place + 1} of ${item.lesson.shows.length}`}
+                  size={item.lesson.shows.length > 2 ? 'small' : 'large'}
+                />
+              ))}
+          </div>
+        )
       )}
       <p className="max-w-3xl border-l-2 border-text pl-3">
         <strong>With real ink:</strong> {item.lesson.tryIt}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { deltaE00 } from '../../materials/colour/difference';
-import { lossOf, turned, weighed, weightOf, weightsFor } from './residual';
+import { countsFor, lossOf, turned, weighed, weightOf, weightsFor } from './residual';
 
 const anyLab = fc.record({
   l: fc.double({ min: 10, max: 95, noNaN: true }),
@@ -37,6 +37,8 @@ test('how much a reading counts is what the loss grows by: the slope of it, twic
   expect(lossOf(0)).toBe(0);
   // A misread ten times as far off as usual counts a thirtieth of one at its place.
   expect(weightOf(100) / weightOf(1)).toBeLessThan(1 / 30);
+  expect(countsFor(1.5, 1.5)).toBe(1);
+  expect(countsFor(15, 1.5)).toBeLessThan(1 / 50);
 });
 
 test('slopes of a colour are turned as its differences are', () => {

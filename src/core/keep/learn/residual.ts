@@ -29,6 +29,10 @@ export const lossOf = (squares: number): number => ((FREEDOM + 3) / 2) * Math.lo
 /** How much such a reading counts, against one a usual distance off. */
 export const weightOf = (squares: number): number => (FREEDOM + 3) / (FREEDOM + squares);
 
+/** The same for a reading so far off, both in ΔE00, against one as far off as such a reading usually is: 1 for that. */
+export const countsFor = (off: number, noise: number): number =>
+  weightOf(3 * (off / noise) ** 2) / weightOf(3);
+
 /** One of three weighted differences. */
 export const weighed = (weights: Float64Array, row: number, partOf: (i: number) => number): number =>
   (weights[3 * row] ?? 0) * partOf(0) +

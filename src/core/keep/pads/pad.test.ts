@@ -4,7 +4,7 @@ import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { writePadReminders } from '../../files/padReminders';
 import { BARE } from '../../materials/ink/ink';
 import { type MadePanel, madeOf } from '../log/made';
-import { drynessAfter, dueDay, inkPerCoat, padStates, padWord, tellPad } from './pad';
+import { drynessAfter, dueDay, inkPerCoat, isPadKnown, padStates, padWord, tellPad } from './pad';
 
 const leat = ink('Leat', '#2a6f8a');
 const gorse = ink('Gorse', '#e3b20f');
@@ -40,6 +40,11 @@ test('it is told in words, and a pad whose re-inking was never noted is told as 
   );
   expect(tellPad(stateOf(TODAY, []))).toBe('last re-inked today, unused since');
   expect(tellPad(stateOf(undefined, []))).toBe('re-inking never noted');
+  // Nothing of it says that it is fresh, until so much was laid that it is due whenever it was re-inked.
+  const laid = (count: number) => Array.from({ length: count }, () => panel('2026-11-20'));
+  expect(isPadKnown(stateOf(undefined, laid(10)))).toBe(false);
+  expect(isPadKnown(stateOf(undefined, laid(140)))).toBe(true);
+  expect(isPadKnown(stateOf('2026-04-27', []))).toBe(true);
   expect(tellPad(stateOf('2026-11-26', []))).toBe('last re-inked 1 day ago, unused since');
   expect(tellPad(stateOf('2026-10-13', []))).toBe('last re-inked 1 month ago, unused since');
   // Noted under a clock that was ahead.

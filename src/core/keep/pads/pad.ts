@@ -139,6 +139,9 @@ export function inkPerCoat(
 export const padWord = (dryness: number): 'fresh' | 'good' | 'due' | 'dry' =>
   dryness >= 1.3 ? 'dry' : dryness >= DUE ? 'due' : dryness >= 0.35 ? 'good' : 'fresh';
 
+/** Whether it can be told how a pad stands: by when it was re-inked, or by how much was laid with it alone. */
+export const isPadKnown = ({ inked, dryness }: PadState): boolean => inked !== undefined || dryness >= DUE;
+
 /** The day a pad will be due if it goes on as it did; undefined where its last re-inking is not known. */
 export function dueDay({ inked, days, dryness }: PadState): Date | undefined {
   if (inked === undefined || days === undefined) return undefined;

@@ -1,3 +1,4 @@
+import { formatLength } from '../../base/length';
 import { deltaE00 } from '../../materials/colour/difference';
 import { perceivedShares } from '../../readings/perceived';
 import type { Exercise } from './definition';
@@ -30,7 +31,7 @@ export const border: Exercise = {
       exercise: 'border',
       mode: 'place',
       key: `border ${idsOf(pair)}`,
-      asks: `${pair[0].ink.name} is laid on the upper half of a bare panel and ${pair[1].ink.name} on the lower, blended over ${width.toFixed(0)} mm of its ${height.toFixed(0)}. Where will one end and the other begin, to the eye?`,
+      asks: `${pair[0].ink.name} is laid on the upper half of a bare panel and ${pair[1].ink.name} on the lower, blended over ${formatLength(width, shelf.lengths)} of its ${formatLength(height, shelf.lengths)}. Where will one end and the other begin, to the eye?`,
       faces: pair.map(({ hex }) => ({ kind: 'swatch', hex })),
       length: height,
       marks: [{ label: 'Border', start: height / 2 }],
@@ -43,7 +44,7 @@ export const border: Exercise = {
           Math.abs(at - height / 2) < 2
             ? 'Neither is stronger: the border stays about the middle.'
             : `${(at > height / 2 ? pair[0] : pair[1]).ink.name} is stronger, and the border moves into the other.`,
-        numbers: `${at.toFixed(0)} mm from the top, of ${height.toFixed(0)}.`,
+        numbers: `${formatLength(at, shelf.lengths)} from the top, of ${formatLength(height, shelf.lengths)}.`,
         shows: [{ kind: 'panel', resolved }],
         tryIt: `Lay ${namesOf(pair).join(' and ')} half and half, and mark where you would cut them apart.`,
       },

@@ -1,4 +1,4 @@
-import type { Millimetres } from '../../base/length';
+import type { Millimetres, Unit } from '../../base/length';
 import type { BlendGround } from '../../engine/blend';
 import type { TroubleId } from '../../keep/log/troubles';
 import type { Card } from '../../materials/card/card';
@@ -11,6 +11,8 @@ export interface PracticeShelf {
   readonly inks: readonly DriedInk[];
   readonly card: Card;
   readonly ground: BlendGround;
+  /** What the maker measures in. */
+  readonly lengths: Unit;
 }
 
 /** Something to look at. */

@@ -1,3 +1,4 @@
+import { formatBare, formatLength } from '../../base/length';
 import { USUAL_PANEL } from '../../recipe/panel';
 import type { Exercise } from './definition';
 
@@ -12,7 +13,7 @@ export const thirds: Exercise = {
   start: 8,
   most: 40,
   guess: 0,
-  make: (_, __, draw) => {
+  make: ({ lengths }, _, draw) => {
     // Heights differ, or the places would be learned by heart.
     const height = Math.round(USUAL_PANEL.height * (0.6 + 0.7 * draw()));
     const start = [0.2 + 0.1 * draw(), 0.7 + 0.15 * draw()].map((part) => part * height);
@@ -33,7 +34,7 @@ export const thirds: Exercise = {
       hues: [],
       lesson: {
         reason: 'The middle third looks larger than it is, so it is mostly set too narrow.',
-        numbers: `The marks stand at ${(height / 3).toFixed(0)} and ${((2 * height) / 3).toFixed(0)} mm of ${height}.`,
+        numbers: `The marks stand at ${formatBare(height / 3, lengths)} and ${formatBare((2 * height) / 3, lengths)} of ${formatLength(height, lengths)}.`,
         shows: [],
         tryIt: 'Fold a strip of scrap in three and hold it against what you marked.',
       },
