@@ -1,7 +1,7 @@
 import { Pipette } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { type Hex, labOfHex } from '../../core/materials/colour/hex';
-import { nameColour } from '../../core/materials/colour/names';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import { Button } from '../../ui/Button';
 
 const SwatchReader = lazy(() => import('./SwatchReader'));
@@ -36,7 +36,7 @@ export function ColourInput({ colour, onRead, children }: Props) {
           <Pipette size={15} aria-hidden="true" />
         </Button>
       </div>
-      {colour && <p className="colour-name mt-0.5">{nameColour(labOfHex(colour)).name}</p>}
+      {colour && <p className="colour-name mt-0.5">{plainColour(labOfHex(colour))}</p>}
       {reading && (
         <Suspense fallback={null}>
           <SwatchReader

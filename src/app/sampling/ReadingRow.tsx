@@ -1,6 +1,6 @@
 import type { SwatchReading } from '../../core/choose/photo/reading';
 import { labOfHex } from '../../core/materials/colour/hex';
-import { nameColour } from '../../core/materials/colour/names';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import { Button } from '../../ui/Button';
 
 interface Props {
@@ -30,7 +30,7 @@ export function ReadingRow({ reading, named, onName, onRemove }: Props) {
             className="frame min-h-7 min-w-0 flex-1 px-2"
           />
         ) : (
-          <span className="colour-name flex-1">{nameColour(labOfHex(hex)).name}</span>
+          <span className="colour-name flex-1">{plainColour(labOfHex(hex))}</span>
         )}
         <Button look="bare" aria-label={`Drop ${name}`} onClick={onRemove}>
           ×

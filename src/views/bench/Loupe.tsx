@@ -5,6 +5,7 @@ import { gripKey } from '../../app/useGrip';
 import type { Point } from '../../core/base/geometry';
 import { formatBare, type Unit } from '../../core/base/length';
 import type { Sample } from '../../core/engine/probe';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { forgetPlace, samplerFor } from '../../workers/client';
 
@@ -69,7 +70,7 @@ export function Loupe({ resolved, unit, board }: Props) {
   );
 }
 
-function SampleRead({ sample: { lab, hex, colour, inks } }: { readonly sample: Sample }) {
+function SampleRead({ sample: { lab, hex, inks } }: { readonly sample: Sample }) {
   return (
     <>
       <p className="flex items-center gap-2">
@@ -79,7 +80,7 @@ function SampleRead({ sample: { lab, hex, colour, inks } }: { readonly sample: S
           style={{ backgroundColor: hex }}
         />
         <span>
-          <strong>L* {Math.round(lab.l)}</strong> <span className="colour-name">{colour.name}</span>
+          <strong>L* {Math.round(lab.l)}</strong> <span className="colour-name">{plainColour(lab)}</span>
         </span>
       </p>
       <ul className="mt-1">

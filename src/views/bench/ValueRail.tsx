@@ -12,7 +12,7 @@ import { plainColour } from '../../core/materials/colour/plainWords';
 import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { useAppSelector } from '../../store/hooks';
-import { layRail, neighbourDot, type RailDot, railScale, typedDot } from './railLayout';
+import { layRail, neighbourDot, placeNames, type RailDot, railScale, typedDot } from './railLayout';
 import { useTyped } from './useTyped';
 
 interface Props {
@@ -198,13 +198,13 @@ const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
 
 /** What the ladder's inks are called, beside their dots where there is room. */
 function Names({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
-  return ladder.map(({ ink, x, y }) => (
+  return placeNames(ladder, width).map(({ dot: { ink, x }, side, y }) => (
     <span
       key={ink.id}
       aria-hidden="true"
       className="pointer-events-none absolute z-20 max-w-28 -translate-y-1/2 truncate rounded-[2px] bg-field/85 px-1 text-small font-semibold"
       style={
-        x > width / 2
+        side === 'left'
           ? { right: PAD + width - x + RUNG_DOT * 0.7, top: PAD + y }
           : { left: AXIS + x + RUNG_DOT * 0.7, top: PAD + y }
       }

@@ -1,10 +1,11 @@
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { spread } from '../../core/base/spread';
 import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
-import { layRail, neighbourDot, railScale, typedDot } from './railLayout';
+import { layRail, neighbourDot, placeNames, railScale, typedDot } from './railLayout';
 
 const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
 const dots = layRail(shelf, 200, 560);
@@ -22,6 +23,30 @@ test('no two dots of the demo cover each other, and all stay on the rail', () =>
     for (const other of dots.slice(i + 1))
       expect(Math.hypot(dot.x - other.x, dot.y - other.y)).toBeGreaterThanOrEqual(11 - 1e-9);
   });
+});
+
+test('whatever the rungs, no name lies on another, each beside its own dot or a little lower', () => {
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.constantFrom(...dots), { minLength: 2, maxLength: 5 }), (rungs) => {
+      const ladder = rungs.toSorted((p, q) => q.lab.l - p.lab.l);
+      const names = placeNames(ladder, 200).map(({ dot, side, y }) => {
+        const wide = Math.min(dot.ink.name.length * 7 + 8, 112);
+        return { dot, y, from: side === 'left' ? dot.x - 14 - wide : dot.x + 14, wide };
+      });
+      names.forEach(({ dot, y, from, wide }, i) => {
+        expect(y).toBeGreaterThanOrEqual(dot.y);
+        expect(y - dot.y).toBeLessThan(5 * 18);
+        for (const other of names.slice(i + 1))
+          expect(
+            Math.abs(y - other.y) >= 18 - 1e-9 ||
+              from + wide <= other.from ||
+              other.from + other.wide <= from,
+          ).toBe(true);
+      });
+    }),
+  );
+  // Alone it is level with its dot.
+  expect(placeNames(dots.slice(0, 1), 200)[0]?.y).toBe(dots[0]?.y);
 });
 
 test('greys stand apart from the hues, at the right', () => {

@@ -32,6 +32,33 @@ export function layRail(shelf: readonly DriedInk[], width: number, height: numbe
   return placed;
 }
 
+/** How high a rung's name is beside its dot, px, how wide by its letters, and how far off the dot's middle. */
+const NAME = { height: 18, letter: 7, pad: 8, most: 112, off: 14 } as const;
+
+/** Where a rung's name stands: beside its dot, towards the rail's middle, and lower where another name is in the way. */
+export interface RailName {
+  readonly dot: RailDot;
+  readonly side: 'left' | 'right';
+  readonly y: number;
+}
+
+/** Places for the names of rungs, pale to dark, so that none lies on another. */
+export function placeNames(ladder: readonly RailDot[], width: number): RailName[] {
+  const placed: (RailName & Span)[] = [];
+  for (const dot of ladder) {
+    const side = dot.x > width / 2 ? 'left' : 'right';
+    const wide = Math.min(dot.ink.name.length * NAME.letter + NAME.pad, NAME.most);
+    const from = side === 'left' ? dot.x - NAME.off - wide : dot.x + NAME.off;
+    let { y } = dot;
+    for (const other of placed.toSorted((p, q) => p.y - q.y)) {
+      const isBeside = from + wide <= other.from || other.to <= from;
+      if (!isBeside && Math.abs(y - other.y) < NAME.height) y = other.y + NAME.height;
+    }
+    placed.push({ dot, side, y, from, to: from + wide });
+  }
+  return placed;
+}
+
 /** What of a row is taken by dots placed above it: spans where another would touch one of them, from left to right. */
 function takenAt(placed: readonly RailDot[], y: number): Span[] {
   const spans: Span[] = [];

@@ -3,7 +3,7 @@ import type { Card } from '../../core/materials/card/card';
 import { FINISHES } from '../../core/materials/card/finishes';
 import { poundsOfGrammage } from '../../core/materials/card/paper';
 import { labOfHex } from '../../core/materials/colour/hex';
-import { nameColour } from '../../core/materials/colour/names';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import { cardAdvice } from '../../core/readings/card/cardFit';
 import { Button } from '../../ui/Button';
 
@@ -22,7 +22,7 @@ export function CardTile({ card, unit, onEdit, onRemove }: Props) {
       <span aria-hidden="true" className="h-20 border-b border-line" style={{ backgroundColor: colour }} />
       <div className="flex flex-1 flex-col p-3">
         <h2 className="text-lead font-semibold">{name}</h2>
-        <p className="colour-name">{nameColour(labOfHex(colour)).name}</p>
+        <p className="colour-name">{plainColour(labOfHex(colour))}</p>
         <p>
           {FINISHES[finish].label}, {grammage} g/m²{' '}
           <span className="text-mute">({Math.round(poundsOfGrammage(grammage, 'cover'))} lb cover)</span>
