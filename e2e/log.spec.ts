@@ -148,9 +148,24 @@ test('corners are moved by keys, a picture that is none is refused, and readings
   await expect(corner).toHaveAttribute('aria-valuenow', String(at + 11));
   for (let press = 0; press < 80; press++) await corner.press('Shift+ArrowRight');
   await expect(page.getByRole('alert').filter({ hasText: /corners|bare card/ })).toBeVisible({
-    timeout: 20_000,
+    timeout: 30_000,
   });
   await expect(page.getByRole('button', { name: /Keep 0 readings/ })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  // One is taken out, and comes back.
+  const readings = page.getByRole('region', { name: 'Readings', exact: true });
+  const count = await readings.getByRole('button', { name: /^Take out the reading/ }).count();
+  await readings
+    .getByRole('button', { name: /^Take out the reading/ })
+    .first()
+    .click();
+  await expect(readings.getByRole('button', { name: /^Take out the reading/ })).toHaveCount(count - 1);
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: '1 reading taken out.' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect(readings.getByRole('button', { name: /^Take out the reading/ })).toHaveCount(count);
 });
 
 test('a swatch page is printed, filled at the simulated desk, read back at once and undone', async ({
@@ -166,7 +181,7 @@ test('a swatch page is printed, filled at the simulated desk, read back at once 
   ).toBe('%PDF-');
   await page.getByRole('button', { name: 'Without a desk at hand' }).click();
   await page.getByRole('menuitem', { name: /Fill and photograph it/ }).click();
-  await expect(page.getByRole('region', { name: 'What was read' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'What was read' })).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: /^Take \d+ inks$/ }).click();
   await expect(page.getByRole('row').filter({ hasText: 'not yet' })).toHaveCount(0);
   await expectAccessible(page, 'the swatch book');

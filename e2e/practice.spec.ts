@@ -14,13 +14,17 @@ async function only(page: Page, ...labels: string[]): Promise<void> {
   }
 }
 
+/** Exercises that are answered by marks on a card, and show where they belong. */
+const ON_A_CARD = ['Lay the marks', 'Equal thirds', 'Where the border falls'];
+
 /** Answers so many questions by keys alone, rightly or wrongly; which ones were asked. */
 async function answer(page: Page, many: number): Promise<Set<string>> {
   const asked = new Set<string>();
   const taught = page.getByRole('region', { name: 'What it teaches' });
   for (let i = 0; i < many; i++) {
     await expect(page.getByRole('region', { name: 'Question' })).toBeVisible({ timeout: 30_000 });
-    asked.add((await page.getByRole('heading', { level: 1 }).textContent()) ?? '');
+    const name = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
+    asked.add(name);
     const set = page.getByRole('button', { name: 'So it is' });
     if (await set.isVisible()) {
       await page.getByRole('slider').first().focus();
@@ -31,6 +35,8 @@ async function answer(page: Page, many: number): Promise<Set<string>> {
         if (!(await taught.isVisible())) await page.keyboard.press(key);
     await expect(taught.getByRole('status')).toHaveText(/Right|Not/);
     await expect(taught.getByText('With real ink:')).toBeVisible();
+    if (ON_A_CARD.includes(name))
+      await expect(taught.getByRole('figure', { name: /from the foot, yours / })).toBeVisible();
     await expect(taught.getByRole('button', { name: 'Next' })).toBeFocused();
     await page.keyboard.press('Enter');
   }

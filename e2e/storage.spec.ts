@@ -84,8 +84,9 @@ test('a save that fails is told, survives another recipe, and is stored by itsel
   await expect(page.getByText('There is no room: the browser stored nothing').first()).toBeVisible();
   await makeRoom(page);
   await page.getByRole('link', { name: 'Recipes' }).click();
+  // By then it has been tried in vain some times, and waits for up to half a minute.
   await expect(page.getByRole('link', { name: 'Open Made without room on the bench' })).toBeVisible({
-    timeout: 20_000,
+    timeout: 45_000,
   });
 });
 
