@@ -41,8 +41,9 @@ export function useLogActions() {
         });
         navigate(`/log/${panel.id}`);
       },
-      async change(panel: MadePanel, part: Partial<MadePanel>) {
-        await changePanel(db, panel.id, (now) => ({ ...now, ...part }));
+      /** Changes what is said of a panel; `part` may go by what is said of it by then. */
+      async change({ id }: MadePanel, part: Partial<MadePanel> | ((now: MadePanel) => Partial<MadePanel>)) {
+        await changePanel(db, id, (now) => ({ ...now, ...(typeof part === 'function' ? part(now) : part) }));
       },
       async remove(panels: readonly MadePanel[]) {
         const gone = await removePanels(

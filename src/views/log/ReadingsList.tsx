@@ -69,13 +69,21 @@ export function ReadingsList({ panel, resolved }: Props) {
     quantile(rows.map(of), 0.5)?.toFixed(1) ?? '–';
   if (rows.length === 0) return null;
   const { height } = resolved.recipe.panel;
-  const keep = async (readings: MadePanel['readings']) => {
-    await change(panel, { readings });
-    await learn();
-  };
-  const takeOut = async (of: readonly number[]) => {
-    await change(panel, { readings: panel.readings.filter((_, i) => !of.includes(i)) });
-    notify({ text: `${counted(of.length, 'reading')} taken out.`, undo: () => void keep(panel.readings) });
+  const keep = (readings: (now: MadePanel['readings']) => MadePanel['readings']) =>
+    change(panel, (now) => ({ readings: readings(now.readings) }));
+  /** Takes readings out by their places, the first first; what is read before they come back stays, behind them. */
+  const takeOut = async (places: readonly number[]) => {
+    const gone = panel.readings.flatMap((reading, place) =>
+      places.includes(place) ? [{ place, reading }] : [],
+    );
+    const undo = async () => {
+      await keep((now) =>
+        gone.reduce((readings, { place, reading }) => readings.toSpliced(place, 0, reading), [...now]),
+      );
+      await learn();
+    };
+    await keep((now) => now.filter((_, place) => !places.includes(place)));
+    notify({ text: `${counted(gone.length, 'reading')} taken out.`, undo: () => void undo() });
     await learn();
   };
   return (
