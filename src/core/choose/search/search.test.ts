@@ -17,7 +17,7 @@ import type { Ink } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { driedColour, laidReflectance } from '../../materials/ink/laid';
 import { brewMiddle } from '../../readings/joints/brew';
-import { judgeJoint, MUDDY, type Station, walkJoint } from '../../readings/joints/joint';
+import { judgeJoint, MUDDY, type Station, walkJoint, walkOnWhite } from '../../readings/joints/joint';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
@@ -134,7 +134,7 @@ test.each(['smooth-white', 'kraft', 'black'])(
         const [first, second] = [dried.inks[i] as Ink, dried.inks[j] as Ink];
         const stations = walkJoint(first, second, bareGround(card));
         // Mud is judged on white, whatever the card.
-        const onWhite = walkJoint(first, second, bareGround(WHITE_CARD));
+        const onWhite = walkOnWhite(first, second, bareGround(card), stations);
         joints++;
         if (VERDICTS[pairs.verdict[i * inks.length + j] ?? 0] === judgeJoint(stations, onWhite).kind)
           agreed++;

@@ -5,7 +5,7 @@ import { type ColourName, nameColour } from '../../materials/colour/names';
 import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
 import { flatSpectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
-import { type Dullness, findDullness, findFresh } from './judge';
+import { type Dullness, findDullness, findFresh, GREYS } from './judge';
 
 /** A place inside a joint: how much of it is the second ink, and the colour it dries to. */
 export interface Station {
@@ -122,7 +122,9 @@ const isOneHue = (p: Lab, q: Lab): boolean =>
 function freshStation(stations: readonly Station[]): number {
   const [first, last] = [stations[0] as Station, stations[stations.length - 1] as Station];
   return findFresh(
-    stations.map(({ colour }) => colour.noun),
+    stations.map(({ lab, colour: { noun } }) =>
+      chroma(lab) < COLOURLESS || GREYS.has(noun) ? first.colour.noun : noun,
+    ),
     stations.slice(1).map(({ lab }, i) => deltaE00((stations[i] as Station).lab, lab)),
     stations.map(({ lab }) => Math.min(deltaE00(lab, first.lab), deltaE00(lab, last.lab))),
   );

@@ -1,4 +1,4 @@
-import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
+import { COLOURLESS, chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
 
 /**
  * The rule by which joints are judged, on plain numbers: what a maker is told of one joint and what a search asks of
@@ -10,7 +10,7 @@ import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
 const COLOURFUL = 12;
 /** What has less than this part of the weaker rung's chroma is dull. */
 const DULL = 0.85;
-/** Under this chroma a colour is grey, whatever its hue. */
+/** Under this chroma a colour is grey, whatever its hue, and mud where it is dark; greyed greens and blues of more are liked. */
 const GREY = 5;
 /** Greyed rose, brown and olive are disliked, greyed greens and blues are not: this side of the hue circle, degrees. */
 const DISLIKED = { from: 340, to: 120, darkTo: 130, darkBelow: 50 } as const;
@@ -47,6 +47,8 @@ function isDull(lab: Lab, c: number, weaker: number): boolean {
   return h >= DISLIKED.from || h <= (lab.l < DISLIKED.darkBelow ? DISLIKED.darkTo : DISLIKED.to);
 }
 
+const isGreyed = (_: Lab, c: number): boolean => c < COLOURLESS;
+
 function isLively(l: number, c: number, h: number): boolean {
   const { red, brown, redTo, brownFrom, less, more, paleFrom, darkTo } = LIVELY;
   const turned = h >= DISLIKED.from ? 0 : Math.min(Math.max((h - redTo) / (brownFrom - redTo), 0), 1);
@@ -61,38 +63,44 @@ export interface Dullness {
 }
 
 /**
- * Two neighbouring stations that are dull make a dull stretch; the least colourful of all in such stretches decides.
+ * Two neighbouring stations that are dull make a dull stretch, and so, where there is none, do two that are greyed; the
+ * least colourful of all in such stretches decides.
  *
  * @param labs  all stations, both rungs included, as they dry
  * @param into  what is found is written here, so that thousands of joints are judged without a value each
  */
 export function findDullness(labs: readonly Lab[], into: Dullness): void {
+  const weaker = Math.min(chroma(labs[0] as Lab), chroma(labs[labs.length - 1] as Lab));
   into.at = -1;
-  into.isMud = false;
-  const last = labs.length - 1;
-  const weaker = Math.min(chroma(labs[0] as Lab), chroma(labs[last] as Lab));
-  if (weaker < COLOURFUL) return;
+  if (weaker >= COLOURFUL) into.at = leastOf(labs, weaker, isDull);
+  if (weaker >= COLOURFUL && into.at < 0) into.at = leastOf(labs, weaker, isGreyed);
+  into.isMud = into.at >= 0 && isDarkEnough(labs[into.at] as Lab);
+}
+
+/** The least colourful station of all that lie side by side and are so; −1 where no two do. */
+function leastOf(labs: readonly Lab[], weaker: number, isSo: typeof isDull): number {
+  let at = -1;
   let least = Number.POSITIVE_INFINITY;
   let before = false;
   let chromaBefore = 0;
-  for (let i = 1; i < last; i++) {
+  for (let i = 1; i < labs.length - 1; i++) {
     const lab = labs[i] as Lab;
     const c = chroma(lab);
-    const dull = isDull(lab, c, weaker);
-    if (dull && before) {
+    const here = isSo(lab, c, weaker);
+    if (here && before) {
       if (chromaBefore < least) {
         least = chromaBefore;
-        into.at = i - 1;
+        at = i - 1;
       }
       if (c < least) {
         least = c;
-        into.at = i;
+        at = i;
       }
     }
-    before = dull;
+    before = here;
     chromaBefore = c;
   }
-  if (into.at >= 0) into.isMud = isDarkEnough(labs[into.at] as Lab);
+  return at;
 }
 
 /** Whether what is dull is dark enough to be mud. */
@@ -100,14 +108,19 @@ function isDarkEnough(lab: Lab): boolean {
   if (lab.l >= MUD_BELOW) return false;
   if (chroma(lab) < GREY) return true;
   const h = hueDegrees(lab);
+  if (h > DISLIKED.darkTo && h < DISLIKED.from) return false;
   return lab.l < GREENISH.below || h < GREENISH.from || h >= DISLIKED.from;
 }
+
+/** What only says that a colour is gone. */
+export const GREYS: ReadonlySet<string> = new Set(['gray', 'olive gray']);
 
 /**
  * The new colour of a joint: of the nouns that neither rung has the widest, by its share of the joint's change, told
  * where it is farthest from both rungs.
  *
- * @param nouns      of all stations, both rungs included: equal where they are the same noun
+ * @param nouns      of all stations, both rungs included: equal where they are the same noun. A grey is nobody's new
+ *                   colour: where a station is colourless, or its noun one of `GREYS`, a rung's noun stands for its own
  * @param steps      CIEDE2000 from each station to the next
  * @param fromRungs  CIEDE2000 of each station to the nearer rung
  * @returns the station, or −1 where there is none

@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
+import { DEMO_INKS } from '../../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
-import type { Hex } from '../../materials/colour/hex';
-import { type Lab, labOfXyz } from '../../materials/colour/lab';
+import { COLOURLESS, chroma, type Lab, labOfXyz } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
 import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
+import type { Ink } from '../../materials/ink/ink';
 import {
   describeVerdict,
   judgeJoint,
@@ -26,6 +27,9 @@ const between = (p: Lab, q: Lab, part: number): Lab =>
 /** An even walk from one colour to another, some stations of it replaced. */
 const evenWalk = (from: Lab, to: Lab, instead: Readonly<Record<number, Lab>> = {}): Station[] =>
   walked(Array.from({ length: STATIONS }, (_, i) => instead[i] ?? between(from, to, i / (STATIONS - 1))));
+
+/** What becomes of two inks on white. */
+const makes = (one: Ink, other: Ink) => judgeJoint(walkJoint(one, other, bareGround(WHITE_CARD)));
 
 const RED = lab(42, 58, 34);
 const GREEN = lab(52, -38, 40);
@@ -94,9 +98,12 @@ describe('mud', () => {
       expect(stretch(l, c + 3, hue)).not.toMatch(/mud|dulls/);
   });
   test('a pale yellow and a bright pink make coral, yellow and magenta red (common practice)', () => {
-    const makes = (one: Hex, other: Hex) =>
-      judgeJoint(walkJoint(ink('one', one), ink('other', other), bareGround(WHITE_CARD)));
-    for (const { kind, decidedBy } of [makes('#f8d46f', '#e55b8e'), makes('#e3b20f', '#a7498a')]) {
+    const pairs = [
+      ['#f8d46f', '#e55b8e'],
+      ['#e3b20f', '#a7498a'],
+    ] as const;
+    for (const [one, other] of pairs) {
+      const { kind, decidedBy } = makes(ink('one', one), ink('other', other));
       expect(kind).toBe('new colour');
       expect(decidedBy.colour.name).toMatch(/orange|red|pink/);
     }
@@ -114,6 +121,22 @@ describe('mud', () => {
     // Greyed so far that no hue is left they are grey.
     expect(greyed(-4, 2)).toBe('mud');
     expect(greyed(0, -4)).toBe('mud');
+  });
+  test('inks that grey each other dull, whatever the grey leans to; a grey is nobody’s new colour', () => {
+    const greyed = (a: number, b: number, first = lab(60, 50, 20)) => {
+      const all = Object.fromEntries(Array.from({ length: STATIONS - 2 }, (_, i) => [i + 1, lab(45, a, b)]));
+      return judgeJoint(evenWalk(first, lab(50, -40, -10), all)).kind;
+    };
+    expect([greyed(-6, 4), greyed(0, -7), greyed(-7, 5)]).toEqual(['dulls', 'dulls', 'clean run']);
+    // A grey rung has nothing to lose, and what it is blended with does not gain it.
+    expect(greyed(2, -3, lab(70, 4, 4))).toBe('clean run');
+    const made = DEMO_INKS.flatMap((one, i) => DEMO_INKS.slice(i + 1).map((other) => makes(one, other)));
+    const fresh = made.filter(({ kind }) => kind === 'new colour').map(({ decidedBy }) => decidedBy);
+    expect(fresh.length).toBeGreaterThan(500);
+    expect(fresh.filter(({ lab: at, colour }) => chroma(at) < COLOURLESS || colour.noun === 'gray')).toEqual(
+      [],
+    );
+    expect(makes(ink('violet', '#7a5aa8'), ink('leaf', '#9bb83f')).kind).toMatch(/mud|dulls/);
   });
   test('olive is mud only where it is dark, greyed rose up to the limit for all', () => {
     const stretch = (l: number, hue: number) => {

@@ -21,7 +21,7 @@ import {
   type VerdictKind,
   WHITE,
 } from '../../../readings/joints/joint';
-import { type Dullness, findDullness, findFresh } from '../../../readings/joints/judge';
+import { type Dullness, findDullness, findFresh, GREYS } from '../../../readings/joints/judge';
 import { emptyJointFigures, readJoint, UNNAMED } from './jointFigures';
 import { jointMixer, VALUES } from './jointMixer';
 import { NOUNS, nounLattice } from './nounLattice';
@@ -261,7 +261,11 @@ export function pairJudge(
   function nameStations(row: number, other: number): void {
     nouns[0] = noun[row];
     nouns[STATIONS - 1] = noun[other];
-    for (let station = 1; station < STATIONS - 1; station++) nouns[station] = nounOf(walked[station] as Lab);
+    for (let station = 1; station < STATIONS - 1; station++) {
+      const lab = walked[station] as Lab;
+      const own = chroma(lab) < COLOURLESS ? noun[row] : nounOf(lab);
+      nouns[station] = isGreyNoun[own] === 1 ? noun[row] : own;
+    }
   }
 
   function isOneHue(row: number, other: number): boolean {
@@ -269,6 +273,9 @@ export function pairJudge(
     return !colourless && hueApart(dried.hue[row], dried.hue[other]) < ONE_HUE;
   }
 }
+
+/** By a noun's number: 1 where it names a grey. */
+const isGreyNoun = Uint8Array.from(NOUNS, (noun) => (GREYS.has(noun) ? 1 : 0));
 
 /** Whether a noun is met on the way that neither rung has. */
 function hasNewNoun(nouns: Uint8Array): boolean {
