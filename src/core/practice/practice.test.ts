@@ -161,6 +161,20 @@ describe('items', () => {
     expect(makeItem('join', shelf, [], 7)).toEqual(makeItem('join', shelf, [], 7));
   });
 
+  test('are not answered by always pressing the same', () => {
+    const asTwo = (item: Item | undefined) =>
+      item?.mode === 'pick' && item.options.length === 2 ? [item] : [];
+    const of = EXERCISE_IDS.filter((id) => asTwo(makeItem(id, shelf, [], 1)).length > 0);
+    const picked = of.flatMap((id) =>
+      [EXERCISES[id].least, EXERCISES[id].start].map((level) => {
+        const draw = seededRandom(8);
+        const items = Array.from({ length: 40 }).flatMap(() => asTwo(EXERCISES[id].make(shelf, level, draw)));
+        return { id, level, first: items.filter(({ right }) => right[0] === 0).length / items.length };
+      }),
+    );
+    expect(picked.length).toBe(6);
+    expect(picked.filter(({ first }) => first < 0.3 || first > 0.7)).toEqual([]);
+  });
   test('of an empty shelf are not made, and nothing is asked', () => {
     const none = { ...shelf, inks: [] };
     for (const id of EXERCISE_IDS) if (id !== 'thirds') expect(makeItem(id, none, [], 3), id).toBeUndefined();

@@ -1,4 +1,5 @@
 import { xyzOfLab } from '../../materials/colour/lab';
+import type { DriedInk } from '../../readings/driedShelf';
 import { contrastOf } from '../../readings/legibility/contrast';
 import type { Exercise } from './definition';
 import { huesOf, idsOf, namesOf, pairNear } from './pairs';
@@ -19,12 +20,14 @@ export const greeting: Exercise = {
   most: 5,
   guess: 0.5,
   make: ({ inks }, level, draw) => {
-    const ratio = (p: (typeof inks)[number], q: (typeof inks)[number]) =>
-      contrastOf(xyzOfLab(p.lab).y, xyzOfLab(q.lab).y);
-    // How far from the contrast that is needed, to whichever side.
-    const off = (p: (typeof inks)[number], q: (typeof inks)[number]) =>
-      Math.exp(Math.abs(Math.log(ratio(p, q) / NEEDED)));
-    const pair = pairNear(inks, level, LEAST, off, draw);
+    const ratio = (p: DriedInk, q: DriedInk) => contrastOf(xyzOfLab(p.lab).y, xyzOfLab(q.lab).y);
+    // How far from the contrast that is needed.
+    const off = (p: DriedInk, q: DriedInk) => Math.exp(Math.abs(Math.log(ratio(p, q) / NEEDED)));
+    const onSide = (reads: boolean) =>
+      pairNear(inks, level, LEAST, (p, q) => (ratio(p, q) >= NEEDED === reads ? off(p, q) : undefined), draw);
+    // A shelf has many more pairs that are too near, and whoever always said so would be right.
+    const reads = draw() < 0.5;
+    const pair = onSide(reads) ?? onSide(!reads);
     if (!pair) return undefined;
     const [ground, dark] = pair[0].lab.l > pair[1].lab.l ? pair : [pair[1], pair[0]];
     const now = ratio(ground, dark);

@@ -47,8 +47,9 @@ export const stronger: Exercise = {
     };
     // Fewer are tried than elsewhere: each is walked along.
     const some = shelf.inks.length > SOME ? pickSome(shelf.inks, draw) : shelf.inks;
-    const pair = pairNear(some, level, LEAST, ratio, draw);
-    if (!pair) return undefined;
+    const found = pairNear(some, level, LEAST, ratio, draw);
+    if (!found) return undefined;
+    const pair = draw() < 0.5 ? found : ([found[1], found[0]] as const);
     const [first, second] = holdsOf(pair, shelf);
     const strong = first > second ? pair[0] : pair[1];
     return {

@@ -1,3 +1,4 @@
+import { capitalised } from '../../base/words';
 import { probePanel } from '../../engine/probe';
 import { deltaE00 } from '../../materials/colour/difference';
 import { hexOfLab } from '../../materials/colour/hex';
@@ -59,7 +60,7 @@ export const wet: Exercise = {
       lesson: {
         reason:
           deltaE00(now, one.lab) < SEEN
-            ? `${INK_KINDS[one.ink.kind].label} ink hardly changes: it dries about as it lies.`
+            ? `${capitalised(INK_KINDS[one.ink.kind].label)} ink hardly changes: it dries about as it lies.`
             : 'Wet ink traps the light and looks deeper and stronger; dried it is paler and a little greyer.',
         numbers: `From L* ${now.l.toFixed(0)} wet to ${one.lab.l.toFixed(0)} dried, ΔE00 ${deltaE00(now, one.lab).toFixed(1)}.`,
         shows: [{ kind: 'swatch', hex: one.hex }],
