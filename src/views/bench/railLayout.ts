@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { nameOrder } from '../../core/base/names';
-import { chroma, hueDegrees } from '../../core/materials/colour/lab';
+import { COLOURLESS, chroma, hueDegrees } from '../../core/materials/colour/lab';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
 export interface RailDot extends DriedInk {
@@ -13,8 +13,6 @@ export const railScale = (height: number) => scaleLinear([100, 6], [0, height]);
 
 /** Dots closer than this touch, px. */
 const APART = 11;
-/** Below this chroma a colour has no hue to speak of. */
-const COLOURLESS = 7;
 /** The hue that stands at the left: between purple and pink, where the circle is cut with least harm. */
 const FIRST_HUE = 335;
 

@@ -45,26 +45,30 @@ export function assignInks(wanted: readonly Lab[], shelf: readonly DriedInk[]): 
   });
 }
 
+/** From this difference on an ink does not stand for the colour. CIEDE2000; common practice. */
+export const OUT_OF_REACH = 12;
+
 /** A colour difference in words. Thresholds: common practice. */
 export function describeDifference(difference: number): string {
   if (difference < 1) return 'the same to the eye';
   if (difference < 3) return 'hardly apart';
   if (difference < 6) return 'near';
-  if (difference < 12) return 'loosely alike';
+  if (difference < OUT_OF_REACH) return 'loosely alike';
   return 'another colour';
 }
 
-/** From this difference on an ink does not stand for the colour. CIEDE2000. */
-export const OUT_OF_REACH = 12;
+/** What an ink lacks is told from so much less on, L* and C*. By eye. */
+const LACKS = { lightness: 6, chroma: 8 } as const;
 
 /** What the nearest ink lacks, where nothing on the shelf reaches a colour; undefined where something does. */
 export function describeOutOfReach({ wanted, nearest }: Match): string | undefined {
   const best = nearest[0];
   if (!best || best.difference < OUT_OF_REACH) return undefined;
   const { lab, ink } = best.dried;
+  const [paler, livelier] = [wanted.l - lab.l, chroma(wanted) - chroma(lab)];
   const lacks = [
-    wanted.l - lab.l > 6 ? 'paler' : lab.l - wanted.l > 6 ? 'darker' : '',
-    chroma(wanted) - chroma(lab) > 8 ? 'more colourful' : chroma(lab) - chroma(wanted) > 8 ? 'quieter' : '',
+    paler > LACKS.lightness ? 'paler' : paler < -LACKS.lightness ? 'darker' : '',
+    livelier > LACKS.chroma ? 'more colourful' : livelier < -LACKS.chroma ? 'quieter' : '',
   ].filter(Boolean);
   const told = lacks.length > 0 ? `, which would have to be ${lacks.join(' and ')}` : ', of another hue';
   return `No ink on the shelf reaches it. Nearest is ${ink.name}${told}.`;
