@@ -185,7 +185,7 @@ test('what is wrong is told with its place', async () => {
     await expect(runTint([...args])).rejects.toThrow(told);
 });
 
-test('from the shell a mistake goes to standard error with exit 1', { timeout: 20_000 }, () => {
+test('from the shell a mistake goes to standard error with exit 1', () => {
   const gone = join(folder, 'gone.json');
   const { status, stderr, stdout } = spawnSync('node_modules/.bin/tsx', ['cli/tint.ts', 'sheet', gone], {
     encoding: 'utf8',
