@@ -59,9 +59,7 @@ test('the picture has the size its resolution asks for, and wet differs from dry
   expect(readFileSync(wet).equals(readFileSync(dry))).toBe(false);
 });
 
-test('the shelf’s commands: trios with an ink asked for, a bridge, a picture matched', {
-  timeout: 40_000,
-}, async () => {
+test('the shelf’s commands: trios with an ink asked for, a bridge, a picture matched', async () => {
   const shelf = join(folder, 'inks.csv');
   writeFileSync(shelf, writeInksCsv(DEMO_INKS));
   const trios = await runTint(['trios', shelf, '--relation', 'bridge', '--with', 'Gorse Mid', '--top', '3']);
@@ -104,9 +102,7 @@ test('joints of a table are judged, with close calls told, and a faulty row is n
   await expect(runTint(['joints', pairs])).rejects.toThrow(/name_a, hex_a, name_b, hex_b are missing/);
 });
 
-test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', {
-  timeout: 40_000,
-}, async () => {
+test('a school or a run is tried without changing the file, and the sheet comes out as a PDF', async () => {
   const order = async (school: string) =>
     [...(await runTint(['sheet', file, '--school', school])).matchAll(/^\d+\. (Gorse|Sloe)/gm)].map(
       ([, ink]) => ink,

@@ -400,7 +400,7 @@ test('whatever the passes: the painted picture shows at each place what lies the
     ),
     { numRuns: 40 },
   );
-}, 60_000);
+});
 
 test('a stamp’s even ink hides what water lifted unevenly under it', () => {
   const lifted: Laid = [
