@@ -19,6 +19,15 @@ test('on smooth white every ink shows; the same dyes vanish on black (common pra
   expect(onBlack.joints.map(({ headline }) => headline)).toEqual(['Lost on this card', 'Lost on this card']);
 });
 
+test('a mustard on kraft is a tint of it, a tan is lost there (by eye)', () => {
+  const inks = [ink('mustard', '#e3b20f'), ink('tan', '#d6ab78')];
+  expect(
+    readingsOf(
+      resolvedOf(inks, { ...WHITE_CARD, id: 'kraft', colour: '#b08d62', finish: 'kraft' }),
+    ).rungs.map(({ presence }) => presence),
+  ).toEqual(['soft', 'vanishes']);
+});
+
 test('a hybrid blend on bare black is told as sunk or faint, never as a finished panel (common practice)', () => {
   const hybrids = [ink('pale', '#9fc0da'), ink('mid', '#0084bf'), ink('deep', '#005487')];
   for (const { headline, reason } of readingsOf(resolvedOf(hybrids, BLACK_CARD)).joints) {

@@ -106,7 +106,6 @@ export const readLadder = (resolved: ResolvedRecipe): Readings => readingsOf(res
 
 function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
   const lab = solidColour(ink, on);
-  const fromCard = deltaE00(lab, ground);
   return {
     ink,
     lab,
@@ -114,8 +113,8 @@ function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
     hueAngle: hueDegrees(lab),
     hex: hexOfLab(lab),
     colour: nameColour(lab),
-    fromCard,
-    presence: isBare(ink) ? 'shows' : presenceOf(fromCard),
+    fromCard: deltaE00(lab, ground),
+    presence: isBare(ink) ? 'shows' : presenceOf(lab, ground),
   };
 }
 

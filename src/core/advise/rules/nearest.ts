@@ -33,7 +33,7 @@ export function nearestShowing(
   return shelf
     .filter((other) => other.id !== ink.id && !other.wished && does(other))
     .map((other) => ({ other, lab: driedColour(other, ground) }))
-    .filter(({ lab }) => presenceOf(deltaE00(lab, bare)) === 'shows')
+    .filter(({ lab }) => presenceOf(lab, bare) === 'shows')
     .toSorted((p, q) => deltaE00(p.lab, wanted) - deltaE00(q.lab, wanted))[0]?.other;
 }
 

@@ -1,7 +1,7 @@
 import { type BlendGround, bareGround } from '../../engine/blend';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
-import { chroma, hueDegrees, type Lab } from '../../materials/colour/lab';
+import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
 import { driedColour } from '../../materials/ink/laid';
 import { type Brew, brewMiddle } from '../../readings/joints/brew';
@@ -13,6 +13,7 @@ import {
   walkJoint,
   walkOnWhite,
 } from '../../readings/joints/joint';
+import { worthOnCard } from '../../readings/presence';
 import { emptyJointFigures, type JointFigures, readJoint } from './pairs/jointFigures';
 import { NOUNS } from './pairs/nounLattice';
 import { even, fall, partOfWay, wayRound } from './relations/measures';
@@ -104,6 +105,9 @@ function figuresOf({ stations }: JointWalk): JointFigures {
   return figures;
 }
 
+/** What a colour is worth as it dries on a card: less where it is lost there. */
+const shown = (dried: Lab, card: Card): number => worthOnCard(dried, labOfSpectrum(groundOfCard(card)));
+
 /** Ranks every ink of the shelf as the middle between two ends on a card. */
 export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Bridging {
   const ground = bareGround(card);
@@ -114,7 +118,10 @@ export function bridgeBetween(first: Ink, last: Ink, shelf: readonly Ink[], card
       const joints = [walked(first, ink, ground), walked(ink, last, ground)] as const;
       return { ink, joints, dullest: Math.min(...joints.map(({ stations }) => dullestOf(stations))) };
     })
-    .map((middle) => ({ ...middle, worth: worthBetween(direct, middle.joints, middle.dullest) }));
+    .map((middle) => ({
+      ...middle,
+      worth: worthBetween(direct, middle.joints, middle.dullest) * shown(endOf(middle.joints[0], -1), card),
+    }));
   const spoilt = ({ joints }: Middle): number =>
     joints.filter(({ verdict }) => verdict.kind === 'mud' || verdict.kind === 'too alike').length;
   const { kind, quieter } = direct.verdict;
@@ -158,7 +165,8 @@ export function quietPair(first: Ink, last: Ink, shelf: readonly Ink[], card: Ca
     return (
       calms(lab, Math.min(chroma(p), chroma(q)), mixed) *
       fall(Math.max(0, off), ASIDE) *
-      even(deltaE00(p, lab), deltaE00(lab, q))
+      even(deltaE00(p, lab), deltaE00(lab, q)) *
+      shown(lab, card)
     );
   };
   return shelf

@@ -3,15 +3,15 @@ import type { PairTable } from './pairs/pairTable';
 import { MUD } from './pairs/pairTable';
 import { byRank, type Constraints, type SortId, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
-import { RELATIONS, type RelationId } from './relations/relations';
+import { RELATIONS, type RelationId, scorerOf } from './relations/relations';
 
 /** Weighs one trio after another, given pale to dark, and keeps the best. */
 export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16Array) {
   const { relation, constraints, sort, seed, keep } = query;
   const { dried, pairs } = judged;
   const { count } = pairs;
-  const { scorer, anyMiddle } = RELATIONS[relation];
-  const score = scorer(judged);
+  const { anyMiddle } = RELATIONS[relation];
+  const score = scorerOf(relation, judged);
   const { lightness, inks } = dried;
   const joined = joinedInks(judged, relation);
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));

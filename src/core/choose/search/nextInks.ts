@@ -6,7 +6,7 @@ import { INK_KINDS } from '../../materials/ink/kinds';
 import { dryInks, emptyPairTable, pairJudge } from './pairs/pairTable';
 import { NO_CONSTRAINTS, trioKey } from './query';
 import type { Judged, Score } from './relations/definition';
-import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
+import { RELATION_IDS, RELATIONS, type RelationId, scorerOf } from './relations/relations';
 import { searchTrios } from './trios';
 
 /** A trio that an ink would make with two that are owned. */
@@ -87,7 +87,7 @@ export function* nextInks(
   const weighed = new Map<number, { count: number; worth: number; best: (WonTrio & { value: number })[] }>();
   for (const [at, relation] of WANTED_FOR.entries()) {
     const reference = referenceOf(judged, relation, [...wanted]);
-    const score = RELATIONS[relation].scorer(judged);
+    const score = scorerOf(relation, judged);
     let done = 0;
     for (const candidate of inks.keys()) {
       if (!wanted.has(inks[candidate]?.id ?? '')) continue;

@@ -18,6 +18,7 @@ import { INK_KINDS } from '../../materials/ink/kinds';
 import { driedColour, laidReflectance } from '../../materials/ink/laid';
 import { brewMiddle } from '../../readings/joints/brew';
 import { judgeJoint, MUDDY, type Station, walkJoint, walkOnWhite } from '../../readings/joints/joint';
+import { presenceOf } from '../../readings/presence';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
 import { foldTrios } from './foldTrios';
@@ -28,7 +29,7 @@ import { dryInks, emptyPairTable, pairJudge, UNJUDGED, VERDICTS } from './pairs/
 import { topCoatsOf } from './pairs/topCoats';
 import { NO_CONSTRAINTS, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
-import { RELATION_IDS, RELATIONS, type RelationId } from './relations/relations';
+import { RELATION_IDS, RELATIONS, type RelationId, scorerOf } from './relations/relations';
 import { pagesOf } from './trioPages';
 import { mergeResults, searchTrios, wantedJoints } from './trios';
 
@@ -176,8 +177,8 @@ function plainSearch(
   const n = lightness.length;
   const l = (i: number) => lightness[i] ?? 0;
   const isMud = (i: number, j: number) => VERDICTS[here.pairs.verdict[i * n + j] ?? 0] === 'mud';
-  const { scorer, anyMiddle } = RELATIONS[relation];
-  const score = scorer(here);
+  const { anyMiddle } = RELATIONS[relation];
+  const score = scorerOf(relation, here);
   const fits: number[] = [];
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++)
@@ -393,6 +394,28 @@ describe('what the trade advises (common practice)', () => {
     for (const hue of led(named('Tarn Deep'), named('Gorse Mid'))) expect(isWithin(hue, 110, 225)).toBe(true);
     for (const hue of led(named('Kilnfire Mid'), named('Skerry Mid')))
       expect(isWithin(hue, 110, 225)).toBe(true);
+  });
+
+  test('on kraft what shows comes first; what is lost there comes all the same where it is asked for', () => {
+    const kraft = DEMO_CARDS.find(({ id }) => id === 'kraft') ?? WHITE_CARD;
+    const there = judged(
+      blendable.filter(({ kind }) => INK_KINDS[kind].isUsual),
+      kraft,
+    );
+    const bare = labOfSpectrum(groundOfCard(kraft));
+    const isLost = (place: number) => presenceOf(there.dried.labs[place] as Lab, bare) === 'vanishes';
+    const lostIn = ({ first, middle, last }: Trio) => [first, middle, last].filter(isLost);
+    for (const relation of ['tonal', 'neighbours'] as const) {
+      const { best } = search(there, { relation });
+      expect(best.slice(0, 12).flatMap(lostIn)).toEqual([]);
+      expect(best.some((trio) => lostIn(trio).length > 0)).toBe(true);
+    }
+    const [lost] = there.dried.inks.filter((_, place) => isLost(place));
+    const asked = search(there, { constraints: { ...NO_CONSTRAINTS, mustContain: [lost?.id ?? ''] } });
+    expect(asked.best.length).toBeGreaterThan(0);
+    const shows = ({ ink }: { ink: Ink }) => !isLost(there.dried.inks.indexOf(ink));
+    const between = bridgeBetween(named('Hawberry Pale'), named('Alder Deep'), there.dried.inks, kraft);
+    expect(between.middles.slice(0, 3).filter((middle) => !shows(middle))).toEqual([]);
   });
 
   test('what goes between two loud inks is no brown and no olive where the shelf has a colour', () => {

@@ -44,7 +44,7 @@ export function cardFit(inks: readonly Ink[], card: Card): CardFit {
       const [here, there] = [driedColour(ink, ground), driedColour(ink, white)];
       return {
         ink,
-        presence: presenceOf(deltaE00(here, bare)),
+        presence: presenceOf(here, bare),
         lightness: here.l - there.l,
         difference: deltaE00(here, there),
       };
@@ -59,7 +59,7 @@ export function cardFit(inks: readonly Ink[], card: Card): CardFit {
   ];
   const care = [
     ...moved.map(describeShift),
-    ...(soft.length > 0 ? [`${names(soft)} shows as a tint only.`] : []),
+    ...(soft.length > 0 ? [`${names(soft)} ${soft.length === 1 ? 'shows' : 'show'} as a tint only.`] : []),
     ...(finish.takes === 'with care' ? [finish.description] : []),
     ...curlOf(card),
   ];

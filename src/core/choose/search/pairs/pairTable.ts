@@ -22,6 +22,7 @@ import {
   WHITE,
 } from '../../../readings/joints/joint';
 import { type Dullness, findDullness, findFresh, GREYS } from '../../../readings/joints/judge';
+import { worthOnCard } from '../../../readings/presence';
 import { emptyJointFigures, readJoint, UNNAMED } from './jointFigures';
 import { jointMixer, VALUES } from './jointMixer';
 import { NOUNS, nounLattice } from './nounLattice';
@@ -52,6 +53,8 @@ export interface DriedInks {
   readonly hue: Float64Array;
   /** Place in `NOUNS`. */
   readonly noun: Uint8Array;
+  /** What each is worth on the card, 0…1: less where it is lost there. */
+  readonly worth: Float64Array;
 }
 
 /** Dries inks on a card and orders them from pale to dark. */
@@ -61,6 +64,7 @@ export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
     .map((ink, place) => ({ ink, place, lab: driedColour(ink, ground) }))
     .sort((p, q) => q.lab.l - p.lab.l || nameOrder(p.ink.name, q.ink.name));
   const labs = dried.map(({ lab }) => lab);
+  const bare = labOfSpectrum(ground);
   return {
     inks: dried.map(({ ink }) => ink),
     places: Uint16Array.from(dried, ({ place }) => place),
@@ -70,6 +74,7 @@ export function dryInks(shelf: readonly Ink[], card: Card): DriedInks {
     chroma: Float64Array.from(labs, chroma),
     hue: Float64Array.from(labs, hueDegrees),
     noun: Uint8Array.from(labs, (lab) => NOUNS.indexOf(nameColour(lab).noun)),
+    worth: Float64Array.from(labs, (lab) => worthOnCard(lab, bare)),
   };
 }
 

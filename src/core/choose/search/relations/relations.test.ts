@@ -69,6 +69,7 @@ function shelfOf(inks: readonly [Read, Read, Read], { ab = CLEAN, bc = CLEAN, ac
     chroma: Float64Array.from(labs, chroma),
     hue: Float64Array.from(labs, hueDegrees),
     noun: Uint8Array.from(inks, ({ noun }) => NOUNS.indexOf(noun)),
+    worth: Float64Array.from(inks, () => 1),
   };
   return { dried, pairs };
 }
