@@ -53,6 +53,14 @@ export function solveShares(resolved: ResolvedRecipe, wanted: readonly number[])
   };
 }
 
+/** What would be seen of each rung were its joints as narrow as they go: the most that can be made of a weak ink. */
+export const seenAtMost = (resolved: ResolvedRecipe, wanted: readonly number[]): readonly number[] =>
+  withWidths(
+    resolved,
+    wanted,
+    resolved.recipe.joints.map(() => MIN_JOINT),
+  ).perceived;
+
 function withWidths(resolved: ResolvedRecipe, wanted: readonly number[], widths: readonly number[]) {
   const { alongOf } = areaCurveOf(resolved.recipe);
   const whole = alongOf(1);

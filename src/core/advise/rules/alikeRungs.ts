@@ -10,8 +10,8 @@ export const alikeRungs: Rule = {
     readings.joints.flatMap(({ verdict, difference }, joint) => {
       const [first, last] = [inks[joint], inks[joint + 1]];
       if (verdict.kind !== 'too alike' || !first || !last) return [];
-      // White beside bare card is a fade, and no rung too many.
-      if ([first, last].some(({ kind }) => kind === 'white') && [first, last].some(isBare)) return [];
+      // Bare card is left on purpose, to fade out on or to keep two apart; an ink that is lost on it is told as lost.
+      if (isBare(first) || isBare(last)) return [];
       return [
         {
           key: `alike ${joint} ${first.id} ${last.id}`,

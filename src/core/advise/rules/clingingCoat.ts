@@ -1,3 +1,4 @@
+import { bareGround } from '../../engine/blend';
 import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
 import { setPlacement } from '../../recipe/editPasses';
 import { PASS_KINDS } from '../../recipe/passes/passes';
@@ -16,7 +17,7 @@ export const clingingCoat: Rule = {
     return passes.slice(resist + 1).flatMap((pass) =>
       contextsOf(resolved, pass).flatMap(({ id, ink }) => {
         if (!ink || PASS_KINDS[pass.kind].ink !== 'blended' || buffsOff(ink.kind)) return [];
-        const other = nearestShowing(ink, shelf, resolved.card, ({ kind }) => kind === 'dye');
+        const other = nearestShowing(ink, shelf, bareGround(resolved.card), ({ kind }) => kind === 'dye');
         return [
           {
             key: `clings ${pass.id} ${id} ${ink.id}`,

@@ -1,3 +1,4 @@
+import { blendGround } from '../../engine/blend';
 import { isBare } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { setInk } from '../../recipe/editLadder';
@@ -10,8 +11,9 @@ const TOO_UNLIKE = 4;
 /** A dye and a pigment laid wet into each other: the one has dried before the other is worked in. */
 export const mixedKinds: Rule = {
   id: 'mixedKinds',
-  check: ({ resolved: { inks, card }, shelf }) =>
-    inks.slice(1).flatMap((second, joint) => {
+  check: ({ resolved, shelf }) => {
+    const { inks } = resolved;
+    return inks.slice(1).flatMap((second, joint) => {
       const first = inks[joint];
       if (!first || isBare(first) || isBare(second)) return [];
       const isFirstQuick = INK_KINDS[first.kind].openMinutes < INK_KINDS[second.kind].openMinutes;
@@ -21,8 +23,8 @@ export const mixedKinds: Rule = {
       const other = nearestShowing(
         quick,
         shelf,
-        card,
-        (one) => one.kind === slow.kind && one.id !== slow.id && isSameHue(one, quick),
+        blendGround(resolved),
+        (one) => one.kind === slow.kind && isSameHue(one, quick) && !inks.includes(one),
       );
       return [
         {
@@ -38,5 +40,6 @@ export const mixedKinds: Rule = {
             : {}),
         },
       ];
-    }),
+    });
+  },
 };

@@ -1,9 +1,9 @@
-import { type Card, groundOfCard } from '../../materials/card/card';
+import { type BlendGround, groundReflectance, solidColour } from '../../engine/blend';
+import type { Card } from '../../materials/card/card';
 import { deltaE00, hueApart } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
-import { COLOURLESS, chroma, hueDegrees } from '../../materials/colour/lab';
+import { COLOURLESS, chroma, hueDegrees, labOfSpectrum } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
-import { driedColour } from '../../materials/ink/laid';
 import { presenceOf } from '../../readings/presence';
 
 /** The card of the drawer nearest in colour of those that will do. */
@@ -20,19 +20,18 @@ export function nearestCard(
 /** Another ink of the same hue may be so far off, degrees. Common practice. */
 const SAME_HUE = 20;
 
-/** The ink nearest to another's own colour of those that will do and that show on the card. */
+/** The ink nearest to another's own colour of those that will do and that show on what they are laid on. */
 export function nearestShowing(
   ink: Ink,
   shelf: readonly Ink[],
-  card: Card,
+  ground: BlendGround,
   does: (other: Ink) => boolean,
 ): Ink | undefined {
-  const ground = groundOfCard(card);
   const wanted = labOfHex(ink.overWhite);
-  const bare = labOfHex(card.colour);
+  const bare = labOfSpectrum(groundReflectance(ground));
   return shelf
     .filter((other) => other.id !== ink.id && !other.wished && does(other))
-    .map((other) => ({ other, lab: driedColour(other, ground) }))
+    .map((other) => ({ other, lab: solidColour(other, ground) }))
     .filter(({ lab }) => presenceOf(lab, bare) === 'shows')
     .toSorted((p, q) => deltaE00(p.lab, wanted) - deltaE00(q.lab, wanted))[0]?.other;
 }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
+import { bareGround } from '../../engine/blend';
 import { OWN_DESIGNS } from '../../materials/design/own';
 import type { Ink } from '../../materials/ink/ink';
 import type { InkKindId } from '../../materials/ink/kinds';
@@ -239,12 +240,16 @@ describe('the nearest that will do', () => {
   const far = ink('far', '#3a8f4a');
   test('ink is another one, owned, that shows on the card', () => {
     const any = () => true;
-    expect(nearestShowing(tarn, [tarn, far, near], WHITE_CARD, any)).toBe(near);
-    expect(nearestShowing(tarn, [tarn, far, { ...near, wished: true }], WHITE_CARD, any)).toBe(far);
-    expect(nearestShowing(tarn, [tarn, far, near], WHITE_CARD, ({ id }) => id !== 'near')).toBe(far);
-    expect(nearestShowing(tarn, [tarn], WHITE_CARD, any)).toBeUndefined();
+    expect(nearestShowing(tarn, [tarn, far, near], bareGround(WHITE_CARD), any)).toBe(near);
+    expect(nearestShowing(tarn, [tarn, far, { ...near, wished: true }], bareGround(WHITE_CARD), any)).toBe(
+      far,
+    );
+    expect(nearestShowing(tarn, [tarn, far, near], bareGround(WHITE_CARD), ({ id }) => id !== 'near')).toBe(
+      far,
+    );
+    expect(nearestShowing(tarn, [tarn], bareGround(WHITE_CARD), any)).toBeUndefined();
     const dye = { ...near, kind: 'dye' } as const;
-    expect(nearestShowing(tarn, [dye], BLACK_CARD, any)).toBeUndefined();
+    expect(nearestShowing(tarn, [dye], bareGround(BLACK_CARD), any)).toBeUndefined();
   });
   test('card is another one, nearest in colour', () => {
     const cream = { ...WHITE_CARD, id: 'cream', colour: '#f6efdd' } as const;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../../data/demo/cards';
 import { DEMO_INKS } from '../../../data/demo/inks';
+import { anyRecipe } from '../../../testing/anyRecipe';
 import { resolvedOf, valueAt, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import type { ParamSpec, Params } from '../../base/params';
 import type { Card } from '../../materials/card/card';
@@ -299,6 +300,26 @@ const anyPass = fc.record({
   changes: fc.array(fc.tuple(fc.nat(12), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 3 }),
 });
 const everything = { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS };
+
+test('pressed one after the other, what is offered comes to an end, and never back to what was', () => {
+  fc.assert(
+    fc.property(anyRecipe(3), (start) => {
+      const told: string[] = [];
+      const been = new Set<string>();
+      let now = start;
+      for (;;) {
+        const [offered] = check(now).flatMap(({ key, message, fix }) => (fix ? [{ key, message, fix }] : []));
+        been.add(JSON.stringify(now.recipe));
+        if (!offered) return;
+        now = mended(now, offered);
+        told.push(`${offered.message} ${offered.fix.label}`);
+        expect(been, told.join('\n')).not.toContain(JSON.stringify(now.recipe));
+        expect(told.length, told.join('\n')).toBeLessThan(30);
+      }
+    }),
+    { numRuns: 12 },
+  );
+});
 
 test('whatever is laid: what is told is whole, a press leaves a whole recipe, and is not offered again', () => {
   fc.assert(
