@@ -51,8 +51,10 @@ export type LadderDeed = { readonly on: On; readonly brush: string; readonly min
       readonly land: Point;
       readonly extent?: InkExtent;
     }
-  /** Its fade into its join with another, over a part of the panel's width, 0…1: laid, or drawn out again to wake it. */
+  /** Its fade into its join with another, over a part of the panel's width, 0…1. */
   | { readonly does: 'fade'; readonly rung: number; readonly toward: number; readonly part: number }
+  /** The same drawn out again where it has dried, before the other comes there. */
+  | { readonly does: 'wake'; readonly rung: number; readonly toward: number; readonly part: number }
   /** Back over that part of the join with no new ink. */
   | { readonly does: 'go back'; readonly rung: number; readonly toward: number; readonly part: number }
   /** Back over its own half of a join whose middle was brewed. */

@@ -162,7 +162,7 @@ type JoinMove = MoveOf<'wake' | 'into' | 'back' | 'own half'>;
 
 /** What is done on a join, and how it is told. */
 interface JoinWork {
-  readonly does: 'fade' | 'go back' | 'own half';
+  readonly does: 'fade' | 'wake' | 'go back' | 'own half';
   readonly verb: string;
   readonly title: (name: string) => string;
   readonly work: string;
@@ -228,7 +228,7 @@ const back = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => 
 
 /** Its own fade once more, since it will have dried before the next ink comes to it. */
 const wake = ({ rung, over, section, extent }: MoveOf<'wake'>, setting: Setting): JoinWork => ({
-  does: 'fade',
+  does: 'wake',
   verb: 'wake',
   title: (name) => `Wake ${name}`,
   work: `${

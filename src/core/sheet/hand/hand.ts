@@ -222,6 +222,7 @@ class Hand {
         this.layRung(deed, ladder, brush);
         break;
       case 'fade':
+      case 'wake':
         this.fade(deed, ladder);
         break;
       case 'go back':
@@ -239,7 +240,7 @@ class Hand {
         break;
     }
     if (brush) brush.charge = 'worked';
-    this.clock += deed.does === 'fade' || deed.does === 'lay' ? deed.minutes : 0;
+    this.clock += ['fade', 'wake', 'lay'].includes(deed.does) ? deed.minutes : 0;
     if (!isStrip(deed.on)) this.face = 'wet ink';
   }
 
@@ -293,12 +294,13 @@ class Hand {
   }
 
   private fade(
-    { rung, toward, minutes }: Extract<LadderDeed, { does: 'fade' }>,
+    { does, rung, toward, minutes }: Extract<LadderDeed, { does: 'fade' | 'wake' }>,
     { down, wetAt }: LadderState,
   ): void {
     this.check(down.has(rung), `${this.nameOf(rung)} is not down yet.`);
     const met = wetAt.get(`${toward} ${rung}`);
-    if (met !== undefined) this.checkOpen(toward, met, this.clock);
+    // What is woken lies where the other has not come yet.
+    if (does === 'fade' && met !== undefined) this.checkOpen(toward, met, this.clock);
     wetAt.set(`${rung} ${toward}`, this.clock + minutes);
   }
 
