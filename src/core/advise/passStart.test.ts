@@ -46,6 +46,22 @@ describe('what the trade would take (common practice)', () => {
     );
   });
 
+  test('on black a silhouette starts in white, as often as it takes to read; on paler bands in black', () => {
+    const deep = ['sedge-pale', 'sedge-mid', 'sedge-deep'].map(inkOf);
+    expect(start('silhouette', resolvedOf(deep, BLACK_CARD))).toMatchObject({
+      inkId: 'slip-white',
+      params: { strength: expect.any(Number) },
+    });
+    expect(start('silhouette').params).toBeUndefined();
+  });
+
+  test('a strip starts with a shadow where it would hardly stand off', () => {
+    const even = ['betony-pale', 'tarn-pale', 'weir-pale'].map(inkOf);
+    expect(start('greetingStrip', resolvedOf(even)).params).toEqual({ shadow: 'black' });
+    const steep = ['gorse-pale', 'leat-mid', 'skerry-deep'].map(inkOf);
+    expect(start('greetingStrip', resolvedOf(steep)).params).toBeUndefined();
+  });
+
   test('a base is white, else the palest pigment owned; without either there is none to start with', () => {
     const onBlack = resolvedOf([inkOf('leat-mid')], BLACK_CARD);
     expect(start('whiteBase', onBlack).inkId).toBe('slip-white');

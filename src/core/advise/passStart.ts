@@ -1,10 +1,14 @@
 import { blendGround, solidColour } from '../engine/blend';
 import type { Design } from '../materials/design/design';
 import { type Ink, isBare } from '../materials/ink/ink';
+import { NEEDS, standsOff } from '../readings/legibility/contrast';
 import { rankTopCoats } from '../readings/legibility/topCoat';
-import type { PassStart } from '../recipe/editPasses';
+import { betterStamping, designContrast } from '../readings/passReadings';
+import { addPass, type PassStart } from '../recipe/editPasses';
 import type { DesignNeed } from '../recipe/passes/definition';
+import { greetingStrip } from '../recipe/passes/greetingStrip';
 import { PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
+import { silhouette } from '../recipe/passes/silhouette';
 import { passesInOrder } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 
@@ -13,7 +17,8 @@ const FULL = 100;
 
 /**
  * What a new pass starts in and with: the ladder's darkest ink, or over a resist the dark that reads best; white for a
- * base; detail black for a stamp; the first design meant for it.
+ * base; detail black for a stamp, or white where only that would read; a shadow under a strip that would not stand off; the
+ * first design meant for it. Some tens of milliseconds for what is to stand out.
  */
 export function startFor(
   kindId: PassKindId,
@@ -24,12 +29,43 @@ export function startFor(
   const { ink: need, design: drawn, coversAll } = PASS_KINDS[kindId];
   const ink = need && inkFor(kindId, resolved, shelf);
   const design = drawn && !drawn.optional && firstFor(drawn, designs);
-  return {
+  const start = {
     ...(ink ? { inkId: ink.id } : {}),
     ...(design ? { design } : {}),
     // Over a resist a veil is no use: the coat has to cover.
     ...(coversAll && hasResist(resolved) ? { params: { strength: FULL } } : {}),
   };
+  return { ...start, ...asItReads(kindId, start, ink, resolved, shelf) };
+}
+
+/** What is to stand out is looked at as it would lie: black that does not read where white would, a strip that hardly stands off. */
+function asItReads(
+  kindId: PassKindId,
+  start: PassStart,
+  ink: Ink | undefined,
+  resolved: ResolvedRecipe,
+  shelf: readonly Ink[],
+): PassStart {
+  if (kindId !== silhouette.id && kindId !== greetingStrip.id) return {};
+  const recipe = addPass(resolved.recipe, kindId, start);
+  const pass = recipe.passes.find(({ id }) => !resolved.recipe.passes.some((other) => other.id === id));
+  if (!pass) return {};
+  const laid = {
+    ...resolved,
+    recipe,
+    passInks: [...resolved.passInks, ...(ink ? [ink] : [])],
+    designs: [...resolved.designs, ...(start.design ? [start.design] : [])],
+  };
+  const contrast = designContrast(laid, pass.id);
+  if (!contrast) return {};
+  if (kindId === greetingStrip.id)
+    return standsOff(contrast.places.map(({ ratio }) => ratio)) ? {} : { params: { shadow: 'black' } };
+  const needed = NEEDS['bold shape'];
+  if (contrast.least >= needed) return {};
+  const better = betterStamping(laid, pass, contrast.least, shelf);
+  return better && better.least >= needed
+    ? { inkId: better.ink.id, params: { strength: better.strength } }
+    : {};
 }
 
 const firstFor = ({ use, starts }: DesignNeed, designs: readonly Design[]): Design | undefined =>

@@ -46,6 +46,8 @@ export interface Stamping {
   readonly ink: Ink;
   /** Per cent of one impression. */
   readonly strength: number;
+  /** Its contrast at the worst place. */
+  readonly least: number;
 }
 
 /** Points along the panel's longer side at which passes are read. */
@@ -144,7 +146,7 @@ const IMPRESSIONS = { detail: [100], white: [100, 200, 300] } as const;
 const GAINS = 0.1;
 
 /** The fewest impressions in black or white that read everywhere; where none does, those that come nearest, if nearer. */
-function betterStamping(
+export function betterStamping(
   resolved: ResolvedRecipe,
   pass: Pass,
   least: number,
@@ -167,7 +169,7 @@ function betterStamping(
     .filter((one) => one.least > least + GAINS);
   const best =
     tried.find((one) => one.least >= NEEDS['bold shape']) ?? tried.toSorted((p, q) => q.least - p.least)[0];
-  return best && { ink: best.ink, strength: best.strength };
+  return best;
 }
 
 /** The recipe without what is laid later as a thing of its own: where that hides a design, it is meant to. */

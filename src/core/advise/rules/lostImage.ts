@@ -1,4 +1,4 @@
-import { NEEDS } from '../../readings/legibility/contrast';
+import { NEEDS, standsOff } from '../../readings/legibility/contrast';
 import type { PassReading } from '../../readings/passReadings';
 import { setPlacements } from '../../recipe/editPasses';
 import type { PassOf } from '../../recipe/passes/definition';
@@ -8,8 +8,6 @@ import { silhouette } from '../../recipe/passes/silhouette';
 import { passesInOrder } from '../../recipe/recipe';
 import { type Finding, type Rule, readingOf } from './definition';
 
-/** A strip whose lightness is so near to the ground's, as contrast, needs a shadow to stand off. */
-const STANDS_OFF = 1.6;
 /** Where it reads so much better in one place than in another, the ground is uneven, and there is calmer ground. */
 const UNEVEN = 1.5;
 /** From this strength on, per cent, an image is meant to stand out; a fainter one gives depth. */
@@ -29,10 +27,9 @@ export const lostImage: Rule = {
 };
 
 function judgeStrip(pass: PassOf<typeof greetingStrip>, reading: PassReading | undefined): Finding[] {
-  const ratios = reading?.contrast?.places.map(({ ratio }) => ratio).sort((p, q) => p - q) ?? [];
-  const usual = ratios[ratios.length >> 1];
+  const ratios = reading?.contrast?.places.map(({ ratio }) => ratio) ?? [];
   const shadowed = pass.placements.every(({ params }) => params.shadow === 'black');
-  if (usual === undefined || shadowed || usual >= STANDS_OFF) return [];
+  if (shadowed || standsOff(ratios)) return [];
   return [
     {
       key: `strip ${pass.id}`,

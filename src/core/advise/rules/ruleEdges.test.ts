@@ -95,7 +95,7 @@ describe('a silhouette that does not read', () => {
   });
   test('is stamped in what reads better, as often as it takes, or set on calmer ground', () => {
     const white = ink('Slip', '#fdfdfb', 'white');
-    const [finding] = found(1.5, stamped(), { ink: white, strength: 200 });
+    const [finding] = found(1.5, stamped(), { ink: white, strength: 200, least: 3.2 });
     expect(finding?.message).toBe('The silhouette reads at only 1.5 : 1 at its worst place.');
     expect(finding?.fix?.label).toBe('Stamp it in Slip, twice');
     const mended = finding?.fix?.apply(stamped().recipe);

@@ -14,7 +14,7 @@ export const toneResist = definePass({
   description:
     'A design clear-embossed on the bare card: after the blend is buffed, the card’s own colour shows as the design.',
   stage: 'under',
-  design: { use: 'image', starts: 'crackle' },
+  design: { use: 'image', starts: 'pressed-leaf' },
   placements: { max: 4, noun: 'impression' },
   params: IMAGE_PARAMS,
   needsDry: true,
