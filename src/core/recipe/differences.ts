@@ -76,6 +76,8 @@ function sayLadder(say: Say, one: Recipe, other: Recipe, nameOf: NameOf, unit: U
   say('Shares to be seen', wishOf(one), wishOf(other));
 }
 
+const timesOf = (count: number): string => (count === 1 ? '' : count === 2 ? ' twice' : ` ${count} times`);
+
 /** Passes by their ids, and the order they stand in. */
 function sayPasses(
   say: Say,
@@ -87,8 +89,9 @@ function sayPasses(
   const stateOf = (pass: Pass | undefined) => {
     if (pass === undefined) return 'none';
     if (!pass.enabled) return 'off';
-    return placementsOf(pass)
-      .map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid'))
+    const laid = placementsOf(pass).map(({ inkId }) => (inkId ? nameOf(inkId) : 'laid'));
+    return [...new Set(laid)]
+      .map((one) => `${one}${timesOf(laid.filter((other) => other === one).length)}`)
       .join(', ');
   };
   const designOf = ({ designId }: Pass) => (designId ? nameOf(designId) : 'none');

@@ -10,7 +10,7 @@ import { BARE } from '../materials/ink/ink';
 import { driedColour } from '../materials/ink/laid';
 import { differencesBetween } from './differences';
 import { addRung, copyRun, copyShares, reverse, setRun, setRunParams, setShare } from './editLadder';
-import { addPass } from './editPasses';
+import { addPass, addPlacement } from './editPasses';
 import type { Pass } from './passes/passes';
 import type { ResolvedRecipe } from './resolved';
 import { RUN_IDS } from './runs/runs';
@@ -113,6 +113,10 @@ test('two states are told apart in words, by the names a maker knows, and alike 
   ])
     expect(told).toContain(line);
   expect(differencesBetween(resolved, stamped, 'mm')).toContain('Edge: none → Sloe');
+  const both = { ...stamped, recipe: addPlacement(stamped.recipe, silhouette.id) };
+  expect(differencesBetween(both, stamped, 'mm')).toEqual([
+    expect.stringMatching(/^Silhouette: (.+) twice → \1$/),
+  ]);
   expect(differencesBetween(other, other, 'mm')).toEqual([]);
 });
 
