@@ -29,7 +29,7 @@ export const lostInk: Rule = {
           INK_KINDS[one.kind].blends &&
           one.kind !== 'white' &&
           isSameHue(one, ink) &&
-          !resolved.inks.includes(one),
+          !resolved.inks.some(({ id }) => id === one.id),
       );
       return [
         {

@@ -24,7 +24,7 @@ export const mixedKinds: Rule = {
         quick,
         shelf,
         blendGround(resolved),
-        (one) => one.kind === slow.kind && isSameHue(one, quick) && !inks.includes(one),
+        (one) => one.kind === slow.kind && isSameHue(one, quick) && !inks.some(({ id }) => id === one.id),
       );
       return [
         {
