@@ -38,6 +38,9 @@ export function startFor(
   return { ...start, ...asItReads(kindId, start, ink, resolved, shelf) };
 }
 
+/** Cells along the panel at which that is looked at: a press waits for it. */
+const LOOKED_AT = 24;
+
 /** What is to stand out is looked at as it would lie: black that does not read where white would, a strip that hardly stands off. */
 function asItReads(
   kindId: PassKindId,
@@ -56,13 +59,13 @@ function asItReads(
     passInks: [...resolved.passInks, ...(ink ? [ink] : [])],
     designs: [...resolved.designs, ...(start.design ? [start.design] : [])],
   };
-  const contrast = designContrast(laid, pass.id);
+  const contrast = designContrast(laid, pass.id, LOOKED_AT);
   if (!contrast) return {};
   if (kindId === greetingStrip.id)
     return standsOff(contrast.places.map(({ ratio }) => ratio)) ? {} : { params: { shadow: 'black' } };
   const needed = NEEDS['bold shape'];
   if (contrast.least >= needed) return {};
-  const better = betterStamping(laid, pass, contrast.least, shelf);
+  const better = betterStamping(laid, pass, contrast.least, shelf, LOOKED_AT);
   return better && better.least >= needed
     ? { inkId: better.ink.id, params: { strength: better.strength } }
     : {};
