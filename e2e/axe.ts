@@ -14,5 +14,7 @@ export async function expectAccessible(page: Page, where: string): Promise<void>
 
 /** The page is no wider than the window. */
 export async function expectNoSideScroll(page: Page, width: number): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  await expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+    .toBeLessThanOrEqual(width);
 }
