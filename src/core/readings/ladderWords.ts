@@ -1,20 +1,21 @@
 import { capitalised } from '../base/words';
 import { aPlainColour, plainColour } from '../materials/colour/plainWords';
 import { isBare } from '../materials/ink/ink';
-import type { JointReading, Readings, RungReading } from './readings';
+import { groundName, type JointReading, type Readings, type RungReading } from './readings';
 
 /**
  * The whole ladder in one sentence, plain words only: its colours in order, how they step, and what becomes of the joins;
  * what a maker would mind first.
  */
-export function describeLadder({ rungs, joints, spacing }: Readings): string {
+export function describeLadder(readings: Readings): string {
+  const { rungs, spacing } = readings;
   const [first, ...rest] = rungs.map(wordsFor);
   const last = rest.pop();
   const colours = [first, ...rest.map((colour) => `through ${colour}`), last && `to ${last}`]
     .filter(Boolean)
     .join(' ');
   const step = stepWords(spacing.gaps, spacing.description);
-  return `${capitalised(colours)}, ${step}; ${joinWords(rungs, joints)}.`;
+  return `${capitalised(colours)}, ${step}; ${joinWords(readings)}.`;
 }
 
 const wordsFor = ({ ink, lab }: RungReading): string => (isBare(ink) ? 'bare card' : plainColour(lab));
@@ -27,10 +28,11 @@ function stepWords(gaps: readonly number[], told: string): string {
 }
 
 /** What is to be minded first: what is lost, what turns to mud, what is too alike; else what is new on the way. */
-function joinWords(rungs: readonly RungReading[], joints: readonly JointReading[]): string {
+function joinWords(readings: Readings): string {
+  const { rungs, joints } = readings;
   const lost = rungs.filter(({ presence }) => presence === 'vanishes').length;
   if (lost > 0)
-    return lost === rungs.length ? 'all of it lost on this card' : `${numberWord(lost)} lost on this card`;
+    return `${lost === rungs.length ? 'all of it' : numberWord(lost)} lost on ${groundName(readings)}`;
   const of = (kind: JointReading['verdict']['kind']) =>
     joints.filter(({ verdict }) => verdict.kind === kind).map(({ verdict }) => verdict.decidedBy.lab);
   const [mud] = of('mud');

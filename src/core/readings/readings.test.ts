@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
-import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
-import { readingsOf } from './readings';
+import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
+import { describeLadder } from './ladderWords';
+import { readingsOf, readLadder } from './readings';
 import { spacingOf } from './spacing';
 
 const gorse = ink('gorse', '#f8d46f', 'dye');
@@ -17,6 +18,15 @@ test('on smooth white every ink shows; the same dyes vanish on black (common pra
   const onBlack = readingsOf(resolvedOf(inks, BLACK_CARD));
   expect(onBlack.rungs.map(({ presence }) => presence)).toEqual(['vanishes', 'vanishes', 'vanishes']);
   expect(onBlack.joints.map(({ headline }) => headline)).toEqual(['Lost on this card', 'Lost on this card']);
+});
+
+test('a blush and a pale grey on white are tints of it, white on white is lost (by eye)', () => {
+  const inks = [ink('blush', '#f7dfe3'), ink('haze', '#d5d8dc'), ink('slip', '#f6f5f1', 'white')];
+  expect(readingsOf(resolvedOf(inks)).rungs.map(({ presence }) => presence)).toEqual([
+    'soft',
+    'soft',
+    'vanishes',
+  ]);
 });
 
 test('a mustard on kraft is a tint of it, a tan is lost there (by eye)', () => {
@@ -36,6 +46,16 @@ test('a hybrid blend on bare black is told as sunk or faint, never as a finished
   }
   for (const { headline } of readingsOf(resolvedOf(hybrids)).joints)
     expect(headline).not.toMatch(/sunk|Faint/);
+});
+
+test('what is lost or faint is told of what it lies on, and white is advised only where white helps (common practice)', () => {
+  const black = ink('soot', '#1c1d20', 'pigment');
+  const onSoot = readLadder(withPass(resolvedOf([gorse, leat]), 'whiteBase', { ink: black }));
+  expect(onSoot.joints.map(({ headline }) => headline)).toEqual(['Lost on what lies under the blend']);
+  expect(describeLadder(onSoot)).toMatch(/; all of it lost on what lies under the blend\.$/);
+  const [faint] = readingsOf(resolvedOf([ink('haar', '#d5d8dc'), ink('mist', '#dcd6cc')])).joints;
+  expect(faint?.headline).toBe('Faint on this card');
+  expect(faint?.reason).toMatch(/: deeper inks bring it out\.$/);
 });
 
 test('pigment still shows on black (common practice)', () => {

@@ -1,4 +1,5 @@
 import { type BlendGround, bareGround, blendGround, groundReflectance, solidColour } from '../engine/blend';
+import { groundOfCard } from '../materials/card/card';
 import { deltaE00 } from '../materials/colour/difference';
 import { type Hex, hexOfLab, labOfHex } from '../materials/colour/hex';
 import { chroma, hueDegrees, type Lab, labOfSpectrum } from '../materials/colour/lab';
@@ -51,18 +52,33 @@ export interface JointReading {
  */
 export interface Readings {
   readonly ground: Lab;
+  /** Whether that is the bare card, as far as anybody sees. */
+  readonly isOnCard: boolean;
   readonly rungs: readonly RungReading[];
   readonly joints: readonly JointReading[];
   readonly spacing: Spacing;
 }
 
-const LOST = {
-  headline: 'Lost on this card',
-  reason: 'Neither ink can be told from the bare card, so neither can their joint.',
-};
-const FAINT = {
-  headline: 'Faint on this card',
-  reason: 'Both inks stay tints of the card, and so does their joint: a white base under them brings it out.',
+/** A ground that is no further from the bare card than this is seen as the card, CIEDE2000. */
+const SAME_GROUND = 1;
+
+/** What a ladder lies on, as it is told. */
+export const groundName = ({ isOnCard }: Pick<Readings, 'isOnCard'>, card = 'this card'): string =>
+  isOnCard ? card : 'what lies under the blend';
+
+const lostOn = (on: string) => ({
+  headline: `Lost on ${on}`,
+  reason: `Neither ink can be told from ${on}, so neither can their joint.`,
+});
+/** White under an ink brings it out where the ground is darker than this, L*; on a lighter one it changes nothing. By eye. */
+const WHITE_HELPS = 88;
+
+const faintOn = (on: string, ground: Lab) => {
+  const help = ground.l < WHITE_HELPS ? 'a white base under them brings it out' : 'deeper inks bring it out';
+  return {
+    headline: `Faint on ${on}`,
+    reason: `Both inks stay tints of ${on}, and so does their joint: ${help}.`,
+  };
 };
 
 /** A ground darker than this, L*, takes colour from what lies on it; an ink has sunk that keeps less than this part of its chroma. By eye. */
@@ -71,9 +87,13 @@ const SUNK = 0.65;
 const SUNK_REASON = 'Both lose much of their colour to the card: a white base under them keeps it.';
 
 /** What becomes of a joint, and what the ground does to it. */
-function describeJoint(verdict: Verdict, rungs: readonly [RungReading, RungReading], ground: Lab) {
-  if (rungs.every(({ presence }) => presence === 'vanishes')) return LOST;
-  if (rungs.every(({ presence }) => presence !== 'shows')) return FAINT;
+function describeJoint(
+  verdict: Verdict,
+  rungs: readonly [RungReading, RungReading],
+  { ground, isOnCard }: Pick<Readings, 'ground' | 'isOnCard'>,
+) {
+  if (rungs.every(({ presence }) => presence === 'vanishes')) return lostOn(groundName({ isOnCard }));
+  if (rungs.every(({ presence }) => presence !== 'shows')) return faintOn(groundName({ isOnCard }), ground);
   const { headline, reason } = describeVerdict(verdict);
   const isSunk =
     ground.l < DARK_GROUND &&
@@ -93,12 +113,13 @@ export function readingsOf(
   on: BlendGround = bareGround(card),
 ): Readings {
   const ground = labOfSpectrum(groundReflectance(on));
+  const isOnCard = deltaE00(ground, labOfSpectrum(groundOfCard(card))) < SAME_GROUND;
   const rungs = inks.map((ink) => readRung(ink, on, ground));
   const joints = rungs.slice(1).flatMap((second, i) => {
     const first = rungs[i];
-    return first ? [readJoint(first, second, on, ground)] : [];
+    return first ? [readJoint(first, second, on, { ground, isOnCard })] : [];
   });
-  return { ground, rungs, joints, spacing: spacingOf(rungs.map(({ lab }) => lab.l)) };
+  return { ground, isOnCard, rungs, joints, spacing: spacingOf(rungs.map(({ lab }) => lab.l)) };
 }
 
 /** Reads a recipe's ladder on what it is laid on and with. */
@@ -118,7 +139,12 @@ function readRung(ink: Ink, on: BlendGround, ground: Lab): RungReading {
   };
 }
 
-function readJoint(first: RungReading, second: RungReading, on: BlendGround, ground: Lab): JointReading {
+function readJoint(
+  first: RungReading,
+  second: RungReading,
+  on: BlendGround,
+  seen: Pick<Readings, 'ground' | 'isOnCard'>,
+): JointReading {
   const stations = walkJoint(first.ink, second.ink, on);
   const verdict = judgeJoint(stations, walkOnWhite(first.ink, second.ink, on, stations));
   return {
@@ -126,7 +152,7 @@ function readJoint(first: RungReading, second: RungReading, on: BlendGround, gro
     strip: stations.map(({ lab }) => hexOfLab(lab)),
     onTheWay: namesOnTheWay(stations),
     verdict,
-    ...describeJoint(verdict, [first, second], ground),
+    ...describeJoint(verdict, [first, second], seen),
     lightnessStep: second.lab.l - first.lab.l,
     difference: deltaE00(first.lab, second.lab),
   };

@@ -1,22 +1,16 @@
 import { blendGround } from '../../engine/blend';
-import { groundOfCard } from '../../materials/card/card';
-import { deltaE00 } from '../../materials/colour/difference';
-import { labOfSpectrum } from '../../materials/colour/lab';
 import { INK_KINDS } from '../../materials/ink/kinds';
+import { groundName } from '../../readings/readings';
 import { setInk } from '../../recipe/editLadder';
 import type { Rule } from './definition';
 import { isSameHue, nearestShowing } from './nearest';
-
-/** What the blend is laid on is the bare card, as far as anybody sees, CIEDE2000. */
-const SAME_GROUND = 1;
 
 /** An ink that cannot be told from what it is laid on; a dye on dark or kraft, mostly. */
 export const lostInk: Rule = {
   id: 'lostInk',
   check: ({ resolved, readings, shelf }) => {
     const ground = blendGround(resolved);
-    const isOnCard = deltaE00(readings.ground, labOfSpectrum(groundOfCard(resolved.card))) < SAME_GROUND;
-    const on = isOnCard ? resolved.card.name : 'what lies under the blend';
+    const on = groundName(readings, resolved.card.name);
     return readings.rungs.flatMap(({ ink, presence }, rung) => {
       // White that softens a fade into the card is meant to vanish there.
       if (presence !== 'vanishes' || ink.kind === 'white') return [];
