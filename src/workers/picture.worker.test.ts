@@ -1,4 +1,6 @@
 import { beforeEach, expect, test, vi } from 'vitest';
+import type { PictureRequest } from '../core/picture/paint';
+import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { resolveAnyway } from '../core/recipe/resolved';
 import { DEMO_CARDS } from '../data/demo/cards';
 import { DEMO_INKS } from '../data/demo/inks';
@@ -12,6 +14,20 @@ vi.mock('comlink', () => ({
   },
   transfer: <T>(value: T): T => value,
 }));
+
+const painted: ResolvedRecipe[] = [];
+vi.mock('../core/picture/paint', async (original) => {
+  const { createPainter } = await original<typeof import('../core/picture/paint')>();
+  return {
+    createPainter: () => {
+      const prepare = createPainter();
+      return (request: PictureRequest) => {
+        painted.push(request.resolved);
+        return prepare(request);
+      };
+    },
+  };
+});
 
 const [demo] = DEMO_RECIPES;
 if (!demo) throw new Error('there is no demo recipe');
@@ -53,4 +69,17 @@ test('what is under way when its place goes is finished: somebody may come back 
   door.forget('left');
   expect((await painting)?.width).toBe(300);
   await expect(door.paint('left', { recipe, wetness: 'dry', width: 3, height: 4 })).rejects.toThrow('left');
+});
+
+test('steps of one recipe at many places are painted from the same values, though each came as a copy of its own', async () => {
+  painted.length = 0;
+  for (const place of ['blend', 'coat', 'check']) {
+    door.setMaterials(place, structuredClone(materials));
+    await door.paint(place, { recipe: structuredClone(recipe), wetness: 'dry', width: 3, height: 4 });
+  }
+  const [blend, coat, check] = painted;
+  for (const part of ['recipe', 'card', 'inks', 'designs'] as const) {
+    expect(coat?.[part]).toBe(blend?.[part]);
+    expect(check?.[part]).toBe(blend?.[part]);
+  }
 });

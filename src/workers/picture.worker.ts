@@ -46,6 +46,11 @@ interface Place {
 }
 
 const places = new Map<string, Place>();
+/**
+ * What was last painted with, at any place: the steps of one recipe stand at two dozen, and what is the same in them stays
+ * the same value, which the painter remembers by.
+ */
+let latest: { materials?: PlaceMaterials; recipe?: Recipe } = {};
 const prepare = createPainter();
 
 const known = (place: string): Place => {
@@ -54,9 +59,10 @@ const known = (place: string): Place => {
   return found;
 };
 
-/** The recipe of a place, made of the same values as its last one where it says the same. */
+/** The recipe of a place, made of the same values as its last one, or the last of all, where it says the same. */
 function resolvedAt(place: Place, recipe: Recipe): ResolvedRecipe {
-  place.recipe = shareWith(place.recipe, recipe);
+  place.recipe = shareWith(place.recipe ?? latest.recipe, recipe);
+  latest = { materials: place.materials, recipe: place.recipe };
   return { recipe: place.recipe, ...place.materials };
 }
 
@@ -89,8 +95,10 @@ const door = {
   /** Takes the card, the inks and the designs of a place, for all that is asked of it from now on. */
   setMaterials(place: string, materials: PlaceMaterials): void {
     const before = places.get(place);
-    if (before) before.materials = shareWith(before.materials, materials);
-    else places.set(place, { materials, newest: 0 });
+    const shared = shareWith(before?.materials ?? latest.materials, materials);
+    latest = { ...latest, materials: shared };
+    if (before) before.materials = shared;
+    else places.set(place, { materials: shared, newest: 0 });
   },
 
   /** Lets go of a place that is no longer on the screen: what waits to be painted for it is given up. */
