@@ -198,7 +198,11 @@ test('step by step: next and back by key, a clock that pauses, and one’s own t
   await expect(step).toContainText('Leat Mid');
   await page.keyboard.press('PageUp');
   await expect(step).toContainText('Gorse Pale');
-  for (let i = 0; i < 8; i++) await page.getByRole('button', { name: /^(Next|Finish)$/ }).click();
+  await expect(step).not.toContainText('Take care');
+  const next = page.getByRole('button', { name: /^(Next|Finish)$/ });
+  for (let i = 0; i < 6; i++) await next.click();
+  await expect(step).toContainText('Take care. Heat tool: hot air and hot card burn.');
+  for (let i = 0; i < 2; i++) await next.click();
   await expect(page.getByRole('heading', { name: /Done in 1[12]:/ })).toBeVisible();
   const timings = await page.evaluate(
     () =>

@@ -19,7 +19,7 @@ export function RecipeThumb({ resolved, label, within, wetness = 'dry', progress
   const [width, height] = [Math.round(panel.width * scale), Math.round(panel.height * scale)];
   return (
     <span
-      className="relative block shrink-0 bg-white shadow-[0_0_0_1px_#0003,0_1px_3px_#0004]"
+      className="relative block shrink-0 bg-white shadow-[0_0_0_1px_#0003,0_1px_3px_#0004] print:shadow-none print:outline print:-outline-offset-1 print:outline-[#0003]"
       style={{ width, height }}
     >
       <PanelPicture

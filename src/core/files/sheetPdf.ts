@@ -390,6 +390,9 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
         above: i === 0 ? 0.6 : 0.2,
       }),
     ),
+    ...sheet.cautions.map(
+      (text, i): Line => ({ text: `Take care. ${text}`, look: 'mute', above: i === 0 ? 0.6 : 0.2 }),
+    ),
     ...steps.flatMap((step, i): Line[] => [
       {
         text: `${i + 1}. ${step.title}${step.brush ? `, ${noun} ${step.brush.letter}` : ''}${step.minutes ? ` (${describeMinutes(step.minutes)})` : ''}`,
@@ -409,7 +412,6 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
       ...step.care.map((text): Line => ({ text, look: 'mute', above: 0 })),
       ...(step.note ? [{ text: `Note: ${step.note}`, look: 'plain', above: 0 } as const] : []),
     ]),
-    ...sheet.cautions.map((text): Line => ({ text: `Take care. ${text}`, look: 'mute', above: 0.8 })),
   ];
 }
 

@@ -357,7 +357,13 @@ describe('passes in the order of work', () => {
       plain,
     );
     expect(counts(all)).toEqual([1, 1, 1, 1]);
-    expect(sheetText(all, 'mm').match(/follow your local rules/g)).toHaveLength(1);
+    const text = sheetText(all, 'mm');
+    expect(text.match(/follow your local rules/g)).toHaveLength(1);
+    // Before the work, and of each step what it has of its own.
+    expect(text.indexOf('hot air')).toBeLessThan(text.indexOf('1. Prepare'));
+    const { steps } = compileSheet(all, 'mm');
+    expect(steps.find(({ title }) => title === 'Emboss the resist')?.dangers).toEqual(['heat', 'powder']);
+    expect(steps.filter(({ kind }) => kind === 'lay').flatMap(({ dangers: of }) => of)).toEqual([]);
   });
 
   test('in inches nothing is told in millimetres, whatever is laid', () => {

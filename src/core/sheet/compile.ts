@@ -57,13 +57,14 @@ function compile(resolved: ResolvedRecipe, unit: Unit, { pace = USUAL_PACE, owne
   const setting = isShort ? { ...usual, changing: RUBBING } : usual;
   const pieces = piecesOf(setting);
   const { uses, done } = workOff(pieces, needsOf(pieces), counted, setting);
+  const dangers = new Set(done.steps.flatMap((step) => step.dangers));
   return {
     steps: [prepared(done, setting, uses), ...done.steps],
     workMinutes: done.worked,
     dryMinutes: done.clock - done.worked,
     remarks: remarksOf(setting, brushesFor(wished), uses),
-    cautions: cautionsOf(done.dangers),
-    dangers: done.dangers,
+    cautions: cautionsOf(dangers),
+    dangers,
   };
 }
 
@@ -165,7 +166,7 @@ export function sheetText(resolved: ResolvedRecipe, unit: Unit, maker: Maker = {
     resolved.recipe.name,
     `${settingOf(resolved, unit, maker.pace ?? USUAL_PACE).school.label}. ${describeTimes(sheet)}.`,
     ...sheet.remarks.map((remark) => `Mind: ${remark}`),
-    ...steps,
     ...sheet.cautions,
+    ...steps,
   ].join('\n\n');
 }

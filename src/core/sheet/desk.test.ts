@@ -43,7 +43,7 @@ describe('a desk', () => {
       clear,
     );
     expect([...twice.things]).toEqual(['a ruler']);
-    expect([...twice.dangers]).toEqual(['heat']);
+    expect(twice.steps.map(({ dangers }) => dangers)).toEqual([['heat'], ['heat']]);
   });
 });
 

@@ -40,6 +40,8 @@ export interface Step {
   readonly begins: Minutes;
   /** What has to lie ready for it, beside inks and brushes. */
   readonly needs: readonly string[];
+  /** What in it can hurt. */
+  readonly dangers: readonly Danger[];
   /** The marks it is measured by. */
   readonly marks: readonly GivenMark[];
   /** The same work for whoever carries it out. */
@@ -67,7 +69,6 @@ export interface Desk {
   /** Minutes with something in hand so far, and minutes in all. */
   readonly worked: Minutes;
   readonly clock: Minutes;
-  readonly dangers: ReadonlySet<Danger>;
   /** What has been laid since all was last dry. */
   readonly wet: readonly Ink[];
   /** Whether the blend is down. */
@@ -82,7 +83,6 @@ export const clearDesk = (recipe: Recipe): Desk => ({
   progress: untouched(recipe),
   worked: 0,
   clock: 0,
-  dangers: new Set(),
   wet: [],
   blended: false,
   pending: [],
@@ -94,32 +94,29 @@ export type Piece =
   | { readonly need: BrushNeed; readonly job: (desk: Desk, use: BrushUse) => Desk }
   | { readonly need?: undefined; readonly job: (desk: Desk) => Desk };
 
-type Told = Omit<Step, 'after' | 'stands' | 'note' | 'begins' | 'marks' | 'deeds' | 'needs'> &
-  Partial<Pick<Step, 'marks' | 'deeds' | 'needs'>> & {
-    readonly dangers?: readonly Danger[];
-  };
+type Told = Omit<Step, 'after' | 'stands' | 'note' | 'begins' | 'marks' | 'deeds' | 'needs' | 'dangers'> &
+  Partial<Pick<Step, 'marks' | 'deeds' | 'needs' | 'dangers'>>;
 
 /** The desk with one more step done, as the panel stands by then. */
 export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, told: Told): Desk {
-  const { needs = [], dangers = [], ...step } = told;
-  const note = recipe.notes?.[step.key];
-  const { minutes = 0 } = step;
+  const note = recipe.notes?.[told.key];
   const done: Step = {
     marks: [],
     deeds: [],
-    needs,
-    ...step,
+    needs: [],
+    dangers: [],
+    ...told,
     begins: desk.clock,
     after: desk.progress,
     stands: desk.wet.some((ink) => !isBare(ink)) ? 'wet' : 'dry',
     ...(note ? { note } : {}),
   };
+  const { minutes = 0, waits, needs } = done;
   return {
     ...desk,
     steps: [...desk.steps, done],
-    worked: desk.worked + (step.waits ? 0 : minutes),
+    worked: desk.worked + (waits ? 0 : minutes),
     clock: desk.clock + minutes,
-    dangers: new Set([...desk.dangers, ...dangers]),
     things: new Set([...desk.things, ...needs]),
   };
 }

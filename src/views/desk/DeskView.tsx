@@ -15,6 +15,7 @@ import { unbroken } from '../../core/base/words';
 import type { StepTime } from '../../core/keep/log/made';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
+import { cautionsOf } from '../../core/sheet/cautions';
 import { compileSheet, type Maker } from '../../core/sheet/compile';
 import type { Step } from '../../core/sheet/desk';
 import { USUAL_PACE } from '../../core/sheet/times';
@@ -201,6 +202,11 @@ function OneStep({ resolved, step, clock }: StepProps) {
         {step.care.map((line) => (
           <p key={line} className="mt-3 text-lg leading-snug md:text-xl">
             {unbroken(line)}
+          </p>
+        ))}
+        {cautionsOf(new Set(step.dangers)).map((caution) => (
+          <p key={caution} className="mt-3 leading-snug text-mute md:text-lg">
+            <strong>Take care.</strong> {caution}
           </p>
         ))}
         {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}

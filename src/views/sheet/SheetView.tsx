@@ -111,10 +111,11 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             <strong>Mind.</strong> {remark}
           </p>
         ))}
-        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:block print:text-small">
-          <div className="order-last space-y-5 print:float-right print:ml-4">
+        <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:block print:text-small print:leading-tight">
+          <div className="space-y-5 sm:order-last print:float-right print:ml-4">
             <MarkedPanel resolved={resolved} unit={unit} />
             {resolved.alsoOn && <MarkedPanel resolved={{ ...resolved, card: resolved.alsoOn }} unit={unit} />}
+            <Cautions told={sheet.cautions} />
           </div>
           <ol className="space-y-4 print:space-y-1">
             {steps.map((step, i) => (
@@ -135,15 +136,22 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             <p key={line} className="h-6 border-b border-line" />
           ))}
         </section>
-        <footer className="mt-6 break-inside-avoid space-y-2 print:mt-2 print:space-y-0.5 print:pt-2 print:text-small border-t border-line pt-4">
-          {sheet.cautions.map((caution) => (
-            <p key={caution}>
-              <strong>Take care.</strong> {caution}
-            </p>
-          ))}
-        </footer>
       </article>
     </main>
+  );
+}
+
+/** What can hurt, beside the first steps: read before the work, not after it. */
+function Cautions({ told }: { readonly told: readonly string[] }) {
+  if (told.length === 0) return null;
+  return (
+    <section aria-label="Cautions" className="max-w-60 space-y-2 border-t border-line pt-2 print:space-y-1">
+      {told.map((caution) => (
+        <p key={caution}>
+          <strong>Take care.</strong> {caution}
+        </p>
+      ))}
+    </section>
   );
 }
 
