@@ -166,6 +166,17 @@ test.each(['A4', 'Letter'] as const)(
   },
 );
 
+test('a step that changes nothing on the panel has no small picture, the others keep their numbers', () => {
+  const { steps } = compileSheet(glowing, 'mm');
+  const shown = stagePictures(glowing, steps).map(({ step }) => steps[step - 1]?.kind);
+  expect(shown[0]).toBe('prepare');
+  expect(shown).toContain('lay');
+  expect(shown).toContain('dry');
+  // The last look finds the panel as drying left it.
+  expect(steps.at(-1)?.kind).toBe('check');
+  expect(shown).not.toContain('check');
+});
+
 test('a panel larger than the paper is drawn smaller, and the page says so', async () => {
   const large = { ...resolved, recipe: { ...resolved.recipe, panel: { width: 297, height: 420 } } };
   const pdf = await writeSheetPdf({

@@ -28,6 +28,7 @@ import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
 import { describeMinutes } from '../sheet/times';
 import { writeRecipeCode } from './recipeCode';
+import type { Stage } from './stagePictures';
 
 export type Paper = 'A4' | 'Letter';
 
@@ -55,8 +56,8 @@ export interface PdfParts {
   readonly paper: Paper;
   /** The finished panel as a PNG. */
   readonly png: Uint8Array;
-  /** The panel after each step of the sheet, small, as PNGs. */
-  readonly stages: readonly Uint8Array[];
+  /** The panel after each step that changes it, small. */
+  readonly stages: readonly Stage[];
   readonly fonts: SheetFonts;
 }
 
@@ -88,8 +89,8 @@ export async function writeSheetPdf({
   document.setTitle(recipe.name);
   document.setCreator('Tint Ladder');
   const faces = await embedFaces(document, fonts);
-  const pictures: PDFImage[] = [];
-  for (const stage of stages) pictures.push(await document.embedPng(stage));
+  const pictures: StagePicture[] = [];
+  for (const { step, png: small } of stages) pictures.push({ step, picture: await document.embedPng(small) });
   const picture = await document.embedPng(png);
   const sheet = compileSheet(resolved, unit, maker);
   const [width, height] = PAPERS[paper];
@@ -259,19 +260,24 @@ function penOn(page: PDFPage, faces: Faces) {
 /** How high and how wide apart the pictures of the stages stand, and how many rows of them there is room for. */
 const STAGE = { height: 13.5 * POINT, apart: 12.2 * POINT, row: 17 * POINT, rows: 2 } as const;
 
-/** The panel after each step, numbered as the steps are, along the foot of the page. */
-function drawStages(pen: Pen, pictures: readonly PDFImage[], width: number): void {
+interface StagePicture {
+  readonly step: number;
+  readonly picture: PDFImage;
+}
+
+/** The panel after each step that changes it, numbered as the steps are, along the foot of the page. */
+function drawStages(pen: Pen, pictures: readonly StagePicture[], width: number): void {
   const room = width - 2 * MARGIN - QR_SIZE - GAP;
   const across = Math.floor(room / STAGE.apart);
   // The last ones matter least where there are more than there is room for: they hardly differ.
-  pictures.slice(0, across * STAGE.rows).forEach((picture, i) => {
+  pictures.slice(0, across * STAGE.rows).forEach(({ step, picture }, i) => {
     const scale = Math.min(STAGE.height / picture.height, (STAGE.apart - 4) / picture.width);
     const x = MARGIN + (i % across) * STAGE.apart;
     const top = FOOT - GAP - Math.floor(i / across) * STAGE.row;
     const size = { width: picture.width * scale, height: picture.height * scale };
     pen.page.drawImage(picture, { x, y: top - size.height, ...size });
     pen.page.drawRectangle({ x, y: top - size.height, ...size, borderColor: MUTE, borderWidth: 0.25 });
-    pen.text(String(i + 1), x, top - size.height - 7, 6, 'bold');
+    pen.text(String(step), x, top - size.height - 7, 6, 'bold');
   });
 }
 

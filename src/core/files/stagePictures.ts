@@ -1,4 +1,4 @@
-import { createPainter, type Picture } from '../picture/paint';
+import { createPainter } from '../picture/paint';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { Step } from '../sheet/desk';
 import { writePicture } from './recipePicture';
@@ -6,26 +6,24 @@ import { writePicture } from './recipePicture';
 /** How high the small picture of a stage is, pixels. */
 const HEIGHT = 150;
 
-/** The panel as it stands after each step, small, as PNGs; steps that change nothing share one. */
-export function stagePictures(resolved: ResolvedRecipe, steps: readonly Step[]): Uint8Array[] {
+/** The panel as it stands after a step. */
+export interface Stage {
+  /** The step's number on the sheet, from 1. */
+  readonly step: number;
+  readonly png: Uint8Array;
+}
+
+/** The panel after each step that changes what is seen of it, small. */
+export function stagePictures(resolved: ResolvedRecipe, steps: readonly Step[]): Stage[] {
   const { panel } = resolved.recipe;
   const width = Math.max(Math.round((HEIGHT * panel.width) / panel.height), 1);
   const prepare = createPainter();
-  const painted = new Map<string, Uint8Array>();
-  return steps.map(({ after, stands }) => {
-    const sign = JSON.stringify([after, stands]);
-    const known = painted.get(sign);
-    if (known) return known;
-    const { picture, paintRows } = prepare({
-      resolved,
-      wetness: stands,
-      width,
-      height: HEIGHT,
-      progress: after,
-    });
+  const signs = steps.map(({ after, stands }) => JSON.stringify([after, stands]));
+  return steps.flatMap(({ after, stands }, i) => {
+    if (i > 0 && signs[i] === signs[i - 1]) return [];
+    const asked = { resolved, wetness: stands, width, height: HEIGHT, progress: after };
+    const { picture, paintRows } = prepare(asked);
     paintRows(0, HEIGHT);
-    const png = writePicture(picture as Picture);
-    painted.set(sign, png);
-    return png;
+    return [{ step: i + 1, png: writePicture(picture) }];
   });
 }
