@@ -9,6 +9,7 @@ import { compareWithShelf, type InkImport } from '../core/files/inkImport';
 import { rowsOfCsv } from '../core/files/inksCsv';
 import { CannotCut, type CutPlan, planCuts, type Sheet } from '../core/make/cutting/cutPlan';
 import type { Piece } from '../core/make/cutting/pieces';
+import { panelUse } from '../core/make/sitting/materials';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { matsFor } from '../core/readings/card/mats';
@@ -56,6 +57,8 @@ const door = {
       throw error;
     }
   },
+  /** What one panel takes of inks, powder and paste. */
+  panelUse: onShared(panelUse),
   findTwins,
   nearestPairs,
   passReadings: onShared(passReadings),

@@ -1,16 +1,10 @@
 import { expose } from 'comlink';
-import type { Unit } from '../core/base/length';
-import { CannotCut, type CutPlan, planCuts } from '../core/make/cutting/cutPlan';
-import type { Piece } from '../core/make/cutting/pieces';
 import type { Begun } from '../core/make/sitting/begun';
 import type { Token } from '../core/make/sitting/evaluate';
 import { type Counts, mostBy, splitEvenings } from '../core/make/sitting/evenings';
 import { type Help, helpOf, noticed, variationsOf } from '../core/make/sitting/help';
-import { type PanelUse, panelUse } from '../core/make/sitting/materials';
 import { type PlannedSitting, planSitting } from '../core/make/sitting/plan';
 import type { PanelGroup, Sitting } from '../core/make/sitting/sitting';
-import type { Card } from '../core/materials/card/card';
-import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { breathe } from './breathe';
 
 /** Rounds of the first plan, which is shown at once; of each one after it; and in all. */
@@ -26,14 +20,6 @@ export interface SittingAdvice {
   /** How many panels of each lot are dry by the hour wished for; and the evenings it takes, where one is too short. */
   readonly by?: Counts;
   readonly evenings?: readonly Counts[];
-}
-
-/** Sheets of one card, or why its pieces cannot be cut. */
-export interface CardCuts {
-  readonly card: Card;
-  readonly pieces: readonly Piece[];
-  readonly plan?: CutPlan;
-  readonly refused?: string;
 }
 
 const door = {
@@ -108,24 +94,6 @@ const door = {
     const evenings = splitEvenings(sitting, finish, ASKED);
     return { help, by, ...(evenings ? { evenings } : {}) };
   },
-
-  /** What one panel of each recipe takes. */
-  uses: (recipes: readonly ResolvedRecipe[]): PanelUse[] => recipes.map(panelUse),
-
-  cuts: (
-    lots: readonly { readonly card: Card; readonly pieces: readonly Piece[] }[],
-    grain: boolean,
-    unit: Unit,
-  ): CardCuts[] =>
-    lots.map(({ card, pieces }) => {
-      if (!card.sheet) return { card, pieces };
-      try {
-        return { card, pieces, plan: planCuts(card.sheet, pieces, grain, unit) };
-      } catch (error) {
-        if (error instanceof CannotCut) return { card, pieces, refused: error.message };
-        throw error;
-      }
-    }),
 };
 
 export type SittingDoor = typeof door;

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
@@ -34,17 +35,19 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
   const { unit, paper } = useAppSelector(({ view }) => view);
   const { make, progress } = usePaperWork('Making the PDF', 'The PDF could not be made. Try again.');
   const name = record.name.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'sitting';
+  const outlaid = useOnceThere(outlay);
   const rows = () =>
     plan.lines.toSorted((p, q) => p.start - q.start || p.hand - q.hand).map((line) => rowOf(known, line));
   const pdf = () =>
     make(async (worker, onProgress) => {
+      const reckoned = await outlaid();
       const print = {
         name: record.name,
         told: toldOf(known),
         origin,
         makespan: plan.makespan,
         rows: rows(),
-        layOut: outlay ? layOutOf(known.sitting, plan, outlay) : [],
+        layOut: layOutOf(known.sitting, plan, reckoned),
         paper,
       };
       const recipes = known.lots.filter(({ lot }) => lot.count > 0).map(({ resolved }) => resolved);
@@ -59,9 +62,10 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
   };
   const calendar = async () => {
     const { writeSittingCalendar } = await import('../../core/files/sittingRows');
+    const reckoned = await outlaid();
     const before = [
-      ...(outlay ? shortOf(outlay) : []),
-      ...(outlay?.inks.filter(({ isDry }) => isDry).map((ink) => `Re-ink ${ink.name}.`) ?? []),
+      ...shortOf(reckoned),
+      ...reckoned.inks.filter(({ isDry }) => isDry).map((ink) => `Re-ink ${ink.name}.`),
     ];
     const text = writeSittingCalendar({ record, makespan: plan.makespan, panels: panelsOf(record), before });
     download(`${name}.ics`, 'text/calendar', text);
@@ -115,6 +119,18 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
       Sitting …
     </Menu>
   );
+}
+
+/** Waits for a value that is still being found out. */
+function useOnceThere<T>(value: T | undefined): () => Promise<T> {
+  const waiting = useRef<((value: T) => void)[]>([]);
+  useEffect(() => {
+    if (value === undefined) return;
+    for (const resolve of waiting.current) resolve(value);
+    waiting.current = [];
+  }, [value]);
+  return () =>
+    value === undefined ? new Promise((resolve) => waiting.current.push(resolve)) : Promise.resolve(value);
 }
 
 function rowOf(known: KnownSitting, line: Planned): SittingRow {

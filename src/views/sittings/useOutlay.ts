@@ -5,16 +5,30 @@ import { today } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { useSession, useShelf } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
+import type { Unit } from '../../core/base/length';
 import { DUE, drynessAfter, inkPerCoat, padStates } from '../../core/keep/pads/pad';
+import type { Piece } from '../../core/make/cutting/pieces';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import { ML_A_COAT } from '../../core/make/sitting/materials';
 import { type CardChoices, outlayOf, piecesByCard, type SittingOutlay } from '../../core/make/sitting/outlay';
 import type { SheetsOf } from '../../core/make/sitting/record';
+import type { Card } from '../../core/materials/card/card';
 import { changeSitting, listSittings } from '../../data/sittings';
 import { useAppSelector } from '../../store/hooks';
-import { sittingWorker } from '../../workers/client';
+import { shelfWorker } from '../../workers/client';
 
 const choicesOf = ({ cards: _, grain: _grain, ...choices }: Cutting): CardChoices => choices;
+
+/** The pieces of one card on its sheets, where it has any and they can be cut. */
+async function cut(
+  lot: { readonly card: Card; readonly pieces: readonly Piece[] },
+  grain: boolean,
+  unit: Unit,
+) {
+  if (!lot.card.sheet) return lot;
+  const plan = await shelfWorker().planCuts(lot.card.sheet, lot.pieces, grain, unit);
+  return 'refused' in plan ? { ...lot, refused: plan.refused } : { ...lot, plan };
+}
 
 /** What a sitting takes of card, ink and the rest; undefined until it is reckoned. */
 export function useOutlay(known: KnownSitting | undefined): SittingOutlay | undefined {
@@ -27,19 +41,25 @@ export function useOutlay(known: KnownSitting | undefined): SittingOutlay | unde
   const sittings = useLiveQuery(() => listSittings(db), [db]);
   const sheets = known?.sheets;
   const uses = useAnswer(
-    useMemo(() => sheets && (() => sittingWorker().uses(sheets.map(({ resolved }) => resolved))), [sheets]),
+    useMemo(
+      () => sheets && (() => Promise.all(sheets.map(({ resolved }) => shelfWorker().panelUse(resolved)))),
+      [sheets],
+    ),
     'nothing',
   );
   const cards = shelf?.cards;
+  // What is written into the record meanwhile leaves the pieces as they are: they are not cut again.
+  const wanted = known && cutting ? JSON.stringify([...piecesByCard(known, choicesOf(cutting))]) : undefined;
+  const grain = cutting?.grain;
   const cuts = useAnswer(
     useMemo(() => {
-      if (!known || !cutting || !cards) return undefined;
-      const lots = [...piecesByCard(known, choicesOf(cutting))].flatMap(([cardId, pieces]) => {
+      if (wanted === undefined || grain === undefined || !cards) return undefined;
+      const lots = (JSON.parse(wanted) as [string, Piece[]][]).flatMap(([cardId, pieces]) => {
         const card = cards.find(({ id }) => id === cardId);
         return card ? [{ card, pieces }] : [];
       });
-      return () => sittingWorker().cuts(lots, cutting.grain, unit);
-    }, [known, cutting, cards, unit]),
+      return () => Promise.all(lots.map((lot) => cut(lot, grain, unit)));
+    }, [wanted, grain, cards, unit]),
     'nothing',
   );
   const outlay = useMemo((): SittingOutlay | undefined => {

@@ -79,8 +79,8 @@ describe('the pieces a sitting is cut of', () => {
         ]),
       ),
     ).toEqual([
-      'white: 4 panel, to be trimmed, Blue 84 × 104, 1 panel, to be trimmed, Warm 84 × 104',
-      'kraft: 1 panel, to be trimmed, Warm 84 × 104',
+      'white: 4 panel, to be trimmed (Blue) 84 × 104, 1 panel, to be trimmed (Warm) 84 × 104',
+      'kraft: 1 panel, to be trimmed (Warm) 84 × 104',
     ]);
   });
 });

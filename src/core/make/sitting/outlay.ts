@@ -50,7 +50,7 @@ export function piecesByCard(
     for (const [cardId, own] of [...pieces, ...(alsoOn && twin ? [[alsoOn.id, [twin]] as const] : [])]) {
       const named =
         known.lots.length > 1
-          ? own.map((piece) => ({ ...piece, name: `${piece.name}, ${recipe.name}` }))
+          ? own.map((piece) => ({ ...piece, name: `${piece.name} (${recipe.name})` }))
           : own;
       byCard.set(cardId, [...(byCard.get(cardId) ?? []), ...named]);
     }
