@@ -139,7 +139,7 @@ test('readings tell what passes do and what offends, the picture draws them, and
   expect(told.passes[0].contrast.least).toBeGreaterThan(1);
   expect(told.warnings.join(' ')).toMatch(/Saggar, a pigment, clings to the resist/);
   expect(await runTint(['sheet', with_])).toMatch(
-    /Emboss the resist[\s\S]*Cool[\s\S]*Top coat: Saggar[\s\S]*Powder: do not breathe/,
+    /Powder: do not breathe[\s\S]*Emboss the resist[\s\S]*Cool[\s\S]*Top coat: Saggar/,
   );
   const [coated, plain] = [join(folder, 'coated.png'), join(folder, 'plain.png')];
   await runTint(['picture', with_, coated, '--dpi', '60']);

@@ -1,22 +1,40 @@
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { LineCapStyle, PDFDocument, rgb } from 'pdf-lib';
 import { MM_AN_INCH } from '../base/length';
 import type { CutPlan } from '../make/cutting/cutPlan';
+import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 import { numberAt } from './cutSvg';
 
 const POINT = 72 / MM_AN_INCH;
 
-/** A plan as a PDF: a page a sheet, of the sheet's own size, so that it lies on it line for line. */
-export async function writeCutPdf({ sheet, sheets }: CutPlan, font: Uint8Array): Promise<Uint8Array> {
+/**
+ * A plan as a PDF: a page for each way its sheets are cut, of the sheet's own size, so that it lies on it line for line.
+ * Scores are dotted.
+ */
+export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint8Array> {
+  const { sheet, sheets } = plan;
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle('Cut plan');
   const face = await document.embedFont(font, { subset: true });
   const ink = rgb(0.07, 0.07, 0.07);
   const up = (y: number) => (sheet.height - y) * POINT;
-  for (const { placed, cuts } of sheets) {
+  for (const { name: which, places } of sheetsAlike(plan)) {
+    const { placed, cuts } = sheets[places[0]] ?? { placed: [], cuts: [] };
     const page = document.addPage([sheet.width * POINT, sheet.height * POINT]);
-    for (const { name, x, y, width, height } of placed) {
+    page.drawText(which, { x: 2 * POINT, y: 2 * POINT, size: 7, font: face, color: ink });
+    for (const piece of placed) {
+      const { name, x, y, width, height } = piece;
+      const score = scoreOf(piece);
+      if (score)
+        page.drawLine({
+          start: { x: score.from.x * POINT, y: up(score.from.y) },
+          end: { x: score.to.x * POINT, y: up(score.to.y) },
+          thickness: 0.7,
+          dashArray: [0, 3],
+          lineCap: LineCapStyle.Round,
+          color: ink,
+        });
       page.drawRectangle({
         x: x * POINT,
         y: up(y + height),
@@ -28,7 +46,7 @@ export async function writeCutPdf({ sheet, sheets }: CutPlan, font: Uint8Array):
       const size = Math.min(9, (width * POINT * 0.9) / Math.max(face.widthOfTextAtSize(name, 1), 1));
       page.drawText(name, {
         x: (x + width / 2) * POINT - face.widthOfTextAtSize(name, size) / 2,
-        y: up(y + height / 2),
+        y: up(y + height * nameAt(piece)),
         size,
         font: face,
         color: ink,

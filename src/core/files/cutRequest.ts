@@ -1,5 +1,5 @@
-import { array, boolean, number, object, string } from 'yup';
-import type { Piece } from '../make/cutting/pieces';
+import { array, boolean, mixed, number, object, string } from 'yup';
+import { FOLDS, type Fold, type Piece } from '../make/cutting/pieces';
 import { CARD_LIMITS } from '../materials/card/card';
 import { parsedJson, validated } from './validated';
 
@@ -28,6 +28,7 @@ const requestSchema = object({
         width: side(),
         height: side(),
         count: number().strict().integer().min(1).max(400).required(),
+        fold: mixed<Fold>().oneOf(FOLDS),
       })
         .noUnknown()
         .required(),

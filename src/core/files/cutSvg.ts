@@ -2,7 +2,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { Point } from '../base/geometry';
 import type { Millimetres } from '../base/length';
 import type { Cut, CutPlan } from '../make/cutting/cutPlan';
-import { sheetsAlike } from '../make/cutting/cutText';
+import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 
 const escaped = (text: string): string =>
   text.replace(
@@ -17,15 +17,25 @@ const mm = (length: Millimetres): number => Math.round(length * 100) / 100;
 export const numberAt = ({ way, from }: Cut): Point =>
   way === 'down' ? { x: from.x + 1, y: from.y + 3.5 } : { x: from.x + 1, y: from.y - 0.8 };
 
-/** One sheet of a plan as an SVG at true size: pieces as outlines with their names, cuts as numbered lines. */
+/** One sheet of a plan as an SVG at true size: pieces as outlines with their names, cuts as numbered lines, scores dotted. */
 export function writeCutSvg({ sheet, sheets }: CutPlan, index: number): string {
   const { placed, cuts } = sheets[index] ?? { placed: [], cuts: [] };
   const { width, height } = sheet;
-  const pieces = placed.map(
-    ({ name, x, y, width: w, height: h }) =>
+  const scores = placed.flatMap((piece) => {
+    const line = scoreOf(piece);
+    return line
+      ? [
+          `  <line x1="${mm(line.from.x)}" y1="${mm(line.from.y)}" x2="${mm(line.to.x)}" y2="${mm(line.to.y)}" stroke="#000" stroke-width="0.3" stroke-linecap="round" stroke-dasharray="0 1.5"/>`,
+        ]
+      : [];
+  });
+  const pieces = placed.map((piece) => {
+    const { name, x, y, width: w, height: h } = piece;
+    return (
       `  <rect x="${mm(x)}" y="${mm(y)}" width="${mm(w)}" height="${mm(h)}" fill="none" stroke="#000" stroke-width="0.2"/>\n` +
-      `  <text x="${mm(x + w / 2)}" y="${mm(y + h / 2)}" font-size="4" text-anchor="middle">${escaped(name)}</text>`,
-  );
+      `  <text x="${mm(x + w / 2)}" y="${mm(y + h * nameAt(piece))}" font-size="4" text-anchor="middle">${escaped(name)}</text>`
+    );
+  });
   const lines = cuts.map((cut, i) => {
     const { from, to } = cut;
     const { x, y } = numberAt(cut);
@@ -38,6 +48,7 @@ export function writeCutSvg({ sheet, sheets }: CutPlan, index: number): string {
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
     `  <rect width="${width}" height="${height}" fill="#fff" stroke="#000" stroke-width="0.4"/>`,
     ...pieces,
+    ...scores,
     ...lines,
     '</svg>\n',
   ].join('\n');
@@ -56,7 +67,7 @@ export function cutDrawings(plan: CutPlan, name: string): CutFile {
   if (kinds.length < 2) return { name: `${name}.svg`, type: 'image/svg+xml', contents: writeCutSvg(plan, 0) };
   const drawings = kinds.map(
     (kind) =>
-      [`${name}, ${kind.name.toLowerCase()}.svg`, strToU8(writeCutSvg(plan, kind.places[0] ?? 0))] as const,
+      [`${name}, ${kind.name.toLowerCase()}.svg`, strToU8(writeCutSvg(plan, kind.places[0]))] as const,
   );
   return {
     name: `${name}.zip`,

@@ -1,10 +1,10 @@
 import { download } from '../../app/download';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatBare, formatLength } from '../../core/base/length';
-import { counted } from '../../core/base/words';
+import { counted, unbroken } from '../../core/base/words';
 import { cutDrawings } from '../../core/files/cutSvg';
-import type { Cut, CutPlan } from '../../core/make/cutting/cutPlan';
-import { describeCut, sheetsAlike } from '../../core/make/cutting/cutText';
+import type { Cut, CutPlan, Placed } from '../../core/make/cutting/cutPlan';
+import { describeCut, describeScores, nameAt, scoreOf, sheetsAlike } from '../../core/make/cutting/cutText';
 import type { Piece } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import { useAppSelector } from '../../store/hooks';
@@ -68,7 +68,7 @@ export function CutPlanView({ plan, card, pieces }: Props) {
         )}
       </div>
       <ul className="mt-3 flex flex-wrap gap-6">
-        {sheetsAlike(plan).map(({ places: [index = 0, ...others], name }) => (
+        {sheetsAlike(plan).map(({ places: [index, ...others], name }) => (
           <li key={name} className="max-w-88">
             <h3 className="font-semibold">
               {name}
@@ -80,6 +80,11 @@ export function CutPlanView({ plan, card, pieces }: Props) {
                 <li key={placeOf(cut)}>{describeCut(cut, unit)}</li>
               ))}
             </ol>
+            {describeScores(sheets[index]?.placed ?? [], unit).map((line) => (
+              <p key={line} className="text-small leading-snug">
+                {unbroken(line)}
+              </p>
+            ))}
           </li>
         ))}
       </ul>
@@ -108,26 +113,9 @@ function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: numb
       className="bg-field"
     >
       <rect width={width} height={height} className="fill-none stroke-text" strokeWidth={scale * 2} />
-      {placed.map(({ name, x, y, width: w, height: h }) => (
-        <g key={`${x} ${y}`}>
-          <rect
-            x={x}
-            y={y}
-            width={w}
-            height={h}
-            className="fill-pane stroke-text"
-            strokeWidth={scale * 0.8}
-          />
-          <text
-            x={x + w / 2}
-            y={y + h / 2}
-            dy="0.32em"
-            textAnchor="middle"
-            fontSize={Math.min(scale * 11, (w / Math.max(name.length, 4)) * 1.7)}
-            className="fill-text"
-          >
-            {name}
-          </text>
+      {placed.map((piece) => (
+        <g key={`${piece.x} ${piece.y}`}>
+          <PlacedPiece piece={piece} scale={scale} />
         </g>
       ))}
       {cuts.map(({ from, to }, i) => (
@@ -153,5 +141,38 @@ function Drawing({ plan, index }: { readonly plan: CutPlan; readonly index: numb
         </g>
       ))}
     </svg>
+  );
+}
+
+/** A piece on its sheet: its outline, its name, and dotted where it is scored. */
+function PlacedPiece({ piece, scale }: { readonly piece: Placed; readonly scale: number }) {
+  const { name, x, y, width, height } = piece;
+  const score = scoreOf(piece);
+  return (
+    <>
+      <rect {...{ x, y, width, height }} className="fill-pane stroke-text" strokeWidth={scale * 0.8} />
+      {score && (
+        <line
+          x1={score.from.x}
+          y1={score.from.y}
+          x2={score.to.x}
+          y2={score.to.y}
+          className="stroke-text"
+          strokeWidth={scale * 1.4}
+          strokeLinecap="round"
+          strokeDasharray={`0 ${scale * 4}`}
+        />
+      )}
+      <text
+        x={x + width / 2}
+        y={y + height * nameAt(piece)}
+        dy="0.32em"
+        textAnchor="middle"
+        fontSize={Math.min(scale * 11, (width / Math.max(name.length, 4)) * 1.7)}
+        className="fill-text"
+      >
+        {name}
+      </text>
+    </>
   );
 }

@@ -17,6 +17,8 @@ export interface Placed {
   readonly height: Millimetres;
   /** Whether it lies turned by a quarter. */
   readonly turned: boolean;
+  /** Which way it is scored through its middle, as it lies, where it is to be folded. */
+  readonly score?: Cut['way'];
 }
 
 /** One cut right through the piece in hand, as a trimmer makes it. */
@@ -165,12 +167,13 @@ function fillOnce(
     const choice = choose(box, pieces, left, used, grain, random);
     if (choice < 0) return;
     const index = choice >> 1;
-    const { name, width: w, height: h } = pieces[index] as Piece;
+    const { name, width: w, height: h, fold } = pieces[index] as Piece;
     const turned = (choice & 1) === 1;
     const [width, height] = turned ? [h, w] : [w, h];
     used[index] = (used[index] as number) + 1;
     area += width * height;
-    placed.push({ name, x: box.x, y: box.y, width, height, turned });
+    const score = (fold === 'side') !== turned ? 'down' : 'across';
+    placed.push({ name, x: box.x, y: box.y, width, height, turned, ...(fold ? { score } : {}) });
     const [right, below] = [box.width - width, box.height - height];
     const beside = { x: box.x + width, y: box.y, width: right };
     const under = { x: box.x, y: box.y + height, height: below };

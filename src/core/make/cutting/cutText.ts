@@ -1,24 +1,47 @@
 import { formatBare, formatLength, type Unit } from '../../base/length';
-import type { Cut, CutPlan } from './cutPlan';
+import type { Cut, CutPlan, Placed } from './cutPlan';
 
 /** One cut as it is read at the trimmer. */
 export const describeCut = ({ way, at, gives }: Cut, unit: Unit): string =>
   `${way === 'across' ? 'Across' : 'Down'} at ${formatLength(at, unit)} from the ${way === 'across' ? 'top' : 'left'}: ${gives}`;
 
+/** The line a piece is scored along, on the sheet; none where it is not folded. */
+export function scoreOf({ x, y, width, height, score }: Placed): Pick<Cut, 'from' | 'to'> | undefined {
+  if (!score) return undefined;
+  const [middle, level] = [x + width / 2, y + height / 2];
+  return score === 'down'
+    ? { from: { x: middle, y }, to: { x: middle, y: y + height } }
+    : { from: { x, y: level }, to: { x: x + width, y: level } };
+}
+
+/** How far down a piece its name stands, as a part of its height: not on the line it is scored along. */
+export const nameAt = ({ score }: Placed): number => (score === 'across' ? 0.4 : 0.5);
+
+/** Where the pieces of a sheet are scored, each kind told once. */
+export function describeScores(placed: readonly Placed[], unit: Unit): string[] {
+  const lines = placed.flatMap(({ name, width, height, score }) => {
+    if (!score) return [];
+    const side = score === 'down' ? width : height;
+    return [`Score at ${formatLength(side / 2, unit)}, the middle of ${formatLength(side, unit)}: ${name}`];
+  });
+  return [...new Set(lines)];
+}
+
 /** Sheets that are cut alike. */
 export interface AlikeSheets {
   /** Their places among the plan's sheets, counted from 0. */
-  readonly places: readonly number[];
+  readonly places: readonly [number, ...number[]];
   /** "Sheet 3", or "Sheets 1 to 4, 6". */
   readonly name: string;
 }
 
 /** A plan's sheets by how they are cut, each way once, in the order of the first of each. */
 export function sheetsAlike({ sheets }: CutPlan): AlikeSheets[] {
-  const byPlace = new Map<string, number[]>();
+  const byPlace = new Map<string, [number, ...number[]]>();
   for (const [i, { placed }] of sheets.entries()) {
     const place = JSON.stringify(placed);
-    byPlace.set(place, [...(byPlace.get(place) ?? []), i]);
+    const before = byPlace.get(place);
+    byPlace.set(place, before ? [...before, i] : [i]);
   }
   return [...byPlace.values()].map((places) => ({
     places,
@@ -37,14 +60,20 @@ function describeRuns(numbers: readonly number[]): string {
   return runs.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(', ');
 }
 
-/** A plan as text: sheet by sheet, cut by cut. */
-export function cutText({ sheet, sheets, waste }: CutPlan, unit: Unit): string {
+/** A plan as text: each way its sheets are cut, cut by cut. */
+export function cutText(plan: CutPlan, unit: Unit): string {
+  const { sheet, sheets, waste } = plan;
   const head = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} of ${formatBare(sheet.width, unit)} × ${formatLength(sheet.height, unit)}, ${Math.round(waste * 100)} % waste. Each cut goes right through the piece in hand.`;
   return [
     head,
-    ...sheets.map(({ cuts }, i) =>
-      [`Sheet ${i + 1}`, ...cuts.map((cut, k) => `  ${k + 1}. ${describeCut(cut, unit)}`)].join('\n'),
-    ),
+    ...sheetsAlike(plan).map(({ name, places: [index] }) => {
+      const { placed, cuts } = sheets[index] ?? { placed: [], cuts: [] };
+      return [
+        name,
+        ...cuts.map((cut, k) => `  ${k + 1}. ${describeCut(cut, unit)}`),
+        ...describeScores(placed, unit).map((line) => `  ${line}`),
+      ].join('\n');
+    }),
     'Blades cut: keep fingers behind the guard, cut on a mat, and follow the trimmer maker’s own sheet.',
   ].join('\n\n');
 }

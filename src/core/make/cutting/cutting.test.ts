@@ -3,8 +3,8 @@ import { describe, expect, test, vi } from 'vitest';
 import { seededRandom } from '../../base/random';
 import { isoASize } from '../../materials/card/paper';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
-import { sheetsAlike } from './cutText';
-import { type Assembly, blendedPanels, type Piece, piecesOf } from './pieces';
+import { describeScores, scoreOf, sheetsAlike } from './cutText';
+import { type Assembly, blendedPanels, FOLDS, type Fold, type Piece, piecesOf } from './pieces';
 
 vi.setConfig({ testTimeout: 40_000 });
 
@@ -160,7 +160,7 @@ test('a card is put together from the panel out: mats stand out by their margins
   expect(pieces.get('white')).toEqual([
     { name: 'panel, to be trimmed', width: 96, height: 126, count: 12 },
     { name: 'greeting strip', width: 66, height: 20, count: 12 },
-    { name: 'base, folded at the side', width: 2 * 112, height: 142, count: 12 },
+    { name: 'base, folded at the side', width: 2 * 112, height: 142, count: 12, fold: 'side' },
   ]);
   expect(pieces.get('kraft')).toEqual([{ name: 'mat 2', width: 98, height: 128, count: 12 }]);
   expect(pieces.get('black')).toEqual([{ name: 'mat 1', width: 102, height: 132, count: 12 }]);
@@ -173,6 +173,30 @@ test('sheets cut alike are told together, with what follows on each other drawn 
   });
   const plan = { sheet: A4, waste: 0, sheets: [1, 1, 1, 2, 1, 3].map(lying) };
   expect(sheetsAlike(plan).map(({ name }) => name)).toEqual(['Sheets 1 to 3, 5', 'Sheet 4', 'Sheet 6']);
+});
+
+test('a base is scored through its middle, whichever way it lies, and that is told once a kind', () => {
+  const folded = (fold: Fold): Piece => ({ name: 'base', width: 200, height: 100, count: 1, fold });
+  for (const fold of FOLDS)
+    for (const grain of [true, false]) {
+      // A sheet so narrow that the piece has to be turned, where it may.
+      const sheet = grain ? { width: 210, height: 120 } : { width: 120, height: 210 };
+      const [placed] = planCuts(sheet, [folded(fold)], grain).sheets[0]?.placed ?? [];
+      if (!placed) throw new Error('nothing was laid out');
+      const score = scoreOf(placed);
+      if (!score) throw new Error('it is not scored');
+      const { from, to } = score;
+      // As long as the back of the book, or the top of the tent, and through the middle.
+      expect(Math.hypot(to.x - from.x, to.y - from.y)).toBe(fold === 'side' ? 100 : 200);
+      expect([(from.x + to.x) / 2, (from.y + to.y) / 2]).toEqual(grain ? [100, 50] : [50, 100]);
+      const told =
+        fold === 'side'
+          ? 'Score at 100 mm, the middle of 200 mm: base'
+          : 'Score at 50 mm, the middle of 100 mm: base';
+      expect(describeScores([placed, placed], 'mm')).toEqual([told]);
+    }
+  const { placed = [] } = planCuts(A4, [{ name: 'panel', width: 90, height: 90, count: 2 }]).sheets[0] ?? {};
+  expect(placed.map(scoreOf)).toEqual([undefined, undefined]);
 });
 
 test('an inside panel and a liner are cut from the panel’s card, and count as so much more to blend', () => {

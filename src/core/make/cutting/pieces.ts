@@ -7,10 +7,13 @@ export interface Piece {
   readonly width: Millimetres;
   readonly height: Millimetres;
   readonly count: number;
+  /** Scored through its middle, to be folded so. */
+  readonly fold?: Fold | undefined;
 }
 
 /** Where a folded base is folded: along its left edge, like a book, or along its top, like a tent. */
-export type Fold = 'side' | 'top';
+export const FOLDS = ['side', 'top'] as const;
+export type Fold = (typeof FOLDS)[number];
 
 /** A mat between the base and the panel: how far it stands out all round, and of which card it is. */
 export interface MatLayer {
@@ -41,8 +44,11 @@ export interface Assembly {
 export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
   const { cards, panel, panelCardId, oversize, greeting, inside, liner } = assembly;
   const byCard = new Map<string, Piece[]>();
-  const add = (cardId: string, name: string, width: Millimetres, height: Millimetres) =>
-    byCard.set(cardId, [...(byCard.get(cardId) ?? []), { name, width, height, count: cards }]);
+  const add = (cardId: string, name: string, width: Millimetres, height: Millimetres, fold?: Fold) =>
+    byCard.set(cardId, [
+      ...(byCard.get(cardId) ?? []),
+      { name, width, height, count: cards, ...(fold ? { fold } : {}) },
+    ]);
   add(
     panelCardId,
     oversize > 0 ? 'panel, to be trimmed' : 'panel',
@@ -54,8 +60,8 @@ export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
   if (inside) add(panelCardId, 'inside panel', panel.width + 2 * oversize, panel.height + 2 * oversize);
   if (liner) add(panelCardId, 'envelope liner', liner.width, liner.height);
   for (const { name, cardId, width, height, folds } of layersOf(assembly)) {
-    if (folds === 'side') add(cardId, `${name}, folded at the side`, 2 * width, height);
-    else if (folds === 'top') add(cardId, `${name}, folded at the top`, width, 2 * height);
+    if (folds === 'side') add(cardId, `${name}, folded at the side`, 2 * width, height, folds);
+    else if (folds === 'top') add(cardId, `${name}, folded at the top`, width, 2 * height, folds);
     else add(cardId, name, width, height);
   }
   return byCard;
