@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Unit } from '../core/base/length';
 import type { Wetness } from '../core/engine/mixing';
-import type { Paper } from '../core/files/sheetPdf';
+import type { Paper } from '../core/files/papers';
 
 /** How bright the neutral surround of the panel is. */
 export type Surround = 'light' | 'middle' | 'dark';

@@ -6,8 +6,9 @@ import others from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 import type { Unit } from '../core/base/length';
 import { writeCutPdf } from '../core/files/cutPdf';
 import { type Label, writeLabels } from '../core/files/labelsPdf';
+import type { Paper } from '../core/files/papers';
 import { writeRecipePicture } from '../core/files/recipePicture';
-import { type Paper, writeSheetPdf } from '../core/files/sheetPdf';
+import { writeSheetPdf } from '../core/files/sheetPdf';
 import { type SittingPrint, writeSittingPdf } from '../core/files/sittingPdf';
 import { stagePictures } from '../core/files/stagePictures';
 import { writeSwatchPdf } from '../core/files/swatchPdf';
@@ -65,11 +66,11 @@ const door = {
     return handOver(await writeCutPdf(plan, await fontAt(others)));
   },
 
-  weakPairs: async (pairs: readonly PrintedPair[]): Promise<Uint8Array> =>
-    handOver(await writeWeakPairs(pairs, await fontAt(others))),
+  weakPairs: async (pairs: readonly PrintedPair[], paper: Paper): Promise<Uint8Array> =>
+    handOver(await writeWeakPairs(pairs, paper, await fontAt(others))),
 
-  labels: async (labels: readonly Label[]): Promise<Uint8Array> =>
-    handOver(await writeLabels(labels, await fontAt(others))),
+  labels: async (labels: readonly Label[], paper: Paper): Promise<Uint8Array> =>
+    handOver(await writeLabels(labels, paper, await fontAt(others))),
 
   swatchPages: async (inks: readonly Ink[], card: Card, date: string): Promise<Uint8Array> =>
     handOver(

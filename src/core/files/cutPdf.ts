@@ -1,11 +1,9 @@
 import fontkit from '@pdf-lib/fontkit';
 import { LineCapStyle, PDFDocument, rgb } from 'pdf-lib';
-import { MM_AN_INCH } from '../base/length';
 import type { CutPlan } from '../make/cutting/cutPlan';
 import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 import { numberAt } from './cutSvg';
-
-const POINT = 72 / MM_AN_INCH;
+import { POINT } from './papers';
 
 /**
  * A plan as a PDF: a page for each way its sheets are cut, of the sheet's own size, so that it lies on it line for line.

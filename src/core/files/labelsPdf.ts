@@ -1,15 +1,13 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
-import { MM_AN_INCH } from '../base/length';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
+import { PAPERS, type Paper, POINT } from './papers';
 
-const POINT = 72 / MM_AN_INCH;
-/** A4, mm; ISO 216. Labels stand in three columns, to be cut apart. */
-const PAGE = { width: 210, height: 297, margin: 12 } as const;
+/** Least of white around, mm. Labels stand in three columns, to be cut apart. */
+const MARGIN = 12;
 const LABEL = { width: 62, height: 15, dot: 9 } as const;
 const COLUMNS = 3;
-const ROWS = Math.floor((PAGE.height - 2 * PAGE.margin) / LABEL.height);
 
 /** One label for a pad, a brush or a dauber. */
 export interface Label {
@@ -19,18 +17,25 @@ export interface Label {
   readonly colour?: Hex;
 }
 
-/** Labels at true size on A4, with hairlines to cut along. */
-export async function writeLabels(labels: readonly Label[], font: Uint8Array): Promise<Uint8Array> {
+/** Labels at true size, with hairlines to cut along. */
+export async function writeLabels(
+  labels: readonly Label[],
+  paper: Paper,
+  font: Uint8Array,
+): Promise<Uint8Array> {
+  const { width: across, height: down } = PAPERS[paper];
+  const rows = Math.floor((down - 2 * MARGIN) / LABEL.height);
+  const left = (across - COLUMNS * LABEL.width) / 2;
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle('Labels');
   const face = await document.embedFont(font, { subset: true });
   const black = rgb(0.07, 0.07, 0.07);
-  for (let first = 0; first < labels.length || first === 0; first += COLUMNS * ROWS) {
-    const page = document.addPage([PAGE.width * POINT, PAGE.height * POINT]);
-    labels.slice(first, first + COLUMNS * ROWS).forEach(({ text, under, colour }, i) => {
-      const x = PAGE.margin + (i % COLUMNS) * LABEL.width;
-      const y = PAGE.height - PAGE.margin - (Math.floor(i / COLUMNS) + 1) * LABEL.height;
+  for (let first = 0; first < labels.length || first === 0; first += COLUMNS * rows) {
+    const page = document.addPage([across * POINT, down * POINT]);
+    labels.slice(first, first + COLUMNS * rows).forEach(({ text, under, colour }, i) => {
+      const x = left + (i % COLUMNS) * LABEL.width;
+      const y = down - MARGIN - (Math.floor(i / COLUMNS) + 1) * LABEL.height;
       page.drawRectangle({
         x: x * POINT,
         y: y * POINT,
@@ -46,6 +51,9 @@ export async function writeLabels(labels: readonly Label[], font: Uint8Array): P
           y: (y + LABEL.height / 2) * POINT,
           size: (LABEL.dot / 2) * POINT,
           color: rgb(srgbSignal(r), srgbSignal(g), srgbSignal(b)),
+          // White is seen on white.
+          borderColor: black,
+          borderWidth: 0.25,
         });
       }
       const room = (LABEL.width - 18) * POINT;

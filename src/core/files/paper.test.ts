@@ -14,10 +14,11 @@ import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
 import { compileSheet } from '../sheet/compile';
 import { FileError } from './fileError';
+import { PAPERS } from './papers';
 import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
 import { RECIPE_KEYWORD, readRecipePicture, writeRecipePicture } from './recipePicture';
-import { PAPERS, writeSheetPdf } from './sheetPdf';
+import { writeSheetPdf } from './sheetPdf';
 import { stagePictures } from './stagePictures';
 
 // Fonts are cut down and pictures packed, which takes seconds on a busy machine.
@@ -149,8 +150,8 @@ test.each(['A4', 'Letter'] as const)(
     });
     const { pages, size, panel, text } = await read(pdf);
     expect(pages).toBe(1);
-    expect(size[0]).toBeCloseTo(PAPERS[paper][0], 1);
-    expect(size[1]).toBeCloseTo(PAPERS[paper][1], 1);
+    expect((size[0] ?? 0) / POINT).toBeCloseTo(PAPERS[paper].width, 1);
+    expect((size[1] ?? 0) / POINT).toBeCloseTo(PAPERS[paper].height, 1);
     expect(panel.width / POINT).toBeCloseTo(USUAL_PANEL.width, 2);
     expect(panel.height / POINT).toBeCloseTo(USUAL_PANEL.height, 2);
     for (const word of [

@@ -53,7 +53,7 @@ test('labels stand in three columns at true size, on as many pages as they need,
     { length: 56 },
     (_, i): Label => ({ text: i === 0 ? long : `Ink ${i}`, under: 'dye and hybrid', colour: '#336699' }),
   );
-  const pages = await pagesOf(await writeLabels(labels, plain));
+  const pages = await pagesOf(await writeLabels(labels, 'A4', plain));
   expect(pages.map(({ width, height }) => [Math.round(width), Math.round(height)])).toEqual([
     [210, 297],
     [210, 297],
@@ -68,7 +68,7 @@ test('labels stand in three columns at true size, on as many pages as they need,
     pages[0]?.words.filter(({ text }) => text.startsWith('Ink ')).map(({ x }) => Math.round(x)),
   );
   expect([...columns].toSorted((p, q) => p - q)).toEqual([27, 89, 151]);
-  expect(await pagesOf(await writeLabels([], plain))).toHaveLength(1);
+  expect(await pagesOf(await writeLabels([], 'A4', plain))).toHaveLength(1);
 });
 
 describe('a page of swatches', () => {
@@ -96,12 +96,31 @@ describe('a page of swatches', () => {
   });
 });
 
+test('labels and pairs keep within US Letter, where that is the paper', async () => {
+  const labels = Array.from({ length: 60 }, (_, i): Label => ({ text: `Ink ${i}`, under: 'pad' }));
+  const pairs = Array.from({ length: 12 }, () => [
+    { name: 'Leat', hex: '#009aab' } as const,
+    { name: 'Gorse', hex: '#f8d46f' } as const,
+  ]);
+  for (const pdf of [
+    await writeLabels(labels, 'Letter', plain),
+    await writeWeakPairs(pairs, 'Letter', plain),
+  ])
+    for (const { width, height, words } of await pagesOf(pdf)) {
+      expect([width, height]).toEqual([expect.closeTo(215.9, 1), expect.closeTo(279.4, 1)]);
+      for (const { x, y, width: long } of words) {
+        expect(Math.min(x, y)).toBeGreaterThan(5);
+        expect(x + long).toBeLessThan(215.9 - 5);
+      }
+    }
+});
+
 test('pairs to blend have a strip each, with both inks at its ends and room for a guess', async () => {
   const pairs = DEMO_INKS.slice(0, 9).map((ink, i) => [
     { name: ink.name, hex: ink.overWhite },
     { name: DEMO_INKS[i + 10]?.name ?? '', hex: DEMO_INKS[i + 10]?.overWhite ?? '#000000' },
   ]);
-  const pages = await pagesOf(await writeWeakPairs(pairs, plain));
+  const pages = await pagesOf(await writeWeakPairs(pairs, 'A4', plain));
   expect(pages.length).toBe(2);
   const words = pages.flatMap((page) => page.words.map(({ text }) => text));
   for (const [left, right] of pairs) {

@@ -12,7 +12,7 @@ import {
   rgb,
 } from 'pdf-lib';
 import QRCode from 'qrcode';
-import { formatBare, formatLength, type Millimetres, MM_AN_INCH, type Unit } from '../base/length';
+import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
 import { spread } from '../base/spread';
 import { wrapWords } from '../base/words';
 import { linearRgbOfHex } from '../materials/colour/hex';
@@ -27,18 +27,10 @@ import { givenMarks } from '../sheet/measures';
 import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
 import { describeMinutes } from '../sheet/times';
+import { PAPERS, type Paper, POINT } from './papers';
 import { writeRecipeCode } from './recipeCode';
 import type { Stage } from './stagePictures';
 
-export type Paper = 'A4' | 'Letter';
-
-/** Sizes in points. Source: ISO 216; US Letter is 8½ × 11 in. */
-export const PAPERS: Readonly<Record<Paper, readonly [width: number, height: number]>> = {
-  A4: [(210 / MM_AN_INCH) * 72, (297 / MM_AN_INCH) * 72],
-  Letter: [612, 792],
-};
-
-const POINT = 72 / MM_AN_INCH;
 const MARGIN = 12 * POINT;
 /** Names of marks stand so far apart, points. */
 const FIGURE_LINE = 8.5;
@@ -93,7 +85,8 @@ export async function writeSheetPdf({
   for (const { step, png: small } of stages) pictures.push({ step, picture: await document.embedPng(small) });
   const picture = await document.embedPng(png);
   const sheet = compileSheet(resolved, unit, maker);
-  const [width, height] = PAPERS[paper];
+  const { width: across, height: down } = PAPERS[paper];
+  const [width, height] = [across * POINT, down * POINT];
   const page = document.addPage([width, height]);
   const pen = penOn(page, faces);
 

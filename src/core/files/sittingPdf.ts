@@ -6,7 +6,7 @@ import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import type { LaidOut } from '../sheet/desk';
 import type { Minutes } from '../sheet/times';
-import { PAPERS, type Paper } from './sheetPdf';
+import { PAPERS, type Paper, POINT } from './papers';
 import type { SittingRow } from './sittingRows';
 
 /** A sitting as it is printed. */
@@ -38,7 +38,8 @@ export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> 
     await document.embedFont(print.fonts.plain, { subset: true }),
     await document.embedFont(print.fonts.bold, { subset: true }),
   ];
-  const [width, height] = PAPERS[print.paper];
+  const { width: across, height: down } = PAPERS[print.paper];
+  const [width, height] = [across * POINT, down * POINT];
   const flow = flowOn(document, [width, height], plain);
   flow.line(print.name, { font: bold, size: 16, height: 22 });
   flow.wrapped(print.told);

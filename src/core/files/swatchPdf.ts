@@ -1,11 +1,10 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
-import { MM_AN_INCH } from '../base/length';
 import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/swatches/page';
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
+import { POINT } from './papers';
 
-const POINT = 72 / MM_AN_INCH;
 const LINE = 0.4;
 
 /**

@@ -17,6 +17,7 @@ import {
   tellPad,
 } from '../../core/keep/pads/pad';
 import { reinkPad, removeTool, restorePad, saveTool } from '../../data/pads';
+import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { tellDay } from '../../ui/dates';
@@ -31,6 +32,7 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
   const shelf = useShelf();
   const pads = useLiveQuery(() => db.pads.toArray(), [db]);
   const tools = useLiveQuery(() => db.tools.toArray(), [db]);
+  const paper = useAppSelector(({ view }) => view.paper);
   const [usedOnly, setUsedOnly] = useState(true);
   const states = useMemo(
     () => (shelf && pads ? padStates(shelf.inks, pads, panels, today()) : []),
@@ -52,7 +54,7 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
       }),
       ...shown.map(({ ink }) => ({ text: ink.name, under: 'pad', colour: ink.overWhite })),
     ];
-    download('labels.pdf', 'application/pdf', await paperWorker().labels(labels));
+    download('labels.pdf', 'application/pdf', await paperWorker().labels(labels, paper));
   };
   return (
     <div className="grid min-h-0 flex-1 content-start gap-8 overflow-y-auto p-4 lg:grid-cols-2">

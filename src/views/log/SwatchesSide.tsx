@@ -20,6 +20,7 @@ import { flatSpectrum } from '../../core/materials/colour/spectrum';
 import { type Ink, isBare, liftsOf } from '../../core/materials/ink/ink';
 import { saveInks } from '../../data/shelf';
 import { putSwatches } from '../../data/swatches';
+import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { tellDay } from '../../ui/dates';
@@ -106,6 +107,7 @@ function PageWork({ inks, card, page }: PageProps) {
     setRead(answer.rows);
     return undefined;
   };
+  const paper = useAppSelector(({ view }) => view.paper);
   const drop = useDropzone({
     noClick: true,
     noKeyboard: true,
@@ -163,6 +165,11 @@ function PageWork({ inks, card, page }: PageProps) {
         <span role="status" className="text-mute">
           {busy}
         </span>
+      )}
+      {paper === 'Letter' && (
+        <p className="w-full text-mute">
+          The pages are A4. Print them fitted to the page: they are read by their marks, whatever their size.
+        </p>
       )}
       {problem && (
         <p role="alert" className="w-full max-w-xl border-l-2 border-text pl-3">

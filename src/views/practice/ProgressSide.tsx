@@ -152,6 +152,7 @@ function OneExercise({
 function WeakPairs({ trials }: { readonly trials: readonly Trial[] }) {
   const shelf = useShelf();
   const [isEmpty, setEmpty] = useState(false);
+  const paper = useAppSelector(({ view }) => view.paper);
   const { make, progress } = usePaperWork('Making the card', 'The card could not be made. Try again.');
   const pairs = useMemo(() => weakPairs(trials), [trials]);
   if (pairs.length === 0 || !shelf) return null;
@@ -165,7 +166,7 @@ function WeakPairs({ trials }: { readonly trials: readonly Trial[] }) {
         .map((inks) => inks.map(({ name, overWhite }) => ({ name, hex: overWhite })));
       setEmpty(whole.length === 0);
       if (whole.length > 0)
-        download(`weak-pairs-${today()}.pdf`, 'application/pdf', await worker.weakPairs(whole));
+        download(`weak-pairs-${today()}.pdf`, 'application/pdf', await worker.weakPairs(whole, paper));
     });
   return (
     <div className="space-y-2">
