@@ -41,11 +41,25 @@ test.each<[string, TroubleId, string, ResolvedRecipe, RegExp]>([
     /foam prints/,
   ],
   [
+    'a roller prints its edges',
+    'hardLine',
+    'landed-loaded',
+    resolvedOf([gorse, weir], WHITE_CARD, { tool: 'brayer' }),
+    /edges of its roller/,
+  ],
+  [
+    'pigment clings to a resist, in a coat too',
+    'clinging',
+    'pigment',
+    withPass(plain, 'coat', { ink: ink('Slip', '#c8553d', 'pigment') }),
+    /Slip is pigment/,
+  ],
+  [
     'a narrow join dries first',
     'hardLine',
     'dried',
     resolvedOf([gorse, weir], WHITE_CARD, { joints: [{ width: 5 }] }),
-    /only 5 mm wide/,
+    /joint here is narrow/,
   ],
   [
     'a strong ink overpowers',
@@ -95,6 +109,12 @@ test('a pad is dry after half a year, very dry after a year, and told in months 
     weighed('heavyHand', 'juicy', plain, (one) => (one === gorse ? days : undefined));
   expect(fresh(13).reason).toBe('Gorse was re-inked in the last two weeks');
   expect(fresh(14).reason).toBeUndefined();
+  expect(weighed('specks', 'dry-pad', plain, () => 300).reason).toBe(
+    'Gorse and Weir were last re-inked up to 10 months ago',
+  );
+  // Dye is splotchy while wet; it does not make a hand heavy.
+  const dye = resolvedOf([gorse, moss]);
+  expect(weighed('heavyHand', 'juicy', dye).reason).toBeUndefined();
 });
 
 test('what is changed the next time is the ink it is about: the strong one gets less, the one with the least room more', () => {
@@ -108,5 +128,10 @@ test('what is changed the next time is the ink it is about: the strong one gets 
   expect(weighed('muddyBand', 'opposites').change).toEqual({ id: 'narrowerJoints' });
   const foam = resolvedOf([gorse, weir], WHITE_CARD, { tool: 'foam' });
   expect(weighed('hardLine', 'landed-loaded', foam).change).toEqual({ id: 'byBrush' });
-  expect(weighed('hardLine', 'landed-loaded').change).toBeUndefined();
+  for (const tool of ['brush', 'smallBrush', 'dip'] as const)
+    expect(
+      weighed('hardLine', 'landed-loaded', resolvedOf([gorse, weir], WHITE_CARD, { tool })),
+    ).toMatchObject({ weight: 1, change: undefined });
+  // No ink is blamed where the log has not said how strongly each is laid.
+  expect(weighed('heavyHand', 'hand').change).toBeUndefined();
 });

@@ -1,9 +1,10 @@
 import { FINISHES } from '../../materials/card/finishes';
 import { LIES_FLAT_FROM } from '../../materials/card/weight';
 import { type Ink, isBare, strengthOf } from '../../materials/ink/ink';
-import { INK_KINDS } from '../../materials/ink/kinds';
+import { INK_KINDS, spoilsResist } from '../../materials/ink/kinds';
 import type { PassKindId } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
+import { TOOLS } from '../../recipe/tools/tools';
 import type { NextTime } from '../log/changes';
 import type { TroubleId } from '../log/troubles';
 import type { Cause, Likelihood, TroubleContext } from './definition';
@@ -13,7 +14,10 @@ const here = (weight: number, reason?: string): Likelihood => ({ weight, ...(rea
 /** Inks of the ladder, each once. */
 const laid = ({ resolved: { inks } }: TroubleContext): readonly Ink[] =>
   [...new Set(inks)].filter((ink) => !isBare(ink));
-const named = (inks: readonly Ink[]): string => inks.map(({ name }) => name).join(' and ');
+/** "Leat Mid is dye", "Leat Mid and Gorse Pale are dye". */
+const told = (inks: readonly Ink[], one: 'is' | 'was', rest: string): string =>
+  `${inks.map(({ name }) => name).join(' and ')} ${inks.length === 1 ? one : MANY[one]} ${rest}`;
+const MANY = { is: 'are', was: 'were' } as const;
 const passKinds = ({ resolved: { recipe } }: TroubleContext) =>
   new Set(passesInOrder(recipe).map(({ kind }) => kind));
 
@@ -24,24 +28,36 @@ function dryPad(context: TroubleContext): Likelihood {
   const dry = laid(context).filter((ink) => (context.daysSinceInked(ink) ?? 0) > DRY.days);
   if (dry.length === 0) return here(0.7);
   const most = Math.max(...dry.map((ink) => context.daysSinceInked(ink) ?? 0));
-  return here(most > DRY.very ? 3 : 2, `${named(dry)} was last re-inked ${Math.round(most / 30)} months ago`);
+  const ago = `${dry.length > 1 ? 'up to ' : ''}${Math.round(most / 30)} months ago`;
+  return here(most > DRY.very ? 3 : 2, told(dry, 'was', `last re-inked ${ago}`));
 }
+
+/** A pad is juicy for so many days after it was re-inked; by eye. */
+const JUICY = 14;
 
 function juicyPad(context: TroubleContext): Likelihood {
-  const fresh = laid(context).filter((ink) => (context.daysSinceInked(ink) ?? 999) < 14);
-  const dye = laid(context).filter(({ kind }) => kind === 'dye');
-  if (fresh.length > 0) return here(2.5, `${named(fresh)} was re-inked in the last two weeks`);
-  return dye.length > 0 ? here(1.5, `${named(dye)} is dye, which is splotchy until it dries`) : here(0.8);
+  const fresh = laid(context).filter((ink) => (context.daysSinceInked(ink) ?? JUICY) < JUICY);
+  return fresh.length > 0 ? here(2.5, told(fresh, 'was', 're-inked in the last two weeks')) : here(0.8);
 }
 
+function splotchyWhileWet(context: TroubleContext): Likelihood {
+  const juicy = juicyPad(context);
+  const dye = laid(context).filter(({ kind }) => kind === 'dye');
+  return juicy.reason || dye.length === 0
+    ? juicy
+    : here(1.5, told(dye, 'is', 'dye, which is splotchy until it dries'));
+}
+
+/** A joint narrower than this dries before a maker has changed brushes, mm; by eye. */
+const NARROW = 8;
+
 function narrowJoint({ resolved: { recipe } }: TroubleContext): Likelihood {
-  const narrow = recipe.joints.filter(({ width }) => width < 8);
-  return narrow.length > 0 ? here(2, `a joint is only ${narrow[0]?.width.toFixed(0)} mm wide`) : here(0.9);
+  return recipe.joints.some(({ width }) => width < NARROW) ? here(2, 'a joint here is narrow') : here(0.9);
 }
 
 function muddyJoint({ readings }: TroubleContext): Likelihood {
   const mud = readings.joints.find(({ verdict }) => verdict.kind === 'mud' || verdict.kind === 'dulls');
-  return mud ? here(4, `this joint is said to: ${mud.headline.toLowerCase()}`) : here(0.5);
+  return mud ? here(4, `the readings say of a joint here: ${mud.headline}`) : here(0.5);
 }
 
 /** The ink with the least room for how strong it is. */
@@ -53,24 +69,28 @@ function weakest(context: TroubleContext): Ink | undefined {
   return at === undefined ? undefined : inks[at];
 }
 
-function strongest(context: TroubleContext): Ink | undefined {
-  return laid(context).toSorted((p, q) => strengthOf(q) - strengthOf(p))[0];
-}
+/** An ink is strong that the hand lays so much stronger than its swatch. */
+const STRONG = 1.15;
+
+/** Inks that the log says are laid stronger than they were swatched, the strongest first. */
+const strongest = (context: TroubleContext): readonly Ink[] =>
+  laid(context)
+    .filter((ink) => strengthOf(ink) > STRONG)
+    .toSorted((p, q) => strengthOf(q) - strengthOf(p));
 
 const roomForWeakest = (context: TroubleContext): NextTime | undefined => {
   const ink = weakest(context);
   return ink && { id: 'roomFor', inkId: ink.id };
 };
+/** Where nothing is known of how strongly each is laid, no ink is blamed. */
 const lessOfStrongest = (context: TroubleContext): NextTime | undefined => {
-  const ink = strongest(context);
+  const [ink] = strongest(context);
   return ink && { id: 'lessOf', inkId: ink.id };
 };
 
 function heavyHand(context: TroubleContext): Likelihood {
-  const strong = laid(context).filter((ink) => strengthOf(ink) > 1.15);
-  return strong.length > 0
-    ? here(2.5, `the log says your hand lays ${named(strong)} stronger than its swatch`)
-    : here(1);
+  const [strong] = strongest(context);
+  return strong ? here(2.5, `the log says your hand lays ${strong.name} stronger than its swatch`) : here(1);
 }
 
 const finishOf = ({ resolved: { card } }: TroubleContext) => FINISHES[card.finish];
@@ -80,9 +100,13 @@ function toothyCard(context: TroubleContext): Likelihood {
   return finish.tooth.spread > 0.0055 ? here(2.5, `the card is ${finish.label}`) : here(0.7);
 }
 
-function pigmentOver(context: TroubleContext): Likelihood {
-  const clinging = laid(context).filter(({ kind }) => INK_KINDS[kind].clings > 0.2);
-  return clinging.length > 0 ? here(4, `${named(clinging)} is pigment, which clings`) : here(0.5);
+/** What lies on a resist may be of the ladder, or of a coat over it. */
+function clingingInk(context: TroubleContext): Likelihood {
+  const inks = [...new Set([...laid(context), ...context.resolved.passInks])];
+  const clinging = inks.find(({ kind }) => spoilsResist(kind));
+  return clinging
+    ? here(4, `${clinging.name} is ${INK_KINDS[clinging.kind].label}, which clings`)
+    : here(0.5);
 }
 
 function thinCard({ resolved: { card } }: TroubleContext): Likelihood {
@@ -105,12 +129,14 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
   hardLine: [
     {
       id: 'landed-loaded',
-      cause: 'The brush or a foam corner landed loaded in the join.',
+      cause: 'The tool came down loaded in the join.',
       cure: 'Go back over it with the previous ink in small circles, with a light hand.',
       next: 'Load and land in the solid part, and leave the join to the brush’s rest.',
-      likely: ({ resolved: { recipe } }) =>
-        recipe.tool === 'brush' ? here(1) : here(2, 'foam prints its corner'),
-      change: ({ resolved: { recipe } }) => (recipe.tool === 'brush' ? undefined : { id: 'byBrush' }),
+      likely: ({ resolved: { recipe } }) => {
+        const { prints } = TOOLS[recipe.tool];
+        return prints ? here(2, prints) : here(1);
+      },
+      change: ({ resolved: { recipe } }) => (TOOLS[recipe.tool].prints ? { id: 'byBrush' } : undefined),
     },
     {
       id: 'dried',
@@ -124,7 +150,7 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
   disc: [
     {
       id: 'fresh-in-join',
-      cause: 'A freshly loaded brush landed in the join.',
+      cause: 'The tool came down freshly loaded in the join, and stood there.',
       cure: 'Blend both neighbours over it from their own sides; it goes under in a darker part.',
       next: 'Tap off on white paper, land in the solid part, and move into the join from there.',
     },
@@ -166,7 +192,7 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
       cause: 'Dye, or a juicy pad: wet ink is uneven until it dries.',
       cure: 'Wait, and judge it dry. Do not work it further.',
       next: 'Nothing: it is how it looks wet. Tap off a freshly re-inked brush.',
-      likely: juicyPad,
+      likely: splotchyWhileWet,
     },
   ],
   drySplotches: [
@@ -299,7 +325,7 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
       cause: 'Pigment ink lies on the design.',
       cure: 'Buff at once with a soft dry cloth; what is dry stays.',
       next: 'Dye over a resist; hybrid with care.',
-      likely: pigmentOver,
+      likely: clingingInk,
     },
     {
       id: 'warm',
@@ -330,9 +356,9 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
       cause: 'The bands’ edges were not marked first.',
       cure: 'Go back with the last ink over the one before it.',
       next: 'Mark the band edges on the sticky notes before any ink.',
-      change: ({ resolved: { recipe } }) => {
-        const last = recipe.rungs.at(-1);
-        return last && { id: 'roomFor', inkId: last.inkId };
+      change: (context) => {
+        const last = laid(context).at(-1);
+        return last && { id: 'roomFor', inkId: last.id };
       },
     },
   ],

@@ -33,7 +33,7 @@ test('every trouble has a cause with a cure and what to do the next time, and ca
 test('a brown band between red and green is put down to the hues; between neighbours, to the brush', () => {
   expect(findCauses('muddyBand', context)[0]).toMatchObject({
     id: 'opposites',
-    reason: expect.stringMatching(/mud/),
+    reason: expect.stringMatching(/Mud/),
   });
   const kind = resolvedOf([ink('Gorse', '#f2c230'), ink('Rowan', '#b3262f')]);
   const alike = findCauses('muddyBand', { ...context, resolved: kind, readings: readLadder(kind) });

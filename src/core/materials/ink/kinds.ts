@@ -205,6 +205,7 @@ export const INK_KIND_IDS = (Object.keys(INK_KINDS) as readonly InkKindId[]).fil
 
 /** An ink of which more than this part stays on a clear resist after buffing spoils its design; common practice. */
 const SPOILS_FROM = 0.2;
+/** Whether it clings to a clear resist. */
+export const spoilsResist = (kind: InkKindId): boolean => INK_KINDS[kind].clings >= SPOILS_FROM;
 /** Whether a coat of it can be laid over a clear resist: blended, and buffed off the design. */
-export const buffsOff = (kind: InkKindId): boolean =>
-  INK_KINDS[kind].blends && INK_KINDS[kind].clings < SPOILS_FROM;
+export const buffsOff = (kind: InkKindId): boolean => INK_KINDS[kind].blends && !spoilsResist(kind);

@@ -5,6 +5,7 @@ export const brayer = {
   id: 'brayer',
   label: 'brayer',
   phrase: 'with a brayer',
+  prints: 'a brayer prints the edges of its roller',
   goesOneWay: true,
   hardness: 1.2,
   coats: 0.92,

@@ -5,6 +5,7 @@ export const dauber = {
   id: 'dauber',
   label: 'finger dauber',
   phrase: 'with a finger dauber',
+  prints: 'a dauber prints its round edge',
   hardness: 1.45,
   coats: 1.05,
   wets: 1.2,

@@ -20,6 +20,8 @@ export interface Tool {
   readonly countedAs?: 'brushes' | 'daubers';
   /** It wets the card through. */
   readonly soaks?: true;
+  /** What of it prints a line where it comes down loaded, as it is told. */
+  readonly prints?: string;
   /** It is drawn one way and cannot be moved in circles. */
   readonly goesOneWay?: true;
   /** How it takes up ink and comes down on the card: "Load, tap off on white kitchen paper, land in the solid part". */

@@ -5,6 +5,7 @@ export const foam = {
   id: 'foam',
   label: 'foam pad',
   phrase: 'with a foam pad',
+  prints: 'foam prints its corner',
   hardness: 1.7,
   coats: 1.1,
   wets: 1.4,

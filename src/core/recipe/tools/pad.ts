@@ -6,6 +6,7 @@ export const pad = {
   id: 'pad',
   label: 'pad to card',
   phrase: 'with the ink pad itself',
+  prints: 'the pad prints its edge',
   hardness: 1.35,
   coats: 1.35,
   wets: 1.9,
