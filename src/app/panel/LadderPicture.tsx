@@ -16,7 +16,7 @@ interface Props {
   readonly height: number;
 }
 
-/** A panel of these inks from the top down. */
+/** A panel of these inks from the top down; they are named beside it. */
 export function LadderPicture({ inks, card, wetness, shares, width, height }: Props) {
   const names = inks.map(({ name }) => name).join(', ');
   const resolved = useMemo(() => {
@@ -25,13 +25,7 @@ export function LadderPicture({ inks, card, wetness, shares, width, height }: Pr
   }, [names, inks, card, shares]);
   return (
     <div className="shadow-[0_1px_3px_#0006]" style={{ width, height }}>
-      <PanelPicture
-        resolved={resolved}
-        wetness={wetness}
-        width={width}
-        height={height}
-        label={`Panel of ${names}`}
-      />
+      <PanelPicture {...{ resolved, wetness, width, height }} />
     </div>
   );
 }

@@ -53,7 +53,8 @@ interface Props {
   /** Size on the screen, CSS px; the picture is painted in device pixels. */
   readonly width: number;
   readonly height: number;
-  readonly label: string;
+  /** What it is told as; absent where it stands beside the same words. */
+  readonly label?: string | undefined;
   /** How far the work has come; the finished panel where left out. */
   readonly progress?: Progress;
   /** A small one beside the picture in hand: it waits until the hand rests. */
@@ -129,7 +130,12 @@ export function PanelPicture(props: Props) {
 
   return (
     <>
-      <canvas ref={canvas} role="img" aria-label={label} style={{ width, height }} className="block" />
+      <canvas
+        ref={canvas}
+        {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+        style={{ width, height }}
+        className="block"
+      />
       {failed && (
         <p role="alert" className="absolute inset-x-4 top-4 bg-strong p-2 text-on-strong">
           The picture could not be painted. Reload the page; your recipe is saved.

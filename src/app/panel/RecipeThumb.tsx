@@ -5,7 +5,8 @@ import { PanelPicture } from './PanelPicture';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  readonly label: string;
+  /** What it is told as; absent where it stands beside the same words. */
+  readonly label?: string;
   /** The longer of width and height that it may take, CSS px. */
   readonly within: { readonly width: number; readonly height: number };
   readonly wetness?: Wetness;

@@ -84,13 +84,7 @@ function Frame({ resolved, step, number }: FrameProps) {
       className="flex h-full flex-col gap-1.5 p-2.5 hover:bg-field focus-visible:outline-offset-[-3px]"
     >
       <span className="flex gap-2">
-        <RecipeThumb
-          resolved={resolved}
-          progress={after}
-          wetness={stands}
-          within={FRAME}
-          label={`After step ${number}`}
-        />
+        <RecipeThumb resolved={resolved} progress={after} wetness={stands} within={FRAME} />
         <span className="min-w-0 text-small leading-snug">
           <span className="block font-semibold">
             {number} {title}

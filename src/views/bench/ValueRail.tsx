@@ -8,7 +8,7 @@ import {
 } from 'react';
 import { useSize } from '../../app/useSize';
 import { memo } from '../../core/base/memo';
-import { plainColour } from '../../core/materials/colour/plainWords';
+import { plainColour, plainName } from '../../core/materials/colour/plainWords';
 import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { useAppSelector } from '../../store/hooks';
@@ -187,7 +187,7 @@ const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
     <div
       role="option"
       aria-selected={isRung}
-      aria-label={`${ink.name}, ${colour.name}, L* ${Math.round(lab.l)}`}
+      aria-label={`${ink.name}, ${plainName(colour)}, L* ${Math.round(lab.l)}`}
       tabIndex={focusable ? 0 : -1}
       data-ink={ink.id}
       className={`absolute -translate-1/2 cursor-pointer border ${isBare(ink) ? 'rounded-none' : 'rounded-full'} hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}

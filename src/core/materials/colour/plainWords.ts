@@ -40,7 +40,7 @@ export const plainColour = memoOf((lab: Lab): string => {
   const { noun } = COLOUR_NAMES[other.name] as ColourName;
   return other.off - own.off < BETWEEN && !shareWord(colour.noun, noun)
     ? `between ${ours(colour.noun)} and ${ours(noun)}`
-    : plainDesignation(colour);
+    : plainName(colour);
 });
 
 /** The same with its article, where it takes one: `a dull green`, `an olive`, `something between orange and brown`. */
@@ -50,7 +50,8 @@ export function aPlainColour(lab: Lab): string {
   return `${/^[aeio]/.test(plain) ? 'an' : 'a'} ${plain}`;
 }
 
-function plainDesignation({ name, hue }: ColourName): string {
+/** A designation in the same words, without asking what else is near: for a thousand at once. */
+export function plainName({ name, hue }: ColourName): string {
   const modifier = name.slice(0, name.length - hue.length).trim();
   return ours(`${PLAIN[modifier] ?? modifier} ${hue}`.trim());
 }
