@@ -12,7 +12,8 @@ import type { LoggedReading, MadeOf, MadePanel, PanelPhoto } from '../../core/ke
 import { noiseAt } from '../../core/keep/read/places';
 import type { PhotoReading, PlaceReading } from '../../core/keep/read/readPanel';
 import { deltaE00 } from '../../core/materials/colour/difference';
-import { hexOfLab } from '../../core/materials/colour/hex';
+import { type Hex, hexOfLab, labOfHex } from '../../core/materials/colour/hex';
+import { plainColour } from '../../core/materials/colour/plainWords';
 import { changePanel, readPhoto } from '../../data/panels';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
@@ -292,6 +293,16 @@ function PlaceTable({ places, made }: { readonly places: readonly PlaceReading[]
   );
 }
 
-export const Patch = ({ hex }: { readonly hex: string }) => (
-  <span className="block h-5 w-8 border border-line" style={{ background: hex }} />
-);
+/** A colour as it is seen, and in words for who cannot see it. */
+export function Patch({ hex }: { readonly hex: Hex }) {
+  const words = plainColour(labOfHex(hex));
+  return (
+    <span
+      role="img"
+      aria-label={words}
+      title={words}
+      className="block h-5 w-8 border border-line"
+      style={{ background: hex }}
+    />
+  );
+}
