@@ -9,7 +9,7 @@ import type { SittingRow } from '../../core/files/sittingRows';
 import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { layOutOf, shortOf } from '../../core/make/sitting/layOut';
 import type { SittingOutlay } from '../../core/make/sitting/outlay';
-import { panelsOf } from '../../core/make/sitting/record';
+import { panelsOf, tellBrushes } from '../../core/make/sitting/record';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
 import { removeSittings, saveSittings } from '../../data/sittings';
@@ -155,6 +155,5 @@ function rowOf(known: KnownSitting, line: Planned): SittingRow {
 /** When it is and what is at hand, in a sentence. */
 function toldOf({ record }: KnownSitting): string {
   const { atHand, start, date, pattern } = record;
-  const brushes = Object.values(atHand.brushes).reduce((sum, count) => sum + count, 0);
-  return `${counted(panelsOf(record), 'panel')}, ${pattern ? 'any evening' : tellDay(date)} from ${start}; ${counted(atHand.mats, 'mat')}, ${brushes > 0 ? counted(brushes, 'brush', 'brushes') : 'as many brushes as it takes'}, room for ${atHand.places} to dry.`;
+  return `${counted(panelsOf(record), 'panel')}, ${pattern ? 'any evening' : tellDay(date)} from ${start}; ${counted(atHand.mats, 'mat')}, ${tellBrushes(atHand.brushes)}, room for ${atHand.places} to dry.`;
 }

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSession } from '../../app/session';
 import { counted } from '../../core/base/words';
-import { panelsOf, RECORD_LIMITS, type SittingRecord } from '../../core/make/sitting/record';
+import { panelsOf, RECORD_LIMITS, type SittingRecord, tellBrushes } from '../../core/make/sitting/record';
 import { SITTING_LIMITS as L } from '../../core/make/sitting/sitting';
 import { BRUSH_SETS, type BrushSet } from '../../core/materials/ink/kinds';
 import { listRecipes } from '../../data/recipes';
@@ -354,7 +354,6 @@ const PlacesWord = (props: Props) => (
 /** Which words a set of brushes is asked by. */
 function BrushesWord({ record: { atHand }, onChange }: Props) {
   const { brushes } = atHand;
-  const all = Object.values(brushes).reduce((sum, count) => sum + count, 0);
   const setOf = (set: string, count: number | undefined) => {
     const { [set]: _, ...others } = brushes;
     atHandTo(onChange)({ brushes: count === undefined ? others : { ...others, [set]: count } });
@@ -364,12 +363,7 @@ function BrushesWord({ record: { atHand }, onChange }: Props) {
     ...BRUSH_SETS.map((set: BrushSet) => `${set}, daubers`),
   ].filter((set, i) => i < BRUSH_SETS.length || set in brushes);
   return (
-    <Word
-      label="Brushes"
-      text={
-        Object.keys(brushes).length === 0 ? 'as many brushes as it takes' : inWords(all, 'brush', 'brushes')
-      }
-    >
+    <Word label="Brushes" text={tellBrushes(brushes, inWords)}>
       {() => (
         <fieldset className="space-y-2">
           <legend className="mb-1 font-semibold">

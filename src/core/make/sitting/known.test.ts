@@ -4,7 +4,7 @@ import { BARE } from '../../materials/ink/ink';
 import type { Maker } from '../../sheet/compile';
 import { groupOf } from './fromSheet';
 import { inkOf, knownSitting, numberOf, operationOf, stepOf, tellLine } from './known';
-import { newSitting } from './record';
+import { newSitting, tellBrushes } from './record';
 import { beginRun } from './run';
 import { type Planned, USUAL_TABLE } from './sitting';
 
@@ -96,4 +96,14 @@ test('a line’s step and ink are those of its sheet; bare card, and what cleans
   const bare = { ...group, steps: group.steps.map((step) => ({ ...step, ink: BARE })) };
   expect(inkOf(of([{ ...sheet, group: bare }, sheet, sheet]), laid)).toBeUndefined();
   expect(operationOf(known, line({ group: 9 }))).toBeUndefined();
+});
+
+test('brushes are told by what they are for: three for pigment are none for dye', () => {
+  expect(tellBrushes({})).toBe('as many brushes as it takes');
+  expect(tellBrushes({ 'dye and hybrid': 5, pigment: 1 })).toBe(
+    '5 brushes for dye and hybrid, 1 for pigment',
+  );
+  expect(tellBrushes({ 'dye and hybrid': 1, 'dye and hybrid, daubers': 2 })).toBe(
+    '1 brush for dye and hybrid, 2 daubers for dye and hybrid',
+  );
 });

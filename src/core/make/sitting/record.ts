@@ -86,6 +86,26 @@ export const RECORD_LIMITS = {
 /** Brushes set out where nothing else is said; from memory. */
 const USUAL_BRUSHES = { 'dye and hybrid': 5, pigment: 3 } as const;
 
+/**
+ * "5 brushes for dye and hybrid, 3 for pigment, 2 daubers for dye and hybrid".
+ *
+ * @param tell  a count with what it is of, as it is written there
+ */
+export function tellBrushes(
+  brushes: AtHand['brushes'],
+  tell: (count: number, one: string, many: string) => string = counted,
+): string {
+  const sets = Object.entries(brushes);
+  if (sets.length === 0) return 'as many brushes as it takes';
+  return sets
+    .map(([set, count], i) => {
+      const [inks = '', tool] = set.split(', ');
+      if (tool) return `${tell(count, 'dauber', 'daubers')} for ${inks}`;
+      return `${i === 0 ? tell(count, 'brush', 'brushes') : tell(count, '', '').trim()} for ${inks}`;
+    })
+    .join(', ');
+}
+
 export const newSitting = (id: string, name: string, date: string): SittingRecord => ({
   id,
   name,
