@@ -74,7 +74,7 @@ export const DEMO_RECIPES: readonly Recipe[] = [
         id: 'coat-1',
         kind: 'coat',
         enabled: true,
-        placements: [{ id: 'p1', inkId: 'vetch-deep', params: { strength: 100 } }],
+        placements: [{ id: 'p1', inkId: 'sloe-deep', params: { strength: 100 } }],
       },
       {
         id: 'greetingStrip-1',

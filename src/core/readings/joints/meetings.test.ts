@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import { groundOfCard } from '../../materials/card/card';
-import { hexOfLab } from '../../materials/colour/hex';
+import { hexOfLab, labOfHex } from '../../materials/colour/hex';
 import { OWN_DESIGNS } from '../../materials/design/own';
 import { driedColour } from '../../materials/ink/laid';
 import { setRun } from '../../recipe/editLadder';
@@ -31,6 +31,26 @@ test('a coat over the blend meets every rung, from the rung alone to the coat ov
   const ground = groundOfCard(WHITE_CARD);
   expect(met[0]?.strip[0]).toBe(hexOfLab(driedColour(yellow, ground)));
   expect(met[1]?.strip[0]).toBe(hexOfLab(driedColour(green, ground)));
+});
+
+test('an even coat makes one colour of each ink: purple over yellow is mud, over blue it is not, and a veil changes less (common practice)', () => {
+  const purple = ink('Vetch', '#6b3f8f', 'dye');
+  const [pale, sky] = [ink('Gorse', '#f8d46f'), ink('Leat', '#93cfdb', 'dye')];
+  const coated = (strength: number) =>
+    meetingsOf(withPass(resolvedOf([pale, sky]), 'coat', { ink: purple, params: { strength } }));
+  const [overYellow, overBlue] = coated(100);
+  expect(overYellow?.headline).toMatch(/^Mud: /);
+  expect(overBlue?.headline).toMatch(/^Dries to an? .*(purple|violet|blue)$/);
+  // What it dries to stands beside the ink alone, and nothing between.
+  expect(overYellow?.strip).toHaveLength(2);
+  const lightness = (strength: number) => labOfHex(coated(strength)[0]?.strip.at(-1) ?? '#000000').l;
+  expect(lightness(30)).toBeGreaterThan(lightness(60));
+  expect(lightness(60)).toBeGreaterThan(lightness(100));
+});
+
+test('an ink that fades over another shows what neither is: blue over yellow, green (common practice)', () => {
+  const edged = meetingsOf(withPass(resolvedOf([ink('Gorse', '#f8d46f'), green]), 'edge', { ink: blue }));
+  expect(edged[0]?.headline).toMatch(/^New colour: .*green$/);
 });
 
 test('an edge worked in while it is wet mixes, after a heat set it lies on what has dried', () => {

@@ -6,6 +6,8 @@ import { strengthParam } from './placed';
 /** From this strength on, per cent, a coat is laid as a full one. */
 const FULL_FROM = 95;
 
+const coatsOf = ({ strength }: { readonly strength: number }): number => strength / 100;
+
 /** One ink over all that has dried, from a veil to a full coat; over a resist it is buffed off the design. */
 export const coat = definePass({
   id: 'coat',
@@ -19,8 +21,9 @@ export const coat = definePass({
   needsDry: true,
   coversAll: true,
   rubs: true,
+  evenCoats: coatsOf,
   layOn: ({ params }) => {
-    const coats = params.strength / 100;
+    const coats = coatsOf(params);
     return { borders: [], effects: [DRY, { kind: 'film', coverAt: () => coats }], traces: [] };
   },
   steps: (contexts) =>

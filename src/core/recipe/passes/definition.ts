@@ -166,6 +166,8 @@ export interface PassKind<
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
   /** What its design takes of powder or paste. */
   takes?(params: ParamsOf<Specs>): Taken | undefined;
+  /** Of one that lies evenly over everything: how many coats of its ink it is. */
+  evenCoats?(params: ParamsOf<Specs>): number;
 }
 
 interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
@@ -181,6 +183,8 @@ interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
   /** What its design takes of powder or paste. */
   takes?(params: ParamsOf<Specs>): Taken | undefined;
+  /** Of one that lies evenly over everything: how many coats of its ink it is. */
+  evenCoats?(params: ParamsOf<Specs>): number;
 }
 
 /** Writes down a kind of pass; its parameters, and whether it takes an ink and a design, are inferred. */
