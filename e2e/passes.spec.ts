@@ -263,11 +263,12 @@ test('the loupe reads under a resist and beside it; states with other passes are
   // From the middle up into the bar the drips hang from, which the resist kept as it was.
   for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowUp');
   await expect(reading).toContainText('Thrift Pale 100 %');
-  await expect(reading).not.toContainText('Sloe Deep');
+  // Hybrid leaves a trace on it after buffing.
+  await expect(reading).toContainText(/Sloe Deep [1-5]\s%/);
   // Above it the coat lies over the same ink.
   await page.keyboard.press('Shift+ArrowUp');
   await page.keyboard.press('Shift+ArrowUp');
-  await expect(reading).toContainText('Sloe Deep');
+  await expect(reading).toContainText(/Sloe Deep 100\s%/);
   await expect(reading).toContainText('Thrift Pale 100 %');
   await page.keyboard.press('l');
 

@@ -98,7 +98,7 @@ test('the gaps are a plane of real colours, and the ink that would add the most 
   await second.focus();
   await page.keyboard.press('Enter');
   const adds = page.getByRole('region', { name: `What ${name} would add` });
-  await expect(adds.getByRole('img')).toHaveCount(3);
+  await expect(adds.locator('canvas')).toHaveCount(3);
   await adds.getByRole('button', { name: 'Wish for it' }).click();
   await expect(page.getByText(`${name} is on the shelf.`).first()).toBeVisible();
   await page.getByText(/^Inks, \d+$/).click();

@@ -87,7 +87,7 @@ test('a trio is compared wet and dried, cut to two inks, and opened on the bench
     .click();
   await found(page)
     .getByRole('listitem')
-    .filter({ has: page.getByRole('img') })
+    .filter({ has: page.locator('canvas') })
     .nth(4)
     .getByRole('button')
     .click();
@@ -95,14 +95,14 @@ test('a trio is compared wet and dried, cut to two inks, and opened on the bench
     .getByRole('button', { name: /^Compare / })
     .click();
   const tray = page.getByRole('region', { name: 'Compared' });
-  await expect(tray.getByRole('img')).toHaveCount(2);
+  await expect(tray.locator('canvas')).toHaveCount(2);
   await expectAccessible(page, 'trios compared');
   await tray.getByText('Wet', { exact: true }).click();
   await tray
     .getByRole('button', { name: /^Put .* away$/ })
     .first()
     .click();
-  await expect(tray.getByRole('img')).toHaveCount(1);
+  await expect(tray.locator('canvas')).toHaveCount(1);
   const cut = tray.getByRole('button', { name: /^only / }).first();
   const names = ((await cut.textContent()) ?? '').replace('only ', '').split(' and ');
   await cut.click();
