@@ -77,6 +77,17 @@ describe('what the trade says (common practice)', () => {
   });
 });
 
+test('of two darks that read alike the one that keeps its colour goes before; what reads goes before what does not', () => {
+  const [vetch, tarn] = [ink('Vetch', '#6b3f8f', 'dye'), ink('Tarn', '#1c4583')];
+  const [first, second] = rankTopCoats(resolvedOf(pale), [vetch, tarn]);
+  expect([first?.ink, second?.ink]).toEqual([tarn, vetch]);
+  expect(first?.muddied).toEqual([]);
+  expect(second?.muddied.map(({ name }) => name)).toEqual(['Gorse']);
+  const yellow = resolvedOf([pale[0] as (typeof pale)[number], ink('Kilnfire', '#ef8023')]);
+  const coats = rankTopCoats(yellow, DEMO_INKS).map(({ worst }) => Number(worst >= NEEDS['bold shape']));
+  expect(coats).toEqual(coats.toSorted((p, q) => q - p));
+});
+
 test('only what is owned is ranked as a coat; a black dye stands beside a shelf that has none, and reads best', () => {
   const wished = DEMO_INKS.map((one) => (one.kind === 'hybrid' ? { ...one, wished: true } : one));
   for (const { ink: coat } of rankTopCoats(resolvedOf(pale), wished)) expect(coat.kind).toBe('dye');

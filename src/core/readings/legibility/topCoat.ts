@@ -7,6 +7,7 @@ import { type Ink, isBare } from '../../materials/ink/ink';
 import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
 import { laidReflectance } from '../../materials/ink/laid';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import { judgeEven, layOver } from '../joints/over';
 import { contrastOf, NEEDS } from './contrast';
 
 /** A dark ink as the top coat over a clear resist on this ladder. */
@@ -16,6 +17,8 @@ export interface TopCoat {
   readonly worst: number;
   /** Rungs of which the design will be lost under it: a bold shape's contrast is not reached. */
   readonly lost: readonly Ink[];
+  /** Rungs that it turns to mud where no resist keeps it off. */
+  readonly muddied: readonly Ink[];
 }
 
 /** Places looked at along each joint. */
@@ -45,8 +48,8 @@ export const withBlack = (shelf: readonly Ink[]): readonly Ink[] =>
 const makesCoat = ({ kind, wished }: Ink): boolean => !wished && buffsOff(kind);
 
 /**
- * The owned darks by how clearly the worst place of a design in clear resist will read under them. The resist keeps
- * what is under it; everywhere else the coat lies on the dried ladder.
+ * The owned darks by how clearly the worst place of a design in clear resist will read under them, and whether they keep
+ * their colour beside it. The resist keeps what is under it; everywhere else the coat lies on the dried ladder.
  */
 export const rankTopCoats = (resolved: ResolvedRecipe, shelf: readonly Ink[]): readonly TopCoat[] =>
   topCoatsOver(resolved.inks, blendGround(resolved), shelf);
@@ -76,7 +79,7 @@ function rank(inks: readonly Ink[], ground: BlendGround, shelf: readonly Ink[]):
   return shelf
     .filter(makesCoat)
     .filter((ink) => solidColour(ink, ground).l <= DARK_UP_TO)
-    .map((ink): TopCoat => {
+    .map((ink) => {
       const contrasts = kept.map(contrastUnder(ink));
       return {
         ink,
@@ -84,5 +87,22 @@ function rank(inks: readonly Ink[], ground: BlendGround, shelf: readonly Ink[]):
         lost: rungs.filter((_, i) => (contrasts[i] as number) < NEEDS['bold shape']),
       };
     })
-    .sort((p, q) => q.worst - p.worst);
+    .sort((p, q) => q.worst - p.worst)
+    .map((coat, i): TopCoat => ({ ...coat, muddied: i < WEIGHED ? muddiedBy(coat.ink, rungs, ground) : [] }))
+    .sort((p, q) => reads(q) - reads(p) || worthOf(q) - worthOf(p));
 }
+
+/** So many of the coats that read best are looked at for mud. */
+const WEIGHED = 24;
+/** What a coat that makes mud is worth beside one that makes none, at the same contrast. By eye. */
+const MUDDY_WORTH = 0.75;
+
+/** What reads goes before what does not, mud or none. */
+const reads = ({ worst }: TopCoat): number => (worst >= NEEDS['bold shape'] ? 1 : 0);
+
+const worthOf = ({ worst, muddied }: TopCoat): number => (muddied.length > 0 ? MUDDY_WORTH : 1) * worst;
+
+const muddiedBy = (ink: Ink, rungs: readonly Ink[], ground: BlendGround): Ink[] =>
+  rungs.filter(
+    (under) => under.id !== ink.id && judgeEven(layOver(under, ink, ground, 'dried'), 1).kind === 'mud',
+  );

@@ -29,7 +29,7 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
         <p className="mb-1">No owned dye or hybrid dries dark enough on this card to make a coat.</p>
       )}
       <ol className="space-y-1">
-        {coats.slice(0, TOLD).map(({ ink, worst, lost }) => (
+        {coats.slice(0, TOLD).map(({ ink, worst, lost, muddied }) => (
           <li
             key={ink.id}
             className="grid min-h-10 grid-cols-[1.5rem_1fr_auto] items-center gap-3 bg-pane px-3 py-1"
@@ -41,6 +41,11 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
               {lost.length > 0 && (
                 <span className="block text-small text-mute">
                   the design is lost over {lost.map(({ name }) => name).join(' and ')}
+                </span>
+              )}
+              {muddied.length > 0 && (
+                <span className="block text-small text-mute">
+                  mud over {muddied.map(({ name }) => name).join(' and ')}
                 </span>
               )}
             </span>
