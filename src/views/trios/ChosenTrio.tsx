@@ -58,6 +58,8 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
       {topCoat && (
         <p>
           under {topCoat.ink.name}, reads {`${topCoat.worst.toFixed(1)}\u00a0:\u00a01`} at worst
+          {topCoat.muddied.length > 0 &&
+            `, mud over ${topCoat.muddied.map(({ name }) => name).join(' and ')}`}
         </p>
       )}
       {isNumbers && (
