@@ -58,6 +58,15 @@ test('a sound recipe offends against nothing', () => {
 describe('each rule is seen, said, and gone once its press has mended it (common practice)', () => {
   test.each<[string, ResolvedRecipe, string, RegExp]>([
     [
+      'purple coated over yellow is mud',
+      withPass(kitWith(['thrift-pale', 'gorse-pale', 'leat-pale']), 'coat', {
+        ink: inkOf('vetch-deep'),
+        params: { strength: 100 },
+      }),
+      'muddy coat',
+      /Vetch Deep over Gorse Pale dries to a dark .*: mud\.$/,
+    ],
+    [
       'a glow that is to be dipped',
       { ...dippedOne, recipe: setRun(dippedOne.recipe, 'glow') },
       'dipped',

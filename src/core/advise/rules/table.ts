@@ -15,6 +15,7 @@ import { littleLifted } from './littleLifted';
 import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
 import { mixedKinds } from './mixedKinds';
+import { muddyCoat } from './muddyCoat';
 import { muddyJoint } from './muddyJoint';
 import { oneDrop } from './oneDrop';
 import { oneWay } from './oneWay';
@@ -49,6 +50,7 @@ export const RULES: readonly Rule[] = [
   freshSilhouette,
   heatedFoil,
   muddyJoint,
+  muddyCoat,
   alikeRungs,
   wetWhite,
   sharedWhite,

@@ -1,0 +1,66 @@
+import { type BlendGround, blendGround } from '../../engine/blend';
+import { deltaE00 } from '../../materials/colour/difference';
+import { labOfHex } from '../../materials/colour/hex';
+import type { Lab } from '../../materials/colour/lab';
+import { aPlainColour } from '../../materials/colour/plainWords';
+import { type Ink, isBare } from '../../materials/ink/ink';
+import { judgeEven, layOver } from '../../readings/joints/over';
+import { NEEDS } from '../../readings/legibility/contrast';
+import { rankTopCoats } from '../../readings/legibility/topCoat';
+import { setPlacement } from '../../recipe/editPasses';
+import { PASS_KINDS } from '../../recipe/passes/passes';
+import { passesInOrder } from '../../recipe/recipe';
+import { contextsOf } from '../../recipe/resolved';
+import type { Finding, Rule } from './definition';
+
+/** Inks that so many coats of another, laid over them dried, turn to mud, and what each dries to. */
+const muddiedBy = (over: Ink, coats: number, inks: readonly Ink[], ground: BlendGround) =>
+  inks.flatMap((ink): { readonly ink: Ink; readonly lab: Lab }[] => {
+    if (isBare(ink) || ink.id === over.id) return [];
+    const { kind, decidedBy } = judgeEven(layOver(ink, over, ground, 'dried'), coats);
+    return kind === 'mud' ? [{ ink, lab: decidedBy.lab }] : [];
+  });
+
+/** An even coat that turns an ink under it to mud: purple over yellow. A dark near it in colour may keep it clean. */
+export const muddyCoat: Rule = {
+  id: 'muddyCoat',
+  check: ({ resolved, shelf }) => {
+    const ground = blendGround(resolved);
+    const inks = [...new Set(resolved.inks)];
+    const findings = (passId: string, placementId: string, over: Ink, coats: number): Finding[] => {
+      const muddied = muddiedBy(over, coats, inks, ground);
+      const [first] = muddied;
+      if (!first) return [];
+      const coatsThere = rankTopCoats(resolved, shelf);
+      const off = ({ overWhite }: Ink) => deltaE00(labOfHex(overWhite), labOfHex(over.overWhite));
+      // Another dark in place of a dark, so that a resist under it still reads.
+      const [other] = coatsThere.some(({ ink }) => ink.id === over.id)
+        ? coatsThere
+            .filter(({ worst }) => worst >= NEEDS['bold shape'])
+            .filter(({ ink }) => muddiedBy(ink, coats, inks, ground).length === 0)
+            .toSorted((p, q) => off(p.ink) - off(q.ink))
+        : [];
+      const names = muddied.map(({ ink }) => ink.name).join(' and ');
+      return [
+        {
+          key: `muddy coat ${passId} ${placementId} ${over.id}`,
+          message: `${over.name} over ${names} dries to ${aPlainColour(first.lab)}: mud.`,
+          ...(other
+            ? {
+                fix: {
+                  label: `Coat it with ${other.ink.name}`,
+                  apply: (recipe) => setPlacement(recipe, passId, placementId, { inkId: other.ink.id }),
+                },
+              }
+            : {}),
+        },
+      ];
+    };
+    return passesInOrder(resolved.recipe).flatMap((pass) => {
+      const { evenCoats } = PASS_KINDS[pass.kind];
+      return contextsOf(resolved, pass).flatMap(({ id, ink, params }) =>
+        evenCoats && ink ? findings(pass.id, id, ink, evenCoats(params)) : [],
+      );
+    });
+  },
+};
