@@ -130,7 +130,7 @@ test('what cannot be worked is told with what to change, and nothing is lost', a
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Panels: 16 panels' })).toBeVisible();
   await page.getByRole('button', { name: /^Brushes: / }).click();
-  const brushes = page.getByLabel('Brushes for dye and hybrid');
+  const brushes = page.getByRole('textbox', { name: 'Brushes for dye and hybrid' });
   await brushes.fill('0');
   await brushes.press('Enter');
   await page.keyboard.press('Escape');
