@@ -33,10 +33,10 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
   await page.getByRole('button', { name: /^Coat it with / }).click();
   await expect(mind(page)).toHaveCount(0);
   await expect.poll(() => lightAt(page, 0.05, 0.5)).toBeLessThan(90);
-  // Inside the bar from which the drips hang nothing has changed.
+  // Inside the bar from which the drips hang nothing has changed, but for the trace that a hybrid leaves.
   const after = await colourAt(page, 0.5, 0.3);
   after.forEach((value, i) => {
-    expect(Math.abs(value - (before[i] ?? 0))).toBeLessThan(8);
+    expect(Math.abs(value - (before[i] ?? 0))).toBeLessThan(16);
   });
   await expect(steps(page)).toContainText('Emboss the resist');
   await expect(steps(page)).toContainText('Cool');
