@@ -10,17 +10,17 @@ import { POINT } from './papers';
  * Scores are dotted.
  */
 export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint8Array> {
-  const { sheet, sheets } = plan;
+  const { sheet } = plan;
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle('Cut plan');
   const face = await document.embedFont(font, { subset: true });
   const ink = rgb(0.07, 0.07, 0.07);
   const up = (y: number) => (sheet.height - y) * POINT;
-  for (const { name: which, places } of sheetsAlike(plan)) {
-    const { placed, cuts } = sheets[places[0]] ?? { placed: [], cuts: [] };
+  for (const alike of sheetsAlike(plan)) {
+    const { placed, cuts } = alike.sheet;
     const page = document.addPage([sheet.width * POINT, sheet.height * POINT]);
-    page.drawText(which, { x: 2 * POINT, y: 2 * POINT, size: 7, font: face, color: ink });
+    page.drawText(alike.name, { x: 2 * POINT, y: 2 * POINT, size: 7, font: face, color: ink });
     for (const piece of placed) {
       const { name, x, y, width, height } = piece;
       const score = scoreOf(piece);

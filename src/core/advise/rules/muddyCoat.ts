@@ -1,10 +1,9 @@
-import { type BlendGround, blendGround } from '../../engine/blend';
+import { blendGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
-import type { Lab } from '../../materials/colour/lab';
 import { aPlainColour } from '../../materials/colour/plainWords';
-import { type Ink, isBare } from '../../materials/ink/ink';
-import { judgeEven, layOver } from '../../readings/joints/over';
+import type { Ink } from '../../materials/ink/ink';
+import { muddiedBy } from '../../readings/joints/over';
 import { NEEDS } from '../../readings/legibility/contrast';
 import { rankTopCoats } from '../../readings/legibility/topCoat';
 import { setPlacement } from '../../recipe/editPasses';
@@ -12,14 +11,6 @@ import { PASS_KINDS } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
 import { contextsOf } from '../../recipe/resolved';
 import type { Finding, Rule } from './definition';
-
-/** Inks that so many coats of another, laid over them dried, turn to mud, and what each dries to. */
-const muddiedBy = (over: Ink, coats: number, inks: readonly Ink[], ground: BlendGround) =>
-  inks.flatMap((ink): { readonly ink: Ink; readonly lab: Lab }[] => {
-    if (isBare(ink) || ink.id === over.id) return [];
-    const { kind, decidedBy } = judgeEven(layOver(ink, over, ground, 'dried'), coats);
-    return kind === 'mud' ? [{ ink, lab: decidedBy.lab }] : [];
-  });
 
 /** An even coat that turns an ink under it to mud: purple over yellow. A dark near it in colour may keep it clean. */
 export const muddyCoat: Rule = {
@@ -34,12 +25,12 @@ export const muddyCoat: Rule = {
       const coatsThere = rankTopCoats(resolved, shelf);
       const off = ({ overWhite }: Ink) => deltaE00(labOfHex(overWhite), labOfHex(over.overWhite));
       // Another dark in place of a dark, so that a resist under it still reads.
-      const [other] = coatsThere.some(({ ink }) => ink.id === over.id)
+      const other = coatsThere.some(({ ink }) => ink.id === over.id)
         ? coatsThere
             .filter(({ worst }) => worst >= NEEDS['bold shape'])
-            .filter(({ ink }) => muddiedBy(ink, coats, inks, ground).length === 0)
             .toSorted((p, q) => off(p.ink) - off(q.ink))
-        : [];
+            .find(({ ink }) => muddiedBy(ink, coats, inks, ground).length === 0)
+        : undefined;
       const names = muddied.map(({ ink }) => ink.name).join(' and ');
       return [
         {

@@ -1,5 +1,5 @@
 import { formatBare, formatLength, type Unit } from '../../base/length';
-import type { Cut, CutPlan, Placed } from './cutPlan';
+import type { Cut, CutPlan, CutSheet, Placed } from './cutPlan';
 
 /** One cut as it is read at the trimmer. */
 export const describeCut = ({ way, at, gives }: Cut, unit: Unit): string =>
@@ -31,20 +31,23 @@ export function describeScores(placed: readonly Placed[], unit: Unit): string[] 
 export interface AlikeSheets {
   /** Their places among the plan's sheets, counted from 0. */
   readonly places: readonly [number, ...number[]];
+  /** How each of them is cut. */
+  readonly sheet: CutSheet;
   /** "Sheet 3", or "Sheets 1 to 4, 6". */
   readonly name: string;
 }
 
 /** A plan's sheets by how they are cut, each way once, in the order of the first of each. */
 export function sheetsAlike({ sheets }: CutPlan): AlikeSheets[] {
-  const byPlace = new Map<string, [number, ...number[]]>();
-  for (const [i, { placed }] of sheets.entries()) {
-    const place = JSON.stringify(placed);
+  const byPlace = new Map<string, Pick<AlikeSheets, 'places' | 'sheet'>>();
+  for (const [i, sheet] of sheets.entries()) {
+    const place = JSON.stringify(sheet.placed);
     const before = byPlace.get(place);
-    byPlace.set(place, before ? [...before, i] : [i]);
+    byPlace.set(place, { places: before ? [...before.places, i] : [i], sheet });
   }
-  return [...byPlace.values()].map((places) => ({
+  return [...byPlace.values()].map(({ places, sheet }) => ({
     places,
+    sheet,
     name: `${places.length === 1 ? 'Sheet' : 'Sheets'} ${describeRuns(places.map((place) => place + 1))}`,
   }));
 }
@@ -66,14 +69,13 @@ export function cutText(plan: CutPlan, unit: Unit): string {
   const head = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} of ${formatBare(sheet.width, unit)} × ${formatLength(sheet.height, unit)}, ${Math.round(waste * 100)} % waste. Each cut goes right through the piece in hand.`;
   return [
     head,
-    ...sheetsAlike(plan).map(({ name, places: [index] }) => {
-      const { placed, cuts } = sheets[index] ?? { placed: [], cuts: [] };
-      return [
+    ...sheetsAlike(plan).map(({ name, sheet: { placed, cuts } }) =>
+      [
         name,
         ...cuts.map((cut, k) => `  ${k + 1}. ${describeCut(cut, unit)}`),
         ...describeScores(placed, unit).map((line) => `  ${line}`),
-      ].join('\n');
-    }),
+      ].join('\n'),
+    ),
     'Blades cut: keep fingers behind the guard, cut on a mat, and follow the trimmer maker’s own sheet.',
   ].join('\n\n');
 }

@@ -101,7 +101,7 @@ test('a line’s step and ink are those of its sheet; bare card, and what cleans
 test('brushes are told by what they are for: three for pigment are none for dye', () => {
   expect(tellBrushes({})).toBe('as many brushes as it takes');
   expect(tellBrushes({ 'dye and hybrid': 5, pigment: 1 })).toBe(
-    '5 brushes for dye and hybrid, 1 for pigment',
+    '5 brushes for dye and hybrid, 1 brush for pigment',
   );
   expect(tellBrushes({ 'dye and hybrid': 1, 'dye and hybrid, daubers': 2 })).toBe(
     '1 brush for dye and hybrid, 2 daubers for dye and hybrid',

@@ -87,7 +87,7 @@ export const RECORD_LIMITS = {
 const USUAL_BRUSHES = { 'dye and hybrid': 5, pigment: 3 } as const;
 
 /**
- * "5 brushes for dye and hybrid, 3 for pigment, 2 daubers for dye and hybrid".
+ * "5 brushes for dye and hybrid, 3 brushes for pigment, 2 daubers for dye and hybrid".
  *
  * @param tell  a count with what it is of, as it is written there
  */
@@ -98,10 +98,9 @@ export function tellBrushes(
   const sets = Object.entries(brushes);
   if (sets.length === 0) return 'as many brushes as it takes';
   return sets
-    .map(([set, count], i) => {
-      const [inks = '', tool] = set.split(', ');
-      if (tool) return `${tell(count, 'dauber', 'daubers')} for ${inks}`;
-      return `${i === 0 ? tell(count, 'brush', 'brushes') : tell(count, '', '').trim()} for ${inks}`;
+    .map(([set, count]) => {
+      const [inks = '', isDauber] = set.split(', ');
+      return `${isDauber ? tell(count, 'dauber', 'daubers') : tell(count, 'brush', 'brushes')} for ${inks}`;
     })
     .join(', ');
 }

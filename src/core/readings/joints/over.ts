@@ -1,10 +1,10 @@
 import { type BlendGround, blended } from '../../engine/blend';
 import { type Hex, hexOfLab } from '../../materials/colour/hex';
-import { labOfSpectrum } from '../../materials/colour/lab';
+import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
 import { nameColour } from '../../materials/colour/names';
 import { aPlainColour, plainColour } from '../../materials/colour/plainWords';
 import type { Spectrum } from '../../materials/colour/spectrum';
-import type { Ink } from '../../materials/ink/ink';
+import { type Ink, isBare } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
 import { describeVerdict, judgeJoint, STATIONS, type Station, type Verdict } from './joint';
 
@@ -53,11 +53,19 @@ export function evenOver(over: Over, coats: number): MeetingReading {
 }
 
 /** The verdict on it alone: beside the two inks alone there is one colour. */
-export function judgeEven({ at, alone }: Over, coats: number): Verdict {
+function judgeEven({ at, alone }: Over, coats: number): Verdict {
   const coated = at(coats);
   const { abrupt: _, ...verdict } = judgeJoint([at(0), coated, coated, alone]);
   return verdict;
 }
+
+/** Inks that so many coats of another, laid evenly over them dried, turn to mud, and what each dries to. */
+export const muddiedBy = (over: Ink, coats: number, inks: readonly Ink[], ground: BlendGround) =>
+  inks.flatMap((ink): { readonly ink: Ink; readonly lab: Lab }[] => {
+    if (isBare(ink) || ink.id === over.id) return [];
+    const { kind, decidedBy } = judgeEven(layOver(ink, over, ground, 'dried'), coats);
+    return kind === 'mud' ? [{ ink, lab: decidedBy.lab }] : [];
+  });
 
 /** What an even coat makes of the ink under it, as it is told. */
 function describeCoat({ kind }: Verdict, { lab }: Station): { headline: string; reason: string } {

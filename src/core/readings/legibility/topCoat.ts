@@ -7,7 +7,7 @@ import { type Ink, isBare } from '../../materials/ink/ink';
 import { buffsOff, INK_KINDS } from '../../materials/ink/kinds';
 import { laidReflectance } from '../../materials/ink/laid';
 import type { ResolvedRecipe } from '../../recipe/resolved';
-import { judgeEven, layOver } from '../joints/over';
+import { muddiedBy } from '../joints/over';
 import { contrastOf, NEEDS } from './contrast';
 
 /** A dark ink as the top coat over a clear resist on this ladder. */
@@ -88,7 +88,12 @@ function rank(inks: readonly Ink[], ground: BlendGround, shelf: readonly Ink[]):
       };
     })
     .sort((p, q) => q.worst - p.worst)
-    .map((coat, i): TopCoat => ({ ...coat, muddied: i < WEIGHED ? muddiedBy(coat.ink, rungs, ground) : [] }))
+    .map(
+      (coat, i): TopCoat => ({
+        ...coat,
+        muddied: i < WEIGHED ? muddiedBy(coat.ink, 1, rungs, ground).map(({ ink }) => ink) : [],
+      }),
+    )
     .sort((p, q) => reads(q) - reads(p) || worthOf(q) - worthOf(p));
 }
 
@@ -101,8 +106,3 @@ const MUDDY_WORTH = 0.75;
 const reads = ({ worst }: TopCoat): number => (worst >= NEEDS['bold shape'] ? 1 : 0);
 
 const worthOf = ({ worst, muddied }: TopCoat): number => (muddied.length > 0 ? MUDDY_WORTH : 1) * worst;
-
-const muddiedBy = (ink: Ink, rungs: readonly Ink[], ground: BlendGround): Ink[] =>
-  rungs.filter(
-    (under) => under.id !== ink.id && judgeEven(layOver(under, ink, ground, 'dried'), 1).kind === 'mud',
-  );
