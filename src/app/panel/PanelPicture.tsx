@@ -9,6 +9,7 @@ import { forgetPlace, paint, paintQuietly } from '../../workers/client';
 import { useSession } from '../session';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
 import { keptPictures } from './keptPictures';
+import { pictureIsUnderWay } from './printing';
 
 /** Painted panels, for when a view is opened again. */
 const pictures = keptPictures();
@@ -101,6 +102,7 @@ export function PanelPicture(props: Props) {
     const painting = isQuiet
       ? paintQuietly(place, resolved, request)
       : pictures.painted(what, () => paint(place, resolved, request));
+    pictureIsUnderWay(painting);
     painting
       .then((halves) => {
         if (!halves) return;

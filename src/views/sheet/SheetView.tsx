@@ -4,6 +4,7 @@ import { type Command, useCommands } from '../../app/commands';
 import { download } from '../../app/download';
 import { useBeforehand } from '../../app/log/useBeforehand';
 import { PanelPicture } from '../../app/panel/PanelPicture';
+import { usePrint } from '../../app/panel/printing';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { useEdit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
@@ -35,19 +36,23 @@ export function SheetView() {
   );
 }
 
-const COMMANDS: readonly Command[] = [
-  {
-    id: 'print',
-    label: 'Print the sheet',
-    also: 'paper',
-    group: 'Sheet',
-    key: 'p',
-    run: () => window.print(),
-  },
-];
-
 function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; readonly unit: Unit }) {
-  useCommands(COMMANDS);
+  const print = usePrint();
+  useCommands(
+    useMemo(
+      (): readonly Command[] => [
+        {
+          id: 'print',
+          label: 'Print the sheet',
+          also: 'paper',
+          group: 'Sheet',
+          key: 'p',
+          run: () => void print(),
+        },
+      ],
+      [print],
+    ),
+  );
   const maker = useMaker();
   const sheet = useMemo(() => compileSheet(resolved, unit, maker), [resolved, unit, maker]);
   const { shared, steps } = useMemo(() => shareCare(sheet.steps), [sheet]);
@@ -91,7 +96,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
               Step by step
             </Link>
             <PdfButton resolved={resolved} unit={unit} />
-            <Button look="strong" onClick={() => window.print()}>
+            <Button look="strong" onClick={() => void print()}>
               Print
             </Button>
           </div>

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
+import { usePrint } from '../../app/panel/printing';
 import { useSession } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
 import { counted } from '../../core/base/words';
@@ -36,6 +37,7 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
   const { make, progress } = usePaperWork('Making the PDF', 'The PDF could not be made. Try again.');
   const name = record.name.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'sitting';
   const outlaid = useOnceThere(outlay);
+  const printPage = usePrint();
   const rows = () =>
     plan.lines.toSorted((p, q) => p.start - q.start || p.hand - q.hand).map((line) => rowOf(known, line));
   const pdf = () =>
@@ -90,7 +92,7 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
     <Menu
       items={[
         { label: 'PDF with its sheets', onSelect: () => void pdf() },
-        { label: 'Print', onSelect: () => window.print() },
+        { label: 'Print', onSelect: () => void printPage(outlay ? undefined : outlaid()) },
         { label: 'Table (CSV)', onSelect: () => void csv() },
         ...(record.pattern ? [] : [{ label: 'Calendar (iCalendar)', onSelect: () => void calendar() }]),
         { label: 'File (JSON)', onSelect: () => void json() },
