@@ -2,14 +2,13 @@ import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import sharp from 'sharp';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { planCuts } from '../make/cutting/cutPlan';
 import { sheetsAlike } from '../make/cutting/cutText';
 import { writeCutPdf } from './cutPdf';
 import { cutDrawings, writeCutSvg } from './cutSvg';
 
 // A font is cut down, which takes a moment on a busy machine.
-vi.setConfig({ testTimeout: 40_000 });
 
 const LETTER = { width: 215.9, height: 279.4 };
 const plan = planCuts(LETTER, [

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { encode } from 'fast-png';
 import sharp from 'sharp';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { HOSTILE_SVGS, hugePng } from '../../testing/hostileDesigns';
 import { type Design, scaleDesign } from '../materials/design/design';
 import { isOwnDesign, OWN_DESIGNS } from '../materials/design/own';
@@ -10,8 +10,6 @@ import { readDesignPng } from './designPng';
 import { checkSvg, readDesignSvg, SVG_LIMITS, writeDesignSvg } from './designSvg';
 import { FileError } from './fileError';
 import { withInlineStyles } from './svgStyles';
-
-vi.setConfig({ testTimeout: 20_000 });
 
 const svg = (inside: string, attributes = 'viewBox="0 0 100 50" width="100mm"') =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${inside}</svg>`;

@@ -4,7 +4,7 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { decode as decodeText } from 'png-chunk-text';
 import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import type { Design } from '../materials/design/design';
 import { paintPanel, pixelsAt } from '../picture/paint';
@@ -22,7 +22,6 @@ import { writeSheetPdf } from './sheetPdf';
 import { stagePictures } from './stagePictures';
 
 // Fonts are cut down and pictures packed, which takes seconds on a busy machine.
-vi.setConfig({ testTimeout: 40_000 });
 
 const dark = ink('Tarn', '#133f7c');
 const resolved = resolvedOf(

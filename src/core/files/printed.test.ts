@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ROWS_A_PAGE, swatchPages } from '../keep/swatches/page';
@@ -10,7 +10,6 @@ import { writeSwatchPdf } from './swatchPdf';
 import { writeWeakPairs } from './weakPairsPdf';
 
 // Fonts are cut down, which takes seconds on a busy machine.
-vi.setConfig({ testTimeout: 40_000 });
 
 const font = (file: string) => readFileSync(createRequire(import.meta.url).resolve(file));
 const plain = font('@fontsource/archivo/files/archivo-latin-400-normal.woff');

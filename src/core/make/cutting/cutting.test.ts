@@ -1,12 +1,10 @@
 import fc from 'fast-check';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { seededRandom } from '../../base/random';
 import { isoASize } from '../../materials/card/paper';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
 import { describeScores, scoreOf, sheetsAlike } from './cutText';
 import { type Assembly, blendedPanels, FOLDS, type Fold, type Piece, piecesOf } from './pieces';
-
-vi.setConfig({ testTimeout: 40_000 });
 
 const A4 = { width: 210, height: 297 };
 const LETTER = { width: 215.9, height: 279.4 };
