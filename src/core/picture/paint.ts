@@ -13,7 +13,7 @@ import { rowLoops } from './quickRows';
 import { rampOf } from './ramp';
 import { regionFinder } from './regions';
 import type { Ground } from './shades';
-import { colourRow, type Filler, type Stretch, surfaceRow } from './shading';
+import { colourRow, type Filler, type Stretch } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
 import { type Surface, surfaceMaker } from './surface/surface';
@@ -136,7 +136,7 @@ export function createPainter(): PreparePicture {
       for (const stretch of stretches) {
         if (stretch.begin > done)
           grainOn(packed, row, { begin: done, end: stretch.begin }, shades, surface, at);
-        surfaceRow(packed, row, stretch, shades, isEven, beside);
+        loops.surfaceRow(packed, row, stretch, shades, isEven, beside);
         done = stretch.end;
       }
       if (done < width) grainOn(packed, row, { begin: done, end: width }, shades, surface, at);

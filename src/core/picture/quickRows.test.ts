@@ -67,6 +67,60 @@ test('grain on four pixels at a time is the grain of the plain loops, to the las
   );
 });
 
+/** The same row with something on it: details of its own, and here and there bare card. */
+const detailed = grainy.chain((row) =>
+  fc.record({
+    row: fc.constant(row),
+    bends: list(-40_000, 40_000, BENDS * ((row.width >> SHARE) + 1)),
+    bare: fc.array(fc.oneof({ weight: 4, arbitrary: fc.constant(0) }, fc.integer({ min: 1, max: 255 })), {
+      minLength: row.width + 7,
+      maxLength: row.width + 7,
+    }),
+    cover: list(-127, 127, row.width),
+    lights: list(-127, 127, row.width),
+    shine: list(0, 255, row.width),
+    isEven: fc.boolean(),
+  }),
+);
+
+test('what stands up is shaded four pixels at a time as by the plain loops, bare card in between, too', () => {
+  fc.assert(
+    fc.property(detailed, ({ row, bends, bare, cover, lights, shine, isEven }) => {
+      const { width, colours, slopes, grain, light, at, down, begin } = row;
+      const [fast, plain] = [quick(), plainLoops].map((loops) => {
+        const shades = loops.emptyShades(width);
+        for (const [i, colour] of [shades.reds, shades.greens, shades.blues].entries()) {
+          colour.set(colours[i] ?? []);
+          if (isEven) colour.fill(colours[i]?.[0] ?? 0, 0, FEW);
+        }
+        shades.slopes.set(slopes);
+        shades.bends.set(bends);
+        const surface = {
+          grain: Int8Array.from(grain),
+          light: Int8Array.from(light),
+          bare: Uint8Array.from(bare),
+          spread: 0,
+          bareShare: 0,
+          glints: undefined,
+          fill: () => {},
+        };
+        const details = {
+          cover: Int8Array.from(cover),
+          light: Int8Array.from(lights),
+          shine: Uint8Array.from(shine),
+        };
+        const pixels = new Uint32Array(width + 7).fill(7);
+        loops.begin();
+        const beside = { surface, details, at, bare: [0.9, 0.8, 0.7] as const };
+        loops.surfaceRow(pixels, down, { begin, end: width }, shades, isEven, beside);
+        return pixels;
+      });
+      expect(fast).toEqual(plain);
+    }),
+    { numRuns: 300 },
+  );
+});
+
 test('bands are laid four pixels at a time as by the plain loops, beyond the first and the last sample, too', () => {
   const samples = fc.integer({ min: 2, max: 40 }).chain((count) =>
     fc.record({

@@ -3,7 +3,17 @@ import { compiledWasm } from '../base/wasm';
 import { DITHER_SIDE, ditherTile } from './dither';
 import { plainLoops, type RowLoops } from './rowLoops';
 import { ROWS_WASM } from './rowsWasm';
-import { BENDS, FEW, MOST_SQUARES, type RowShades, RUN, type Samples, SHARE, SQUARE } from './shading';
+import {
+  BENDS,
+  FEW,
+  MOST_SQUARES,
+  type RowShades,
+  RUN,
+  type Samples,
+  SHARE,
+  SQUARE,
+  type Stretch,
+} from './shading';
 import type { Surface } from './surface/surface';
 
 type Grain = Pick<Surface, 'grain' | 'light'>;
@@ -48,6 +58,23 @@ interface Kernel {
     pixels: number,
     count: number,
   ) => void;
+  readonly surfaceRow: (
+    reds: number,
+    greens: number,
+    blues: number,
+    slopes: number,
+    bends: number,
+    isEven: boolean,
+    grain: number,
+    light: number,
+    cover: number,
+    lights: number,
+    shine: number,
+    noise: number,
+    column: number,
+    pixels: number,
+    count: number,
+  ) => void;
 }
 
 const PAGE_BYTES = 65_536;
@@ -86,6 +113,9 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     // Four bytes at a time are read, beyond the last, too.
     grain: place(TAKEN + FEW),
     light: place(TAKEN + FEW),
+    cover: place(FEW * FEWS),
+    lights: place(FEW * FEWS),
+    shine: place(FEW * FEWS),
     pixels: place(4 * FEW * FEWS),
     noise: place(4 * DITHER_SIDE ** 2),
     colours: place(4 * FEW * MOST_SAMPLES),
@@ -122,18 +152,27 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     bytes.set(from.light.subarray(begin, end), at.light);
     Object.assign(taken, { from, begin, end });
   };
+  /** Where a stretch of a row stands among what is taken in of its surface. */
+  const placeIn = (from: Grain, rowAt: number, { begin, end }: Stretch): number => {
+    if (taken.from !== from || rowAt < taken.begin || rowAt + end > taken.end) take(from, rowAt);
+    return rowAt + begin - taken.begin;
+  };
+  const noiseOf = (row: number): number => at.noise + 4 * DITHER_SIDE * (row & (DITHER_SIDE - 1));
   let stretch = painted;
+  const giveOut = (pixels: Uint32Array, to: number, count: number): void => {
+    if (stretch.length !== count) stretch = painted.subarray(0, count);
+    pixels.set(stretch, to);
+  };
   const grain =
     (plain: RowLoops['grainRow'], isEven: boolean): RowLoops['grainRow'] =>
-    (pixels, row, { begin, end: to }, from, surface, rowAt) => {
+    (pixels, row, asked, from, surface, rowAt) => {
+      const { begin, end } = asked;
       if (begin % FEW !== 0) {
-        plain(pixels, row, { begin, end: to }, from, surface, rowAt);
+        plain(pixels, row, asked, from, surface, rowAt);
         return;
       }
-      if (taken.from !== surface || rowAt < taken.begin || rowAt + to > taken.end) take(surface, rowAt);
       const first = isEven ? 0 : begin;
-      const count = to - begin;
-      const grainAt = rowAt + begin - taken.begin;
+      const grainAt = placeIn(surface, rowAt, asked);
       kernel.grainRow(
         at.reds + 4 * first,
         at.greens + 4 * first,
@@ -142,14 +181,49 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
         isEven,
         at.grain + grainAt,
         at.light + grainAt,
-        at.noise + 4 * DITHER_SIDE * (row & (DITHER_SIDE - 1)),
+        noiseOf(row),
         begin,
         at.pixels,
-        count,
+        end - begin,
       );
-      if (stretch.length !== count) stretch = painted.subarray(0, count);
-      pixels.set(stretch, rowAt + begin);
+      giveOut(pixels, rowAt + begin, end - begin);
     };
+  const surfaceRow: RowLoops['surfaceRow'] = (pixels, row, asked, from, isEven, beside) => {
+    const { begin, end } = asked;
+    const { surface, details, at: rowAt } = beside;
+    if (begin % FEW !== 0) {
+      plainLoops.surfaceRow(pixels, row, asked, from, isEven, beside);
+      return;
+    }
+    const first = isEven ? 0 : begin;
+    const grainAt = placeIn(surface, rowAt, asked);
+    bytes.set(details.cover.subarray(begin, end), at.cover);
+    bytes.set(details.light.subarray(begin, end), at.lights);
+    bytes.set(details.shine.subarray(begin, end), at.shine);
+    kernel.surfaceRow(
+      at.reds + 4 * first,
+      at.greens + 4 * first,
+      at.blues + 4 * first,
+      at.slopes + 12 * (first >> SHARE),
+      at.bends + 4 * BENDS * (first >> SHARE),
+      isEven,
+      at.grain + grainAt,
+      at.light + grainAt,
+      at.cover,
+      at.lights,
+      at.shine,
+      noiseOf(row),
+      begin,
+      at.pixels,
+      end - begin,
+    );
+    giveOut(pixels, rowAt + begin, end - begin);
+    // Bare card is few pixels' matter, and takes powers.
+    for (let column = begin; column < end; column++) {
+      if (surface.bare[rowAt + column] === 0) continue;
+      plainLoops.surfaceRow(pixels, row, { begin: column, end: column + 1 }, from, isEven, beside);
+    }
+  };
   return {
     emptyShades: () => shades,
     begin: () => {
@@ -181,5 +255,6 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
       kernel.layRuns(at.runs, count, at.squares, across, down, DEPTH[depth], ...shadesAt),
     grainRow: grain(plainLoops.grainRow, false),
     evenRow: grain(plainLoops.evenRow, true),
+    surfaceRow,
   };
 });

@@ -13,6 +13,7 @@ import {
   SHARE,
   SQUARE,
   type Stretch,
+  surfaceRow,
 } from './shading';
 import type { Surface } from './surface/surface';
 
@@ -38,6 +39,8 @@ export interface RowLoops {
   readonly grainRow: GrainLoop;
   /** `grainRow` where all pixels have the shade of the first, as in a straight run. */
   readonly evenRow: GrainLoop;
+  /** Pixels of one row with all that a surface can have. */
+  readonly surfaceRow: typeof surfaceRow;
 }
 
 /** @param at  where the row begins, in the picture's pixels as in the surface */
@@ -160,6 +163,7 @@ export const plainLoops: RowLoops = {
       pixels[at + column] = packed(r, g, b);
     }
   },
+  surfaceRow,
 };
 
 /** Pixels of one colour that goes straight. */

@@ -192,6 +192,79 @@ export function grainRow(
   }
 }
 
+/**
+ * Pixels with all that a surface can have but bare card.
+ *
+ * @param slopes  three to every four pixels, and of `bends` four
+ * @param isEven  all pixels have the colours, slopes and bends of the first four
+ * @param grain   a byte a pixel, as are `light` and, of what lies on this row alone, `cover`, `lights` and `shine`
+ * @param noise   a row of 256 numbers that repeats
+ * @param column  of the first pixel in the dither, a whole number of fours
+ * @param count   how many pixels
+ */
+export function surfaceRow(
+  reds: usize,
+  greens: usize,
+  blues: usize,
+  slopes: usize,
+  bends: usize,
+  isEven: bool,
+  grain: usize,
+  light: usize,
+  cover: usize,
+  lights: usize,
+  shine: usize,
+  noise: usize,
+  column: i32,
+  pixels: usize,
+  count: i32,
+): void {
+  for (let i = 0; i < count; i += 4) {
+    const chance = v128.load(noise + (((column + i) & 255) << 2));
+    const gathered = i32x4.shr_s(i32x4.mul(fourBytes(cover), v128.load_splat<i32>(bends, 12)), 3);
+    const coat = i32x4.add(i32x4.shl(fourBytes(grain), 4), gathered);
+    const square = i32x4.shr_s(i32x4.mul(coat, coat), 12);
+    const faces = i32x4.add(fourBytes(light), fourBytes(lights));
+    const lit = i32x4.add(i32x4.splat(4096), i32x4.shl(faces, 4));
+    const shines = i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(v128.load_zero<i32>(shine)));
+    const r = bent(v128.load(reds), slopes, bends, coat, square, lit, chance, shines);
+    const g = bent(v128.load(greens), slopes + 4, bends + 4, coat, square, lit, chance, shines);
+    const b = bent(v128.load(blues), slopes + 8, bends + 8, coat, square, lit, chance, shines);
+    v128.store(pixels, opaque(r, g, b));
+    if (!isEven) {
+      reds += 16;
+      greens += 16;
+      blues += 16;
+      slopes += 12;
+      bends += 16;
+    }
+    grain += 4;
+    light += 4;
+    cover += 4;
+    lights += 4;
+    shine += 4;
+    pixels += 16;
+  }
+}
+
+/** A colour that goes with the grain by its slope and, with the grain's square, by its bend. */
+function bent(
+  colour: v128,
+  slope: usize,
+  bend: usize,
+  coat: v128,
+  square: v128,
+  lit: v128,
+  chance: v128,
+  shines: v128,
+): v128 {
+  const straight = i32x4.mul(v128.load_splat<i32>(slope), coat);
+  const more = i32x4.add(straight, i32x4.mul(v128.load_splat<i32>(bend), square));
+  const inked = i32x4.add(colour, i32x4.shr_s(more, 12));
+  const byte = i32x4.shr_s(i32x4.add(i32x4.mul(inked, lit), chance), BITS);
+  return held(i32x4.add(byte, shines));
+}
+
 function grained(
   red: v128,
   green: v128,
@@ -207,12 +280,21 @@ function grained(
   const r = part(red, slopeR, coat, lit, chance);
   const g = part(green, slopeG, coat, lit, chance);
   const b = part(blue, slopeB, coat, lit, chance);
+  return opaque(r, g, b);
+}
+
+function opaque(r: v128, g: v128, b: v128): v128 {
   return v128.or(v128.or(i32x4.splat(OPAQUE), i32x4.shl(b, 16)), v128.or(i32x4.shl(g, 8), r));
 }
 
 function part(colour: v128, slope: v128, coat: v128, lit: v128, chance: v128): v128 {
   const inked = i32x4.add(colour, i32x4.shr_s(i32x4.mul(slope, coat), 8));
   const byte = i32x4.shr_s(i32x4.add(i32x4.mul(inked, lit), chance), BITS);
+  return held(byte);
+}
+
+/** Four bytes held to what they can be. */
+function held(byte: v128): v128 {
   return i32x4.max_s(i32x4.min_s(byte, i32x4.splat(255)), i32x4.splat(0));
 }
 
