@@ -13,7 +13,7 @@ import { rowLoops } from './quickRows';
 import { rampOf } from './ramp';
 import { regionFinder } from './regions';
 import type { Ground } from './shades';
-import { colourRow, type Filler, type Stretch } from './shading';
+import { colourRow, type Filler, type RowDetails, type Stretch } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
 import { type Surface, surfaceMaker } from './surface/surface';
@@ -115,23 +115,35 @@ export function createPainter(): PreparePicture {
         ? alongBands(panel, bands, rampOf(resolved, bands, wetness, progress, surface), width, height, loops)
         : onField();
     const shades = loops.emptyShades(width);
-    const plain = { cover: new Int8Array(width), light: new Int8Array(width), shine: new Uint8Array(width) };
+    const plain = {
+      cover: new Int8Array(width),
+      light: new Int8Array(width),
+      shine: new Uint8Array(width),
+      at: 0,
+    };
     const isGentle =
       surface !== undefined && surface.spread < GENTLE && surface.bareShare === 0 && !surface.glints;
     const bare: Ground = [lightOfByte(ground[0]), lightOfByte(ground[1]), lightOfByte(ground[2])];
     // Red first, as pixels lie in memory on every machine a browser runs on.
     const packed = new Uint32Array(pixels.buffer);
+    const whole: readonly Stretch[] = [{ begin: 0, end: width }];
+    const standing = standingOn(width);
     const paintRow = (row: number): void => {
       const at = (row - rows.from) * width;
       if (!surface) {
         colourRow(packed, row, { begin: 0, end: width }, shades, fillRow(row, shades, 'colours'), at);
         return;
       }
-      const stretches = isGentle ? standing(details, row, width) : [{ begin: 0, end: width }];
+      const stretches = isGentle ? standing(details, row) : whole;
       const isEven = fillRow(row, shades, stretches.length > 0 ? 'bends' : 'slopes');
       const grainOn = isEven ? loops.evenRow : loops.grainRow;
-      const lying = details ? rowOf(details, at, width) : plain;
-      const beside = { surface, details: surface.glints ? glinting(lying, surface, at) : lying, at, bare };
+      const lying = details ? rowOf(details, at) : plain;
+      const beside = {
+        surface,
+        details: surface.glints ? glinting(lying, surface, at, width) : lying,
+        at,
+        bare,
+      };
       let done = 0;
       for (const stretch of stretches) {
         if (stretch.begin > done)
@@ -151,37 +163,42 @@ export function createPainter(): PreparePicture {
   };
 }
 
-type RowDetails = Pick<Details, 'cover' | 'light' | 'shine'>;
-
-const rowOf = ({ cover, light, shine }: Details, at: number, width: number): RowDetails => ({
-  cover: cover.subarray(at, at + width),
-  light: light.subarray(at, at + width),
-  shine: shine.subarray(at, at + width),
-});
+const rowOf = ({ cover, light, shine }: Details, at: number): RowDetails => ({ cover, light, shine, at });
 
 /** A row on which what is wet shines, too, where the card's tooth faces the lamp and ink lies on it. */
-function glinting(details: RowDetails, { glints, light, bare }: Surface, at: number): RowDetails {
+function glinting(
+  details: RowDetails,
+  { glints, light, bare }: Surface,
+  at: number,
+  width: number,
+): RowDetails {
   if (!glints) return details;
-  const shine = details.shine.map((shines, column) => {
+  const ofRow = <Bytes extends Int8Array | Uint8Array>(bytes: Bytes) =>
+    bytes.subarray(details.at, details.at + width) as Bytes;
+  const shine = ofRow(details.shine).map((shines, column) => {
     const inked = 1 - bare[at + column] / ALL_BARE;
     return Math.max(shines, inked * glints[light[at + column] + 128]);
   });
-  return { ...details, shine };
+  return { cover: ofRow(details.cover), light: ofRow(details.light), shine, at: 0 };
 }
 
-/** Where details lie on a row. */
-function standing(details: Details | undefined, row: number, width: number): readonly Stretch[] {
-  if (!details) return NONE;
-  const found: Stretch[] = [];
-  const down = Math.floor(row / BLOCK);
-  for (let column = 0; column * BLOCK < width; column++) {
-    if (!details.isOn(column, down)) continue;
-    const [begin, end] = [column * BLOCK, Math.min((column + 1) * BLOCK, width)];
-    const last = found.at(-1);
-    if (last?.end === begin) found[found.length - 1] = { begin: last.begin, end };
-    else found.push({ begin, end });
-  }
-  return found;
+/** What tells where details lie on a row: the same for each row of a block. */
+function standingOn(width: number): (details: Details | undefined, row: number) => readonly Stretch[] {
+  let [found, foundFor]: [Stretch[], number] = [[], -1];
+  return (details, row) => {
+    if (!details) return NONE;
+    const down = Math.floor(row / BLOCK);
+    if (down === foundFor) return found;
+    [found, foundFor] = [[], down];
+    for (let column = 0; column * BLOCK < width; column++) {
+      if (!details.isOn(column, down)) continue;
+      const [begin, end] = [column * BLOCK, Math.min((column + 1) * BLOCK, width)];
+      const last = found.at(-1);
+      if (last?.end === begin) found[found.length - 1] = { begin: last.begin, end };
+      else found.push({ begin, end });
+    }
+    return found;
+  };
 }
 const NONE: readonly Stretch[] = [];
 

@@ -108,6 +108,7 @@ test('what stands up is shaded four pixels at a time as by the plain loops, bare
           cover: Int8Array.from(cover),
           light: Int8Array.from(lights),
           shine: Uint8Array.from(shine),
+          at: 0,
         };
         const pixels = new Uint32Array(width + 7).fill(7);
         loops.begin();

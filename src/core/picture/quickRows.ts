@@ -3,23 +3,12 @@ import { compiledWasm } from '../base/wasm';
 import { DITHER_SIDE, ditherTile } from './dither';
 import { plainLoops, type RowLoops } from './rowLoops';
 import { ROWS_WASM } from './rowsWasm';
-import {
-  BENDS,
-  FEW,
-  MOST_SQUARES,
-  type RowShades,
-  RUN,
-  type Samples,
-  SHARE,
-  SQUARE,
-  type Stretch,
-} from './shading';
-import type { Surface } from './surface/surface';
-
-type Grain = Pick<Surface, 'grain' | 'light'>;
+import { BENDS, FEW, MOST_SQUARES, type RowShades, RUN, type Samples, SHARE, SQUARE } from './shading';
 
 /** The quickest loops that this place can run for rows of so many pixels. They paint the same to the last bit. */
 export const rowLoops = (width: number): RowLoops => (width <= WIDEST && quickLoops()) || plainLoops;
+
+type Bytes = Int8Array | Uint8Array;
 
 /** Where a row's shades stand in the memory, in bytes. */
 type ShadesAt = readonly [reds: number, greens: number, blues: number, slopes: number, bends: number];
@@ -113,9 +102,9 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
     // Four bytes at a time are read, beyond the last, too.
     grain: place(TAKEN + FEW),
     light: place(TAKEN + FEW),
-    cover: place(FEW * FEWS),
-    lights: place(FEW * FEWS),
-    shine: place(FEW * FEWS),
+    cover: place(TAKEN + FEW),
+    lights: place(TAKEN + FEW),
+    shine: place(TAKEN + FEW),
     pixels: place(4 * FEW * FEWS),
     noise: place(4 * DITHER_SIDE ** 2),
     colours: place(4 * FEW * MOST_SAMPLES),
@@ -141,22 +130,26 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
   };
   words.set(ditherTile(), at.noise >> 2);
   let inMemory: Samples | undefined;
-  const taken: { from: Grain | undefined; begin: number; end: number } = {
-    from: undefined,
-    begin: 0,
-    end: 0,
+  /** Some of a picture's bytes of some sorts, taken in from where they were asked for on, and held until others are. */
+  const intake = (...rooms: readonly number[]) => {
+    let [held, begin, end]: [object | undefined, number, number] = [undefined, 0, 0];
+    return {
+      forget: (): void => {
+        held = undefined;
+      },
+      /** Where the bytes [from, to) stand in each sort's room. */
+      place: (from: number, to: number, first: Bytes, ...others: readonly Bytes[]): number => {
+        if (held !== first || from < begin || to > end) {
+          [held, begin, end] = [first, from, Math.min(from + TAKEN, first.length)];
+          for (const [i, sort] of [first, ...others].entries())
+            bytes.set(sort.subarray(begin, end), rooms[i]);
+        }
+        return from - begin;
+      },
+    };
   };
-  const take = (from: Grain, begin: number): void => {
-    const end = Math.min(begin + TAKEN, from.grain.length);
-    bytes.set(from.grain.subarray(begin, end), at.grain);
-    bytes.set(from.light.subarray(begin, end), at.light);
-    Object.assign(taken, { from, begin, end });
-  };
-  /** Where a stretch of a row stands among what is taken in of its surface. */
-  const placeIn = (from: Grain, rowAt: number, { begin, end }: Stretch): number => {
-    if (taken.from !== from || rowAt < taken.begin || rowAt + end > taken.end) take(from, rowAt);
-    return rowAt + begin - taken.begin;
-  };
+  const surfaces = intake(at.grain, at.light);
+  const lying = intake(at.cover, at.lights, at.shine);
   const noiseOf = (row: number): number => at.noise + 4 * DITHER_SIDE * (row & (DITHER_SIDE - 1));
   let stretch = painted;
   const giveOut = (pixels: Uint32Array, to: number, count: number): void => {
@@ -172,7 +165,7 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
         return;
       }
       const first = isEven ? 0 : begin;
-      const grainAt = placeIn(surface, rowAt, asked);
+      const grainAt = surfaces.place(rowAt + begin, rowAt + end, surface.grain, surface.light);
       kernel.grainRow(
         at.reds + 4 * first,
         at.greens + 4 * first,
@@ -196,10 +189,9 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
       return;
     }
     const first = isEven ? 0 : begin;
-    const grainAt = placeIn(surface, rowAt, asked);
-    bytes.set(details.cover.subarray(begin, end), at.cover);
-    bytes.set(details.light.subarray(begin, end), at.lights);
-    bytes.set(details.shine.subarray(begin, end), at.shine);
+    const grainAt = surfaces.place(rowAt + begin, rowAt + end, surface.grain, surface.light);
+    const { cover, light, shine } = details;
+    const lyingAt = lying.place(details.at + begin, details.at + end, cover, light, shine);
     kernel.surfaceRow(
       at.reds + 4 * first,
       at.greens + 4 * first,
@@ -209,9 +201,9 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
       isEven,
       at.grain + grainAt,
       at.light + grainAt,
-      at.cover,
-      at.lights,
-      at.shine,
+      at.cover + lyingAt,
+      at.lights + lyingAt,
+      at.shine + lyingAt,
       noiseOf(row),
       begin,
       at.pixels,
@@ -227,7 +219,8 @@ export const quickLoops = memo(1, (): RowLoops | undefined => {
   return {
     emptyShades: () => shades,
     begin: () => {
-      taken.from = undefined;
+      surfaces.forget();
+      lying.forget();
     },
     layBand: (into, fews, samples, depth) => {
       if (samples.count > MOST_SAMPLES) {

@@ -72,6 +72,7 @@ const nothing = () => ({
   cover: new Int8Array(WIDTH),
   light: new Int8Array(WIDTH),
   shine: new Uint8Array(WIDTH),
+  at: 0,
 });
 const flat = surfaceWith(Array(WIDTH).fill(0), Array(WIDTH).fill(0));
 const painted = (paint: (pixels: Uint32Array) => void): number[] => {

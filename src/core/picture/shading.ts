@@ -101,11 +101,16 @@ export interface Stretch {
   readonly end: number;
 }
 
+/** What is on the pixels of a row, beside their colours. */
+export interface RowDetails extends Pick<Details, 'cover' | 'light' | 'shine'> {
+  /** Where the row begins in each. */
+  readonly at: number;
+}
+
 /** What a row has beside its shades. */
 export interface RowSurface {
   readonly surface: Surface;
-  /** What lies on this row alone. */
-  readonly details: Pick<Details, 'cover' | 'light' | 'shine'>;
+  readonly details: RowDetails;
   /** Where the row begins, in the picture's pixels as in the surface. */
   readonly at: number;
   /** The light of the bare card, 0…1. */
@@ -123,16 +128,16 @@ export function surfaceRow(
 ): void {
   const noises = (row & (DITHER_SIDE - 1)) * DITHER_SIDE;
   const dither = ditherTile();
-  const { cover, light: lights, shine } = details;
+  const { cover, light: lights, shine, at: lying } = details;
   for (let column = begin; column < end; column++) {
     const source = isEven ? 0 : column;
     const slope = 3 * (source >> SHARE);
     const bend = BENDS * (source >> SHARE);
     const noise = dither[noises + (column & (DITHER_SIDE - 1))];
     const place = at + column;
-    const coat = (grain[place] << 4) + ((cover[column] * bends[bend + 3]) >> 3);
+    const coat = (grain[place] << 4) + ((cover[lying + column] * bends[bend + 3]) >> 3);
     const square = Math.imul(coat, coat) >> 12;
-    const lit = 4096 + ((light[place] + lights[column]) << 4);
+    const lit = 4096 + ((light[place] + lights[lying + column]) << 4);
     let r = reds[source] + ((Math.imul(slopes[slope], coat) + Math.imul(bends[bend], square)) >> 12);
     let g =
       greens[source] + ((Math.imul(slopes[slope + 1], coat) + Math.imul(bends[bend + 1], square)) >> 12);
@@ -143,7 +148,7 @@ export function surfaceRow(
       g = partlyBare(g, bareG, barer);
       b = partlyBare(b, bareB, barer);
     }
-    const shines = shine[column];
+    const shines = shine[lying + column];
     r = ((Math.imul(r, lit) + noise) >> BITS) + shines;
     g = ((Math.imul(g, lit) + noise) >> BITS) + shines;
     b = ((Math.imul(b, lit) + noise) >> BITS) + shines;
