@@ -44,8 +44,13 @@ interface SquareRow {
 }
 
 function squareRow(field: ColourField, regions: readonly RegionMask[], top: number, depth: Depth): SquareRow {
-  /** Where each square of a region lies, by column and the region's place. */
-  const places = new Map<number, number>();
+  /** Where each square of a region lies, one more, by column and the region's place; 0 where it is not there yet. */
+  let places = new Int32Array(regions.length * field.columns);
+  let held = 0;
+  const empty = (): void => {
+    places.fill(0);
+    held = 0;
+  };
   let taken: Int32Array | undefined;
   const mine: SquareRow = {
     top,
@@ -55,14 +60,20 @@ function squareRow(field: ColourField, regions: readonly RegionMask[], top: numb
       const isMine = squares.heldFor === mine;
       // Most rows lie as the one before.
       if (isMine && taken === row) return all;
-      if (!isMine) places.clear();
+      if (!isMine) empty();
       squares.heldFor = mine;
+      // A row may have regions that no row before it had.
+      if (places.length < regions.length * field.columns) {
+        const before = places;
+        places = new Int32Array(regions.length * field.columns);
+        places.set(before);
+      }
       const placeOf = (region: number, column: number): number => {
         const key = region * field.columns + column;
-        const known = places.get(key);
-        if (known !== undefined) return known;
-        const place = places.size;
-        places.set(key, place);
+        const known = places[key];
+        if (known > 0) return known - 1;
+        const place = held++;
+        places[key] = held;
         const signal = field.cornersOf(regions[region], column, top);
         fillSquare(
           squares.values,
@@ -77,9 +88,9 @@ function squareRow(field: ColourField, regions: readonly RegionMask[], top: numb
       taken = row;
       let run = 0;
       for (let i = 0; i < row.length; i += RUN_FIELDS) {
-        if (places.size + 2 > MOST_SQUARES) {
+        if (held + 2 > MOST_SQUARES) {
           lay(run / RUN);
-          places.clear();
+          empty();
           taken = undefined;
           run = 0;
         }
