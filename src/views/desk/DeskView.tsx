@@ -4,9 +4,9 @@ import { chime } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
 import { LayOutList } from '../../app/LayOutList';
 import { useLogActions } from '../../app/log/useLogActions';
-import { DashedPaths } from '../../app/panel/DashedPaths';
-import { PanelPicture } from '../../app/panel/PanelPicture';
+import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
+import { StepCautions } from '../../app/StepCautions';
 import { useSession } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
 import { useSize } from '../../app/useSize';
@@ -15,7 +15,6 @@ import { unbroken } from '../../core/base/words';
 import type { StepTime } from '../../core/keep/log/made';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
-import { cautionsOf } from '../../core/sheet/cautions';
 import { compileSheet, type Maker } from '../../core/sheet/compile';
 import type { Step } from '../../core/sheet/desk';
 import { USUAL_PACE } from '../../core/sheet/times';
@@ -204,37 +203,11 @@ function OneStep({ resolved, step, clock }: StepProps) {
             {unbroken(line)}
           </p>
         ))}
-        {cautionsOf(new Set(step.dangers)).map((caution) => (
-          <p key={caution} className="mt-3 leading-snug text-mute md:text-lg">
-            <strong>Take care.</strong> {caution}
-          </p>
-        ))}
+        <StepCautions step={step} />
         {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
       </section>
       <figure className="flex flex-col items-center justify-self-center max-md:flex-col-reverse">
-        <div
-          className="relative shadow-[0_1px_3px_#0006]"
-          style={{ height, width: (height * panel.width) / panel.height }}
-        >
-          <PanelPicture
-            resolved={resolved}
-            wetness={step.stands}
-            progress={step.after}
-            width={(height * panel.width) / panel.height}
-            height={height}
-            label="The panel after this step"
-          />
-          {step.traces && (
-            <svg
-              role="img"
-              aria-label="Where it goes"
-              viewBox={`0 0 ${panel.width} ${panel.height}`}
-              className="pointer-events-none absolute inset-0 size-full overflow-hidden"
-            >
-              <DashedPaths paths={step.traces} thin={panel.height / height} />
-            </svg>
-          )}
-        </div>
+        <PanelAfterStep resolved={resolved} step={step} height={height} label="The panel after this step" />
         <figcaption className="mt-1 text-center text-lead text-mute">after this step</figcaption>
         <p className="my-3 flex items-center justify-center gap-3">
           <span

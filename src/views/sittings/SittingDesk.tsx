@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import { chime } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
 import { today } from '../../app/log/useLogActions';
-import { PanelPicture } from '../../app/panel/PanelPicture';
+import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
+import { StepCautions } from '../../app/StepCautions';
 import { useSession } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
@@ -406,7 +407,7 @@ function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSp
   const step = stepOf(known, line);
   const operation = operationOf(known, line);
   if (!resolved) return null;
-  const { panel, name } = resolved.recipe;
+  const { name } = resolved.recipe;
   const number = numberOf(known, line);
   const next = followingOf(left, line);
   const waits = line.start > now + SOON;
@@ -416,7 +417,6 @@ function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSp
   const brush = isWork ? tellBrush(known.sitting, run.lines, line) : undefined;
   const washing = tellWashing(known.sitting, left, line);
   const height = hand ? HEIGHT.two : HEIGHT.one;
-  const width = (height * panel.width) / panel.height;
   return (
     <div className="grid content-start gap-x-8 gap-y-4 p-5 md:grid-cols-[1fr_auto] md:p-8">
       <section aria-label={hand ? `Hands ${hand}` : 'Piece of work'} aria-live="polite">
@@ -457,6 +457,7 @@ function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSp
               </p>
             ))}
             {washing && <p className="mt-2 text-lg leading-snug">{washing}</p>}
+            <StepCautions step={step} />
             {step.note && <p className="mt-3 border-l-4 border-text pl-3 text-xl italic">{step.note}</p>}
           </>
         )}
@@ -493,16 +494,12 @@ function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSp
       </section>
       {step && (
         <figure className="justify-self-center max-md:hidden">
-          <div className="relative shadow-[0_1px_3px_#0006]" style={{ height, width }}>
-            <PanelPicture
-              resolved={resolved}
-              wetness={step.stands}
-              progress={step.after}
-              width={width}
-              height={height}
-              label={`Panel ${number} after this piece`}
-            />
-          </div>
+          <PanelAfterStep
+            resolved={resolved}
+            step={step}
+            height={height}
+            label={`Panel ${number} after this piece`}
+          />
           <figcaption className="mt-1 text-center text-lead text-mute">after this piece</figcaption>
         </figure>
       )}
