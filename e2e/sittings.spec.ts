@@ -9,6 +9,8 @@ declare global {
   interface Window {
     /** How far the page's clock is put forward, ms. */
     ahead?: number;
+    /** Whether the desk has said what can hurt at a piece of work. */
+    hasCautioned?: boolean;
   }
 }
 
@@ -61,6 +63,7 @@ const work = (page: Page, presses: number, minutes: number): Promise<number> =>
         const before = pieces();
         window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', cancelable: true }));
         while (pieces() === before) await change();
+        window.hasCautioned ||= desk.textContent.includes('Take care. Heat tool: ');
       }
       return pieces() - from;
     },
@@ -108,6 +111,7 @@ test('forty-eight invitations in three recipes are planned, worked through, late
   await expect(page.locator('main[data-pieces="8"]')).toBeVisible();
 
   await work(page, 5000, 1);
+  expect(await page.evaluate(() => window.hasCautioned)).toBe(true);
   const end = page.getByRole('region', { name: 'The end' });
   await expect(end.getByRole('heading', { name: /^48 panels made/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByLabel(/^Sheets of smooth white .* used$/)).toHaveValue(String(sheets));
