@@ -10,6 +10,7 @@ import { addPlacement } from '../recipe/editPasses';
 import { USUAL_PANEL } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
+import type { SchoolId } from '../recipe/schools/schools';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
 import { tryOut } from './hand/hand';
@@ -179,6 +180,18 @@ test('one brush for all is rubbed clean for each, since a washed one is damp, go
   const own = compileSheet(resolved, 'mm').steps.find(({ title }) => title === 'Back with Gorse');
   expect(own?.care).toContain('No new ink.');
   expect(own?.deeds.some(({ does }) => does === 'load' || does === 'clean')).toBe(false);
+});
+
+test('white ink is wiped where it comes over colour, not where it is laid on bare card (common practice)', () => {
+  const wiped = (school: SchoolId) => {
+    const resolved = resolvedOf([ink('Slip', '#fdfdfb', 'white'), teal, blue]);
+    const { steps } = compileSheet({ ...resolved, recipe: { ...resolved.recipe, school } }, 'mm');
+    return steps
+      .filter(({ care }) => care.some((line) => /wipe it on paper/.test(line)))
+      .map(({ title }) => title);
+  };
+  expect(wiped('paleFirst')).toEqual(['Back with Slip']);
+  expect(wiped('darkFirst')).toEqual(['Slip']);
 });
 
 test('brushes are labelled by the family they hold, pigment apart, white as white, and one of the maker’s own by its name', () => {

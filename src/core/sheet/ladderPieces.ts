@@ -2,6 +2,7 @@ import { capitalised } from '../base/words';
 import { plainColour } from '../materials/colour/plainWords';
 import type { Ink } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
+import { bandsOf } from '../recipe/recipe';
 import { isStrip, type LadderDeed, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
 import { type Move, openMinutes, planLadder, type Section } from './ladderPlan';
@@ -126,9 +127,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
             ? ['A strong ink beside these: lay it with a lighter hand.']
             : []),
           ...bothPanels(setting, laying),
-          ...(ink.kind === 'white'
-            ? ['From the bare end inward; it picks up a little of the colour: wipe it on paper as it does.']
-            : []),
+          ...(extent === 'faded' && meetsLaid(setting, rung) ? pickedUp(setting, rung) : []),
         ],
         ink,
         brush: use.brush,
@@ -138,6 +137,23 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
       });
     },
   };
+}
+
+/** Whether a rung that this one meets has been laid before it. */
+function meetsLaid({ resolved, neighbours }: Setting, rung: number): boolean {
+  const order = layingOrder(resolved);
+  const laid = order.slice(0, order.indexOf(rung));
+  return neighbours.some(([p, q]) => (p === rung && laid.includes(q)) || (q === rung && laid.includes(p)));
+}
+
+/** White blending ink takes up what it comes over. */
+function pickedUp(setting: Setting, rung: number): string[] {
+  if (inkAt(setting, rung).kind !== 'white') return [];
+  const { rungs } = setting.resolved.recipe;
+  const isEnd = bandsOf(setting.resolved.recipe) && (rung === 0 || rung === rungs.length - 1);
+  return [
+    `${isEnd ? 'From the bare end inward; it' : 'It'} picks up a little of the colour: wipe it on paper as it does.`,
+  ];
 }
 
 /** Two panels are swapped under the tool, step by step. */
@@ -222,6 +238,7 @@ const back = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => 
   work: `Over the join with ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}, until no line is left.`,
   care: [
     `${capitalised(setting.strokes.goingBack)}, while ${inkAt(setting, over).name} is wet (about ${describeMinutes(openMinutes(setting, over))}).`,
+    ...pickedUp(setting, rung),
   ],
   blends: isLast(section),
 });
@@ -246,7 +263,7 @@ const into = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => 
   verb: 'into',
   title: (name) => `${name} into ${inkAt(setting, over).name}`,
   work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}.`,
-  care: ['Fade by lifting pressure.'],
+  care: ['Fade by lifting pressure.', ...pickedUp(setting, rung)],
   blends: false,
 });
 

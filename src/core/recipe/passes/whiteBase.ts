@@ -12,10 +12,10 @@ const LAY: PassStep = {
 /** Minutes in air until a second coat, and until colour, may lie on it: pigment dries slowly. Common practice. */
 const DRY_MINUTES = { betweenCoats: 30, beforeBlend: 60 } as const;
 
-const dryFor = (minutes: number): PassStep => ({
+const dryFor = (minutes: number, why: string): PassStep => ({
   title: 'Dry the white',
   work: 'In air, or with a heat tool, face then back, until it is no longer cool to the touch.',
-  care: ['Laid on it wet, colour pushes the white about and sinks.'],
+  care: [why],
   minutes,
   waits: 'air',
   needs: ['heat tool'],
@@ -52,8 +52,13 @@ export const whiteBase = definePass({
     contexts.flatMap(({ params }) => [
       LAY,
       ...(params.coats === 'two'
-        ? [dryFor(DRY_MINUTES.betweenCoats), { ...LAY, title: 'White base, second coat' }]
+        ? [
+            dryFor(DRY_MINUTES.betweenCoats, 'A second coat rubs a wet first one off again.'),
+            { ...LAY, title: 'White base, second coat' },
+          ]
         : []),
-      ...(params.dried === 'dried' ? [dryFor(DRY_MINUTES.beforeBlend)] : []),
+      ...(params.dried === 'dried'
+        ? [dryFor(DRY_MINUTES.beforeBlend, 'Laid on it wet, colour pushes the white about and sinks.')]
+        : []),
     ]),
 });
