@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { anyRecipe } from '../../testing/anyRecipe';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { finished } from '../engine/progress';
 import type { Design } from '../materials/design/design';
@@ -410,6 +411,16 @@ describe('passes in the order of work', () => {
       { numRuns: 60 },
     );
   });
+});
+
+test('no piece of work is told to take no time, however small the panel or the join', () => {
+  fc.assert(
+    fc.property(anyRecipe(), (resolved) => {
+      for (const { minutes, title } of compileSheet(resolved, 'mm').steps)
+        if (minutes !== undefined) expect(minutes, title).toBeGreaterThan(0.2);
+    }),
+    { numRuns: 60 },
+  );
 });
 
 test('minutes are told as a maker says them', () => {

@@ -116,7 +116,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         ),
         care: [
           ...taken.care,
-          ...(isFirst ? [] : [words.turning]),
+          ...(isFirst ? [] : [words.turning(rung)]),
           ...strokeSentences(setting, extent === 'faded' && ink.kind !== 'white'),
           // On a run of patches a fade has no figure of its own.
           ...(extent === 'solid' && fades.length > 0 && !reach
@@ -160,16 +160,23 @@ function pickedUp(setting: Setting, rung: number): string[] {
 const bothPanels = ({ panels }: Setting, { on }: Laying): string[] =>
   panels > 1 && !isStrip(on) ? ['The same on the other panel before the next step.'] : [];
 
-/** What is said of a section: which part of the join it is. */
-const SECTIONS: Readonly<Record<number, readonly string[]>> = {
+/** What is said of a section: which part of the join it is, by how many there are. */
+const ASIDE: Readonly<Record<number, readonly string[]>> = {
   1: [''],
   2: ['the left half', 'the right half'],
   3: ['the left third', 'the middle third', 'the right third'],
   4: ['the first quarter from the left', 'the second quarter', 'the third quarter', 'the last quarter'],
 };
-const sectionWords = ({ at, of }: Section): string => {
-  const words = SECTIONS[of]?.[at];
-  return words ? `, ${words}` : '';
+/** The same where the join runs up and down. */
+const DOWN: typeof ASIDE = {
+  1: [''],
+  2: ['the upper half', 'the lower half'],
+  3: ['the upper third', 'the middle third', 'the lower third'],
+  4: ['the first quarter from the top', 'the second quarter', 'the third quarter', 'the last quarter'],
+};
+const sectionWords = ({ words }: Setting, one: number, other: number, { at, of }: Section): string => {
+  const told = (words.isUpright(one, other) ? DOWN : ASIDE)[of]?.[at];
+  return told ? `, ${told}` : '';
 };
 const sectionKey = ({ at, of }: Section): string => (of === 1 ? '' : ` ${at + 1}/${of}`);
 
@@ -235,7 +242,7 @@ const back = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => 
   does: 'go back',
   verb: 'back',
   title: (name) => `Back with ${name}`,
-  work: `Over the join with ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}, until no line is left.`,
+  work: `Over the join with ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(setting, rung, over, section)}, until no line is left.`,
   care: [
     `${capitalised(setting.strokes.goingBack)}, while ${inkAt(setting, over).name} is wet (about ${describeMinutes(openMinutes(setting, over))}).`,
     ...pickedUp(setting, rung),
@@ -252,7 +259,7 @@ const wake = ({ rung, over, section, extent }: MoveOf<'wake'>, setting: Setting)
     extent === 'edge'
       ? `Soften its edge again, ${setting.words.ownHalf(rung, over)}`
       : `Draw its own fade toward ${inkAt(setting, over).name} out again, ${setting.words.join(rung, over)}`
-  }${sectionWords(section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
+  }${sectionWords(setting, rung, over, section)}: it dries within ${describeMinutes(openMinutes(setting, rung))}.`,
   care: [`${capitalised(setting.strokes.waking)}, from the solid part outward; then straight on.`],
   blends: false,
 });
@@ -262,7 +269,7 @@ const into = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork => 
   does: 'fade',
   verb: 'into',
   title: (name) => `${name} into ${inkAt(setting, over).name}`,
-  work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(section)}.`,
+  work: `Out of its solid part over the fade of ${inkAt(setting, over).name}, ${setting.words.join(rung, over)}${sectionWords(setting, rung, over, section)}.`,
   care: ['Fade by lifting pressure.', ...pickedUp(setting, rung)],
   blends: false,
 });
@@ -272,7 +279,7 @@ const ownHalf = ({ rung, over, section }: JoinMove, setting: Setting): JoinWork 
   does: 'own half',
   verb: 'back',
   title: (name) => `Back with ${name}`,
-  work: `Into its own half only, ${setting.words.ownHalf(rung, over)}${sectionWords(section)}, until no line is left.`,
+  work: `Into its own half only, ${setting.words.ownHalf(rung, over)}${sectionWords(setting, rung, over, section)}, until no line is left.`,
   care: [`${capitalised(setting.strokes.goingBack)}, fading to nothing at the middle.`],
   blends: isLast(section),
 });
@@ -294,8 +301,8 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
       });
       const work =
         mixes.length === 1
-          ? `Load one ${tool.noun} from both: ${told[0]}. Lay it in the bare strip, ${words.join(first, last)}${sectionWords(section)}.`
-          : `In the bare strip, ${words.join(first, last)}${sectionWords(section)}, as a slope in ${mixes.length} mixes on one ${tool.noun}: ${told.join('; ')}.`;
+          ? `Load one ${tool.noun} from both: ${told[0]}. Lay it in the bare strip, ${words.join(first, last)}${sectionWords(setting, first, last, section)}.`
+          : `In the bare strip, ${words.join(first, last)}${sectionWords(setting, first, last, section)}, as a slope in ${mixes.length} mixes on one ${tool.noun}: ${told.join('; ')}.`;
       return addStep(desk, laying.panel.resolved, {
         key: `${laying.key}brew${sectionKey(section)}`,
         kind: 'brew',

@@ -218,12 +218,19 @@ class Clock {
 
   wake(rung: number, over: number, section: Section, extent: 'fade' | 'edge' = 'fade'): void {
     this.changeInk();
-    this.add({ move: 'wake', rung, over, section, extent, minutes: this.backMinutes(section) * WAKING });
+    this.add({
+      move: 'wake',
+      rung,
+      over,
+      section,
+      extent,
+      minutes: Math.max(this.backMinutes(section) * WAKING, QUICKEST),
+    });
     this.wetAt.set(keyOf(rung, over), this.now);
   }
 
   into(rung: number, over: number, section: Section): void {
-    const minutes = minutesOf(this.setting, rung).fade(over) / section.of;
+    const minutes = Math.max(minutesOf(this.setting, rung).fade(over) / section.of, QUICKEST);
     this.changeInk();
     if (!this.isOpen(over, rung, this.now)) this.late = true;
     this.add({ move: 'into', rung, over, section, minutes });
@@ -298,6 +305,9 @@ class Clock {
     this.now += move.minutes;
   }
 }
+
+/** However little there is to do on a join, the hand has to come to it. From memory. */
+const QUICKEST: Minutes = 0.25;
 
 const keyOf = (rung: number, toward: number): string => `${rung} ${toward}`;
 

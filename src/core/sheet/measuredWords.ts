@@ -37,8 +37,10 @@ export interface MeasuredWords {
   readonly extent: (rung: number) => InkExtent | undefined;
   /** A place where a rung is solid, to land a loaded brush on; the first of several. */
   readonly landing: (rung: number) => Point;
-  /** How the panel is turned in the hand. */
-  readonly turning: string;
+  /** Whether the join of two rungs runs up and down the panel, and not from side to side. */
+  readonly isUpright: (one: number, other: number) => boolean;
+  /** How the panel is turned in the hand for a rung. */
+  readonly turning: (rung: number) => string;
   /** The part of the panel each rung covers. */
   readonly areas: ArrayLike<number>;
 }

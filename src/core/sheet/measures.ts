@@ -106,7 +106,8 @@ function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit): MeasuredWor
       const { at, pointAt } = bands.markedAt((solidFrom + solidTo) / 2)[0];
       return pointAt(at);
     },
-    turning: bands.turning,
+    isUpright: () => Math.abs(bands.toward.x) > Math.abs(bands.toward.y),
+    turning: () => bands.turning,
     areas:
       bands.isHorizontal && bands.toward.x === 0 ? recipe.rungs.map(({ share }) => share) : areasOf(recipe),
   };

@@ -45,7 +45,13 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
     within: (_one, _other, part) => `${percentOf(part)} of the way through it`,
     extent: () => undefined,
     landing: (rung) => densest(recipe, ownOf(rung), rung),
-    turning,
+    // Where inks have several places each, their joins run every way.
+    isUpright: (one, other) => {
+      const [p, q] = [ownOf(one), ownOf(other)];
+      if (!p[0] || !q[0] || p.length + q.length > 2) return false;
+      return Math.abs(p[0].x - q[0].x) > Math.abs(p[0].y - q[0].y);
+    },
+    turning: (rung) => ownOf(rung)[0]?.turning ?? turning,
     areas: recipe.rungs.map(({ share }) => share),
   };
 }

@@ -215,6 +215,27 @@ test('sections of a join are told one after another from the left, each with its
   expect(into.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0)).toBeLessThan(2 * USUAL_PACE.layBand);
 });
 
+test('a join that runs up and down is worked in sections from the top, as long as it is', () => {
+  const dyes = [gorse, weir].map((one) => ({ ...one, kind: 'dye' as const }));
+  const steps = (width: number, height: number, run: Recipe['run']) =>
+    compileSheet(
+      resolvedOf(dyes, WHITE_CARD, { panel: { width, height }, joints: [{ width: 40 }], run }),
+      'mm',
+    ).steps.filter(({ key }) => key.startsWith('into '));
+  const upright = steps(297, 290, { id: 'slant', params: { angle: 90 } });
+  expect(upright[0]?.work).toMatch(/the upper|from the top/);
+  expect(upright[0]?.work).not.toMatch(/left/);
+  expect(upright).toHaveLength(steps(290, 297, { id: 'slant', params: { angle: 0 } }).length);
+});
+
+test('the panel is turned to a corner in hand, and round for the ink in the middle', () => {
+  const five = resolvedOf([gorse, weir, skerry, ink('Thrift', '#e77fa3'), ink('Slip', '#f2efe6')]);
+  const { steps } = compileSheet({ ...five, recipe: setRun(five.recipe, 'corners') }, 'mm');
+  const turned = (where: RegExp) => steps.find(({ work }) => where.test(work))?.care.join(' ');
+  expect(turned(/^From the middle/)).not.toContain('the corner in hand');
+  expect(turned(/^From the bottom right corner/)).toContain('the corner in hand');
+});
+
 test('a panel waits for the slowest of its inks, wherever in the ladder it stands', () => {
   const drying = (kinds: readonly Ink['kind'][]) =>
     compileSheet(

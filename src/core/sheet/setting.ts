@@ -7,7 +7,7 @@ import { judgeJoint, walkJoint, walkOnWhite } from '../readings/joints/joint';
 import { potencies } from '../readings/perceived';
 import { layingOf } from '../recipe/laying';
 import { USUAL_PANEL } from '../recipe/panel';
-import { jointSpans, patchesOf } from '../recipe/recipe';
+import { bandsOf, jointSpans, patchesOf, type Recipe } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { School } from '../recipe/schools/definition';
 import type { Tool } from '../recipe/tools/definition';
@@ -41,7 +41,7 @@ export interface Setting {
   readonly changing: Minutes;
   /** How many panels are laid at once. */
   readonly panels: number;
-  /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over all of it, and over its width. */
+  /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over all of it, and along a join. */
   readonly larger: { readonly over: (area: number) => number; readonly across: number };
 }
 
@@ -84,9 +84,16 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
     panels,
     larger: {
       over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
-      across: panels * Math.max(width / USUAL_PANEL.width, LEAST.across),
+      across: panels * Math.max(joinLength(recipe) / USUAL_PANEL.width, LEAST.across),
     },
   };
+}
+
+/** How long a straight join is from edge to edge, mm; of rings and patches as long as the panel is wide. */
+function joinLength(recipe: Recipe): number {
+  const { width, height } = recipe.panel;
+  const { x, y } = bandsOf(recipe)?.toward ?? { x: 0, y: 1 };
+  return Math.min(width / Math.abs(y), height / Math.abs(x));
 }
 
 function canBrew({ inks }: ResolvedRecipe, ground: BlendGround): boolean {

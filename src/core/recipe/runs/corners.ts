@@ -30,7 +30,7 @@ export const corners = definePatchRun({
       { x: width, y: 0, name: 'the top right corner' },
       { x: width, y: height, name: 'the bottom right corner' },
       { x: 0, y: height, name: 'the bottom left corner' },
-      { x: width / 2, y: height / 2, name: 'the middle' },
+      { x: width / 2, y: height / 2, name: 'the middle', turning: 'Turn the panel as you go round.' },
     ];
     return {
       places: (LAID_OUT[rungs] ?? []).flatMap((rung, i): readonly PatchPlace[] => {

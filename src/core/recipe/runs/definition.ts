@@ -104,6 +104,8 @@ export interface PatchPlace extends Point {
   /** The rung's place in the ladder, from 0. */
   readonly rung: number;
   readonly name: string;
+  /** How the panel is turned for it, where that is otherwise than for the others. */
+  readonly turning?: string;
 }
 
 /** Writes down a run of bands; its parameters are inferred from their specs. */
