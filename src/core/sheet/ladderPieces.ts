@@ -1,11 +1,11 @@
 import { capitalised } from '../base/words';
 import { plainColour } from '../materials/colour/plainWords';
-import type { Ink } from '../materials/ink/ink';
+import { BARE, type Ink, isBare } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
 import { bandsOf } from '../recipe/recipe';
 import { isStrip, type LadderDeed, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
-import { type Move, openMinutes, planLadder, type Section } from './ladderPlan';
+import { type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
 import { layingOrder } from './schoolChoice';
 import type { Setting } from './setting';
 import { describeMinutes } from './times';
@@ -67,15 +67,18 @@ const marksOf = ({ words, resolved }: Setting, rung: number) =>
     return (joint === rung || joint === rung - 1) && joint < resolved.recipe.joints.length;
   });
 
-const strokeSentences = ({ tool, strokes, school }: Setting, fades: boolean): string[] => [
-  `${tool.loading}, ${strokes.laying}.`,
-  ...(fades ? [school.care] : []),
-];
+/** How a fade is drawn: a school's own way goes toward what is laid next or stays bare, not back over what lies there. */
+const fadeSentence = (setting: Setting, rung: number): string => {
+  const before = laidBefore(setting, rung);
+  const goesOn = metBy(setting, rung).some((other) => !before.includes(other));
+  return (goesOn ? setting.school.fading : undefined) ?? 'Fade by lifting pressure, no new ink.';
+};
 
 /** One ink, solid where it must be and faded as far as this step goes. */
 function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boolean): Piece {
   const { rung, fades, extent, minutes, solid } = move;
   const ink = inkAt(setting, rung);
+  const fadesToward = fades.map(({ toward }) => toward);
   return {
     need: { inks: [ink], takes: 'new ink' },
     job: (desk, use) => {
@@ -109,25 +112,25 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         key: `${laying.key}lay ${idOf(setting, rung)}`,
         kind: 'lay',
         title: ink.name + laying.title,
-        work: words.lay(
-          rung,
-          extent,
-          fades.map(({ toward }) => toward),
-        ),
+        work: words.lay(rung, extent, fadesToward),
         care: [
           ...taken.care,
           ...(isFirst ? [] : [words.turning(rung)]),
-          ...strokeSentences(setting, extent === 'faded' && ink.kind !== 'white'),
+          `${setting.tool.loading}, ${setting.strokes.laying}.`,
+          ...(extent === 'faded' && ink.kind !== 'white' ? [fadeSentence(setting, rung)] : []),
           // On a run of patches a fade has no figure of its own.
           ...(extent === 'solid' && fades.length > 0 && !reach
-            ? [`Toward ${fades.map(({ toward }) => inkAt(setting, toward).name).join(' and ')} let it fade.`]
+            ? [`Toward ${fadesToward.map((other) => inkAt(setting, other).name).join(' and ')} let it fade.`]
             : []),
           ...(extent === 'to the middle' ? ['Leave the strip between bare.'] : []),
           ...((holds[rung] ?? 0) > HOLDS.strong
             ? ['A strong ink beside these: lay it with a lighter hand.']
             : []),
           ...bothPanels(setting, laying),
-          ...(extent === 'faded' && meetsLaid(setting, rung) ? pickedUp(setting, rung) : []),
+          ...(extent === 'faded' &&
+          metBy(setting, rung).some((other) => laidBefore(setting, rung).includes(other))
+            ? pickedUp(setting, rung)
+            : []),
         ],
         ink,
         brush: use.brush,
@@ -139,20 +142,19 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
   };
 }
 
-/** Whether a rung that this one meets has been laid before it. */
-function meetsLaid({ resolved, neighbours }: Setting, rung: number): boolean {
+/** The rungs that are laid before one. */
+const laidBefore = ({ resolved }: Setting, rung: number): readonly number[] => {
   const order = layingOrder(resolved);
-  const laid = order.slice(0, order.indexOf(rung));
-  return neighbours.some(([p, q]) => (p === rung && laid.includes(q)) || (q === rung && laid.includes(p)));
-}
+  return order.slice(0, order.indexOf(rung));
+};
 
 /** White blending ink takes up what it comes over. */
 function pickedUp(setting: Setting, rung: number): string[] {
   if (inkAt(setting, rung).kind !== 'white') return [];
-  const { rungs } = setting.resolved.recipe;
-  const isEnd = bandsOf(setting.resolved.recipe) && (rung === 0 || rung === rungs.length - 1);
+  const { inks, recipe } = setting.resolved;
+  const endsBare = [rung - 1, rung + 1].some((beside) => isBare(inks[beside] ?? BARE));
   return [
-    `${isEnd ? 'From the bare end inward; it' : 'It'} picks up a little of the colour: wipe it on paper as it does.`,
+    `${bandsOf(recipe) && endsBare ? 'From the bare end inward; it' : 'It'} picks up a little of the colour: wipe it on paper as it does.`,
   ];
 }
 

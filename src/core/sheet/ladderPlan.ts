@@ -306,7 +306,7 @@ class Clock {
   }
 }
 
-/** However little there is to do on a join, the hand has to come to it. From memory. */
+/** However little there is to be laid or to do on a join, the hand has to come to it. From memory. */
 const QUICKEST: Minutes = 0.25;
 
 const keyOf = (rung: number, toward: number): string => `${rung} ${toward}`;
@@ -325,7 +325,7 @@ function minutesOf(setting: Setting, rung: number): RungMinutes {
   const whole = pace.layBand * larger.over(3 * (words.areas[rung] ?? 0));
   const fading = parts.reduce((sum, { part }) => sum + part, 0);
   return {
-    solid: whole * (1 - fading),
+    solid: Math.max(whole * (1 - fading), QUICKEST),
     fade: (toward) => whole * (parts.find((one) => one.toward === toward)?.part ?? 0),
   };
 }
@@ -333,9 +333,14 @@ function minutesOf(setting: Setting, rung: number): RungMinutes {
 /** Of a run of patches so much of each is fade. By eye. */
 const PATCH_FADE = 0.5;
 
+/** The rungs that one meets on the panel. */
+export const metBy = ({ neighbours }: Setting, rung: number): readonly number[] =>
+  neighbours.filter((pair) => pair.includes(rung)).map(([p, q]) => (p === rung ? q : p));
+
 /** What part of a rung's own ground its fade toward each neighbour takes. */
-function fadeParts({ neighbours, words }: Setting, rung: number) {
-  const toward = neighbours.filter((pair) => pair.includes(rung)).map(([p, q]) => (p === rung ? q : p));
+function fadeParts(setting: Setting, rung: number) {
+  const { words } = setting;
+  const toward = metBy(setting, rung);
   const extent = words.extent(rung);
   if (!extent) return toward.map((other) => ({ toward: other, part: PATCH_FADE / toward.length }));
   const { from, solidFrom, solidTo, to } = extent;

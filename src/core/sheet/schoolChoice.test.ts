@@ -228,6 +228,18 @@ test('a join that runs up and down is worked in sections from the top, as long a
   expect(upright).toHaveLength(steps(290, 297, { id: 'slant', params: { angle: 0 } }).length);
 });
 
+test('dark first drags toward the pale end what goes there, and fades back over the dark by lifting', () => {
+  const fading = (inks: readonly Ink[]) =>
+    compileSheet(by('darkFirst', inks), 'mm')
+      .steps.filter(({ kind }) => kind === 'lay')
+      .map(
+        ({ title, care }) =>
+          `${title} ${care.some((line) => line.startsWith('Drag')) ? 'dragged' : 'lifted'}`,
+      );
+  expect(fading([gorse, weir, skerry])).toEqual(['Skerry dragged', 'Weir dragged', 'Gorse lifted']);
+  expect(fading([BARE, weir, skerry])).toEqual(['Skerry dragged', 'Weir dragged']);
+});
+
 test('the panel is turned to a corner in hand, and round for the ink in the middle', () => {
   const five = resolvedOf([gorse, weir, skerry, ink('Thrift', '#e77fa3'), ink('Slip', '#f2efe6')]);
   const { steps } = compileSheet({ ...five, recipe: setRun(five.recipe, 'corners') }, 'mm');

@@ -5,7 +5,6 @@ export const bothEnds = {
   id: 'bothEnds',
   label: 'Both ends, then the middle',
   reason: 'Two solid ends stay pure; what lies between is laid last and worked into both.',
-  care: 'Fade by lifting pressure, no new ink.',
   brews: true,
   joinsWait: true,
   order: (rungs: readonly LaidRung[]) => {

@@ -6,7 +6,7 @@ export const darkFirst = {
   label: 'Dark first',
   reason:
     'Sets the depth at once; the dark is then dragged out toward the pale end on less and less pressure.',
-  care: 'Drag it out toward the pale end on less and less pressure, no new ink.',
+  fading: 'Drag it out toward the pale end on less and less pressure, no new ink.',
   brews: false,
   joinsWait: false,
   order: (rungs: readonly LaidRung[]) => byLightness(rungs).toReversed(),

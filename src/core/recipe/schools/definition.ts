@@ -13,8 +13,8 @@ export interface School {
   readonly id: string;
   readonly label: string;
   readonly reason: string;
-  /** What the hand does differently in this school. */
-  readonly care: string;
+  /** How an ink is faded toward what is laid after it; by lifting pressure where left out. */
+  readonly fading?: string;
   /** Whether the middle of two inks is brewed from both and laid between them. */
   readonly brews: boolean;
   /** Whether joins wait until what lies between is down, so that quick inks may dry in them. */

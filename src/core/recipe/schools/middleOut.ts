@@ -5,7 +5,6 @@ export const middleOut = {
   id: 'middleOut',
   label: 'Middle out',
   reason: 'The middle first, while all round it is clean; then outward, ring by ring, the dark last.',
-  care: 'Fade by lifting pressure, no new ink.',
   brews: false,
   joinsWait: true,
   // The palest end of a glow is its middle; a ladder that is palest inside starts there.

@@ -5,7 +5,6 @@ export const paleFirst = {
   id: 'paleFirst',
   label: 'Pale first',
   reason: 'The pale brush stays clean; yellow before all others, since everything is blended over onto it.',
-  care: 'Fade by lifting pressure, no new ink.',
   brews: false,
   joinsWait: false,
   order: (rungs: readonly LaidRung[]) => {
