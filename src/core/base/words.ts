@@ -14,6 +14,10 @@ export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
+/** Roughly so many, at the beginning of a sentence: `About 60 drops`, `One drop`. */
+export const roughly = (count: number, one: string): string =>
+  count === 1 ? `One ${one}` : `About ${count} ${one}s`;
+
 /** A space inside a figure: before its fraction, its unit or the sign of per cent, and on both sides of a ratio's colon. */
 const IN_FIGURE = /(?<=\d) (?=\d+\/\d|%|: \d|(?:mm|cm|in|min|s|h|g|ml)\b)|(?<=\d :) (?=\d)/g;
 

@@ -117,7 +117,9 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
           ...taken.care,
           ...(isFirst ? [] : [words.turning(rung)]),
           `${setting.tool.loading}, ${setting.strokes.laying}.`,
-          ...(extent === 'faded' && ink.kind !== 'white' ? [fadeSentence(setting, rung)] : []),
+          ...((extent === 'faded' || fades.length > 0) && ink.kind !== 'white'
+            ? [fadeSentence(setting, rung)]
+            : []),
           // On a run of patches a fade has no figure of its own.
           ...(extent === 'solid' && fades.length > 0 && !reach
             ? [`Toward ${fadesToward.map((other) => inkAt(setting, other).name).join(' and ')} let it fade.`]

@@ -1,3 +1,4 @@
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { strengthParam } from './placed';
@@ -27,14 +28,17 @@ export const glaze = definePass({
       traces: [],
     };
   },
-  steps: () => [
-    {
+  steps: (contexts) => [
+    ...contexts.map(({ params: { strength } }) => ({
       title: 'Shimmer glaze',
-      work: 'A thin, even film over the whole, drawn on with a soft brush in one direction.',
-      care: ['Once over, then leave it: brushing back drags the ink under it.'],
+      work: `A thin, even film over the whole, about ${percent(strength)} of a full coat, drawn on with a soft brush in one direction.`,
+      care: [
+        ...(strength < 100 ? ['Thin it to that with a little water, on a palette.'] : []),
+        'Once over, then leave it: brushing back drags the ink under it.',
+      ],
       minutes: 2,
       needs: ['shimmer glaze or paste', 'soft flat brush and water'],
-    },
+    })),
     {
       title: 'Dry the glaze',
       work: 'In air, or with a heat tool held off, face then back.',

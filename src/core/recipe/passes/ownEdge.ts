@@ -1,4 +1,5 @@
 import { formatLength } from '../../base/length';
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DEPTH_PARAM, edgeCover, edgePath, SOLID } from './edge';
 import { strengthParam } from './placed';
@@ -24,9 +25,9 @@ export const ownEdge = definePass({
     };
   },
   steps: (contexts, unit) =>
-    contexts.map(({ params: { depth } }) => ({
+    contexts.map(({ params: { depth, strength } }) => ({
       title: 'Edge in its own inks',
-      work: `Each side with the ink that lies there, from off the panel inward, to nothing by ${formatLength(depth, unit)}; where two meet, the one goes into the other.`,
+      work: `Each side with the ink that lies there, from off the panel inward, about ${percent(strength)} of a full coat at the rim, to nothing by ${formatLength(depth, unit)}; where two meet, the one goes into the other.`,
       care: ['With the panel on scrap paper and hardly any ink; each ink from its own pad or brush.'],
       minutes: 2.5,
       needs: ['scrap paper'],

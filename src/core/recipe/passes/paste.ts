@@ -1,5 +1,6 @@
 import { roughNoise } from '../../base/noise';
 import { smoothStep } from '../../base/smoothStep';
+import { percent } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { placed, STENCIL_PARAMS, withinDesign } from './placed';
@@ -13,6 +14,8 @@ import { describeAllPlaced, stencilsOf } from './words';
 const PASTE = stuff('white', 'texture-paste', 'white texture paste', '#f7f6f1');
 /** Its thickness, coats. */
 const LAYER = 4;
+/** Rubbed so far, per cent, it looks white again. By eye. */
+const WHITE_AGAIN = 90;
 
 const crumbs = roughNoise(0.35, 11);
 const drags = roughNoise(3, 12);
@@ -91,19 +94,17 @@ export const paste = definePass({
   // Through a stencil of about a quarter of a millimetre, with what is scraped off; from memory.
   takes: () => ({ thing: 'white texture paste', unit: 'ml', perSquareMetre: 300 }),
   later: (contexts) =>
-    contexts.some(({ params }) => params.rub > 0)
-      ? [
-          {
-            when: 'blended',
-            step: {
-              title: 'Rub the paste back',
-              work: 'A barely damp cloth over the paste alone, until it comes up white again.',
-              care: ['Wring it out first; a clean part of the cloth for each wipe.'],
-              minutes: 1.5,
-              does: ['uncover'],
-              needs: ['cloth, barely damp'],
-            },
-          },
-        ]
-      : [],
+    contexts
+      .filter(({ params }) => params.rub > 0)
+      .map(({ params: { rub } }) => ({
+        when: 'blended',
+        step: {
+          title: 'Rub the paste back',
+          work: `A barely damp cloth over the paste alone, until ${rub >= WHITE_AGAIN ? 'it comes up white again' : `about ${percent(rub)} of the colour on it is gone`}.`,
+          care: ['Wring it out first; a clean part of the cloth for each wipe.'],
+          minutes: 1.5,
+          does: ['uncover'],
+          needs: ['cloth, barely damp'],
+        },
+      })),
 });

@@ -3,6 +3,7 @@ import { formatFine } from '../../base/length';
 import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
+import { roughly } from '../../base/words';
 import { definePass } from './definition';
 import { DRY } from './effects';
 import { borderOfDrops, type Drop } from './scattered';
@@ -68,7 +69,7 @@ export const penDots = definePass({
   steps: (contexts, unit) =>
     contexts.map(({ params }) => ({
       title: 'Pen dots',
-      work: `About ${params.dots} dots of the ${PENS[params.pen].name} pen, ${formatFine(params.size, unit)} across.`,
+      work: `${roughly(params.dots, 'dot')} of the ${PENS[params.pen].name} pen, ${formatFine(params.size, unit)} across.`,
       care: ['Last of all. Leave a plain area for the eye to rest and for the greeting.'],
       minutes: 2,
       does: ['lay', 'dry'],

@@ -3,6 +3,7 @@ import { formatRough } from '../../base/length';
 import { smoothNoise } from '../../base/noise';
 import { choice } from '../../base/params';
 import { seededRandom } from '../../base/random';
+import { roughly } from '../../base/words';
 import { definePass, type PassStep } from './definition';
 import { DRY } from './effects';
 import { ragged } from './ragged';
@@ -108,7 +109,7 @@ export const splash = definePass({
     contexts.flatMap(({ params }): PassStep[] => [
       {
         title: 'Splashes',
-        work: `About ${params.drops} drops of water flicked or sprayed from ${formatRough(params.distance, unit)}; ${AFTER[params.after].label}.`,
+        work: `${roughly(params.drops, 'drop')} of water flicked or sprayed from ${formatRough(params.distance, unit)}; ${AFTER[params.after].label}.`,
         care: [
           'Near by the drops fall coarse, from afar fine. Keep spray away from a mains tool, and dry your hands.',
         ],

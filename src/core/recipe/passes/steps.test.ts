@@ -73,3 +73,19 @@ test.each(PASS_KIND_IDS)(
     await expect(text).toMatchFileSnapshot(join(import.meta.dirname, 'steps', `${id}.txt`));
   },
 );
+
+test.each(PASS_KIND_IDS)('%s tells the hand of all that can be chosen of it', (id) => {
+  const kind: PassKind = PASS_KINDS[id];
+  // How far repeats lie apart matters where there are some; a seed is what the picture shows.
+  const repeated: Params = 'repeat' in kind.params ? { repeat: 'tiles' } : {};
+  const toldWith = (params: Params) => {
+    const contexts = [contextOf(kind, 'p1', { ...repeated, ...params })];
+    return JSON.stringify([kind.steps(contexts, 'mm'), kind.later?.(contexts)]);
+  };
+  for (const [key, spec] of Object.entries(kind.params)) {
+    if (isChoice(spec) ? key === 'repeat' : spec.unit === 'seed') continue;
+    const values = isChoice(spec) ? Object.keys(spec.choices) : [spec.min, spec.max];
+    const all = new Set(values.map((value) => toldWith({ [key]: value })));
+    expect(all.size, key).toBeGreaterThan(1);
+  }
+});
