@@ -43,6 +43,14 @@ describe('on a glow, whose marks are rings round a centre', () => {
   const glow = setRun(three, 'glow');
   const words = measuredWords(glow, 'mm');
 
+  test('one figure for each is enough where they are round; ovals say how far they are not', () => {
+    const marks = (oval: number) =>
+      measuredWords({ ...glow, run: { id: 'glow', params: { x: 50, y: 55, oval } } }, 'mm').marks;
+    expect(marks(100)).not.toContain('oval');
+    expect(marks(135)).toContain('Rings are ovals, 1.35 times as high as wide.');
+    expect(marks(50)).toContain('Rings are ovals, 2 times as wide as high.');
+  });
+
   test('marks are called by their line, and what lies between them by its own', () => {
     const called = bandsOf(glow)?.bordersAre;
     expect(words.join(0, 1)).toBe(`${called} 1 to ${called} 2`);

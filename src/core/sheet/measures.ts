@@ -53,11 +53,12 @@ function describeMarks(given: readonly GivenMark[], bands: BandGeometry, recipe:
     const names = given.map(({ name }) => name);
     return `${ON_SCRAP}, from the ${from}: ${(from === 'foot' ? names.toReversed() : names).join(', ')} ${unit}.`;
   }
-  const { middle } = bands;
+  const { middle, shape } = bands;
   const centre = middle
     ? `Centre ${formatBare(middle.x, unit)} from the left, ${formatBare(recipe.panel.height - middle.y, unit)} from the foot. `
     : '';
-  return `In ${unit === 'mm' ? 'mm' : 'inches'}. ${centre}${ON_SCRAP}: ${byLine(given, unit)}.`;
+  const run = shape ? `${shape} ` : '';
+  return `In ${unit === 'mm' ? 'mm' : 'inches'}. ${centre}${run}${ON_SCRAP}: ${byLine(given, unit)}.`;
 }
 
 function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit): MeasuredWords {

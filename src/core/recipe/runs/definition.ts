@@ -66,6 +66,8 @@ export interface BandGeometry {
   readonly bordersAre?: string;
   /** What else is to be found before marks can be, such as a centre. */
   readonly middle?: Point;
+  /** How borders run from their marks on, in a sentence, where the marks do not say it. */
+  readonly shape?: string;
   /** How the panel is turned in the hand while it is blended. */
   readonly turning: string;
   /** Where the first rung begins and where the last one ends, and how the brush moves toward it, in words. */

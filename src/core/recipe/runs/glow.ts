@@ -64,6 +64,11 @@ function ringPlaces({ width, height }: Size, { x, y }: Point, oval: number, alon
 /** A place so near a line or an edge, mm, is on it. */
 const NEAR = 1e-3;
 
+/** @param oval  height to width */
+const describeOval = (oval: number): string =>
+  `Rings are ovals, ${oval > 1 ? `${round(oval)} times as high as wide` : `${round(1 / oval)} times as wide as high`}.`;
+const round = (ratio: number): number => Number(ratio.toFixed(2));
+
 /** Rings round a centre, round or oval, measured as radii; the first rung lies in the centre. */
 export const glow = defineBandRun({
   id: 'glow',
@@ -131,6 +136,7 @@ export const glow = defineBandRun({
       },
       bordersAre: 'ring',
       middle: centre,
+      ...(params.oval === 100 ? {} : { shape: describeOval(oval) }),
       turning: 'Turn the panel as you go round.',
       start: { place: 'the centre', toward: 'inward' },
       end: { place: 'the edges', toward: 'outward' },
