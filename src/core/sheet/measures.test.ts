@@ -39,6 +39,17 @@ describe('on a straight run, whose joins lie at 85 to 75 and 45 to 35 mm from th
   });
 });
 
+test('bands that lie upright or level go from edge to edge, slanting ones from corner to corner', () => {
+  const laid = (angle: number) => {
+    const words = measuredWords({ ...three, run: { id: 'slant', params: { angle } } }, 'mm');
+    return [words.lay(0, 'faded'), words.lay(2, 'faded')];
+  };
+  expect(laid(90)[0]).toBe('Solid from the left edge to line 1; fade to the right to nothing by line 2.');
+  expect(laid(-90)[1]).toBe('Solid from the left edge to line 4; fade to the right to nothing by line 3.');
+  expect(laid(0)[1]).toBe('Solid from the foot to line 4; fade up to nothing by line 3.');
+  expect(laid(35)[0]).toContain('Solid from the top left corner to line 1; fade down the slant');
+});
+
 describe('on a glow, whose marks are rings round a centre', () => {
   const glow = setRun(three, 'glow');
   const words = measuredWords(glow, 'mm');

@@ -1,5 +1,5 @@
 import type { Point, Size } from '../../base/geometry';
-import { defineBandRun, type MarkPlace } from './definition';
+import { type BandGeometry, defineBandRun, type MarkPlace } from './definition';
 
 const DEGREE = Math.PI / 180;
 
@@ -18,7 +18,7 @@ function crossingsOf({ width, height }: Size, toward: Point, from: Point, along:
     const at = Math.min(Math.max(place.at, 0), most);
     if (Math.abs(at - place.at) < SAME && isNew({ ...place, at })) found.push({ ...place, at });
   };
-  if (Math.abs(toward.y) > 1e-6) {
+  if (Math.abs(toward.y) > LEVEL) {
     const left = height - across / toward.y;
     add({ on: 'left edge', from: 'foot', at: left, pointAt: (at) => ({ x: 0, y: height - at }) }, height);
     const right = height - (across - width * toward.x) / toward.y;
@@ -27,7 +27,7 @@ function crossingsOf({ width, height }: Size, toward: Point, from: Point, along:
       height,
     );
   }
-  if (Math.abs(toward.x) > 1e-6) {
+  if (Math.abs(toward.x) > LEVEL) {
     add({ on: 'top', from: 'left', at: across / toward.x, pointAt: (at) => ({ x: at, y: 0 }) }, width);
     const foot = (across - height * toward.y) / toward.x;
     add({ on: 'foot', from: 'left', at: foot, pointAt: (at) => ({ x: at, y: height }) }, width);
@@ -35,8 +35,26 @@ function crossingsOf({ width, height }: Size, toward: Point, from: Point, along:
   return found;
 }
 
+/** A direction that leans less than that, as a part of its length, does not lean. */
+const LEVEL = 1e-6;
 /** Two places nearer than this are one, mm. */
 const SAME = 1e-3;
+
+/** Where bands at an angle begin and end: in corners, or along whole edges where they lie level or upright. */
+function endsOf({ x, y }: Point): Pick<BandGeometry, 'start' | 'end'> {
+  if (Math.abs(x) < LEVEL)
+    return { start: { place: 'the top edge', toward: 'up' }, end: { place: 'the foot', toward: 'down' } };
+  const [side, other] = x > 0 ? ['left', 'right'] : ['right', 'left'];
+  if (Math.abs(y) < LEVEL)
+    return {
+      start: { place: `the ${side} edge`, toward: `to the ${side}` },
+      end: { place: `the ${other} edge`, toward: `to the ${other}` },
+    };
+  return {
+    start: { place: `the top ${side} corner`, toward: 'up the slant' },
+    end: { place: `the bottom ${other} corner`, toward: 'down the slant' },
+  };
+}
 
 /** Bands at an angle, marked where their borders meet the panel's edges. */
 export const slant = defineBandRun({
@@ -52,8 +70,6 @@ export const slant = defineBandRun({
     const from = { x: toward.x >= 0 ? 0 : width, y: 0 };
     const to = { x: width - from.x, y: height };
     const length = Math.abs(width * toward.x) + Math.abs(height * toward.y);
-    const side = toward.x >= 0 ? 'left' : 'right';
-    const otherSide = toward.x >= 0 ? 'right' : 'left';
     return {
       length,
       alongAt: (x, y) => (x - from.x) * toward.x + (y - from.y) * toward.y,
@@ -75,8 +91,7 @@ export const slant = defineBandRun({
       },
       bordersAre: 'line',
       turning: 'Turn the panel so that the blended edge lies toward your working hand.',
-      start: { place: `the top ${side} corner`, toward: 'up the slant' },
-      end: { place: `the bottom ${otherSide} corner`, toward: 'down the slant' },
+      ...endsOf(toward),
     };
   },
 });
