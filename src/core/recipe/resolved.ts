@@ -22,6 +22,10 @@ export interface ResolvedRecipe {
   readonly missing?: readonly MissingPart[];
 }
 
+/** The second card where it is another than the first: two panels of one card look the same. */
+export const otherCard = ({ card, alsoOn }: Pick<ResolvedRecipe, 'card' | 'alsoOn'>): Card | undefined =>
+  alsoOn?.id === card.id ? undefined : alsoOn;
+
 /** Something a recipe is made with that is no longer on the shelf, and what stands in for it. */
 export interface MissingPart {
   readonly of: 'ink' | 'card' | 'design';

@@ -20,5 +20,8 @@ test('a second card is said with the first; a size of one’s own in one’s own
   expect(said({ ...resolved, alsoOn: BLACK_CARD }, 'in', 'wet')).toContain(
     'on smooth white 350 g/m² and black 300 g/m², 3 1/8 × 3 15/16 in, seen wet.',
   );
+  expect(said({ ...resolved, alsoOn: resolved.card }, 'mm', 'wet')).toContain(
+    'on two panels of smooth white 350 g/m², 80',
+  );
   expect(describePanel({ width: 120, height: 120 }, 'mm')).toBe('12 × 12 cm square');
 });

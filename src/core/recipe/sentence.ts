@@ -1,4 +1,5 @@
 import { formatBare, type Unit } from '../base/length';
+import type { Card } from '../materials/card/card';
 import { PANEL_SIZES, type Panel, samePanel } from './panel';
 import type { ResolvedRecipe } from './resolved';
 import { RUNS } from './runs/runs';
@@ -22,6 +23,13 @@ export function describePanel(panel: Panel, unit: Unit): string {
   return known?.label ?? `${formatBare(panel.width, unit)} × ${formatBare(panel.height, unit)} ${unit}`;
 }
 
+/** "smooth white 350 g/m²", or both cards where two panels are laid at once. */
+function describeCards(laid: { readonly card: Card; readonly alsoOn?: Card | undefined }): string {
+  const { card, alsoOn } = laid;
+  if (!alsoOn) return card.name;
+  return alsoOn.id === card.id ? `two panels of ${card.name}` : `${card.name} and ${alsoOn.name}`;
+}
+
 /**
  * The recipe in one sentence, in pieces with a full stop after them: "A straight run of three inks, with a blending brush,
  * on smooth white 350 g/m², 4¼ × 5½ in front, seen dried."
@@ -36,7 +44,7 @@ export function recipeSentence(
     { before: 'A ', text: RUNS[run.id].phrase, part: 'run' },
     { before: ' of ', text: COUNTS[rungs.length] ?? `${rungs.length} inks`, part: 'inks' },
     { before: ', ', text: TOOLS[tool].phrase, part: 'tool' },
-    { before: ', on ', text: alsoOn ? `${card.name} and ${alsoOn.name}` : card.name, part: 'card' },
+    { before: ', on ', text: describeCards({ card, alsoOn }), part: 'card' },
     { before: ', ', text: describePanel(panel, unit), part: 'size' },
     { before: ', seen ', text: seen, part: 'seen' },
   ];

@@ -31,6 +31,11 @@ describe('what is laid out before any ink', () => {
     expect(two.step.work).toContain(
       `and one of ${BLACK_CARD.name}, side by side, to be swapped under the tool`,
     );
+    const twins = prepared({ ...plain, alsoOn: WHITE_CARD });
+    expect(twins.of('Card')).toEqual([
+      `two of ${WHITE_CARD.name}, 80 × 100 mm; or 86 × 106 mm to be trimmed after`,
+    ]);
+    expect(twins.step.work).toContain(`Two panels, each 80 × 100 mm of ${WHITE_CARD.name}, side by side`);
   });
 
   test('each ink once, the ladder’s with its pad juicy; bare card is none', () => {
@@ -80,7 +85,8 @@ describe('what is laid out before any ink', () => {
       warned(plain),
       warned({ ...plain, card: thin }),
       warned({ ...plain, card: thin, alsoOn: thin }),
-    ]).toEqual([0, 1, 2]);
+      warned({ ...plain, card: thin, alsoOn: { ...thin, id: 'thin-too' } }),
+    ]).toEqual([0, 1, 1, 2]);
   });
 });
 

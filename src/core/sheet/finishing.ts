@@ -2,6 +2,7 @@ import { formatBare, formatLength } from '../base/length';
 import { curlOf } from '../materials/card/weight';
 import { type Ink, isBare } from '../materials/ink/ink';
 import { setsInBrush } from '../materials/ink/kinds';
+import { otherCard } from '../recipe/resolved';
 import type { Brush, BrushUse } from './brushes';
 import { addStep, clearDesk, type Desk, type LaidOut, type Piece, type Step } from './desk';
 import type { Setting } from './setting';
@@ -24,6 +25,12 @@ export function prepared(desk: Desk, setting: Setting, uses: readonly BrushUse[]
   const { resolved, unit, words, tool } = setting;
   const { width, height } = resolved.recipe.panel;
   const size = (by: number) => `${formatBare(width + by, unit)} × ${formatLength(height + by, unit)}`;
+  const other = otherCard(resolved);
+  const isTwin = resolved.alsoOn !== undefined && !other;
+  const beside = 'side by side, to be swapped under the tool';
+  const cards = isTwin
+    ? `Two panels, each ${size(0)} of ${resolved.card.name}, ${beside}`
+    : `Panel ${size(0)} of ${resolved.card.name}${other ? `, and one of ${other.name}, ${beside}` : ''}`;
   const brushes = [...new Map(uses.map(({ brush }) => [brush.letter, brush])).values()];
   const things = [
     ...ALWAYS,
@@ -34,10 +41,10 @@ export function prepared(desk: Desk, setting: Setting, uses: readonly BrushUse[]
       : []),
   ];
   const layOut: LaidOut[] = [
-    ...[resolved.card, ...(resolved.alsoOn ? [resolved.alsoOn] : [])].map(
+    ...[resolved.card, ...(other ? [other] : [])].map(
       ({ name }): LaidOut => ({
         group: 'Card',
-        thing: `${name}, ${size(0)}; or ${size(2 * OVERSIZE)} to be trimmed after`,
+        thing: `${isTwin ? 'two of ' : ''}${name}, ${size(0)}; or ${size(2 * OVERSIZE)} to be trimmed after`,
       }),
     ),
     ...inksOf(resolved).map((ink): LaidOut => ({ group: 'Inks', thing: describeInk(ink, resolved.inks) })),
@@ -50,11 +57,11 @@ export function prepared(desk: Desk, setting: Setting, uses: readonly BrushUse[]
     key: 'prepare',
     kind: 'prepare',
     title: 'Prepare',
-    work: `Panel ${size(0)} of ${resolved.card.name}${resolved.alsoOn ? `, and one of ${resolved.alsoOn.name}, side by side, to be swapped under the tool` : ''}. ${words.marks}`,
+    work: `${cards}. ${words.marks}`,
     care: [
       'Hold the panel under a sticky note or scrap paper, so that no finger marks it.',
       ...curlOf(resolved.card),
-      ...(resolved.alsoOn ? curlOf(resolved.alsoOn) : []),
+      ...(other ? curlOf(other) : []),
     ],
     layOut,
     marks: words.given,

@@ -7,7 +7,7 @@ import type { Unit } from '../../core/base/length';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Card } from '../../core/materials/card/card';
 import { bandsOf } from '../../core/recipe/recipe';
-import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { otherCard, type ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
 import { readyForDragging } from '../../workers/client';
@@ -50,6 +50,7 @@ export function PanelBoard(props: Props) {
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
   const { panel, passes } = resolved.recipe;
+  const other = otherCard(resolved);
   const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
   const side = marksSide(room.width);
   const narrow = room.width > 0 && room.width < NARROW;
@@ -72,7 +73,7 @@ export function PanelBoard(props: Props) {
         data-tour="panel"
         onPointerEnter={readyForDragging}
         // Beside it stands the same panel on another card, where two are laid at once.
-        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${resolved.alsoOn ? 'sm:mr-30' : ''}`}
+        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>
@@ -120,7 +121,7 @@ export function PanelBoard(props: Props) {
           </div>
         )}
       </div>
-      {resolved.alsoOn && <OtherBase resolved={resolved} card={resolved.alsoOn} wetness={wetness} />}
+      {other && <OtherBase resolved={resolved} card={other} wetness={wetness} />}
       {(zoom > 0 || loupe) && (
         <Button className="absolute bottom-3 left-3" onClick={() => onLook(WHOLE)}>
           {loupe ? 'Put the loupe away' : 'The whole panel'}

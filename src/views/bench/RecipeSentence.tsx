@@ -214,7 +214,10 @@ const CardWord = ({ text, resolved, shelf, edit }: WordProps & Pick<Props, 'shel
             value={resolved.recipe.alsoOn ?? ''}
             options={[
               { value: '', label: 'no other card' },
-              ...shelf.cards.map(({ id, name }) => ({ value: id, label: name })),
+              ...shelf.cards.map(({ id, name }) => ({
+                value: id,
+                label: id === resolved.card.id ? 'another of the same' : name,
+              })),
             ]}
             onChange={(id) => edit((recipe) => withOther(recipe, id))}
           />

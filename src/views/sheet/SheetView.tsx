@@ -14,7 +14,7 @@ import { fileNameOf } from '../../core/base/names';
 import { spread } from '../../core/base/spread';
 import { unbroken } from '../../core/base/words';
 import { bandsOf } from '../../core/recipe/recipe';
-import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import { otherCard, type ResolvedRecipe } from '../../core/recipe/resolved';
 import type { BandGeometry } from '../../core/recipe/runs/definition';
 import { compileSheet } from '../../core/sheet/compile';
 import type { GivenMark } from '../../core/sheet/measuredWords';
@@ -61,6 +61,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
   const before = useBeforehand(resolved);
   const { recipe, card } = resolved;
   const school = schoolOf(resolved);
+  const other = otherCard(resolved);
   const setNote = (key: string, note: string) =>
     edit((current) => {
       const { [key]: _, ...others } = current.notes ?? {};
@@ -119,7 +120,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
         <div className="grid gap-8 sm:grid-cols-[1fr_auto] print:block print:text-small print:leading-tight">
           <div className="space-y-5 sm:order-last print:float-right print:ml-4">
             <MarkedPanel resolved={resolved} unit={unit} />
-            {resolved.alsoOn && <MarkedPanel resolved={{ ...resolved, card: resolved.alsoOn }} unit={unit} />}
+            {other && <MarkedPanel resolved={{ ...resolved, card: other }} unit={unit} />}
             <Cautions told={sheet.cautions} />
           </div>
           <ol className="space-y-4 print:space-y-1">
