@@ -349,6 +349,16 @@ test('the full sheet has every step, and prints without the chrome around it; ax
   }
   await page.emulateMedia({ media: 'screen' });
   await expectAccessible(page, 'sheet');
+  // Printed at once, paper waits for the pictures.
+  await page.addInitScript(() => {
+    window.print = () => {
+      const unpainted = document.querySelectorAll('canvas:not([data-painted])').length;
+      document.documentElement.dataset.printed = `${unpainted} pictures missing`;
+    };
+  });
+  await page.goto('/sheet/running-glaze');
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-printed', '0 pictures missing');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.locator('canvas[data-painted]').first()).toBeVisible();

@@ -112,7 +112,7 @@ function layRung(
   }
   clock.laySolid(rung, later);
   for (const other of down) {
-    const sections = clock.sectionsFor([rung], 1);
+    const sections = clock.sectionsFor([rung], [other, rung], 1);
     for (let at = 0; at < sections; at++) {
       const section = { at, of: sections };
       clock.wake(other, rung, section);
@@ -137,7 +137,7 @@ function planBrew(setting: Setting, first: number, last: number): Move[] {
   const [one, other] = [resolved.inks[first], resolved.inks[last]];
   if (!one || !other) return clock.moves;
   const mixes = brewSlope(one, other, ground, count, tool.hardness);
-  const sections = clock.sectionsFor([first, last], 2);
+  const sections = clock.sectionsFor([first, last], [first, last], 2);
   for (let at = 0; at < sections; at++) {
     const section = { at, of: sections };
     for (const [end, over] of [
@@ -224,7 +224,7 @@ class Clock {
       over,
       section,
       extent,
-      minutes: Math.max(this.backMinutes(section) * WAKING, QUICKEST),
+      minutes: Math.max(this.backMinutes(rung, over, section) * WAKING, QUICKEST),
     });
     this.wetAt.set(keyOf(rung, over), this.now);
   }
@@ -239,7 +239,7 @@ class Clock {
 
   back(rung: number, over: number, section: Section): void {
     this.changeInk();
-    this.add({ move: 'back', rung, over, section, minutes: this.backMinutes(section) });
+    this.add({ move: 'back', rung, over, section, minutes: this.backMinutes(rung, over, section) });
     if (!this.isOpen(over, rung, this.now)) this.late = true;
   }
 
@@ -252,7 +252,7 @@ class Clock {
 
   ownHalf(rung: number, over: number, section: Section): void {
     this.changeInk();
-    this.add({ move: 'own half', rung, over, section, minutes: this.backMinutes(section) / 2 });
+    this.add({ move: 'own half', rung, over, section, minutes: this.backMinutes(rung, over, section) / 2 });
     if (!this.isOpen(over, rung, this.now)) this.late = true;
   }
 
@@ -263,11 +263,11 @@ class Clock {
     return pace.brew * mixes.length + strip / sections;
   }
 
-  /** How many sections leave time to go back over each while these inks are open, with so many changes of ink. */
-  sectionsFor(rungs: readonly number[], changes: number): number {
+  /** How many sections of a join leave time to go back over each while these inks are open, with so many changes of ink. */
+  sectionsFor(rungs: readonly number[], [one, other]: readonly [number, number], changes: number): number {
     const open = Math.min(...rungs.map((rung) => openMinutes(this.setting, rung)));
     const left = open - SPARE - changes * this.setting.changing;
-    return Math.min(Math.max(Math.ceil(this.backMinutes(WHOLE) / left), 1), MOST_SECTIONS);
+    return Math.min(Math.max(Math.ceil(this.backMinutes(one, other, WHOLE) / left), 1), MOST_SECTIONS);
   }
 
   /** Minutes from now until a rung that is laid whole comes into its first join. */
@@ -285,9 +285,9 @@ class Clock {
     return since !== undefined && at - since <= openMinutes(this.setting, rung) - SPARE;
   }
 
-  private backMinutes({ of }: Section): Minutes {
+  private backMinutes(rung: number, over: number, { of }: Section): Minutes {
     const { pace, larger } = this.setting;
-    return (pace.goBack * larger.across) / of;
+    return (pace.goBack * larger.along(rung, over)) / of;
   }
 
   private wipeMat(): void {

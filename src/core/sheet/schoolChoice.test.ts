@@ -5,7 +5,7 @@ import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRec
 import { BARE, type Ink } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { setRun } from '../recipe/editLadder';
-import type { Recipe } from '../recipe/recipe';
+import { jointSpans, type Recipe } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { RUN_IDS } from '../recipe/runs/runs';
 import { SCHOOL_IDS, type SchoolId } from '../recipe/schools/schools';
@@ -238,6 +238,19 @@ test('dark first drags toward the pale end what goes there, and fades back over 
       );
   expect(fading([gorse, weir, skerry])).toEqual(['Skerry dragged', 'Weir dragged', 'Gorse lifted']);
   expect(fading([BARE, weir, skerry])).toEqual(['Skerry dragged', 'Weir dragged']);
+});
+
+test('going back round a ring takes as much longer than across the panel as it is longer', () => {
+  const panel = { width: 150, height: 150 };
+  const laid = resolvedOf([gorse, weir], WHITE_CARD, { panel, joints: [{ width: 20 }] });
+  const backOn = (run: Recipe['run']) => {
+    const recipe = { ...laid.recipe, run };
+    const back = compileSheet({ ...laid, recipe }, 'mm').steps.find(({ kind }) => kind === 'go back');
+    return { minutes: back?.minutes ?? 0, span: jointSpans(recipe)[0] ?? { start: 0, end: 0 } };
+  };
+  const ring = backOn({ id: 'glow', params: { x: 50, y: 50, oval: 100 } });
+  const round = Math.PI * (ring.span.start + ring.span.end);
+  expect(ring.minutes / backOn({ id: 'straight', params: {} }).minutes).toBeCloseTo(round / panel.width, 1);
 });
 
 test('the panel is turned to a corner in hand, and round for the ink in the middle', () => {

@@ -1,4 +1,5 @@
 import type { Unit } from '../base/length';
+import { areaCurveOf } from '../engine/areaCurve';
 import { type BlendGround, blendGround } from '../engine/blend';
 import { type Neighbours, neighboursOf } from '../engine/neighbours';
 import { FINISHES } from '../materials/card/finishes';
@@ -41,12 +42,15 @@ export interface Setting {
   readonly changing: Minutes;
   /** How many panels are laid at once. */
   readonly panels: number;
-  /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over all of it, and along a join. */
-  readonly larger: { readonly over: (area: number) => number; readonly across: number };
+  /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over a part of it, and along the join of two rungs. */
+  readonly larger: {
+    readonly over: (area: number) => number;
+    readonly along: (one: number, other: number) => number;
+  };
 }
 
 /** Work on a small panel takes at least this part of what it takes on a usual one. */
-const LEAST = { over: 0.75, across: 0.67 } as const;
+const LEAST = { over: 0.75, along: 0.67 } as const;
 
 export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Setting {
   const { recipe, card } = resolved;
@@ -84,16 +88,27 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
     panels,
     larger: {
       over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
-      across: panels * Math.max(joinLength(recipe) / USUAL_PANEL.width, LEAST.across),
+      along: (one, other) =>
+        panels * Math.max(joinLength(recipe, Math.min(one, other)) / USUAL_PANEL.width, LEAST.along),
     },
   };
 }
 
-/** How long a straight join is from edge to edge, mm; of rings and patches as long as the panel is wide. */
-function joinLength(recipe: Recipe): number {
+/** Within so many mm on either side a join is as long as in its middle. */
+const NEAR = 3;
+
+/**
+ * How long a join of bands is where it lies, mm: across the panel, or round a ring as far as it lies on it. It is told from
+ * how much of the panel another millimetre of the run takes in. Patches meet along as much as the panel is wide.
+ */
+function joinLength(recipe: Recipe, joint: number): number {
   const { width, height } = recipe.panel;
-  const { x, y } = bandsOf(recipe)?.toward ?? { x: 0, y: 1 };
-  return Math.min(width / Math.abs(y), height / Math.abs(x));
+  const bands = bandsOf(recipe);
+  const span = jointSpans(recipe)[joint];
+  if (!bands || !span || (bands.isHorizontal && bands.toward.x === 0)) return width;
+  const middle = (span.start + span.end) / 2;
+  const { upTo } = areaCurveOf(recipe);
+  return ((upTo(middle + NEAR) - upTo(middle - NEAR)) * width * height) / (2 * NEAR);
 }
 
 function canBrew({ inks }: ResolvedRecipe, ground: BlendGround): boolean {
