@@ -123,7 +123,9 @@ test('a small picture comes from what was stored, and is painted anew once an in
   await page.getByLabel('Colour over white, dried').fill('#804020');
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.goto('/recipes');
-  await expect(page.locator('main canvas[data-painted]')).toHaveCount(1);
+  // Two of the four recipes are made with it.
+  await expect(page.locator('main canvas[data-painted]')).toHaveCount(2);
+  await expect(page.locator('main img[data-painted=stored]')).toHaveCount(2);
 });
 
 test('cards and designs are lists too: sorted, tagged, taken out; what is used stays', async ({ page }) => {

@@ -34,8 +34,8 @@ interface Props {
   readonly onDone: () => void;
 }
 
-const LABEL_APART = 40;
-const NARROW_LABEL_APART = 62;
+/** How far labels stand apart, px: two lines, three where they say from where they are measured, or as a column is narrow. */
+const LABEL_APART = { level: 40, leaning: 56, narrow: 62 } as const;
 const LEADER = 26;
 /** Handles nearer than this on the screen, px, could not be told apart by a finger. */
 const APART = 28;
@@ -61,7 +61,7 @@ export function Marks(props: Props) {
       return { mark, left: x * scale - width, top: y * scale };
     })
     .sort((p, q) => p.top - q.top);
-  const apart = narrow ? NARROW_LABEL_APART : LABEL_APART;
+  const apart = LABEL_APART[narrow ? 'narrow' : level ? 'level' : 'leaning'];
   const places = spread(
     marks.map(({ top }) => top),
     apart,
