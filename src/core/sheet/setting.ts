@@ -1,5 +1,4 @@
 import type { Unit } from '../base/length';
-import { areaCurveOf } from '../engine/areaCurve';
 import { type BlendGround, blendGround } from '../engine/blend';
 import { type Neighbours, neighboursOf } from '../engine/neighbours';
 import { FINISHES } from '../materials/card/finishes';
@@ -8,11 +7,12 @@ import { judgeJoint, walkJoint, walkOnWhite } from '../readings/joints/joint';
 import { potencies } from '../readings/perceived';
 import { layingOf } from '../recipe/laying';
 import { USUAL_PANEL } from '../recipe/panel';
-import { bandsOf, jointSpans, patchesOf, type Recipe } from '../recipe/recipe';
+import { jointSpans, patchesOf } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { School } from '../recipe/schools/definition';
 import type { Tool } from '../recipe/tools/definition';
 import { TOOLS } from '../recipe/tools/tools';
+import { joinLength } from './joinLength';
 import type { MeasuredWords } from './measuredWords';
 import { measuredWords } from './measures';
 import { schoolOf } from './schoolChoice';
@@ -92,23 +92,6 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
         panels * Math.max(joinLength(recipe, Math.min(one, other)) / USUAL_PANEL.width, LEAST.along),
     },
   };
-}
-
-/** Within so many mm on either side a join is as long as in its middle. */
-const NEAR = 3;
-
-/**
- * How long a join of bands is where it lies, mm: across the panel, or round a ring as far as it lies on it. It is told from
- * how much of the panel another millimetre of the run takes in. Patches meet along as much as the panel is wide.
- */
-function joinLength(recipe: Recipe, joint: number): number {
-  const { width, height } = recipe.panel;
-  const bands = bandsOf(recipe);
-  const span = jointSpans(recipe)[joint];
-  if (!bands || !span || (bands.isHorizontal && bands.toward.x === 0)) return width;
-  const middle = (span.start + span.end) / 2;
-  const { upTo } = areaCurveOf(recipe);
-  return ((upTo(middle + NEAR) - upTo(middle - NEAR)) * width * height) / (2 * NEAR);
 }
 
 function canBrew({ inks }: ResolvedRecipe, ground: BlendGround): boolean {
