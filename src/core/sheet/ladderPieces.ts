@@ -6,7 +6,6 @@ import { bandsOf } from '../recipe/recipe';
 import { isStrip, type LadderDeed, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
 import { type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
-import { layingOrder } from './schoolChoice';
 import type { Setting } from './setting';
 import { describeMinutes } from './times';
 
@@ -25,9 +24,7 @@ export const onPanel = (setting: Setting): Laying => ({ on: 'panel', panel: sett
 
 /** The blend of a ladder, move by move. */
 export const ladderPieces = (setting: Setting, laying: Laying, isFirstOfAll: boolean): Piece[] =>
-  planLadder(setting, layingOrder(setting.resolved)).map((move, i) =>
-    pieceOf(move, setting, laying, isFirstOfAll && i === 0),
-  );
+  planLadder(setting).map((move, i) => pieceOf(move, setting, laying, isFirstOfAll && i === 0));
 
 type MoveOf<Kind extends Move['move']> = Extract<Move, { readonly move: Kind }>;
 
@@ -145,10 +142,8 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
 }
 
 /** The rungs that are laid before one. */
-const laidBefore = ({ resolved }: Setting, rung: number): readonly number[] => {
-  const order = layingOrder(resolved);
-  return order.slice(0, order.indexOf(rung));
-};
+const laidBefore = ({ order }: Setting, rung: number): readonly number[] =>
+  order.slice(0, order.indexOf(rung));
 
 /** White blending ink takes up what it comes over. */
 function pickedUp(setting: Setting, rung: number): string[] {

@@ -68,8 +68,8 @@ interface RungMinutes {
  *
  * Source of the open times: `INK_KINDS`; of the order of means: common practice.
  */
-export function planLadder(setting: Setting, order: readonly number[]): Move[] {
-  const { school, resolved, brews } = setting;
+export function planLadder(setting: Setting): Move[] {
+  const { school, order, resolved, brews } = setting;
   const [first, last] = order;
   if (school.brews && brews && order.length === 2 && resolved.inks.length === 2)
     return planBrew(setting, first as number, last as number);

@@ -15,7 +15,7 @@ import { TOOLS } from '../recipe/tools/tools';
 import { joinLength } from './joinLength';
 import type { MeasuredWords } from './measuredWords';
 import { measuredWords } from './measures';
-import { schoolOf } from './schoolChoice';
+import { layingOrder, schoolOf } from './schoolChoice';
 import type { Minutes, Pace } from './times';
 
 /** What is set out before the work begins, and stays as it is: the recipe, its measures, the maker's pace. */
@@ -24,6 +24,8 @@ export interface Setting {
   readonly unit: Unit;
   readonly pace: Pace;
   readonly school: School;
+  /** The rungs in the order they are laid, bare card left out. */
+  readonly order: readonly number[];
   readonly tool: Tool;
   /** How the tool is moved on this card: solid, over a join, and over a fade that is drawn out again. */
   readonly strokes: { readonly laying: string; readonly goingBack: string; readonly waking: string };
@@ -68,6 +70,7 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
     unit,
     pace,
     school: schoolOf(resolved),
+    order: layingOrder(resolved),
     tool,
     strokes: {
       laying: tool.stroke ?? stroke,
