@@ -1,3 +1,4 @@
+import { cellsOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
 import { memoOf } from '../base/memo';
 import { bandsOf, jointSpans, type Recipe } from '../recipe/recipe';
@@ -24,20 +25,16 @@ const lengthsOf = memoOf((recipe: Recipe): readonly Millimetres[] => {
   const { alongAt } = bands;
   const middles = jointSpans(recipe).map(({ start, end }) => (start + end) / 2);
   const sums = middles.map(() => 0);
-  const step = Math.max(panel.width, panel.height) / POINTS;
-  const [columns, rows] = [Math.ceil(panel.width / step), Math.ceil(panel.height / step)];
-  const near = NEAR * step;
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) {
-      const [x, y] = [((column + 0.5) / columns) * panel.width, ((row + 0.5) / rows) * panel.height];
-      const along = alongAt(x, y);
-      if (middles.every((middle) => Math.abs(along - middle) >= near)) continue;
-      const steepness = Math.hypot(alongAt(x + BESIDE, y) - along, alongAt(x, y + BESIDE) - along) / BESIDE;
-      middles.forEach((middle, i) => {
-        const tells = Math.max(1 - Math.abs(along - middle) / near, 0);
-        sums[i] = (sums[i] ?? 0) + tells * steepness;
-      });
-    }
-  const each = (panel.width / columns) * (panel.height / rows);
-  return sums.map((sum) => (sum * each) / near);
+  const cells = cellsOf(panel, POINTS);
+  const near = NEAR * Math.max(cells.width, cells.height);
+  for (const [x, y] of middlesOf(cells)) {
+    const along = alongAt(x, y);
+    if (middles.every((middle) => Math.abs(along - middle) >= near)) continue;
+    const steepness = Math.hypot(alongAt(x + BESIDE, y) - along, alongAt(x, y + BESIDE) - along) / BESIDE;
+    middles.forEach((middle, i) => {
+      const tells = Math.max(1 - Math.abs(along - middle) / near, 0);
+      sums[i] = (sums[i] ?? 0) + tells * steepness;
+    });
+  }
+  return sums.map((sum) => (sum * cells.width * cells.height) / near);
 });
