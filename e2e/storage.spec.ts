@@ -106,6 +106,42 @@ test('an edit made a moment before the page is left is there afterwards, a name 
   await expect(name(page)).toHaveValue('Still being typed');
 });
 
+test('a first visit shows the panel before anything is stored; what only looks like one opens what is there', async ({
+  page,
+}) => {
+  // A browser that takes its time over making a database.
+  await page.addInitScript(() => {
+    const { open } = IDBFactory.prototype;
+    const held = new Promise<void>((resolve) => Object.assign(window, { letOpen: resolve }));
+    IDBFactory.prototype.open = function (...args) {
+      const request = open.apply(this, args);
+      const hold = (event: Event) => {
+        event.stopImmediatePropagation();
+        void held.then(() => request.dispatchEvent(new Event('success')));
+      };
+      request.addEventListener('success', hold, { once: true });
+      return request;
+    };
+  });
+  await page.goto('/');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await rename(page, 'Named before it was stored');
+  await page.evaluate(() => (window as unknown as { letOpen: () => void }).letOpen());
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+
+  const other = await page.context().newPage();
+  await openBench(other);
+  await expect(name(other)).toHaveValue('Named before it was stored');
+  await page.close();
+  await other.getByRole('button', { name: 'Recipe …' }).click();
+  await other.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(other).toHaveURL(/recipes$/);
+  await other.evaluate(() => localStorage.removeItem('tint-ladder data'));
+  await other.goto('/');
+  await expect(name(other)).toHaveValue('Kiln mouth');
+  await expect(other.getByRole('alert')).toHaveCount(0);
+});
+
 test('storage that is refused, blocked, newer or lost has a page of its own that says what to do', async ({
   browser,
 }) => {

@@ -7,15 +7,17 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Database } from './data/database';
 import { takeJournal } from './data/journal';
 import { writeMark } from './data/mark';
+import { comingMaterials } from './data/materials';
 import { isSoundRecipe } from './data/sound';
 import { openStorage } from './data/storage';
 import './index.css';
 import { readAhead, viewAhead } from './app/readAhead';
 import { SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
+import { closed, opened } from './store/draft';
 import { keepView, recallView } from './store/keepView';
 import { copiesKept, faultFound } from './store/storage';
-import { makeStore } from './store/store';
+import { type AppStore, makeStore } from './store/store';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Failed } from './views/shell/Failed';
@@ -77,26 +79,43 @@ function Views() {
   );
 }
 
-function start(root: HTMLElement) {
+/** Whether it looked like a first visit, and there was a database after all. */
+const isTakenForFirst = (db: Database): boolean => db.coming !== undefined && db.isOpen() && !db.isFresh;
+
+/** Lays the demo's first recipe on the bench before it is stored, unless something else was asked for. */
+function layFirst(db: Database, store: AppStore): void {
+  if (!db.coming || isTakenForFirst(db) || !/^\/(bench\/?)?$/.test(window.location.pathname)) return;
+  const [first] = db.coming.recipes;
+  window.history.replaceState(null, '', `/bench/${first.id}`);
+  store.dispatch(opened(first));
+}
+
+async function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   // The painter's script loads while the database opens.
   startPainting();
   const db = new Database();
   const store = makeStore();
   recallView(store);
-  const session = { db, autosave: autosave(store, db) };
+  const autosaved = autosave(store, db);
   document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'hidden') void session.autosave.flush();
+    if (document.visibilityState === 'hidden') void autosaved.flush();
   });
   window.addEventListener('pagehide', () => {
     // A name or a figure that is being typed is taken as it stands.
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-    session.autosave.writeDown();
-    void session.autosave.flush();
+    autosaved.writeDown();
+    void autosaved.flush();
   });
   void openStorage(db, (fault) => store.dispatch(faultFound(fault))).then(async (isUsable) => {
     if (!isUsable) return;
     store.dispatch(faultFound(undefined));
+    if (isTakenForFirst(db) && store.getState().draft.recipe) {
+      // The bench begins again with what is here.
+      store.dispatch(closed());
+      writeMark({ recipes: await db.recipes.count() });
+      return window.location.replace('/bench');
+    }
     // Not wanted on the first screen, and so not in the first script.
     if (db.isFresh)
       void import('./data/demo/sittings').then(({ demoSittings }) =>
@@ -110,6 +129,10 @@ function start(root: HTMLElement) {
     writeMark({ recipes: await db.recipes.count() });
   });
   void readAhead();
+  // What cannot be fetched is asked for once more, and its failure told, where it is wanted.
+  const coming = await comingMaterials(db).catch(() => undefined);
+  if (coming) layFirst(db, store);
+  const session = { db, autosave: autosaved, coming };
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
@@ -128,4 +151,4 @@ function start(root: HTMLElement) {
 }
 
 const root = document.getElementById('root');
-if (root) start(root);
+if (root) void start(root);

@@ -2,15 +2,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext } from 'react';
 import type { Materials } from '../core/recipe/resolved';
 import type { Database } from '../data/database';
-import { listDesigns } from '../data/designs';
-import { listGone } from '../data/gone';
-import { isSoundCard, isSoundInk, soundOnes } from '../data/sound';
+import { readMaterials } from '../data/materials';
 import type { Autosave } from '../store/autosave';
 
 /** What every view of one tab works with. */
 export interface Session {
   readonly db: Database;
   readonly autosave: Autosave;
+  /** On a first visit, the inks, cards and designs that are about to be stored. */
+  readonly coming: Shelf | undefined;
 }
 
 const SessionContext = createContext<Session | null>(null);
@@ -31,16 +31,8 @@ export const ShelfProvider = ShelfContext.Provider;
 /** The shelf; undefined until it is read. */
 export const useShelf = (): Shelf | undefined => useContext(ShelfContext);
 
-/** The shelf as it is stored, read once for all views and again when it changes. */
+/** The shelf as it is stored, read once for all views and again when it changes; on a first visit, before it is stored. */
 export function useStoredShelf(): Shelf | undefined {
-  const { db } = useSession();
-  return useLiveQuery(
-    async () => ({
-      inks: soundOnes(await db.inks.toArray(), isSoundInk).sound,
-      cards: soundOnes(await db.cards.toArray(), isSoundCard).sound,
-      designs: await listDesigns(db),
-      gone: await listGone(db),
-    }),
-    [db],
-  );
+  const { db, coming } = useSession();
+  return useLiveQuery(() => readMaterials(db), [db]) ?? coming;
 }

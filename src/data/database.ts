@@ -9,7 +9,8 @@ import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
 import type { KnownThing } from '../core/practice/schedule';
 import type { Trial } from '../core/practice/trial';
-import { readMark } from './mark';
+import { type Demo, demoAt } from './demo/demo';
+import { hasNoMark, readMark } from './mark';
 import type {
   FolderRecord,
   GoneRecord,
@@ -50,6 +51,12 @@ export class Database extends Dexie {
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;
+  readonly #demo = demoAt(Date.now());
+  /**
+   * On what looks like a first visit, what will be stored: it can be shown while the browser makes the database, which takes it
+   * longer than all else. Undefined where there has been data.
+   */
+  readonly coming: Demo | undefined = hasNoMark() ? this.#demo : undefined;
 
   constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
     // Nobody writes to a record that was read: it needs no copy for each who reads it.
@@ -61,7 +68,7 @@ export class Database extends Dexie {
     this.on('populate', (transaction) => {
       this.isFresh = true;
       // Where there was data before, an empty database is a loss: the demo is not sown over it.
-      return readMark() ? undefined : seedDemo(transaction);
+      return readMark() ? undefined : seedDemo(transaction, this.#demo);
     });
   }
 }

@@ -9,11 +9,14 @@ import { isSoundDesign, soundOnes } from './sound';
 /** Drawn while the database opens: they need not come with the first script. */
 const shipped = import('../core/materials/design/own');
 
+/** Those that ship with the application. */
+export const listShippedDesigns = async (): Promise<readonly Design[]> => (await shipped).OWN_DESIGNS;
+
 /** Every design there is to choose: those that ship with the application, then the maker's own, by name. */
 export async function listDesigns(db: Database): Promise<Design[]> {
   const { sound } = soundOnes(await db.designs.toArray(), isSoundDesign);
   const own = sound.sort((p, q) => nameOrder(p.name, q.name));
-  return [...(await shipped).OWN_DESIGNS, ...own];
+  return [...(await listShippedDesigns()), ...own];
 }
 
 /** Keeps a design, new or changed. */

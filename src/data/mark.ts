@@ -22,6 +22,10 @@ export function readMark(storage = pageStorage()): DataMark | undefined {
     : undefined;
 }
 
+/** Whether there has been no data as far as this browser can tell; one that keeps nothing outside the database cannot. */
+export const hasNoMark = (storage = pageStorage()): boolean =>
+  storage !== undefined && readMark(storage) === undefined;
+
 /** Without it a loss would look like a first visit; the data itself is not touched. */
 export function writeMark(change: Partial<DataMark>, storage = pageStorage()): void {
   const now = Date.now();

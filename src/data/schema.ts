@@ -1,9 +1,6 @@
 import type { Transaction } from 'dexie';
 import { inkAt, recipeAt } from '../core/files/recipeMigrations';
-import { DEMO_CARDS } from './demo/cards';
-import { DEMO_INKS } from './demo/inks';
-import { DEMO_RECIPES } from './demo/recipes';
-import { firstRecord } from './records';
+import type { Demo } from './demo/demo';
 
 /** One version of the database and the way to it from the version before. */
 export interface SchemaVersion {
@@ -112,14 +109,11 @@ function everyRecipe(
 const hasRungIds = ({ rungs }: Readonly<Record<string, unknown>>): boolean =>
   Array.isArray(rungs) && rungs.every((rung) => 'id' in rung);
 
-/** What a new database starts with: the Tollgate Kiln's shelf, cards and recipes. */
-export async function seedDemo(transaction: Transaction): Promise<void> {
-  const now = Date.now();
+/** Sows the demo in a new database. */
+export async function seedDemo(transaction: Transaction, { inks, cards, recipes }: Demo): Promise<void> {
   await Promise.all([
-    transaction.table('inks').bulkAdd([...DEMO_INKS]),
-    transaction.table('cards').bulkAdd([...DEMO_CARDS]),
-    transaction
-      .table('recipes')
-      .bulkAdd(DEMO_RECIPES.map((recipe, i) => firstRecord(recipe, now - i * 60_000))),
+    transaction.table('inks').bulkAdd([...inks]),
+    transaction.table('cards').bulkAdd([...cards]),
+    transaction.table('recipes').bulkAdd([...recipes]),
   ]);
 }

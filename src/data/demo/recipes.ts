@@ -6,7 +6,7 @@ import { STRAIGHT } from '../../core/recipe/runs/runs';
 const PLAIN = { run: STRAIGHT, passes: [], tool: 'brush', school: 'suggested' } as const;
 
 /** Four recipes of the kiln-opening weekend; the first is the one a first visit opens. */
-export const DEMO_RECIPES: readonly Recipe[] = [
+export const DEMO_RECIPES: readonly [Recipe, ...Recipe[]] = [
   {
     id: 'kiln-opening-2',
     name: 'Kiln-opening invitation, run 2',
