@@ -76,6 +76,13 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
   await angle.fill('-20');
   await page.keyboard.press('Enter');
   await expect(steps(page)).toContainText('from the top right corner');
+  // Upright bands are measured from the left by one figure each, whichever way the ladder goes.
+  await angle.fill('-90');
+  await page.keyboard.press('Enter');
+  await expect(steps(page)).toContainText('Solid from the right edge to 86.5 mm');
+  const marks = page.getByRole('slider', { name: /solid/ });
+  await expect(marks.first()).toHaveAccessibleName(/^Skerry Deep solid from/);
+  await expect(marks.first()).toHaveAttribute('aria-valuetext', /^17.5.mm from the left$/);
   await angle.fill('400');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('from -90 to 90');

@@ -39,15 +39,27 @@ describe('on a straight run, whose joins lie at 85 to 75 and 45 to 35 mm from th
   });
 });
 
-test('bands that lie upright or level go from edge to edge, slanting ones from corner to corner', () => {
-  const laid = (angle: number) => {
+test('bands that lie upright or level are marked by one figure each, slanting ones by lines from edge to edge', () => {
+  const on = (angle: number) => {
     const words = measuredWords({ ...three, run: { id: 'slant', params: { angle } } }, 'mm');
-    return [words.lay(0, 'faded'), words.lay(2, 'faded')];
+    return [words.lay(0, 'faded'), words.lay(2, 'faded'), words.join(0, 1), words.marks];
   };
-  expect(laid(90)[0]).toBe('Solid from the left edge to line 1; fade to the right to nothing by line 2.');
-  expect(laid(-90)[1]).toBe('Solid from the left edge to line 4; fade to the right to nothing by line 3.');
-  expect(laid(0)[1]).toBe('Solid from the foot to line 4; fade up to nothing by line 3.');
-  expect(laid(35)[0]).toContain('Solid from the top left corner to line 1; fade down the slant');
+  expect(on(90).slice(0, 3)).toEqual([
+    'Solid from the left edge to 21.5 mm; fade to the right to nothing by 31.5.',
+    'Solid from the right edge to 58.5 mm; fade to the left to nothing by 48.5.',
+    '21.5 to 31.5 mm',
+  ]);
+  // Whichever way the ladder goes, they are measured from the left, the least first.
+  for (const angle of [90, -90])
+    expect(on(angle)[3]).toMatch(/, from the left: 21.5, 31.5, 48.5, 58.5 mm\.$/);
+  const straight = measuredWords(three, 'mm');
+  expect(on(0)).toEqual([
+    straight.lay(0, 'faded'),
+    straight.lay(2, 'faded'),
+    straight.join(0, 1),
+    straight.marks,
+  ]);
+  expect(on(35)[0]).toContain('Solid from the top left corner to line 1; fade down the slant');
 });
 
 describe('on a glow, whose marks are rings round a centre', () => {

@@ -49,9 +49,10 @@ const ON_SCRAP = 'Mark on scrap laid under the panel, not on the card';
 
 function describeMarks(given: readonly GivenMark[], bands: BandGeometry, recipe: Recipe, unit: Unit): string {
   if (!bands.bordersAre) {
+    const atOf = ({ places }: GivenMark) => places[0]?.at ?? 0;
+    const upward = given.toSorted((p, q) => atOf(p) - atOf(q));
     const from = given[0]?.places[0]?.from ?? 'foot';
-    const names = given.map(({ name }) => name);
-    return `${ON_SCRAP}, from the ${from}: ${(from === 'foot' ? names.toReversed() : names).join(', ')} ${unit}.`;
+    return `${ON_SCRAP}, from the ${from}: ${upward.map(({ name }) => name).join(', ')} ${unit}.`;
   }
   const { middle, shape } = bands;
   const centre = middle

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
 import { coverageOf } from '../engine/coverage';
-import { setRun, setRunParams } from '../recipe/editLadder';
+import { setPanel, setRun, setRunParams } from '../recipe/editLadder';
 import { patchesOf, type Recipe } from '../recipe/recipe';
 import { measuredWords } from './measures';
 
@@ -26,7 +26,7 @@ describe('on patches of few places, called by their names', () => {
 
   test('every place is named where inks are measured from, and each ink is told from its own', () => {
     expect(words.marks).toMatch(/^Nothing to mark: inks are measured from /);
-    for (const { name, rung } of places) {
+    for (const { name = 'no name', rung } of places) {
       expect(words.marks).toContain(name.replace(/^the /, ''));
       expect(words.lay(rung, 'faded')).toContain(name);
       expect(words.lay((rung + 1) % 3, 'faded')).not.toContain(name);
@@ -96,6 +96,15 @@ describe('on many patches, told by where they lie', () => {
         expect(foot).toBeCloseTo(scatter.panel.height - y, 0);
       });
     }
+  });
+
+  test('a few are told like many, one is no “1 patches”, and one too small to be solid fades at once', () => {
+    const small = setRunParams(setPanel(scatter, { width: 60, height: 40 }), { patch: 80, soft: 60 });
+    const told = [0, 1, 2].map((rung) => measuredWords(small, 'mm').lay(rung, 'faded'));
+    expect(told.join(' ')).toMatch(/One patch at \(\d/);
+    expect(told.join(' ')).toMatch(/\): fade from there on, to nothing by \d/);
+    expect(measuredWords(small, 'mm').lay(0, 'solid')).toMatch(/solid on the spot alone; stop short/);
+    expect(told.join(' ')).not.toMatch(/NaN|patch \d|about 0/);
   });
 
   test('its areas are the ladder’s shares', () => {

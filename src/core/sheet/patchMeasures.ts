@@ -9,8 +9,6 @@ import type { MeasuredWords } from './measuredWords';
 /** Parts below and above which an ink counts as faded out and as solid. */
 const FADED = 0.02;
 const SOLID = 0.98;
-/** Up to so many places each has a name of its own; more are told by where they lie. */
-const FEW = 5;
 /** How finely a fade is followed, mm. */
 const STEP = 0.5;
 
@@ -18,27 +16,33 @@ const STEP = 0.5;
 export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): MeasuredWords {
   const { places, soft, turning } = layout;
   const reachOf = reachReader(recipe, places);
-  const few = places.length <= FEW;
+  const named = places.flatMap(({ name }) => (name === undefined ? [] : [name]));
   const nameOf = ({ name, x, y }: PatchPlace): string =>
-    few ? name : `(${formatBare(x, unit)}, ${formatBare(recipe.panel.height - y, unit)})`;
+    name ?? `(${formatBare(x, unit)}, ${formatBare(recipe.panel.height - y, unit)})`;
   const ownOf = (rung: number) => places.filter((place) => place.rung === rung);
   const wide = () => `${formatLength(soft, unit)} wide`;
   return {
-    marks: few
-      ? `Nothing to mark: inks are measured from ${places.map(({ name }) => name.replace(/^the /, '')).join(', ')}.`
-      : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`,
+    marks:
+      named.length > 0
+        ? `Nothing to mark: inks are measured from ${named.map((name) => name.replace(/^the /, '')).join(', ')}.`
+        : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`,
     given: [],
     lay: (rung, extent) => {
       const own = ownOf(rung);
       const reaches = own.map(reachOf);
       const mean = (key: keyof Reach) => reaches.reduce((sum, reach) => sum + reach[key], 0) / reaches.length;
-      const from = few
-        ? `From ${own.map(nameOf).join(' and from ')}`
-        : `${own.length} patches at ${own.map(nameOf).join(', ')}`;
-      const solid = `${from}: solid to about ${formatBare(mean('solid'), unit)}`;
-      return extent === 'faded'
-        ? `${solid}, fade to nothing by ${formatLength(mean('faded'), unit)}.`
-        : `${solid} ${unit}; stop short of where it meets another.`;
+      const from =
+        named.length > 0
+          ? `From ${own.map(nameOf).join(' and from ')}`
+          : `${own.length === 1 ? 'One patch' : `${own.length} patches`} at ${own.map(nameOf).join(', ')}`;
+      const solid = formatBare(mean('solid'), unit);
+      const isDot = solid === formatBare(0, unit);
+      if (extent !== 'faded')
+        return `${from}: ${isDot ? 'solid on the spot alone' : `solid to about ${solid} ${unit}`}; stop short of where it meets another.`;
+      const faded = `to nothing by ${formatLength(mean('faded'), unit)}.`;
+      return isDot
+        ? `${from}: fade from there on, ${faded}`
+        : `${from}: solid to about ${solid}, fade ${faded}`;
     },
     join: wide,
     ownHalf: (one) => `the side of ${ownOf(one).map(nameOf).join(' and ')}, half of ${wide()}`,

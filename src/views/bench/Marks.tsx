@@ -46,7 +46,11 @@ export function Marks(props: Props) {
   const { panel } = resolved.recipe;
   const scale = height / panel.height;
   const level = bands.isHorizontal && bands.toward.x === 0;
-  const all = marksOf(resolved);
+  // Upright bands are marked side by side on one line: the left of two that touch gives way, so that no leaders cross.
+  const upright = !level && bands.bordersAre === undefined;
+  const all = upright
+    ? marksOf(resolved).sort((p, q) => placeOf(bands, q.along).at - placeOf(bands, p.along).at)
+    : marksOf(resolved);
   const points = level
     ? all.map(({ along }) => pointOf(placeOf(bands, along)))
     : apartAlongBands(
@@ -60,7 +64,7 @@ export function Marks(props: Props) {
       const { x, y } = points[i] as Point;
       return { mark, left: x * scale - width, top: y * scale };
     })
-    .sort((p, q) => p.top - q.top);
+    .sort((p, q) => (upright ? p.left - q.left : p.top - q.top));
   const apart = LABEL_APART[narrow ? 'narrow' : level ? 'level' : 'leaning'];
   const places = spread(
     marks.map(({ top }) => top),
@@ -159,8 +163,13 @@ function Handle(props: HandleProps) {
     },
     onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
     onKey: (key) => {
-      if (key === 'home') moveTo(ends[place.from === 'foot' ? 1 : 0]);
-      else if (key === 'end') moveTo(ends[place.from === 'foot' ? 0 : 1]);
+      // Its measure grows along the run or against it.
+      const [least, most] =
+        alongOfPlace(bands, place, place.at + 1) > alongOfPlace(bands, place, place.at)
+          ? ends
+          : ends.toReversed();
+      if (key === 'home') moveTo(least as Millimetres);
+      else if (key === 'end') moveTo(most as Millimetres);
       else moveTo(alongOfPlace(bands, place, place.at + (key.right - key.down) * step));
     },
     onDone,
@@ -183,7 +192,7 @@ function Handle(props: HandleProps) {
         ref={self}
         role="slider"
         tabIndex={0}
-        aria-orientation="vertical"
+        aria-orientation={place.from === 'foot' ? 'vertical' : 'horizontal'}
         aria-label={`${mark.solid}, ${mark.faded} faded out`}
         aria-valuemin={Math.round(Math.min(...range) * 10) / 10}
         aria-valuemax={Math.round(Math.max(...range) * 10) / 10}

@@ -72,21 +72,22 @@ export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
           );
         });
       })}
-      {patches &&
-        patches.places.length <= 5 &&
-        patches.places.map((place, i) => (
-          <Handle
-            {...shared}
-            key={place.name}
-            label={`${inks[place.rung]?.name} from ${place.name}`}
-            shape="ring"
-            at={reachPoint(place, panel, recipe.rungs[place.rung]?.share ?? 0)}
-            description={`${Math.round((recipe.rungs[place.rung]?.share ?? 0) * 100)} % of the panel`}
-            onMove={(to) =>
-              edit((current) => setShare(current, place.rung, shareAt(place, panel, to)), `patch ${i}`)
-            }
-          />
-        ))}
+      {patches?.places.map(
+        (place, i) =>
+          place.name && (
+            <Handle
+              {...shared}
+              key={place.name}
+              label={`${inks[place.rung]?.name} from ${place.name}`}
+              shape="ring"
+              at={reachPoint(place, panel, recipe.rungs[place.rung]?.share ?? 0)}
+              description={`${Math.round((recipe.rungs[place.rung]?.share ?? 0) * 100)} % of the panel`}
+              onMove={(to) =>
+                edit((current) => setShare(current, place.rung, shareAt(place, panel, to)), `patch ${i}`)
+              }
+            />
+          ),
+      )}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { DashedPaths } from '../../app/panel/DashedPaths';
-import { formatBare, MM_AN_INCH, type Unit } from '../../core/base/length';
+import type { Size } from '../../core/base/geometry';
+import { formatBare, type Millimetres, MM_AN_INCH, type Unit } from '../../core/base/length';
 import { PASS_KINDS } from '../../core/recipe/passes/passes';
 import { type bandsOf, jointSpans, passesInOrder } from '../../core/recipe/recipe';
 import { placedPasses, type ResolvedRecipe } from '../../core/recipe/resolved';
@@ -33,26 +34,37 @@ export function Traces({ resolved, bands, unit, selected }: Props) {
     >
       <DashedPaths paths={paths} thin={thin} />
       {bands && !(bands.isHorizontal && bands.toward.x === 0) && (
-        <RunRule bands={bands} unit={unit} thin={thin} />
+        <RunRule bands={bands} panel={panel} unit={unit} thin={thin} />
       )}
     </svg>
   );
 }
 
+/** Where a rule along the run goes, and the point of a figure on it; for upright bands along the top, as they are measured. */
+function ruleOf(bands: BandGeometry, { width }: Size, inset: Millimetres) {
+  const { length, handleAt, bordersAre } = bands;
+  return bordersAre
+    ? { length, pointOf: handleAt, figureIs: 'beside' }
+    : { length: width, pointOf: (at: Millimetres) => ({ x: at, y: inset }), figureIs: 'below' };
+}
+
 /** Ticks along the run from where it is measured, a figure at every other one. */
 function RunRule({
   bands,
+  panel,
   unit,
   thin,
 }: {
   readonly bands: BandGeometry;
+  readonly panel: Size;
   readonly unit: Unit;
   readonly thin: number;
 }) {
-  const every = unit === 'mm' ? 10 : MM_AN_INCH / 2;
-  const ticks = Array.from({ length: Math.floor(bands.length / every) + 1 }, (_, i) => i * every);
-  const [from, to] = [bands.handleAt(0), bands.handleAt(bands.length)];
   const size = thin * 11;
+  const { length, pointOf, figureIs } = ruleOf(bands, panel, size);
+  const every = unit === 'mm' ? 10 : MM_AN_INCH / 2;
+  const ticks = Array.from({ length: Math.floor(length / every) + 1 }, (_, i) => i * every);
+  const [from, to] = [pointOf(0), pointOf(length)];
   return (
     <g stroke="#000" strokeWidth={thin}>
       <line
@@ -65,23 +77,24 @@ function RunRule({
         strokeOpacity={0.7}
       />
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
-      {ticks.map((along, i) => {
-        const { x, y } = bands.handleAt(along);
+      {ticks.map((at, i) => {
+        const { x, y } = pointOf(at);
         return (
-          <g key={along}>
+          <g key={at}>
             <circle cx={x} cy={y} r={thin * 2} fill="#fff" />
             {i % 2 === 0 && i > 0 && (
               <text
-                x={x + size}
-                y={y}
+                x={figureIs === 'beside' ? x + size : x}
+                y={figureIs === 'beside' ? y : y + 1.4 * size}
                 dy="0.32em"
+                textAnchor={figureIs === 'beside' ? 'start' : 'middle'}
                 fontSize={size}
                 fill="#000"
                 stroke="#fff"
                 strokeWidth={thin * 3}
                 paintOrder="stroke"
               >
-                {formatBare(along, unit)}
+                {formatBare(at, unit)}
               </text>
             )}
           </g>

@@ -105,7 +105,8 @@ export interface PatchLayout {
 export interface PatchPlace extends Point {
   /** The rung's place in the ladder, from 0. */
   readonly rung: number;
-  readonly name: string;
+  /** What it is called, where that says where it lies, such as a corner; others are told by figures. */
+  readonly name?: string;
   /** How the panel is turned for it, where that is otherwise than for the others. */
   readonly turning?: string;
 }

@@ -5,9 +5,9 @@ import { clampMeasure, initialParams } from '../../base/params';
 import { fade, fadeInverse } from '../../base/smoothStep';
 import { areasOf, coverageOf } from '../../engine/coverage';
 import { setPanel, setRun, setRunParams, setShare } from '../editLadder';
-import type { Recipe } from '../recipe';
+import { type Recipe, RUNG_LIMITS } from '../recipe';
 import { TOOL_IDS } from '../tools/tools';
-import type { BandRun, RunSpecs } from './definition';
+import type { BandRun, PatchRun, RunSpecs } from './definition';
 import { RUN_IDS, RUNS } from './runs';
 
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name, i) => ink(name, `#${'369bd'[i]}08070` as `#${string}`));
@@ -154,6 +154,16 @@ test('a glow is measured as radii from its centre', () => {
   const lie = (RUNS.glow as BandRun).layOn({ width: 80, height: 100 }, { x: 50, y: 50, oval: 100 });
   expect(lie.alongAt(40 + 12, 50 + 16)).toBeCloseTo(20, 9);
   expect(lie.length).toBeCloseTo(Math.hypot(40, 50), 9);
+});
+
+test.each(['corners', 'scatter'] as const)('on %s each ink has a place, however small the panel is', (id) => {
+  const run = RUNS[id] as PatchRun;
+  fc.assert(
+    fc.property(paramsFor(run.params), fc.integer(RUNG_LIMITS), anyPanel, (params, rungs, panel) => {
+      const { places } = run.layOn(panel, params, rungs);
+      expect(new Set(places.map(({ rung }) => rung)).size).toBe(rungs);
+    }),
+  );
 });
 
 test('the same seed scatters the same patches, another seed others', () => {

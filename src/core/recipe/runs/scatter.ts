@@ -25,7 +25,11 @@ export const scatter = definePatchRun({
     const across = Math.max(Math.round(width / patch), 2);
     const down = Math.max(Math.round(height / patch), 2);
     const thin = Math.max(1, Math.sqrt((across * down) / MAX_PATCHES));
-    const [columns, rows] = [Math.max(Math.floor(across / thin), 2), Math.max(Math.floor(down / thin), 2)];
+    let [columns, rows] = [Math.max(Math.floor(across / thin), 2), Math.max(Math.floor(down / thin), 2)];
+    // A small panel has a patch of each ink all the same.
+    while (columns * rows < rungs)
+      if (width / columns > height / rows) columns++;
+      else rows++;
     // One patch a cell, off its middle by up to a third, each ink as often as the others, in an order that is shuffled.
     const order = Array.from({ length: columns * rows }, (_, i) => i % rungs);
     for (let i = order.length - 1; i > 0; i--) {
@@ -36,7 +40,6 @@ export const scatter = definePatchRun({
       x: (((i % columns) + 0.5 + (random() - 0.5) * 0.66) / columns) * width,
       y: ((Math.floor(i / columns) + 0.5 + (random() - 0.5) * 0.66) / rows) * height,
       rung,
-      name: `patch ${i + 1}`,
     }));
     // A patch is dabbed, and its border is as lobed as the tool is round.
     const far = WANDER * Math.min(patch, 2 * DAB);

@@ -56,6 +56,15 @@ function endsOf({ x, y }: Point): Pick<BandGeometry, 'start' | 'end'> {
   };
 }
 
+/** Bands that lie level or upright are marked by one figure, as straight ones are; where they lean, nothing. */
+function oneMarkAt({ width, height }: Size, { x, y }: Point, along: number): MarkPlace | undefined {
+  if (Math.abs(x) < LEVEL)
+    return { from: 'foot', at: height - along, pointAt: (at) => ({ x: width, y: height - at }) };
+  if (Math.abs(y) < LEVEL)
+    return { from: 'left', at: x > 0 ? along : width - along, pointAt: (at) => ({ x: at, y: height }) };
+  return undefined;
+}
+
 /** Bands at an angle, marked where their borders meet the panel's edges. */
 export const slant = defineBandRun({
   id: 'slant',
@@ -85,11 +94,14 @@ export const slant = defineBandRun({
         return `M${x - toward.y * far} ${y + toward.x * far}L${x + toward.y * far} ${y - toward.x * far}`;
       },
       markedAt: (along) => {
-        const [first, ...others] = crossingsOf(panel, toward, from, Math.min(Math.max(along, 0), length));
+        const within = Math.min(Math.max(along, 0), length);
+        const one = oneMarkAt(panel, toward, within);
+        if (one) return [one];
+        const [first, ...others] = crossingsOf(panel, toward, from, within);
         if (!first) throw new RangeError(`no point of the panel lies ${along} mm along the slant`);
         return [first, ...others];
       },
-      bordersAre: 'line',
+      ...(oneMarkAt(panel, toward, 0) ? {} : { bordersAre: 'line' }),
       turning: 'Turn the panel so that the blended edge lies toward your working hand.',
       ...endsOf(toward),
     };
