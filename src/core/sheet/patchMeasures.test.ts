@@ -98,6 +98,13 @@ describe('on many patches, told by where they lie', () => {
     }
   });
 
+  test('very many are counted, and lie where the picture has them', () => {
+    const dense = measuredWords(setRunParams(scatter, { patch: 12 }), 'mm');
+    expect(dense.lay(0, 'faded')).toMatch(/^\d\d patches, where the picture has them: solid to about/);
+    expect(dense.marks).toMatch(/by eye from the picture, or prick their middles through it\.$/);
+    expect(dense.ownHalf(0, 1)).toMatch(/^the side of its own patches, half of /);
+  });
+
   test('a few are told like many, one is no “1 patches”, and one too small to be solid fades at once', () => {
     const small = setRunParams(setPanel(scatter, { width: 60, height: 40 }), { patch: 80, soft: 60 });
     const told = [0, 1, 2].map((rung) => measuredWords(small, 'mm').lay(rung, 'faded'));

@@ -9,6 +9,8 @@ import type { MeasuredWords } from './measuredWords';
 /** Parts below and above which an ink counts as faded out and as solid. */
 const FADED = 0.02;
 const SOLID = 0.98;
+/** An ink with more patches than this has them counted: a longer list is not read at work. */
+const LISTED = 9;
 /** How finely a fade is followed, mm. */
 const STEP = 0.5;
 
@@ -20,12 +22,17 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
   const nameOf = ({ name, x, y }: PatchPlace): string =>
     name ?? `(${formatBare(x, unit)}, ${formatBare(recipe.panel.height - y, unit)})`;
   const ownOf = (rung: number) => places.filter((place) => place.rung === rung);
+  const isListed = (own: readonly PatchPlace[]) => own.length <= LISTED;
   const wide = () => `${formatLength(soft, unit)} wide`;
+  const byEye =
+    'Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it.';
   return {
     marks:
       named.length > 0
         ? `Nothing to mark: inks are measured from ${named.map((name) => name.replace(/^the /, '')).join(', ')}.`
-        : `Nothing to mark on the card: lay the patches by eye from the picture, or prick their middles through it. They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`,
+        : recipe.rungs.some((_, rung) => isListed(ownOf(rung)))
+          ? `${byEye} They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`
+          : byEye,
     given: [],
     lay: (rung, extent) => {
       const own = ownOf(rung);
@@ -34,7 +41,7 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
       const from =
         named.length > 0
           ? `From ${own.map(nameOf).join(' and from ')}`
-          : `${own.length === 1 ? 'One patch' : `${own.length} patches`} at ${own.map(nameOf).join(', ')}`;
+          : `${own.length === 1 ? 'One patch' : `${own.length} patches`}${isListed(own) ? ` at ${own.map(nameOf).join(', ')}` : ', where the picture has them'}`;
       const solid = formatBare(mean('solid'), unit);
       const isDot = solid === formatBare(0, unit);
       if (extent !== 'faded')
@@ -45,7 +52,8 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
         : `${from}: solid to about ${solid}, fade ${faded}`;
     },
     join: wide,
-    ownHalf: (one) => `the side of ${ownOf(one).map(nameOf).join(' and ')}, half of ${wide()}`,
+    ownHalf: (one) =>
+      `the side of ${named.length > 0 ? ownOf(one).map(nameOf).join(' and ') : 'its own patches'}, half of ${wide()}`,
     within: (_one, _other, part) => `${percentOf(part)} of the way through it`,
     extent: () => undefined,
     landing: (rung) => densest(recipe, ownOf(rung), rung),
