@@ -19,6 +19,8 @@ export interface MeasureSpec extends SpecFacts {
   readonly initial: (panel: Size) => number;
   /** Told and typed up from the foot of the panel, as makers measure; it is kept from the top. */
   readonly toldFrom?: 'foot';
+  /** A place on the panel, along its width or its height: it keeps its part of it on a panel of another size. */
+  readonly isPlaceAlong?: 'width' | 'height';
 }
 
 /** One of a few words; each with what the interface says for it. */
@@ -76,6 +78,16 @@ export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): str
 /** A kept value as it is told on a panel, or a told one as it is kept. Its own inverse. */
 export const toldOn = ({ toldFrom }: MeasureSpec, value: number, { height }: Size): number =>
   toldFrom === 'foot' ? height - value : value;
+
+/** Values on a panel of another size: places keep their part of the panel, everything else stays as it is. */
+export const movedWith = (specs: ParamSpecs, params: Params, from: Size, to: Size): Params =>
+  Object.fromEntries(
+    Object.entries(params).map(([key, value]) => {
+      const spec = specs[key];
+      const along = spec && !isChoice(spec) ? spec.isPlaceAlong : undefined;
+      return [key, along && typeof value === 'number' ? (value * to[along]) / from[along] : value];
+    }),
+  );
 
 /** What a number may be as it is told on a panel. What may not lie above it may not lie below it either. */
 export const toldSpec = (spec: MeasureSpec, panel: Size): MeasureSpec => {

@@ -39,6 +39,8 @@ export interface PassReading {
   readonly finest?: Millimetres;
   /** Two of its placements that lie over each other, and by how much of the smaller one. */
   readonly overlap?: { readonly pair: readonly [number, number]; readonly part: number };
+  /** Its placements, by their ids, of which nothing lies on the panel; absent where there are none. */
+  readonly off?: readonly string[];
 }
 
 /** An ink to stamp in, and how much of it: white may take several impressions over each other. */
@@ -76,6 +78,7 @@ export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): P
         : undefined;
     const finest = finestOf(resolved, pass);
     const overlap = overlapOf(resolved, pass);
+    const off = offPanel(resolved, pass);
     return {
       id: pass.id,
       touches: changed.length / after.length,
@@ -84,6 +87,7 @@ export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): P
       ...(better ? { better } : {}),
       ...(finest === undefined ? {} : { finest }),
       ...(overlap ? { overlap } : {}),
+      ...(off.length > 0 ? { off } : {}),
     };
   });
 };
@@ -211,6 +215,26 @@ function overlapOf(resolved: ResolvedRecipe, pass: Pass): PassReading['overlap']
     });
   });
   return found;
+}
+
+/** The placements of a pass, by their ids, whose borders the panel does not meet, nor what is laid beyond them. */
+function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
+  const cells = cellsOf(resolved.recipe.panel, POINTS);
+  const middles = middlesOf(cells);
+  // A line finer than the grid is met where it comes within half a cell of a middle.
+  const near = Math.max(cells.width, cells.height) / 2;
+  const laid = placedPasses(resolved, pass);
+  return placementsOf(pass).flatMap(({ id }, i) => {
+    const { borders = [], effects = [] } = laid[i] ?? {};
+    if (borders.length === 0) return [];
+    const covers = effects.flatMap((effect) => (effect.kind === 'dry' ? [] : [effect.coverAt]));
+    const coveredAt = (x: Millimetres, y: Millimetres): number[] =>
+      covers.map((coverAt) => coverAt(x, y, (border) => (borders[border]?.(x, y) ?? 0) > -near));
+    const isNowhere = middles.every(([x, y]) => coveredAt(x, y).every((cover) => cover === 0));
+    // What keeps ink off round its design does so all over.
+    const isOff = isNowhere || middles.every(([x, y]) => borders.every((border) => border(x, y) <= -near));
+    return isOff ? [id] : [];
+  });
 }
 
 /** Below these, CIEDE2000, a pass is a hint, and a clear change. */

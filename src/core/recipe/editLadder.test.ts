@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { STANDARD_1912 } from '../../testing/colourSets';
-import { ink, resolvedOf, WHITE_CARD } from '../../testing/resolvedRecipes';
+import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { groundOfCard } from '../materials/card/card';
 import type { Hex } from '../materials/colour/hex';
 import { paleToDark } from '../materials/colour/order';
 import { driedColour } from '../materials/ink/laid';
 import {
   addRung,
+  copyRun,
   moveMark,
   nearestRung,
   orderLightToDark,
@@ -140,6 +141,22 @@ test('on a panel of another size shares stay and joints keep their part of it', 
   const after = setPanel(before, { width: 80, height: 200 });
   expect(after.rungs).toEqual(before.rungs);
   expect(after.joints[0]?.width).toBeCloseTo(2 * (before.joints[0]?.width ?? 0), 9);
+});
+
+test('what is laid over it stays where it lies on the panel, as large as it is', () => {
+  const plain = resolvedOf(inks.slice(0, 3), WHITE_CARD, { panel: { width: 80, height: 100 } });
+  const stamped = withPass(plain, 'greetingStrip', { params: { x: 20, y: 75, width: 30, height: 10 } });
+  const after = setPanel(stamped.recipe, { width: 40, height: 200 });
+  const [strip] = after.passes;
+  expect(strip?.placements[0]?.params).toMatchObject({ x: 10, y: 150, width: 30, height: 10 });
+  const [depth] = setPanel(
+    withPass(plain, 'edge', { params: { depth: 14 } }).recipe,
+    after.panel,
+  ).passes.flatMap(({ placements }) => placements.map(({ params }) => params));
+  expect(depth).toMatchObject({ depth: 14 });
+  // So do the passes of another recipe, taken over with its run.
+  const taken = copyRun({ ...plain.recipe, panel: after.panel }, stamped.recipe);
+  expect(taken.passes[0]?.placements[0]?.params).toMatchObject({ x: 10, y: 150 });
 });
 
 describe('order light to dark', () => {

@@ -3,6 +3,7 @@ import type { Params } from '../base/params';
 import type { Lab } from '../materials/colour/lab';
 import { paleToDark } from '../materials/colour/order';
 import type { Panel } from './panel';
+import { passMovedWith } from './passes/passes';
 import {
   type JointSpan,
   jointSpans,
@@ -167,7 +168,12 @@ export function orderLightToDark(recipe: Recipe, dried: readonly Lab[], paleEnd:
 }
 
 /** The recipe on a panel of another size: shares stay, joints grow or shrink with the run. */
-export const setPanel = (recipe: Recipe, panel: Panel): Recipe => relaid(recipe, { ...recipe, panel });
+export const setPanel = (recipe: Recipe, panel: Panel): Recipe =>
+  relaid(recipe, {
+    ...recipe,
+    panel,
+    passes: recipe.passes.map((pass) => passMovedWith(pass, recipe.panel, panel)),
+  });
 
 /** The ladder on another run, with the numbers that run starts with; shares stay, joints grow or shrink with it. */
 export const setRun = (recipe: Recipe, id: RunId): Recipe =>
@@ -187,7 +193,12 @@ function relaid(before: Recipe, after: Recipe): Recipe {
 
 /** The run, its numbers and its passes, as another recipe has them. */
 export const copyRun = (to: Recipe, from: Recipe): Recipe =>
-  relaid(to, { ...to, run: from.run, passes: from.passes, tool: from.tool });
+  relaid(to, {
+    ...to,
+    run: from.run,
+    passes: from.passes.map((pass) => passMovedWith(pass, from.panel, to.panel)),
+    tool: from.tool,
+  });
 
 /** Shares, joints and wishes as another recipe of as many rungs has them; joints to the scale of the run. */
 export function copyShares(to: Recipe, from: Recipe): Recipe {

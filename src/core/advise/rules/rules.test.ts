@@ -12,7 +12,7 @@ import type { Ink } from '../../materials/ink/ink';
 import { passReadings } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { setRun } from '../../recipe/editLadder';
-import { addPass, addPlacement, setPlacement } from '../../recipe/editPasses';
+import { addPass, addPlacement, setPlacement, setPlacements } from '../../recipe/editPasses';
 import { inkSuits } from '../../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
 import type { Recipe } from '../../recipe/recipe';
@@ -299,6 +299,27 @@ test('foil minds the heat tool on the panel after it: none before it, and none o
   expect(told(withPass(foiled(plain), 'greetingStrip', {}))).toBeUndefined();
   // The last one that heats is told: after that the foil is safe.
   expect(told(withPass(withPass(foiled(plain), 'heatSet', {}), 'glaze', {}))).toMatch(/^Shimmer glaze/);
+});
+
+test('what lies off the panel is told, whichever kind it is, and brought back by a press', () => {
+  const plain = kitWith(['gorse-pale', 'leat-mid', 'skerry-deep']);
+  const { width, height } = plain.recipe.panel;
+  // A wiping without a stencil is wiped all over, wherever that would be.
+  const kinds = PASS_KIND_IDS.filter((kind) => 'x' in PASS_KINDS[kind].params && kind !== 'lift');
+  expect(kinds.length).toBeGreaterThan(12);
+  for (const kind of kinds) {
+    const at = (x: number, y: number): ResolvedRecipe => {
+      const start = startFor(kind, plain, DEMO_INKS, OWN_DESIGNS);
+      const { passes } = addPass(plain.recipe, kind, start);
+      const placed = setPlacements({ ...plain.recipe, passes }, passes[0]?.id ?? '', { params: { x, y } });
+      return resolve(placed, everything) ?? plain;
+    };
+    expect(find(at(width / 2, height / 2), 'off'), kind).toBeUndefined();
+    const off = at(width + 400, height + 400);
+    const finding = find(off, 'off');
+    expect(finding?.message, kind).toMatch(/ lies off the panel: nothing of it is laid\.$/);
+    expect(find(mended(off, finding), 'off'), kind).toBeUndefined();
+  }
 });
 
 /** A pass as a maker might add one: with what it starts with, then changed here and there. */

@@ -17,6 +17,7 @@ import { lostInk } from './lostInk';
 import { mixedKinds } from './mixedKinds';
 import { muddyCoat } from './muddyCoat';
 import { muddyJoint } from './muddyJoint';
+import { offPanel } from './offPanel';
 import { oneDrop } from './oneDrop';
 import { oneWay } from './oneWay';
 import { otherBase } from './otherBase';
@@ -35,6 +36,7 @@ import { wetWhite } from './wetWhite';
 /** Every rule, a line each, the weightiest first. */
 export const RULES: readonly Rule[] = [
   undoable,
+  offPanel,
   lostInk,
   otherBase,
   darkCard,

@@ -17,6 +17,7 @@ export const PLACE_PARAMS = {
     max: 620,
     step: 0.5,
     initial: ({ width }: Size) => width / 2,
+    isPlaceAlong: 'width',
   },
   y: {
     label: 'From the foot',
@@ -27,6 +28,7 @@ export const PLACE_PARAMS = {
     max: 620,
     step: 0.5,
     initial: ({ height }: Size) => height / 2,
+    isPlaceAlong: 'height',
   },
   turn: { label: 'Turned', seldom: true, unit: '°', min: -180, max: 180, step: 1, initial: () => 0 },
   flip: seldom(choice('Flipped', { no: 'no', yes: 'yes' }, 'no')),

@@ -35,7 +35,15 @@ export const greetingStrip = definePass({
   stage: 'over',
   placements: { max: 1, noun: 'strip' },
   params: {
-    x: { label: 'From the left', unit: 'mm', min: 0, max: 420, step: 0.5, initial: ({ width }) => width / 2 },
+    x: {
+      label: 'From the left',
+      unit: 'mm',
+      min: 0,
+      max: 420,
+      step: 0.5,
+      initial: ({ width }) => width / 2,
+      isPlaceAlong: 'width',
+    },
     y: heightParam(0.78),
     width: {
       label: 'Width',

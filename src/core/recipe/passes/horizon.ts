@@ -22,6 +22,7 @@ export const horizon = definePass({
       max: 300,
       step: 0.5,
       initial: ({ height }) => Math.round(height * 0.22),
+      isPlaceAlong: 'height',
     },
   },
   needsDry: true,

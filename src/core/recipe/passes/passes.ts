@@ -1,5 +1,5 @@
 import type { Size } from '../../base/geometry';
-import { fitParams, type Params } from '../../base/params';
+import { fitParams, movedWith, type Params } from '../../base/params';
 import type { AnyPlacement, PassKind, PassOf } from './definition';
 import { PASS_TABLE } from './table';
 
@@ -35,6 +35,17 @@ export const withPlacements = (pass: Pass, placements: readonly AnyPlacement[], 
     })),
   } as unknown as Pass;
 };
+
+/** A pass as it lies on a panel of another size: where it lies goes with the panel, how large it is stays, as tools do. */
+export const passMovedWith = (pass: Pass, from: Size, to: Size): Pass =>
+  withPlacements(
+    pass,
+    placementsOf(pass).map((placement) => ({
+      ...placement,
+      params: movedWith(PASS_KINDS[pass.kind].params, placement.params, from, to),
+    })),
+    to,
+  );
 
 /** A pass with its first placements alone, as it is half-way through its work. */
 export const firstPlacements = (pass: Pass, count: number): Pass =>

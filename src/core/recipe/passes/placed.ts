@@ -34,6 +34,7 @@ export const heightParam = (down: number) =>
     max: 420,
     step: 0.5,
     initial: ({ height }: Size) => Math.round(height * down),
+    isPlaceAlong: 'height',
   }) as const;
 
 /** What is placed by a design of its own, or all over where it has none. */
