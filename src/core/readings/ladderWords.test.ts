@@ -13,6 +13,14 @@ test('a ladder is told by its colours in order, its steps and what is new on the
   );
 });
 
+test('uneven steps are told as they are read, in the middle of the sentence', () => {
+  const inks = [ink('Gorse', '#f8d46f'), ink('Marigold', '#eebb55'), ink('Skerry', '#005487')];
+  const { description } = readLadder(resolvedOf(inks)).spacing;
+  expect(description).toMatch(/^[A-Z].*[a-z] [a-z]/);
+  expect(description).not.toMatch(/^Evenly/);
+  expect(told(...inks)).toContain(`, ${description.charAt(0).toLowerCase()}${description.slice(1)}; `);
+});
+
 test('what would spoil it is told before what is new', () => {
   expect(told(ink('Haw', '#b3262f', 'dye'), ink('Alder', '#5b8f3a', 'dye'))).toMatch(
     /^Bright red to .* in one step; mud on the way, a/,

@@ -93,6 +93,14 @@ test('depths of one colour share a brush only once none is to go back; pigment a
   expect(letters(...loads(deep, mid, pale))).toBe('ABC');
   expect(letters(...loads(mid, family('mid', 'pigment'), ink('Slip', '#fff', 'white')))).toBe('ABC');
   expect(letters(...loads(deep, ink('Gorse', '#e3b20f')))).toBe('AB');
+  // Every white takes the white brush, whatever it is called.
+  expect(letters(...loads(ink('Slip', '#fff', 'white'), ink('Haar', '#fff', 'white')))).toBe('AA');
+  // A brush that a middle was brewed on is none of a colour; the next middle may take it over.
+  const brewed = (...inks: readonly Ink[]) => ({ inks, takes: 'new ink' as const });
+  const gorse = ink('Gorse', '#e3b20f');
+  expect(letters(brewed(mid, gorse), ...loads(mid))).toBe('AB');
+  expect(letters(...loads(mid), brewed(mid, gorse), goesBack(mid))).toBe('ABA');
+  expect(letters(brewed(mid, gorse), { inks: [mid, deep], takes: 'what it holds' })).toBe('AA');
 });
 
 test('brushes with pigment or white are washed while it dries, the others at the end', () => {
@@ -123,6 +131,12 @@ test('with nothing to wait for, what would set in a brush is washed at once', ()
   expect(heated.steps.at(-1)?.care.at(-1)).toBe(
     'Wash brush A at once, before it sets; B at the end of the sitting.',
   );
+  const both = [yellow, blue].map((one) => ({ ...one, kind: 'pigment' as const }));
+  expect(
+    compileSheet(withPass(resolvedOf(both), 'heatSet'), 'mm')
+      .steps.at(-1)
+      ?.care.at(-1),
+  ).toBe('Wash brush A, B at once, before it sets.');
 });
 
 test('with too few brushes the one needed last is rubbed clean, washed where something dries before, and its ink comes back as a touch', () => {

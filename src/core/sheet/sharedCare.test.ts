@@ -23,6 +23,24 @@ test('how a brush is loaded is said once, at every ink; nothing else of the step
   );
 });
 
+test('with three inks what readies for the next is said of every ink, too; of two it is the second’s own', () => {
+  const inks = [ink('Gorse', '#f2c230'), ink('Leat', '#0097a7'), ink('Tarn', '#1f4f7a')];
+  const atEveryInk = (count: number) =>
+    shareCare(compileSheet(resolvedOf(inks.slice(0, count)), 'mm').steps).shared.find(
+      ({ when }) => when === 'At every ink',
+    )?.lines;
+  const ofBoth = [
+    'Load, tap off on white kitchen paper, land in the solid part, small circles.',
+    'Fade by lifting pressure, no new ink.',
+  ];
+  expect(atEveryInk(2)).toEqual(ofBoth);
+  expect(atEveryInk(3)).toEqual([
+    'Wipe and dry the mat. Fresh brush.',
+    'Turn the panel so that the blended edge lies toward your working hand.',
+    ...ofBoth,
+  ]);
+});
+
 test('what is so of some steps only stays with those: which ink is still wet, how a fade is drawn out, what a pass is done with', () => {
   const scattered = resolvedOf([
     ink('Gorse', '#f2c230'),

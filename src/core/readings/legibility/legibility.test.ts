@@ -6,7 +6,7 @@ import { DEMO_INKS } from '../../../data/demo/inks';
 import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { xyzOfHex } from '../../materials/colour/hex';
 import { setRun } from '../../recipe/editLadder';
-import { contrastOf, NEEDS } from './contrast';
+import { contrastOf, NEEDS, standsOff } from './contrast';
 import { bestImage, calmestPlace, imageInks, imagesSeen, legibilityOf, readsOn } from './legibility';
 import { panelField } from './panelField';
 import { BLACK_DYE, rankTopCoats, withBlack } from './topCoat';
@@ -21,6 +21,8 @@ const imageOf = (resolved: ReturnType<typeof resolvedOf>, id: string) => {
 
 test('contrast is that of WCAG 2.2, as two independent libraries have it', () => {
   expect(contrastOf(1, 0)).toBe(21);
+  // A strip stands off by what is usual along it, wherever that lies.
+  expect([[1.2, 3, 1.1], [3, 1, 2], []].map(standsOff)).toEqual([false, true, true]);
   const hex = fc
     .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
     .map((rgb) => `#${rgb.map((v) => v.toString(16).padStart(2, '0')).join('')}` as `#${string}`);

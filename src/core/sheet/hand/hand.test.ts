@@ -4,8 +4,10 @@ import { anyRecipe } from '../../../testing/anyRecipe';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import type { Design } from '../../materials/design/design';
 import { OWN_DESIGNS } from '../../materials/design/own';
+import type { Ink } from '../../materials/ink/ink';
 import { USUAL_PANEL } from '../../recipe/panel';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import type { SchoolId } from '../../recipe/schools/schools';
 import { compileSheet, type Owned, type Sheet } from '../compile';
 import type { Deed } from '../deeds';
 import type { Step } from '../desk';
@@ -27,7 +29,16 @@ test('a hand can carry out any sheet with the brushes it has, and what it has la
 }, () => {
   fc.assert(
     fc.property(anyRecipe(), anyOwned, (resolved, owned) => {
-      expect(tryOut(resolved, compileSheet(resolved, 'mm', { owned }), true)).toEqual([]);
+      const sheet = compileSheet(resolved, 'mm', { owned });
+      expect(tryOut(resolved, sheet, true)).toEqual([]);
+      for (const { deeds, minutes = 0, title } of sheet.steps) {
+        const timed = deeds.flatMap((deed) => ('minutes' in deed ? [deed.minutes] : []));
+        if (timed.length > 0)
+          expect(
+            timed.reduce((sum, each) => sum + each),
+            title,
+          ).toBeCloseTo(minutes, 6);
+      }
     }),
     { numRuns: 120 },
   );
@@ -191,6 +202,27 @@ describe('a hand refuses what cannot be done, and says why', () => {
   ])('%s', (_, resolved, change, why) => {
     expect(otherwise(resolved, (steps) => steps)).toEqual([]);
     expect(otherwise(resolved, change).join('\n')).toMatch(why);
+  });
+
+  test('another ink on a brush that was only wiped, but for a depth of its colour that is no paler, and white after white', () => {
+    /** Why a hand would not take up the second ink with the first one's brush, only wiped; nothing where it would. */
+    const taking = (first: Ink, second: Ink, school: SchoolId = 'paleFirst'): string[] =>
+      otherwise(
+        resolvedOf([first, second], WHITE_CARD, { school }),
+        deeds((deed) =>
+          deed.does === 'load' && deed.inks[0] === second
+            ? [
+                { does: 'clean', brush: 'A', how: 'wiped', minutes: 0.2 },
+                { ...deed, brush: 'A' },
+              ]
+            : [deed],
+        ),
+      ).filter((why) => / still holds /.test(why));
+    const depths = (['deep', 'mid', 'pale'] as const).map((depth, i) => ({ ...tonal[i], depth }) as Ink);
+    const [deep, mid, pale] = depths as [Ink, Ink, Ink];
+    expect([taking(pale, mid), taking(mid, deep)]).toEqual([[], []]);
+    expect(taking(deep, pale, 'darkFirst')).toEqual(['Brush A still holds Weir Deep.']);
+    expect(taking(ink('Slip', '#ffffff', 'white'), ink('Haar', '#fffffe', 'white'))).toEqual([]);
   });
 
   test('going back after the ink has dried, by the clock of whoever works', () => {

@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../../../data/demo/inks';
 import { WHITE_CARD } from '../../../../testing/resolvedRecipes';
+import { chroma, type Lab } from '../../../materials/colour/lab';
 import { INK_KINDS } from '../../../materials/ink/kinds';
 import { HUE_SECTORS } from '../../shelf/gaps';
 import { dryInks } from '../pairs/pairTable';
-import { describeMood, type Mood, moodTest } from './mood';
+import { describeMood, type Mood, type MoodFigure, moodTest } from './mood';
 import { OWN_MOODS } from './moods';
 
 const dried = dryInks(
@@ -61,6 +62,33 @@ describe('a mood of one’s own', () => {
       { drab: false },
     ])
       expect(triosOf({ ...open, ...asks }).length).toBeLessThan(all);
+  });
+
+  test('each figure it may limit is that of its three inks', () => {
+    const three = ['Gorse Mid', 'Hawberry Deep', 'Leat Mid'].map(at);
+    const [i = 0, j = 0, k = 0] = three;
+    const chromas = three.map((one) => chroma(dried.labs[one] as Lab));
+    // Blues look livelier than their chroma.
+    const lively = chromas.map((value, n) => (n === 2 ? 1.5 * value : value));
+    const light = three.map((one) => dried.lightness[one] ?? 0);
+    const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / 3;
+    const figures: Omit<Record<MoodFigure, number>, 'warmth'> = {
+      dullest: Math.min(...lively),
+      liveliness: mean(lively),
+      loudest: Math.max(...lively),
+      chroma: mean(chromas),
+      strongest: Math.max(...chromas),
+      palest: Math.max(...light),
+      lightness: mean(light),
+      darkest: Math.min(...light),
+      contrast: Math.max(...light) - Math.min(...light),
+    };
+    for (const [id, figure] of Object.entries(figures)) {
+      const suits = (limit: Mood['limits'][MoodFigure]) =>
+        moodTest({ ...open, limits: { [id]: limit } }, dried)(i, j, k);
+      expect(suits({ min: figure - 0.01, max: figure + 0.01 }), id).toBe(true);
+      expect([suits({ min: figure + 0.01 }), suits({ max: figure - 0.01 })], id).toEqual([false, false]);
+    }
   });
 
   test('is read back in a sentence with all it asks', () => {

@@ -251,6 +251,23 @@ describe('quieted', () => {
     expect(scoreOf('quieted', [read(70, 60, 0), read(58, 17, 30), read(50, 60, 50)])).toBe(0);
     expect(quieted(60, undefined, { bc: joint({ verdict: 'mud' }) })).toBe(0);
   });
+  test('a joint is worth judging beside a loud, clear ink only: with a dusty one, or a second loud one far off in hue', () => {
+    const joined = (one: Read, other: Read) => {
+      const { dried } = shelfOf([one, other, read(50, 0, 0)]);
+      return RELATIONS.quieted.joins?.(dried)(0, 1);
+    };
+    const [loud, dusty] = [read(60, 60, 0), read(58, 15, 60)];
+    expect([joined(loud, dusty), joined(dusty, loud), joined(loud, read(50, 55, 120))]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect(joined(loud, read(50, 55, 30))).toBe(false);
+    expect(joined(loud, read(58, 34, 60))).toBe(false);
+    expect(joined(read(60, 37, 0), read(58, 8, 60))).toBe(false);
+    expect(joined(read(60, 60, 60, 'brown'), dusty)).toBe(false);
+    expect(joined(loud, read(50, 55, 120, 'olive'))).toBe(false);
+  });
 });
 
 describe('three primaries', () => {
