@@ -1,6 +1,7 @@
 import type { Point } from '../base/geometry';
 import { cellsOf, gridOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
+import { isChoice, type ParamSpec } from '../base/params';
 import { probePanel } from '../engine/probe';
 import { deltaE00 } from '../materials/colour/difference';
 import { type Lab, xyzOfLinearRgb } from '../materials/colour/lab';
@@ -219,10 +220,12 @@ function overlapOf(resolved: ResolvedRecipe, pass: Pass): PassReading['overlap']
 
 /** The placements of a pass, by their ids, whose borders the panel does not meet, nor what is laid beyond them. */
 function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
+  const specs = Object.values<ParamSpec>(PASS_KINDS[pass.kind].params);
+  if (!specs.some((spec) => !isChoice(spec) && spec.isPlaceAlong)) return [];
   const cells = cellsOf(resolved.recipe.panel, POINTS);
   const middles = middlesOf(cells);
-  // A line finer than the grid is met where it comes within half a cell of a middle.
-  const near = Math.max(cells.width, cells.height) / 2;
+  // What is finer than the grid is met wherever in a cell it lies.
+  const near = Math.hypot(cells.width, cells.height) / 2;
   const laid = placedPasses(resolved, pass);
   return placementsOf(pass).flatMap(({ id }, i) => {
     const { borders = [], effects = [] } = laid[i] ?? {};

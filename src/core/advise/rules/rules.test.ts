@@ -267,7 +267,7 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
 
   test('thin card that is wetted says by what', () => {
     const thin = withPass(resolvedOf(['gorse-pale', 'weir-mid'].map(inkOf), cardOf('thin-white')), 'splash');
-    expect(find(thin, 'thin')?.message).toMatch(/Splashes wet it through/);
+    expect(find(thin, 'thin')?.message).toMatch(/ Wetted through by: Splashes\.$/);
   });
 });
 

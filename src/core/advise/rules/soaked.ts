@@ -1,3 +1,4 @@
+import { capitalised } from '../../base/words';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { Rule } from './definition';
 
@@ -15,7 +16,7 @@ export const soaked: Rule = {
     return [
       {
         key: `soaked ${card.id}`,
-        message: `${card.name} is dipped and wetted through: take cold-pressed watercolour, or dark card of ${HEAVY} g/m² and up with white pigment in the pool.`,
+        message: `${capitalised(card.name)} is dipped and wetted through: take cold-pressed watercolour, or dark card of ${HEAVY} g/m² and up with white pigment in the pool.`,
         ...(other
           ? {
               fix: {

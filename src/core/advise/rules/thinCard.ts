@@ -34,8 +34,7 @@ export const thinCard: Rule = {
 
 /** Which passes wet it. */
 function wetted(recipe: Recipe): string[] {
-  const labels = passesInOrder(recipe)
-    .filter(({ kind }) => PASS_KINDS[kind].wetsThrough)
-    .map(({ kind }) => PASS_KINDS[kind].label);
-  return labels.length > 0 ? [`${labels.join(', ')} wet it through.`] : [];
+  const wetting = passesInOrder(recipe).filter(({ kind }) => PASS_KINDS[kind].wetsThrough);
+  const labels = [...new Set(wetting.map(({ kind }) => PASS_KINDS[kind].label))];
+  return labels.length > 0 ? [`Wetted through by: ${labels.join(', ')}.`] : [];
 }

@@ -31,7 +31,8 @@ test('a hand can carry out any sheet with the brushes it has, and what it has la
     fc.property(anyRecipe(), anyOwned, (resolved, owned) => {
       const sheet = compileSheet(resolved, 'mm', { owned });
       expect(tryOut(resolved, sheet, true)).toEqual([]);
-      for (const { deeds, minutes = 0, title } of sheet.steps) {
+      for (const { deeds, minutes = 0, title, work, care } of sheet.steps) {
+        expect([title, work, ...care].join(' ')).not.toMatch(/NaN|undefined|Infinity/);
         const timed = deeds.flatMap((deed) => ('minutes' in deed ? [deed.minutes] : []));
         if (timed.length > 0)
           expect(
