@@ -222,6 +222,7 @@ describe('a hand refuses what cannot be done, and says why', () => {
     const depths = (['deep', 'mid', 'pale'] as const).map((depth, i) => ({ ...tonal[i], depth }) as Ink);
     const [deep, mid, pale] = depths as [Ink, Ink, Ink];
     expect([taking(pale, mid), taking(mid, deep)]).toEqual([[], []]);
+    expect(taking(gorse, weir)).toEqual(['Brush A still holds Gorse.']);
     expect(taking(deep, pale, 'darkFirst')).toEqual(['Brush A still holds Weir Deep.']);
     expect(taking(ink('Slip', '#ffffff', 'white'), ink('Haar', '#fffffe', 'white'))).toEqual([]);
   });

@@ -256,6 +256,9 @@ describe('quieted', () => {
       const { dried } = shelfOf([one, other, read(50, 0, 0)]);
       return RELATIONS.quieted.joins?.(dried)(0, 1);
     };
+    const withWhite = shelfOf([read(60, 60, 0), read(90, 5, 60), read(50, 0, 0)]).dried;
+    const whites = withWhite.inks.map((one, i) => (i === 1 ? { ...one, kind: 'white' as const } : one));
+    expect(RELATIONS.quieted.joins?.({ ...withWhite, inks: whites })(0, 1)).toBe(false);
     const [loud, dusty] = [read(60, 60, 0), read(58, 15, 60)];
     expect([joined(loud, dusty), joined(dusty, loud), joined(loud, read(50, 55, 120))]).toEqual([
       true,
