@@ -125,6 +125,8 @@ test('a first visit shows the panel before anything is stored; what only looks l
   });
   await page.goto('/');
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  // Longer than another tab is waited for.
+  await page.waitForTimeout(2500);
   await rename(page, 'Named before it was stored');
   await page.evaluate(() => (window as unknown as { letOpen: () => void }).letOpen());
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

@@ -58,7 +58,8 @@ export async function openStorage(db: Database, tell: (fault: StorageFault) => v
     // Dexie's own answer, which comes after this one, would open it again at the next access.
     return false;
   });
-  const waiting = setTimeout(() => tell({ kind: 'blocked' }), BLOCKED_AFTER);
+  // On a first visit nothing stands in the way, and the bench is there already: a slow browser is given its time.
+  const waiting = db.coming ? undefined : setTimeout(() => tell({ kind: 'blocked' }), BLOCKED_AFTER);
   db.on('blocked', () => tell({ kind: 'blocked' }));
   try {
     await db.open();
