@@ -37,6 +37,19 @@ describe('how long a pass takes', () => {
     expect(minutesOf(based, 'Dry the white', slow)).toBe(60);
   });
 
+  test('in air at a desk where things dry slowly is longer by as much, whatever dries; what cools takes its minute', () => {
+    const damp = { pace: { ...USUAL_PACE, airDry: 1.5 } };
+    const based = withPass(resolved, 'whiteBase', { ink: ink('Slip', '#fdfdfb', 'white') });
+    const embossed = withPass(based, 'toneResist', { design: leaf(40, 40) });
+    for (const [made, title] of [
+      [resolved, 'Dry'],
+      [based, 'Dry the white'],
+      [withPass(resolved, 'glaze'), 'Dry the glaze'],
+    ] as const)
+      expect(minutesOf(made, title, damp), title).toBeCloseTo(1.5 * minutesOf(made, title), 9);
+    expect([minutesOf(embossed, 'Cool'), minutesOf(embossed, 'Cool', damp)]).toEqual([1, 1]);
+  });
+
   test('on two panels is said of each piece of hand-work, not of what is waited for', () => {
     const coated = withPass(twice, 'coat', { ink: ink('Tarn', '#143c78', 'dye') });
     const said = compileSheet(coated, 'mm').steps.flatMap(({ title, care }) =>

@@ -240,10 +240,12 @@ function addPassStep(
   // Brushed on, it goes at the maker's own pace of laying a band.
   const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
   const working = step.minutes * ownPace * (covers === undefined ? larger.over(1) : covers * panels);
-  const waiting = step.waits === 'heat' ? (step.minutes * pace.heatDry) / USUAL_PACE.heatDry : step.minutes;
+  const does = deedsOf(step);
+  // What only cools does not hang on how things dry at this desk.
+  const inAir = does.includes('dry') ? step.minutes * pace.airDry : step.minutes;
+  const waiting = step.waits === 'heat' ? (step.minutes * pace.heatDry) / USUAL_PACE.heatDry : inAir;
   const minutes = step.waits ? waiting : working;
   const { placement } = step;
-  const does = deedsOf(step);
   const deeds = does.map(
     (deed): Deed => ({
       does: 'pass',
