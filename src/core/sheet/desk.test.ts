@@ -61,6 +61,7 @@ describe('a brush', () => {
     const taken = (one: BrushUse, isFirst = false) => takeUp(one, [leat], setting, isFirst);
     expect(taken(use({ isFresh: true }), true)).toEqual({
       care: [],
+      ownBrushes: [],
       minutes: 0,
       deeds: [{ does: 'load', brush: 'B', inks: [leat], load: 'full' }],
     });
@@ -76,7 +77,11 @@ describe('a brush', () => {
   });
 
   test('goes back with what it holds, or with a touch of its ink where that had to come off', () => {
-    expect(takeBack(use(), leat, setting)).toEqual({ care: ['No new ink.'], minutes: 0, deeds: [] });
+    expect(takeBack(use(), leat, setting)).toMatchObject({
+      care: ['No new ink.'],
+      ownBrushes: [],
+      deeds: [],
+    });
     const touched = takeBack(use({ touched: true, cleaned: { of: [gorse], how: 'washed' } }), leat, setting);
     expect(touched.care[0]).toMatch(/B worked with Gorse.*Leat again, hardly any\.$/);
     expect(touched.deeds).toEqual([

@@ -28,6 +28,8 @@ export interface Step {
   readonly work: string;
   /** Brush, cleaning, hand: what else to mind. */
   readonly care: readonly string[];
+  /** Those of its lines that are about this sheet's own brushes and mat: where several are worked at one table, they are not so. */
+  readonly ownBrushes: readonly string[];
   /** What is laid out, in the step that prepares; each is ticked off. */
   readonly layOut?: readonly LaidOut[];
   readonly ink?: Ink;
@@ -94,13 +96,15 @@ export type Piece =
   | { readonly need: BrushNeed; readonly job: (desk: Desk, use: BrushUse) => Desk }
   | { readonly need?: undefined; readonly job: (desk: Desk) => Desk };
 
-type Told = Omit<Step, 'after' | 'stands' | 'note' | 'begins' | 'marks' | 'deeds' | 'needs' | 'dangers'> &
-  Partial<Pick<Step, 'marks' | 'deeds' | 'needs' | 'dangers'>>;
+/** What is none where a step does not tell it. */
+type Lists = 'ownBrushes' | 'marks' | 'deeds' | 'needs' | 'dangers';
+type Told = Omit<Step, Lists | 'after' | 'stands' | 'note' | 'begins'> & Partial<Pick<Step, Lists>>;
 
 /** The desk with one more step done, as the panel stands by then. */
 export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, told: Told): Desk {
   const note = recipe.notes?.[told.key];
   const done: Step = {
+    ownBrushes: [],
     marks: [],
     deeds: [],
     needs: [],
@@ -122,8 +126,7 @@ export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, tol
 }
 
 /** What is said, and what is done, before a brush goes to work: cleaned, loaded, or as it is. */
-export interface TakenUp {
-  readonly care: readonly string[];
+export interface TakenUp extends Pick<Step, 'care' | 'ownBrushes'> {
   /** How long the brush is cleaned. */
   readonly minutes: Minutes;
   readonly deeds: readonly Deed[];
@@ -143,8 +146,10 @@ export function takeUp(use: BrushUse, inks: readonly Ink[], setting: Setting, is
       : `${noun} holds it already.`;
   const line = `${isFirst ? '' : 'Wipe and dry the mat. '}${before}`.trim();
   const { deeds, minutes } = cleanedFirst(use, setting);
+  const care = line ? [line] : [];
   return {
-    care: line ? [line] : [],
+    care,
+    ownBrushes: care,
     minutes,
     deeds: [
       ...(isFirst ? [] : [{ does: 'wipe mat', minutes: pace.wipeMat } as const]),
@@ -174,14 +179,16 @@ function cleanedFirst(
 export function takeBack(use: BrushUse, ink: Ink, setting: Setting): TakenUp {
   const { brush, cleaned, touched } = use;
   const { tool } = setting;
-  if (!touched) return { care: ['No new ink.'], minutes: 0, deeds: [] };
+  if (!touched) return { care: ['No new ink.'], ownBrushes: [], minutes: 0, deeds: [] };
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const first = cleaned
     ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]} `
     : '';
   const { deeds, minutes } = cleanedFirst(use, setting);
+  const care = [`${first}${tool.touching}: ${ink.name} again, hardly any.`];
   return {
-    care: [`${first}${tool.touching}: ${ink.name} again, hardly any.`],
+    care,
+    ownBrushes: care,
     minutes,
     deeds: [...deeds, { does: 'load', brush: brush.letter, inks: [ink], load: 'touch' }],
   };

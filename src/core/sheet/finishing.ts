@@ -94,14 +94,14 @@ export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({
     const names = setting.resolved.inks.filter((ink) => !isBare(ink)).map(({ name }) => name);
     const { noun } = setting.tool;
     const { steps, left } = washedMeanwhile(desk.steps, uses, noun);
+    const washing = describeWashing(left, noun);
     return addStep({ ...desk, steps }, setting.resolved, {
       key: 'check',
       kind: 'check',
       title: 'Check, dry',
       work: 'Against the dry picture: no line, no bare speck.',
-      care: [`Each ink still itself somewhere: ${names.join(', ')}.`, describeWashing(left, noun)].filter(
-        Boolean,
-      ),
+      care: [`Each ink still itself somewhere: ${names.join(', ')}.`, ...washing],
+      ownBrushes: washing,
     });
   },
 });
@@ -144,25 +144,28 @@ function washedMeanwhile(
   }
   return {
     steps: steps.map((step) => {
-      const care = [...(told.get(step) ?? [])].map(
+      const washing = [...(told.get(step) ?? [])].map(
         ([why, letters]) =>
           `Meanwhile wash ${noun} ${letters.join(', ')}, since ${why}; dry your hands after.`,
       );
-      return care.length > 0 ? { ...step, care: [...step.care, ...care] } : step;
+      return washing.length > 0
+        ? { ...step, care: [...step.care, ...washing], ownBrushes: [...step.ownBrushes, ...washing] }
+        : step;
     }),
     left: uses.filter(({ brush }) => !washed.has(brush.letter)),
   };
 }
 
 /** Which brushes to wash at once, before what is on them sets, and which may wait. */
-function describeWashing(uses: readonly BrushUse[], noun: string): string {
+function describeWashing(uses: readonly BrushUse[], noun: string): string[] {
   const sets = new Map(uses.map(({ brush, set }) => [brush.letter, setsInBrush(set)]));
-  if (sets.size === 0) return '';
+  if (sets.size === 0) return [];
   const letters = (atOnce: boolean) =>
     [...sets].filter(([, soon]) => soon === atOnce).map(([letter]) => letter);
   const [now, later] = [letters(true), letters(false)];
-  return `Wash ${noun} ${[
+  const when = [
     ...(now.length > 0 ? [`${now.join(', ')} at once, before it sets`] : []),
     ...(later.length > 0 ? [`${later.join(', ')} at the end of the sitting`] : []),
-  ].join('; ')}.`;
+  ];
+  return [`Wash ${noun} ${when.join('; ')}.`];
 }

@@ -131,6 +131,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
             ? pickedUp(setting, rung)
             : []),
         ],
+        ownBrushes: taken.ownBrushes,
         ink,
         brush: use.brush,
         minutes: minutes + taken.minutes + (isFirst ? 0 : pace.wipeMat),
@@ -213,6 +214,7 @@ function onJoin(move: JoinMove, work: JoinWork, setting: Setting, laying: Laying
         title: work.title(ink.name) + laying.title,
         work: work.work,
         care: [...taken.care, ...work.care, ...bothPanels(setting, laying)],
+        ownBrushes: taken.ownBrushes,
         ink,
         brush: use.brush,
         minutes: minutes + taken.minutes,
@@ -314,6 +316,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
             : 'Each mix from its own place outward until it runs into the next; no new ink toward the ends.',
           ...bothPanels(setting, laying),
         ],
+        ownBrushes: taken.ownBrushes,
         brush: use.brush,
         minutes: minutes + taken.minutes + pace.wipeMat,
         marks: words.given,

@@ -236,7 +236,8 @@ function addPassStep(
 ): Desk {
   const { pace, larger, panels } = setting;
   const isFirst = !desk.steps.some(({ brush }) => brush);
-  const taken = use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], minutes: 0, deeds: [] };
+  const taken =
+    use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], ownBrushes: [], minutes: 0, deeds: [] };
   // Brushed on, it goes at the maker's own pace of laying a band.
   const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
   const working = step.minutes * ownPace * (covers === undefined ? larger.over(1) : covers * panels);
@@ -266,6 +267,7 @@ function addPassStep(
       ...step.care,
       ...(panels > 1 && !step.waits ? ['The same on the other panel.'] : []),
     ],
+    ownBrushes: taken.ownBrushes,
     ...(ink ? { ink } : {}),
     ...(use ? { brush: use.brush } : {}),
     ...(step.waits ? { waits: step.waits } : {}),

@@ -2,16 +2,9 @@ import type { Step } from '../../sheet/desk';
 import type { DoneLine } from './begun';
 import type { Planned, Sitting } from './sitting';
 
-/** What a sheet says of taking a brush up: in a sitting brushes and mats are planned, and told by it. */
-const TAKEN_UP =
-  /^(Wipe and dry the mat\.\s*)?(Fresh [a-z ]+\.|[A-Z][a-z ]+ [A-Z]+ (holds it already|worked with)\b.*)?$/;
-
-/** And of washing it: in a sitting another panel may want it. */
-const WASHED = /^(Meanwhile w|W)ash [a-z ]+ [A-Z]/;
-
-/** What else to mind of a step, without what the sheet says of its own brushes. */
-export const careInSitting = ({ care }: Step): string[] =>
-  care.filter((line) => !TAKEN_UP.test(line) && !WASHED.test(line));
+/** What to mind of a step, without what its sheet says of its own brushes and mat: in a sitting those are planned, and told by it. */
+export const careInSitting = ({ care, ownBrushes }: Step): string[] =>
+  care.filter((line) => !ownBrushes.includes(line));
 
 /** How the brush of a line stands before it: it holds its colour already, or is clean. */
 export function tellBrush({ groups }: Sitting, done: readonly DoneLine[], line: Planned): string | undefined {
