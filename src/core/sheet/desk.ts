@@ -38,6 +38,8 @@ export interface Step {
   readonly minutes?: Minutes;
   /** Waited, in air or with the heat tool, not worked. */
   readonly waits?: 'air' | 'heat';
+  /** Waited in air alone: the heat tool would spoil it. */
+  readonly noHeat?: true;
   /** When it begins, in minutes from the first step, with all waiting before it. */
   readonly begins: Minutes;
   /** What has to lie ready for it, beside inks and brushes. */

@@ -271,6 +271,7 @@ function addPassStep(
     ...(ink ? { ink } : {}),
     ...(use ? { brush: use.brush } : {}),
     ...(step.waits ? { waits: step.waits } : {}),
+    ...(step.noHeat ? { noHeat: true } : {}),
     ...(traces.length > 0 ? { traces } : {}),
     minutes: minutes + taken.minutes + (use && !isFirst ? pace.wipeMat : 0),
     deeds: [...taken.deeds, ...deeds],

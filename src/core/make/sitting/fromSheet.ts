@@ -71,14 +71,14 @@ export function groupOf(
   return { name: resolved.recipe.name, count, operations, steps: own, tools, dangers: sheet.dangers };
 }
 
-/** A step that only dries, dried that way; what has to melt needs its heat. */
+/** A step that only dries, dried that way; what heat would spoil keeps its air. */
 function driedAs(
   step: Step,
   drying: Drying,
   { inks, passInks }: ResolvedRecipe,
   maker: Maker | undefined,
 ): Step {
-  if (step.kind !== 'dry' || drying === 'sheet' || step.waits === drying) return step;
+  if (step.kind !== 'dry' || drying === 'sheet' || step.waits === drying || step.noHeat) return step;
   const pace = maker?.pace ?? USUAL_PACE;
   const slowest = Math.max(...[...inks, ...passInks].map(({ kind }) => INK_KINDS[kind].airDryMinutes));
   if (drying === 'air') return { ...step, waits: drying, minutes: slowest * pace.airDry };

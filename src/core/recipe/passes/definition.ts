@@ -71,6 +71,8 @@ export interface PassStep {
   readonly placement?: string;
   /** Waiting, not working; `heat` where it is done with the heat tool, at the maker's own pace. */
   readonly waits?: 'air' | 'heat';
+  /** It cannot be hurried with the heat tool: that would spoil it. */
+  readonly noHeat?: true;
   /** What is done to the panel, one thing after another; where left out it is laid, or where it waits dries. */
   readonly does?: readonly PassDeed[];
   /** What has to lie ready, beside inks and brushes. */

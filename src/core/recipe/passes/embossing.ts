@@ -17,6 +17,7 @@ export const COOLING: PassStep = {
   care: ['Ink sticks to powder that is still warm.'],
   minutes: 1,
   waits: 'air',
+  noHeat: true,
   does: ['cool'],
 };
 

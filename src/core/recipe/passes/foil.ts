@@ -96,6 +96,7 @@ export const foil = definePass({
       care: ['No heat tool: glue that skins over holds no foil.'],
       minutes: 30,
       waits: 'air',
+      noHeat: true,
       does: [],
     },
     {

@@ -22,5 +22,6 @@ export const DRY_BY_ITSELF: PassStep = {
   care: ['No heat tool: it would drive the drops about.'],
   minutes: 15,
   waits: 'air',
+  noHeat: true,
   does: ['dry'],
 };

@@ -1,0 +1,43 @@
+import { describe, expect, test } from 'vitest';
+import { ink, resolvedOf, withPass } from '../../../testing/resolvedRecipes';
+import { PASS_KIND_IDS } from '../../recipe/passes/passes';
+import { compileSheet } from '../../sheet/compile';
+import { type Drying, groupOf } from './fromSheet';
+
+const resolved = resolvedOf([ink('Gorse', '#f8d46f'), ink('Leat', '#009aab', 'dye')]);
+const work = (of: typeof resolved, drying: Drying) => groupOf(of, 1, { drying }).operations;
+const restAfter = (of: typeof resolved, drying: Drying, name: string) =>
+  work(of, drying).find((operation) => operation.name === name)?.rest?.min;
+
+describe('dried the maker’s way', () => {
+  test('in air nobody holds a heat tool, whatever is laid; with the heat tool nothing waits but what heat would spoil', () => {
+    for (const kind of PASS_KIND_IDS) {
+      const laid = withPass(resolved, kind, {
+        ink: ink('Slip', '#ffffff', kind === 'whiteBase' ? 'white' : 'hybrid'),
+      });
+      expect(
+        work(laid, 'air').filter(({ heat }) => heat),
+        kind,
+      ).toEqual([]);
+      const inAirAnyway = compileSheet(laid, 'mm')
+        .steps.filter(({ noHeat }) => noHeat)
+        .reduce((sum, { minutes = 0 }) => sum + minutes, 0);
+      const waited = work(laid, 'heat').reduce((sum, { rest }) => sum + (rest?.min ?? 0), 0);
+      expect(waited, kind).toBe(inAirAnyway);
+    }
+  });
+
+  test('melted powder cools, glue grows sticky and drops bloom in air, whatever else is heated; common practice', () => {
+    const foiled = withPass(resolved, 'foil');
+    expect(restAfter(foiled, 'heat', 'Glue for the foil')).toBe(30);
+    const embossed = withPass(resolved, 'clearResist');
+    const melting = work(embossed, 'heat').findIndex(({ rest }) => rest?.min === 1);
+    expect(groupOf(embossed, 1, { drying: 'heat' }).steps[melting]?.deeds).toContainEqual(
+      expect.objectContaining({ deed: 'melt' }),
+    );
+    const bloomed = withPass(resolved, 'splash', { params: { after: 'dried' } });
+    expect(restAfter(bloomed, 'heat', 'Splashes')).toBe(15);
+    const dabbed = withPass(resolved, 'splash', { params: { after: 'dabbed' } });
+    expect(restAfter(dabbed, 'heat', 'Splashes')).toBeUndefined();
+  });
+});
