@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { firstSentence, unbroken, wrapWords } from './words';
+import { firstSentence, listed, unbroken, wrapWords } from './words';
+
+test('words are listed as they are said, however many', () => {
+  expect([[], ['gold'], ['gold', 'blue'], ['gold', 'blue', 'red']].map((words) => listed(words))).toEqual([
+    '',
+    'gold',
+    'gold and blue',
+    'gold, blue and red',
+  ]);
+});
 
 test('the first sentence ends at its full stop, not at a figure’s point', () => {
   expect(firstSentence('Solid to 104.5 mm. Then fade.')).toBe('Solid to 104.5 mm.');

@@ -10,6 +10,10 @@ export const percentOf = (part: number): string => percent(part * 100);
 /** The first sentence of several, with its full stop; a point inside a figure ends none. */
 export const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec(text)?.[0] ?? text;
 
+/** Words as they are listed: "a", "a and b", "a, b and c". */
+export const listed = (words: readonly string[], joining: 'and' | 'or' = 'and'): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${joining} ${words.at(-1)}`;
+
 /** So many of something: `1 panel`, `4 panels`. */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { listed } from '../base/words';
 import { type Hex, parseColour } from '../materials/colour/hex';
 import { INK_DEPTHS, INK_LIMITS, type Ink, type InkDepth } from '../materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../materials/ink/kinds';
@@ -86,7 +87,7 @@ export function rowsOfCsv(text: string): InkRow[] {
     throw new FileError([
       {
         place: 'line 1',
-        problem: `The header lacks ${missing.join(' and ')}. It may name ${INK_COLUMNS.join(', ')}.`,
+        problem: `The header lacks ${listed(missing)}. It may name ${INK_COLUMNS.join(', ')}.`,
       },
     ]);
   if (rows.length > INK_CSV_LIMITS.rows)

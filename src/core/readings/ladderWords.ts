@@ -1,4 +1,4 @@
-import { capitalised } from '../base/words';
+import { capitalised, listed } from '../base/words';
 import { aPlainColour, plainColour } from '../materials/colour/plainWords';
 import { isBare } from '../materials/ink/ink';
 import { groundName, type JointReading, type Readings, type RungReading } from './readings';
@@ -41,7 +41,7 @@ function joinWords(readings: Readings): string {
   const [dull] = of('dulls');
   if (dull) return `it dulls on the way to ${aPlainColour(dull)}`;
   const fresh = [...new Set(of('new colour').map(aPlainColour))];
-  if (fresh.length > 0) return `new on the way, ${fresh.join(' and ')}`;
+  if (fresh.length > 0) return `new on the way, ${listed(fresh)}`;
   return joints.length > 1 ? 'clean joins all the way' : 'a clean join';
 }
 

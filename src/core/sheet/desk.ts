@@ -1,4 +1,4 @@
-import { capitalised } from '../base/words';
+import { capitalised, listed } from '../base/words';
 import type { Wetness } from '../engine/mixing';
 import { type Progress, untouched } from '../engine/progress';
 import { type Ink, isBare } from '../materials/ink/ink';
@@ -140,7 +140,7 @@ export function takeUp(use: BrushUse, inks: readonly Ink[], setting: Setting, is
   const { tool, pace } = setting;
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const before = cleaned
-    ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]}`
+    ? `${noun} worked with ${listed(cleaned.of.map(({ name }) => name))}: ${describeCleaning[cleaned.how]}`
     : isFresh
       ? isFirst
         ? ''
@@ -184,7 +184,7 @@ export function takeBack(use: BrushUse, ink: Ink, setting: Setting): TakenUp {
   if (!touched) return { care: ['No new ink.'], ownBrushes: [], minutes: 0, deeds: [] };
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const first = cleaned
-    ? `${noun} worked with ${cleaned.of.map(({ name }) => name).join(' and ')}: ${describeCleaning[cleaned.how]} `
+    ? `${noun} worked with ${listed(cleaned.of.map(({ name }) => name))}: ${describeCleaning[cleaned.how]} `
     : '';
   const { deeds, minutes } = cleanedFirst(use, setting);
   const care = [`${first}${tool.touching}: ${ink.name} again, hardly any.`];

@@ -1,4 +1,4 @@
-import { capitalised } from '../base/words';
+import { capitalised, listed } from '../base/words';
 import { plainColour } from '../materials/colour/plainWords';
 import { BARE, type Ink, isBare } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
@@ -119,7 +119,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
             : []),
           // On a run of patches a fade has no figure of its own.
           ...(extent === 'solid' && fades.length > 0 && !reach
-            ? [`Toward ${fadesToward.map((other) => inkAt(setting, other).name).join(' and ')} let it fade.`]
+            ? [`Toward ${listed(fadesToward.map((other) => inkAt(setting, other).name))} let it fade.`]
             : []),
           ...(extent === 'to the middle' ? ['Leave the strip between bare.'] : []),
           ...((holds[rung] ?? 0) > HOLDS.strong

@@ -1,6 +1,6 @@
 import type { Point } from '../base/geometry';
 import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
-import { percentOf } from '../base/words';
+import { listed, percentOf } from '../base/words';
 import { type Coverage, coverageOf } from '../engine/coverage';
 import type { Recipe } from '../recipe/recipe';
 import type { PatchLayout, PatchPlace } from '../recipe/runs/definition';
@@ -53,7 +53,7 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
     },
     join: wide,
     ownHalf: (one) =>
-      `the side of ${named.length > 0 ? ownOf(one).map(nameOf).join(' and ') : 'its own patches'}, half of ${wide()}`,
+      `the side of ${named.length > 0 ? listed(ownOf(one).map(nameOf)) : 'its own patches'}, half of ${wide()}`,
     within: (_one, _other, part) => `${percentOf(part)} of the way through it`,
     extent: () => undefined,
     landing: (rung) => densest(recipe, ownOf(rung), rung),

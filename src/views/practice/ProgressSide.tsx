@@ -6,7 +6,7 @@ import { usePanels } from '../../app/log/usePanels';
 import { useSession, useShelf } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatFineBare } from '../../core/base/length';
-import { counted } from '../../core/base/words';
+import { counted, listed } from '../../core/base/words';
 import { guessesTold } from '../../core/keep/log/guesses';
 import type { ExerciseId } from '../../core/practice/exercises/definition';
 import {
@@ -174,7 +174,7 @@ function WeakPairs({ trials }: { readonly trials: readonly Trial[] }) {
       <ul>
         {pairs.map(({ inks, missed, of }) => (
           <li key={inks.join(' ')}>
-            {inks.join(' and ')}: missed {missed} of {of}
+            {listed(inks)}: missed {missed} of {of}
           </li>
         ))}
       </ul>

@@ -1,4 +1,5 @@
 import { LadderPicture } from '../../app/panel/LadderPicture';
+import { listed } from '../../core/base/words';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Card } from '../../core/materials/card/card';
@@ -58,8 +59,7 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
       {topCoat && (
         <p>
           under {topCoat.ink.name}, reads {`${topCoat.worst.toFixed(1)}\u00a0:\u00a01`} at worst
-          {topCoat.muddied.length > 0 &&
-            `, mud over ${topCoat.muddied.map(({ name }) => name).join(' and ')}`}
+          {topCoat.muddied.length > 0 && `, mud over ${listed(topCoat.muddied.map(({ name }) => name))}`}
         </p>
       )}
       {isNumbers && (

@@ -1,4 +1,5 @@
 import { LadderPicture } from '../../app/panel/LadderPicture';
+import { listed } from '../../core/base/words';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -56,7 +57,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
                       onClick={() => onOpen(cut)}
                       className="block text-left text-small leading-snug underline underline-offset-2"
                     >
-                      only {cut.map(({ name }) => name).join(' and ')}
+                      only {listed(cut.map(({ name }) => name))}
                     </button>
                   );
                 })}

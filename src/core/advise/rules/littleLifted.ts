@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { isBare, liftsOf } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { PASS_KINDS } from '../../recipe/passes/passes';
@@ -15,7 +16,7 @@ export const littleLifted: Rule = {
     const firm = laid.filter((ink) => liftsOf(ink) < HARDLY);
     // Where one of them gives way, there is something to see.
     if (laid.length === 0 || firm.length < laid.length) return [];
-    const kinds = [...new Set(firm.map(({ kind }) => `${INK_KINDS[kind].label}s`))].join(' and ');
+    const kinds = listed([...new Set(firm.map(({ kind }) => `${INK_KINDS[kind].label}s`))]);
     return passesInOrder(recipe)
       .filter(({ kind }) => PASS_KINDS[kind].lifts)
       .map((pass) => ({

@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { blendGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
@@ -31,7 +32,7 @@ export const muddyCoat: Rule = {
             .toSorted((p, q) => off(p.ink) - off(q.ink))
             .find(({ ink }) => muddiedBy(ink, coats, inks, ground).length === 0)
         : undefined;
-      const names = muddied.map(({ ink }) => ink.name).join(' and ');
+      const names = listed(muddied.map(({ ink }) => ink.name));
       return [
         {
           key: `muddy coat ${passId} ${placementId} ${over.id}`,

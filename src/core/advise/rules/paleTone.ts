@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { PASS_KINDS } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
 import type { Rule } from './definition';
@@ -11,7 +12,7 @@ export const paleTone: Rule = {
   check: ({ resolved: { recipe }, readings }) => {
     const pale = readings.rungs.filter(({ lab, ink }) => lab.l >= PALE && ink.kind !== 'bare');
     if (pale.length === 0) return [];
-    const names = pale.map(({ ink }) => ink.name).join(' and ');
+    const names = listed(pale.map(({ ink }) => ink.name));
     return passesInOrder(recipe)
       .filter(({ kind }) => PASS_KINDS[kind].sameInks)
       .map((pass) => ({

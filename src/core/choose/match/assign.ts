@@ -1,4 +1,5 @@
 import { linearSumAssignment } from 'linear-sum-assignment';
+import { listed } from '../../base/words';
 import { deltaE00 } from '../../materials/colour/difference';
 import { chroma, type Lab } from '../../materials/colour/lab';
 import type { DriedInk } from '../../readings/driedShelf';
@@ -70,6 +71,6 @@ export function describeOutOfReach({ wanted, nearest }: Match): string | undefin
     paler > LACKS.lightness ? 'paler' : paler < -LACKS.lightness ? 'darker' : '',
     livelier > LACKS.chroma ? 'more colourful' : livelier < -LACKS.chroma ? 'quieter' : '',
   ].filter(Boolean);
-  const told = lacks.length > 0 ? `, which would have to be ${lacks.join(' and ')}` : ', of another hue';
+  const told = lacks.length > 0 ? `, which would have to be ${listed(lacks)}` : ', of another hue';
   return `No ink on the shelf reaches it. Nearest is ${ink.name}${told}.`;
 }

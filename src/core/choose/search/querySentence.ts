@@ -1,4 +1,4 @@
-import { capitalised } from '../../base/words';
+import { capitalised, listed } from '../../base/words';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { HUE_SECTORS } from '../shelf/gaps';
 import { allowsKind, BLENDED_KINDS, type Constraints, SORTS, type TrioQuery } from './query';
@@ -38,10 +38,6 @@ export interface QueryWords {
   readonly notMade: boolean;
   readonly nameOf: (inkId: string) => string;
 }
-
-/** "Gorse Pale", "Gorse Pale and Leat Mid", "a, b and c". */
-const listed = (words: readonly string[], joining: 'and' | 'or' = 'and'): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${joining} ${words.at(-1)}`;
 
 /**
  * The search in one sentence, in pieces with a full stop after them: "Tonal trios of inks I own, with Leat Mid, without mud,

@@ -1,5 +1,5 @@
 import { quantile } from 'd3-array';
-import { counted } from '../../base/words';
+import { counted, listed } from '../../base/words';
 import type { Ink } from '../../materials/ink/ink';
 import type { TaughtInk } from '../../materials/ink/taught';
 import type { PanelEvidence, Reading } from './evidence';
@@ -147,5 +147,5 @@ export function tellTaught({ name, kind }: Pick<Ink, 'name' | 'kind'>, taught: T
   const hides = lean(taught.scattering, spreads.scattering);
   // What a dye scatters stays as it was thought: panels say nothing of it.
   const hiding = kind === 'dye' || hides === 'as said' ? [] : [`hides ${hides} than usual for its kind`];
-  return `${name} ${[`${strength}${range}`, ...hiding].join(' and ')}, from ${counted(taught.panels, 'panel')}.`;
+  return `${name} ${listed([`${strength}${range}`, ...hiding])}, from ${counted(taught.panels, 'panel')}.`;
 }

@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { FINISHES } from '../../materials/card/finishes';
 import { LIES_FLAT_FROM } from '../../materials/card/weight';
 import { type Ink, isBare, strengthOf } from '../../materials/ink/ink';
@@ -16,7 +17,7 @@ const laid = ({ resolved: { inks } }: TroubleContext): readonly Ink[] =>
   [...new Set(inks)].filter((ink) => !isBare(ink));
 /** "Leat Mid is dye", "Leat Mid and Gorse Pale are dye". */
 const told = (inks: readonly Ink[], one: 'is' | 'was', rest: string): string =>
-  `${inks.map(({ name }) => name).join(' and ')} ${inks.length === 1 ? one : MANY[one]} ${rest}`;
+  `${listed(inks.map(({ name }) => name))} ${inks.length === 1 ? one : MANY[one]} ${rest}`;
 const MANY = { is: 'are', was: 'were' } as const;
 const passKinds = ({ resolved: { recipe } }: TroubleContext) =>
   new Set(passesInOrder(recipe).map(({ kind }) => kind));

@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { INK_KINDS, setsInBrush } from '../../materials/ink/kinds';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
@@ -102,7 +103,7 @@ function brushOf(step: Step, { recipe }: ResolvedRecipe): BrushWish | undefined 
   const kind = inks[0]?.kind ?? step.ink?.kind;
   const set = kind ? INK_KINDS[kind].brushSet : 'none';
   return {
-    holds: inks.length > 1 ? inks.map(({ name }) => name).join(' and ') : step.brush.label,
+    holds: inks.length > 1 ? listed(inks.map(({ name }) => name)) : step.brush.label,
     set: tool.countedAs === 'daubers' ? `${set}, daubers` : set,
     ...(setsInBrush(set) ? { sets: true } : {}),
   };

@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { bridgeBetween } from '../../choose/search/bridges';
 import { deltaE00 } from '../../materials/colour/difference';
 import { newRecipe } from '../../recipe/newRecipe';
@@ -71,9 +72,7 @@ export const middle: Exercise = {
           reason: `${best.ink.name} lies on the way round the hue circle between the two; the others lead through grey or brown.`,
           numbers: `${options
             .filter((one) => one !== best)
-            .map(
-              ({ ink, joints }) => `${ink.name}: ${joints.map(({ verdict }) => verdict.kind).join(' and ')}`,
-            )
+            .map(({ ink, joints }) => `${ink.name}: ${listed(joints.map(({ verdict }) => verdict.kind))}`)
             .join('; ')}.`,
           shows: [
             {

@@ -1,3 +1,4 @@
+import { listed } from '../../base/words';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { FINISHES } from '../../materials/card/finishes';
 import { curlOf } from '../../materials/card/weight';
@@ -88,7 +89,7 @@ export function cardAdvice(card: Card): string[] {
   return but.length > 0 && finish.takes === 'well' ? but : [finish.description, ...but];
 }
 
-const names = (shifts: readonly RungShift[]): string => shifts.map(({ ink }) => ink.name).join(' and ');
+const names = (shifts: readonly RungShift[]): string => listed(shifts.map(({ ink }) => ink.name));
 
 function describeShift({ ink, lightness, difference }: RungShift): string {
   const far = Math.round(Math.abs(lightness));

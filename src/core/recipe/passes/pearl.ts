@@ -1,8 +1,8 @@
 import { roughNoise } from '../../base/noise';
 import { choice } from '../../base/params';
-import { capitalised } from '../../base/words';
+import { capitalised, listed } from '../../base/words';
 import type { Ink } from '../../materials/ink/ink';
-import { definePass } from './definition';
+import { definePass, type PlacementContext } from './definition';
 import { DRY } from './effects';
 import { IMAGE_PARAMS, placed, withinDesign } from './placed';
 import { stuff } from './stuff';
@@ -17,6 +17,14 @@ const POWDERS = {
   copper: powder('copper', '#b97f5c'),
   blue: powder('blue', '#8fb2c9'),
 } as const;
+const PARAMS = {
+  ...IMAGE_PARAMS,
+  powder: choice('Powder', { white: 'white', gold: 'gold', copper: 'copper', blue: 'blue' }, 'white'),
+} as const;
+const powdersOf = (contexts: readonly PlacementContext<typeof PARAMS>[]): readonly string[] => [
+  ...new Set(contexts.map(({ params }) => POWDERS[params.powder].name)),
+];
+
 /** How thick the powder lies on what is sticky, coats: some of the ground shows through. By eye. */
 const LAYER = 1.2;
 
@@ -41,10 +49,7 @@ export const pearl = definePass({
   stage: 'over',
   design: { use: 'image', starts: 'pressed-leaf' },
   placements: { max: 1, noun: 'impression' },
-  params: {
-    ...IMAGE_PARAMS,
-    powder: choice('Powder', { white: 'white', gold: 'gold', copper: 'copper', blue: 'blue' }, 'white'),
-  },
+  params: PARAMS,
   needsDry: true,
   standsAlone: true,
   finestLine: 0.2,
@@ -70,11 +75,11 @@ export const pearl = definePass({
     },
     {
       title: 'Pearl powder',
-      work: `${capitalised([...new Set(contexts.map(({ params }) => POWDERS[params.powder].name))].join(', '))}, brushed on with a soft dry brush until the design is covered.`,
+      work: `${capitalised(listed(powdersOf(contexts)))}, brushed on with a soft dry brush until the design is covered.`,
       care: ['A little at a time, over a clean sheet that takes the rest.'],
       minutes: 1.5,
       does: ['stamp'],
-      needs: ['pearl powder', 'soft dry brush'],
+      needs: [...powdersOf(contexts), 'soft dry brush'],
       dangers: ['powder'],
     },
     {

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { Edit } from '../../../app/useBench';
+import { listed } from '../../../core/base/words';
 import type { Ink } from '../../../core/materials/ink/ink';
 import { NEEDS } from '../../../core/readings/legibility/contrast';
 import { BLACK_DYE, rankTopCoats, withBlack } from '../../../core/readings/legibility/topCoat';
@@ -40,12 +41,12 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
               {ink === BLACK_DYE && <span className="text-mute">, to compare: none is on the shelf</span>}
               {lost.length > 0 && (
                 <span className="block text-small text-mute">
-                  the design is lost over {lost.map(({ name }) => name).join(' and ')}
+                  the design is lost over {listed(lost.map(({ name }) => name))}
                 </span>
               )}
               {muddied.length > 0 && (
                 <span className="block text-small text-mute">
-                  mud over {muddied.map(({ name }) => name).join(' and ')}
+                  mud over {listed(muddied.map(({ name }) => name))}
                 </span>
               )}
             </span>
