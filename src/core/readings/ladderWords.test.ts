@@ -13,6 +13,11 @@ test('a ladder is told by its colours in order, its steps and what is new on the
   );
 });
 
+test('a colour between two others is told so that the sentence can be read', () => {
+  const sentence = told(ink('Gorse', '#f8d46f'), ink('Weir', '#5bbfc5'), ink('Tarn', '#1f4f7a'));
+  expect(sentence).toMatch(/ through something between green and blue to /);
+});
+
 test('uneven steps are told as they are read, in the middle of the sentence', () => {
   const inks = [ink('Gorse', '#f8d46f'), ink('Marigold', '#eebb55'), ink('Skerry', '#005487')];
   const { description } = readLadder(resolvedOf(inks)).spacing;

@@ -18,7 +18,9 @@ export function describeLadder(readings: Readings): string {
   return `${capitalised(colours)}, ${step}; ${joinWords(readings)}.`;
 }
 
-const wordsFor = ({ ink, lab }: RungReading): string => (isBare(ink) ? 'bare card' : plainColour(lab));
+/** A rung's colour; "through between violet and purple" is said by nobody. */
+const wordsFor = ({ ink, lab }: RungReading): string =>
+  isBare(ink) ? 'bare card' : plainColour(lab).replace(/^between /, 'something between ');
 
 /** "Evenly stepped" and the like; figures stay out of it. */
 function stepWords(gaps: readonly number[], told: string): string {

@@ -19,6 +19,13 @@ test('on smooth white a ladder suits, and nothing shifts', () => {
   for (const { difference } of shifts) expect(difference).toBeLessThan(1);
 });
 
+test('a good surface is the usual choice where it is white; of a toned one it is told that the inks show', () => {
+  const mid = [ink('Thrift', '#c2266f'), ink('Tarn', '#1f4f7a')];
+  const grey = { ...WHITE_CARD, colour: '#c9cccc' } as const;
+  expect(cardFit(mid, WHITE_CARD).reasons).toEqual([expect.stringMatching(/the usual choice/)]);
+  expect(cardFit(mid, grey)).toMatchObject({ word: 'suits', reasons: [expect.stringMatching(/^Toned/)] });
+});
+
 test('dyes vanish on black, pigments show there (common practice)', () => {
   const dyes = cardFit(three('dye'), BLACK_CARD);
   expect(dyes.word).toBe('not for this');

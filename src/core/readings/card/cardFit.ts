@@ -66,7 +66,7 @@ export function cardFit(inks: readonly Ink[], card: Card): CardFit {
   ];
   return {
     word: against.length > 0 ? 'not for this' : care.length > 0 ? 'with care' : 'suits',
-    reasons: against.length + care.length > 0 ? [...against, ...care] : [finish.description],
+    reasons: against.length + care.length > 0 ? [...against, ...care] : [whyItSuits(card)],
     shifts,
   };
 }
@@ -88,6 +88,12 @@ export function cardAdvice(card: Card): string[] {
   // What is said of a good surface as the usual choice is not said of a thin or a toned card.
   return but.length > 0 && finish.takes === 'well' ? but : [finish.description, ...but];
 }
+
+/** A good surface is the usual choice, if it is white; on a toned card it is the inks that are to be seen. */
+const whyItSuits = ({ colour, finish }: Card): string =>
+  FINISHES[finish].takes === 'well' && labOfHex(colour).l < MID_TO
+    ? 'Toned, and yet every ink shows on it.'
+    : FINISHES[finish].description;
 
 const names = (shifts: readonly RungShift[]): string => listed(shifts.map(({ ink }) => ink.name));
 
