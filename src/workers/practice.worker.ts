@@ -1,20 +1,18 @@
 import { expose } from 'comlink';
 import type { Unit } from '../core/base/length';
-import { bareGround } from '../core/engine/blend';
 import { faultPicture } from '../core/keep/trouble/faultPicture';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import type { ExerciseId, PracticeShelf } from '../core/practice/exercises/definition';
 import { type Asked, askNext, type Practised } from '../core/practice/schedule';
-import { dryShelf } from '../core/readings/driedShelf';
+import { shelfToPractise } from '../core/practice/shelf';
 
 /** The shelf as it dries on the card that is practised on: dried once. */
 let shelf: PracticeShelf | undefined;
 
 const door = {
   setShelf(inks: readonly Ink[], card: Card, lengths: Unit): void {
-    const ground = bareGround(card);
-    shelf = { inks: dryShelf(inks, ground), card, ground, lengths };
+    shelf = shelfToPractise(inks, card, lengths);
   },
   /** What to ask next; undefined where the shelf has nothing for it. */
   ask: (practised: Practised, of: readonly ExerciseId[], now: number): Asked | undefined =>

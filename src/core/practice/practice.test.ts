@@ -5,22 +5,22 @@ import { DEMO_CARDS } from '../../data/demo/cards';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { MM_AN_INCH, parseLength } from '../base/length';
 import { seededRandom } from '../base/random';
-import { bareGround } from '../engine/blend';
+import type { Card } from '../materials/card/card';
 import { deltaE00 } from '../materials/colour/difference';
 import { labOfHex } from '../materials/colour/hex';
-import { dryShelf } from '../readings/driedShelf';
-import { EXERCISE_IDS, type Item, type PracticeShelf } from './exercises/definition';
+import { NEEDS } from '../readings/legibility/contrast';
+import { EXERCISE_IDS, type Item } from './exercises/definition';
 import { EXERCISES } from './exercises/exercises';
 import { judge, rankCorrelation } from './judge';
 import { practiseNext, progressOf, regionsOf, tellRegions, weakPairs } from './progress';
 import { afterAsking, askNext, makeItem } from './schedule';
+import { shelfToPractise } from './shelf';
 import { chanceOf, nextLevel, thresholdOf } from './threshold';
 import type { Trial } from './trial';
 
 const [card] = DEMO_CARDS;
 if (!card) throw new Error('the demo has no card');
-const ground = bareGround(card);
-const shelf: PracticeShelf = { inks: dryShelf(DEMO_INKS, ground), card, ground, lengths: 'mm' };
+const shelf = shelfToPractise(DEMO_INKS, card, 'mm');
 
 const trialOf = (item: Item, isRight: boolean, at = 0): Trial => ({
   at,
@@ -112,6 +112,25 @@ describe('items', () => {
           inches.right,
         );
       }
+  });
+
+  test('ask of no ink that nobody can see: white is practised on kraft, and not on white', () => {
+    const onCard = (colour: Card['colour']) => shelfToPractise(DEMO_INKS, { ...card, colour }, 'mm').inks;
+    const isWhite = ({ ink }: (typeof shelf.inks)[number]) => ink.kind === 'white';
+    expect(onCard('#ffffff').some(isWhite)).toBe(false);
+    expect(onCard('#8c6f4e').some(isWhite)).toBe(true);
+  });
+
+  test('say what the bench says: a greeting is lettering, and every wrong middle greys a join', () => {
+    for (let seed = 1; seed < 40; seed++) {
+      const greeting = makeItem('greeting', shelf, [], seed);
+      const [, ratio] =
+        /^Contrast ([\d.]+) to 1; a greeting needs 4\.5\.$/.exec(greeting?.lesson.numbers ?? '') ?? [];
+      if (Math.abs(Number(ratio) - NEEDS.lettering) > 0.05)
+        expect(greeting?.right).toEqual([Number(ratio) > NEEDS.lettering ? 0 : 1]);
+      const middle = makeItem('middle', shelf, [], seed);
+      for (const wrong of middle?.lesson.numbers.split('; ') ?? []) expect(wrong).toMatch(/mud|dulls/);
+    }
   });
 
   test('are never trivial or ambiguous: right and next lie farther apart than the model is unsure', () => {

@@ -1,4 +1,4 @@
-import { plainColour } from '../../materials/colour/plainWords';
+import { aPlainColour } from '../../materials/colour/plainWords';
 import { isCloseCall, verdictOf } from '../../readings/joints/closeCall';
 import { describeVerdict, judgeJoint, walkJoint, walkOnWhite } from '../../readings/joints/joint';
 import { newRecipe } from '../../recipe/newRecipe';
@@ -53,7 +53,7 @@ export const join: Exercise = {
         hues: huesOf(pair),
         lesson: {
           reason: `${headline}. ${reason}`,
-          numbers: `Its middle is ${plainColour(verdict.decidedBy.lab)}, L* ${verdict.decidedBy.lab.l.toFixed(0)}.`,
+          numbers: `What decides it is ${aPlainColour(verdict.decidedBy.lab)}, L* ${verdict.decidedBy.lab.l.toFixed(0)}.`,
           shows: [
             {
               kind: 'panel',

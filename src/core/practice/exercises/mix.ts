@@ -56,7 +56,7 @@ export const mix: Exercise = {
       lesson: {
         reason:
           'Strong inks show early: a few parts of them go a long way, and equal parts seldom look like the middle.',
-        numbers: `${part} of 100 parts; equal parts would be ΔE00 ${deltaE00(target, at(50)).toFixed(1)} from it.`,
+        numbers: `${part} of 100 parts${part === 50 ? ', as many of each' : `; equal parts would be ΔE00 ${deltaE00(target, at(50)).toFixed(1)} from it`}.`,
         shows: [25, 50, 75].map((percent) => ({ kind: 'swatch', hex: hexOfLab(at(percent)) })),
         tryIt: `Mix ${namesOf(pair).join(' and ')} on the mat, drop by drop.`,
       },

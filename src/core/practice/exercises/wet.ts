@@ -4,6 +4,7 @@ import { deltaE00 } from '../../materials/colour/difference';
 import { hexOfLab } from '../../materials/colour/hex';
 import { chroma, type Lab } from '../../materials/colour/lab';
 import { INK_KINDS } from '../../materials/ink/kinds';
+import { describeMinutes } from '../../sheet/times';
 import type { Exercise } from './definition';
 import { huesOf, namesOf, oneOf, shuffled } from './pairs';
 import { pairOnPanel } from './stronger';
@@ -64,7 +65,7 @@ export const wet: Exercise = {
             : 'Wet ink traps the light and looks deeper and stronger; dried it is paler and a little greyer.',
         numbers: `From L* ${now.l.toFixed(0)} wet to ${one.lab.l.toFixed(0)} dried, ΔE00 ${deltaE00(now, one.lab).toFixed(1)}.`,
         shows: [{ kind: 'swatch', hex: one.hex }],
-        tryIt: `Dab ${one.ink.name} beside a dab that is dry, and look again in ten minutes.`,
+        tryIt: `Dab ${one.ink.name} beside a dab that is dry, and look again in ${describeMinutes(INK_KINDS[one.ink.kind].airDryMinutes)}.`,
       },
     };
   },
