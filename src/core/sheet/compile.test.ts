@@ -12,6 +12,7 @@ import { USUAL_PANEL } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { SchoolId } from '../recipe/schools/schools';
+import type { ToolId } from '../recipe/tools/tools';
 import { brushesFor } from './brushes';
 import { compileSheet, sheetText } from './compile';
 import { tryOut } from './hand/hand';
@@ -435,6 +436,16 @@ test('no piece of work is told to take no time, however small the panel or the j
     }),
     { numRuns: 60 },
   );
+});
+
+test('a smaller tool is longer over the same panel: a small brush than a dauber, a dauber than a large brush', () => {
+  const laying = (tool: ToolId): number => {
+    const three = resolvedOf([yellow, teal, blue]);
+    const { steps } = compileSheet({ ...three, recipe: { ...three.recipe, tool } }, 'mm');
+    return steps.reduce((sum, { kind, minutes = 0 }) => sum + (kind === 'lay' ? minutes : 0), 0);
+  };
+  expect(laying('smallBrush')).toBeGreaterThan(laying('dauber'));
+  expect(laying('dauber')).toBeGreaterThan(laying('brush'));
 });
 
 test('minutes are told as a maker says them', () => {

@@ -286,8 +286,8 @@ class Clock {
   }
 
   private backMinutes(rung: number, over: number, { of }: Section): Minutes {
-    const { pace, larger } = this.setting;
-    return (pace.goBack * larger.along(rung, over)) / of;
+    const { pace, larger, tool } = this.setting;
+    return (pace.goBack * tool.takes * larger.along(rung, over)) / of;
   }
 
   private wipeMat(): void {
@@ -319,10 +319,10 @@ export const openMinutes = ({ resolved, opens }: Setting, rung: number): Minutes
 
 /** How the minutes a rung takes fall to its solid part and to its fades: by what lies where. */
 function minutesOf(setting: Setting, rung: number): RungMinutes {
-  const { pace, larger, words } = setting;
+  const { pace, larger, tool, words } = setting;
   const parts = fadeParts(setting, rung);
   // A usual band is a third of a usual panel.
-  const whole = pace.layBand * larger.over(3 * (words.areas[rung] ?? 0));
+  const whole = pace.layBand * tool.takes * larger.over(3 * (words.areas[rung] ?? 0));
   const fading = parts.reduce((sum, { part }) => sum + part, 0);
   return {
     solid: Math.max(whole * (1 - fading), QUICKEST),

@@ -10,6 +10,7 @@ export const brayer = {
   hardness: 1.2,
   coats: 0.92,
   wets: 0.8,
+  takes: 1,
   look: {
     marks: [],
     uneven: [{ from: 0.2, to: 1, falls: 0.4, spread: 0.02 }],

@@ -9,6 +9,7 @@ export const brush = {
   hardness: 1,
   coats: 1,
   wets: 1,
+  takes: 1,
   look: { ...circlesOf(8), uneven: [], hand: 0.01 },
   noun: 'brush',
   ...BRUSH_WORDS,

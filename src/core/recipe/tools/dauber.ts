@@ -9,6 +9,7 @@ export const dauber = {
   hardness: 1.45,
   coats: 1.05,
   wets: 1.2,
+  takes: 1.25,
   look: {
     marks: [{ shape: 'dab', radius: [6, 9], overlap: 9, soft: 0.45, tilted: 5, spread: 0.05 }],
     uneven: [{ from: 0.22, to: 0.85, falls: 0.2, spread: 0.018 }],

@@ -12,6 +12,8 @@ export interface Tool {
   readonly coats: number;
   /** How much wetter than a brush's it leaves the card: 1 is a brush that was tapped off. By eye. */
   readonly wets: number;
+  /** How much longer than a brush's its work takes: 1 is a brush, a smaller one more. From memory. */
+  readonly takes: number;
   /** What its work looks like from near by. */
   readonly look: ToolMarks;
   /** What it is called on the sheet, with a letter; one for each ink that is gone back with. */

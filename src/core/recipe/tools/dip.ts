@@ -8,6 +8,7 @@ export const dip = {
   hardness: 1,
   coats: 0.6,
   wets: 2.8,
+  takes: 1,
   look: {
     marks: [{ shape: 'dab', radius: [3, 9], overlap: 3, soft: 0.25, spread: 0.06 }],
     uneven: [{ from: 0.5, to: 11, falls: 1.5, spread: 0.08 }],

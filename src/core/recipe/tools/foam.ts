@@ -9,6 +9,7 @@ export const foam = {
   hardness: 1.7,
   coats: 1.1,
   wets: 1.4,
+  takes: 1,
   look: {
     marks: [
       { shape: 'dab', radius: [8, 14], overlap: 6, soft: 0.6, spread: 0.03 },

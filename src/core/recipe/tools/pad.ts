@@ -10,6 +10,7 @@ export const pad = {
   hardness: 1.35,
   coats: 1.35,
   wets: 1.9,
+  takes: 1,
   look: {
     marks: [
       ...circlesOf(8).marks,

@@ -9,6 +9,7 @@ export const smallBrush = {
   hardness: 1.25,
   coats: 1,
   wets: 1,
+  takes: 1.5,
   look: { ...circlesOf(3.5, { spread: 1.2 }), uneven: [], hand: 0.012 },
   noun: 'small brush',
   ...BRUSH_WORDS,
