@@ -181,6 +181,12 @@ describe('rules of passes: seen, said, and gone once their press has mended it (
       /will print a straight line/,
     ],
     [
+      'a stencil of paper under paste',
+      withPass(tall, 'paste', { design: drawn('slip-dots'), params: { material: 'paper' } }),
+      'paper',
+      /goes soft once it is wet.* one of plastic\./,
+    ],
+    [
       'spray under a stencil that moves',
       {
         ...stencil({ hold: 'spray' }),

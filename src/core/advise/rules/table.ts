@@ -25,6 +25,7 @@ import { outerEdge } from './outerEdge';
 import { overlapping } from './overlapping';
 import { paleEdge } from './paleEdge';
 import { paleTone } from './paleTone';
+import { paperStencil } from './paperStencil';
 import { sharedWhite } from './sharedWhite';
 import { smallStencil } from './smallStencil';
 import { soaked } from './soaked';
@@ -61,6 +62,7 @@ export const RULES: readonly Rule[] = [
   outerEdge,
   smallStencil,
   sprayed,
+  paperStencil,
   crowded,
   littleLifted,
   greyedWhite,

@@ -133,6 +133,8 @@ export interface PassFacts {
   readonly sets?: true;
   /** It wets the card through. */
   readonly wetsThrough?: true;
+  /** Its stencil gets wet: from the cloth over it, or when what was drawn through it is washed off. */
+  readonly wetsStencil?: true;
   /** It takes ink off again with water. */
   readonly lifts?: true;
   /** It is clear powder, melted on. */

@@ -56,6 +56,7 @@ export const foil = definePass({
   params: PARAMS,
   needsDry: true,
   standsAlone: true,
+  wetsStencil: true,
   finestLine: 0.5,
   layOn: (context) => ({
     // It tears off along the glue's edge, which is never quite even.

@@ -21,6 +21,7 @@ export const lift = definePass({
   needsDry: true,
   rubs: true,
   wetsThrough: true,
+  wetsStencil: true,
   lifts: true,
   layOn: (context) => ({
     ...placed(context),

@@ -47,6 +47,7 @@ export const paste = definePass({
   },
   needsDry: true,
   wetsThrough: true,
+  wetsStencil: true,
   finestLine: 0.9,
   layOn: (context) => {
     const rub = context.params.rub / 100;
