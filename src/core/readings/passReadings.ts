@@ -1,5 +1,5 @@
 import type { Point } from '../base/geometry';
-import { cellsOf, gridOf, middlesOf } from '../base/grid';
+import { type Cells, cellsOf, gridOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
 import { isChoice, type ParamSpec } from '../base/params';
 import { probePanel } from '../engine/probe';
@@ -218,6 +218,13 @@ function overlapOf(resolved: ResolvedRecipe, pass: Pass): PassReading['overlap']
   return found;
 }
 
+/** A cell is looked at nearer in so many rows of so many points. */
+const FINER = 8;
+const finer = ([x, y]: readonly [Millimetres, Millimetres], { width, height }: Cells) =>
+  gridOf({ width, height }, FINER).map(
+    ([across, down]) => [x - width / 2 + across, y - height / 2 + down] as const,
+  );
+
 /** The placements of a pass, by their ids, whose borders the panel does not meet, nor what is laid beyond them. */
 function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
   const specs = Object.values<ParamSpec>(PASS_KINDS[pass.kind].params);
@@ -231,9 +238,14 @@ function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
     const { borders = [], effects = [] } = laid[i] ?? {};
     if (borders.length === 0) return [];
     const covers = effects.flatMap((effect) => (effect.kind === 'dry' ? [] : [effect.coverAt]));
-    const coveredAt = (x: Millimetres, y: Millimetres): number[] =>
-      covers.map((coverAt) => coverAt(x, y, (border) => (borders[border]?.(x, y) ?? 0) > -near));
-    const isNowhere = middles.every(([x, y]) => coveredAt(x, y).every((cover) => cover === 0));
+    const isBare = ([x, y]: (typeof middles)[number], slack: Millimetres): boolean =>
+      covers.every((coverAt) => coverAt(x, y, (border) => (borders[border]?.(x, y) ?? 0) > -slack) === 0);
+    // What is laid along an edge may be finer than the grid: where one runs, it is looked for nearer.
+    const isEdge = ([x, y]: (typeof middles)[number]): boolean =>
+      borders.some((border) => Math.abs(border(x, y)) <= near);
+    const isNowhere =
+      middles.every((middle) => isBare(middle, near)) &&
+      middles.filter(isEdge).every((middle) => finer(middle, cells).every((point) => isBare(point, 0)));
     // What keeps ink off round its design does so all over.
     const isOff = isNowhere || middles.every(([x, y]) => borders.every((border) => border(x, y) <= -near));
     return isOff ? [id] : [];

@@ -328,6 +328,20 @@ test('what lies off the panel is told, whichever kind it is, and brought back by
   }
 });
 
+test('however small, what lies on the panel is not told to be off it', () => {
+  const wide = kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 257, height: 43 } });
+  for (const x of [100, 128.6, 131])
+    for (const width of [5, 9]) {
+      const params = { x, y: 21.6, turn: 180, width, strength: 5, fade: 2, edge: 'upper' };
+      const small = withPass(wide, 'edgeStencil', {
+        ink: inkOf('gorse-deep'),
+        design: OWN_DESIGNS.find(({ id }) => id === 'far-hills') as Design,
+        params,
+      });
+      expect(find(small, 'off'), `${x} ${width}`).toBeUndefined();
+    }
+});
+
 /** A pass as a maker might add one: with what it starts with, then changed here and there. */
 const anyPass = fc.record({
   kind: fc.constantFrom(...PASS_KIND_IDS),
