@@ -8,7 +8,7 @@ export default defineConfig({
   test: {
     include: ['src/core/**/*.test.ts', 'src/testing/{golden,goldenChoices,tradeFacts,otherMixers}.test.ts'],
     exclude: ['src/core/readings/solidBands.test.ts', 'src/core/materials/**', 'src/core/files/**'],
-    setupFiles: ['src/testing/fewRuns.ts'],
+    setupFiles: ['src/testing/propertyRuns.ts'],
     environment: 'node',
     testTimeout: 120_000,
   },
