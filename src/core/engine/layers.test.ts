@@ -8,6 +8,7 @@ import { labOfHex } from '../materials/colour/hex';
 import { chroma, type Lab } from '../materials/colour/lab';
 import { DESIGN_LIMITS, type Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
+import { BARE } from '../materials/ink/ink';
 import type { InkKindId } from '../materials/ink/kinds';
 import { paintPanel } from '../picture/paint';
 import { setRun } from '../recipe/editLadder';
@@ -20,7 +21,7 @@ import { RUN_IDS, type RunId } from '../recipe/runs/runs';
 import { endsDry, wetInks } from './drying';
 import { compileLayers } from './layers';
 import { panelSampler } from './probe';
-import { finished } from './progress';
+import { finished, untouched } from './progress';
 
 const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
 const pale = ink('Gorse', '#f8d46f');
@@ -443,4 +444,23 @@ test('a panel ends dry where its last work dries it, and wet where ink came afte
     false,
   ]);
   expect(wetInks(coated, finished(coated.recipe))).toEqual([dark]);
+});
+
+test('half-way through what is wet is what has been laid: a base left wet, then the rungs that are down', () => {
+  const based = withPass(resolvedOf([pale, BARE, mid]), 'whiteBase', {
+    ink: white,
+    params: { dried: 'wet' },
+  });
+  const down = (...rungs: readonly number[]) => ({
+    ...untouched(based.recipe),
+    passes: 1,
+    laid: based.recipe.rungs.map((_, rung) => rungs.includes(rung)),
+  });
+  expect(wetInks(based, down())).toEqual([white]);
+  expect(wetInks(based, down(2))).toEqual([white, mid]);
+  expect(wetInks(based, down(0, 1, 2))).toEqual([white, pale, mid]);
+  const dried = setPlacement(based.recipe, based.recipe.passes[0]?.id ?? '', 'p1', {
+    params: { dried: 'dried' },
+  });
+  expect(wetInks({ ...based, recipe: dried }, down(0))).toEqual([pale]);
 });

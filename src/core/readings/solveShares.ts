@@ -1,7 +1,7 @@
 import { percentOf } from '../base/words';
 import { areaCurveOf } from '../engine/areaCurve';
-import { settle } from '../recipe/editLadder';
-import { bandsOf, MIN_JOINT, type Recipe } from '../recipe/recipe';
+import { scaleJoints, settle } from '../recipe/editLadder';
+import { bandsOf, type Recipe } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { perceivedShares, potencies } from './perceived';
 
@@ -20,9 +20,10 @@ export interface SolvedShares {
 }
 
 const ROUNDS = 14;
-/** How much joints are narrowed from one attempt to the next. */
-const NARROWER = 0.75;
-const ATTEMPTS = 10;
+/** So many rounds may come no nearer. */
+const PATIENCE = 3;
+/** How much joints are narrowed from one attempt to the next; fewer where every point of the panel is looked at anew. */
+const NARROWING = { bands: { times: 0.75, attempts: 10 }, patches: { times: 0.4, attempts: 4 } } as const;
 
 /** The shares a maker wants to see: their own, or equal ones. */
 export const wantedShares = ({ rungs, wanted }: Recipe): readonly number[] =>
@@ -36,13 +37,11 @@ export const wantedShares = ({ rungs, wanted }: Recipe): readonly number[] =>
  */
 export function solveShares(resolved: ResolvedRecipe, wanted: readonly number[]): SolvedShares {
   let best: { recipe: Recipe; perceived: readonly number[]; off: number } | undefined;
-  let widths = resolved.recipe.joints.map(({ width }) => width);
-  for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
-    const found = withWidths(resolved, wanted, widths);
+  const { times, attempts } = NARROWING[bandsOf(resolved.recipe) ? 'bands' : 'patches'];
+  for (let attempt = 0; attempt < attempts; attempt++) {
+    const found = withJoints(resolved, wanted, times ** attempt);
     if (!best || found.off < best.off - 1e-4) best = found;
-    // Patches have one joint width, which is the run's own number.
-    if (best.off <= CLOSE_ENOUGH / 2 || !bandsOf(resolved.recipe)) break;
-    widths = widths.map((width) => Math.max(width * NARROWER, MIN_JOINT));
+    if (best.off <= CLOSE_ENOUGH / 2) break;
   }
   const { recipe, perceived, off } = best as NonNullable<typeof best>;
   return {
@@ -53,26 +52,24 @@ export function solveShares(resolved: ResolvedRecipe, wanted: readonly number[])
   };
 }
 
-/** What would be seen of each rung were its joints as narrow as they go: the most that can be made of a weak ink. */
-export const seenAtMost = (resolved: ResolvedRecipe, wanted: readonly number[]): readonly number[] =>
-  withWidths(
-    resolved,
-    wanted,
-    resolved.recipe.joints.map(() => MIN_JOINT),
-  ).perceived;
-
-function withWidths(resolved: ResolvedRecipe, wanted: readonly number[], widths: readonly number[]) {
-  const { alongOf } = areaCurveOf(resolved.recipe);
+/** @param times  joints are so many times as wide, 0…1 */
+function withJoints(resolved: ResolvedRecipe, wanted: readonly number[], times: number) {
+  const from = times === 1 ? resolved.recipe : scaleJoints(resolved.recipe, times);
+  const { alongOf } = areaCurveOf(from);
   const whole = alongOf(1);
   let laid = [...wanted];
+  let bestIn = 0;
   let best: { recipe: Recipe; perceived: readonly number[]; off: number } | undefined;
   for (let round = 0; round < ROUNDS; round++) {
-    const recipe = laidAs(resolved.recipe, laid, widths, (part) => alongOf(part) / whole);
+    const recipe = laidAs(from, laid, (part) => alongOf(part) / whole);
     const perceived = perceivedShares({ ...resolved, recipe });
     const lacks = wanted.map((share, i) => share - (perceived[i] as number));
     const off = Math.max(...lacks.map(Math.abs));
-    if (!best || off < best.off) best = { recipe, perceived, off };
-    if (off < CLOSE_ENOUGH / 4) break;
+    if (!best || off < best.off) {
+      best = { recipe, perceived, off };
+      bestIn = round;
+    }
+    if (off < CLOSE_ENOUGH / 4 || round - bestIn >= PATIENCE) break;
     const gain = round < 6 ? 0.9 : 0.5;
     const next = laid.map((share, i) => Math.max(share + gain * (lacks[i] as number), LEAST_LAID));
     const sum = next.reduce((total, share) => total + share, 0);
@@ -85,12 +82,7 @@ function withWidths(resolved: ResolvedRecipe, wanted: readonly number[], widths:
 const LEAST_LAID = 0.01;
 
 /** The recipe with these parts of the panel laid, its joints as wide as there is room for. */
-function laidAs(
-  recipe: Recipe,
-  laid: readonly number[],
-  widths: readonly number[],
-  shareOfRun: (part: number) => number,
-): Recipe {
+function laidAs(recipe: Recipe, laid: readonly number[], shareOfRun: (part: number) => number): Recipe {
   let area = 0;
   let before = 0;
   const rungs = recipe.rungs.map((rung, i) => {
@@ -100,7 +92,7 @@ function laidAs(
     before = border;
     return { ...rung, share };
   });
-  return settle({ ...recipe, rungs, joints: widths.map((width) => ({ width })) });
+  return settle({ ...recipe, rungs });
 }
 
 function describeMiss(
@@ -112,8 +104,9 @@ function describeMiss(
   const worst = lacks.reduce((at, lack, i) => (Math.abs(lack) > Math.abs(lacks[at] as number) ? i : at), 0);
   const ink = resolved.inks[worst];
   const held = `${ink?.name} shows ${percentOf(perceived[worst] ?? 0)} at best, not ${percentOf(wanted[worst] ?? 0)}`;
+  const help = 'Ask for less of it, or take an ink away.';
   if (!bandsOf(resolved.recipe))
-    return `${held}: on patches all joints are equally soft. Make the joints narrower, or ask for less.`;
+    return `${held}: on patches every ink has places of its own, however little is wanted of it. ${help}`;
   const { description } = potencies(resolved)[worst] ?? { description: '' };
-  return `${held}: it ${description} in its joints and every ink needs some room to be solid. Ask for less of it, or take an ink away.`;
+  return `${held}: it ${description} in its joints and every ink needs some room to be solid. ${help}`;
 }

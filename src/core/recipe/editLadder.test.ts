@@ -15,13 +15,16 @@ import {
   placeForNew,
   removeRung,
   reverse,
+  scaleJoints,
   setPanel,
+  setRun,
+  setRunParams,
   setShare,
   settle,
   shareEqually,
   swapRungs,
 } from './editLadder';
-import { jointSpans, MIN_JOINT, MIN_SOLID, partsAt, type Recipe, runLength } from './recipe';
+import { jointSpans, MIN_JOINT, MIN_SOLID, partsAt, patchesOf, type Recipe, runLength } from './recipe';
 
 const inks = ['a', 'b', 'c', 'd', 'e'].map((name) => ink(name, '#888888'));
 const recipeOf = (count: number) => shareEqually(resolvedOf(inks.slice(0, count)).recipe);
@@ -134,6 +137,16 @@ test('a share asked for is given when there is room, and what is left stays in p
   const [first = 0, , last = 0] = recipe.rungs.map(({ share }) => share);
   expect(first / last).toBeCloseTo(2, 6);
   expect(setShare(recipeOf(2), 0, 5).rungs[1]?.share).toBeGreaterThan(0);
+});
+
+test('joints are narrowed all alike, on patches by the one width they have, and never beyond what a run allows', () => {
+  const banded = recipeOf(3);
+  const widths = banded.joints.map(({ width }) => width);
+  expect(scaleJoints(banded, 0.5).joints.map(({ width }) => width)).toEqual(widths.map((width) => width / 2));
+  expect(scaleJoints(banded, 0).joints.every(({ width }) => width === MIN_JOINT)).toBe(true);
+  const patched = setRunParams(setRun(banded, 'corners'), { soft: 40 });
+  const softOf = (recipe: Recipe) => patchesOf(recipe)?.soft;
+  expect([0.5, 1.4, 0, 9].map((times) => softOf(scaleJoints(patched, times)))).toEqual([20, 56, 2, 120]);
 });
 
 test('on a panel of another size shares stay and joints keep their part of it', () => {

@@ -10,6 +10,7 @@ import {
   MIN_JOINT,
   MIN_SOLID,
   nextId,
+  patchesOf,
   type Recipe,
   RUNG_LIMITS,
   runLength,
@@ -185,6 +186,14 @@ export const setRunParams = (recipe: Recipe, params: Params): Recipe =>
     ...recipe,
     run: chooseRun(recipe.run.id, { ...recipe.run.params, ...params }, recipe.panel),
   });
+
+/** The ladder with all its joints so many times as wide, as far as there is room; on patches they have one width. */
+export function scaleJoints(recipe: Recipe, times: number): Recipe {
+  const patches = patchesOf(recipe);
+  return patches
+    ? setRunParams(recipe, { soft: patches.soft * times })
+    : settle({ ...recipe, joints: recipe.joints.map(({ width }) => ({ width: width * times })) });
+}
 
 function relaid(before: Recipe, after: Recipe): Recipe {
   const scale = runLength(after) / runLength(before);

@@ -99,6 +99,14 @@ describe('each rule is seen, said, and gone once its press has mended it (common
       'hidden',
       /Gorse Pale shows on \d+ % of the panel only/,
     ],
+    [
+      'an ink in the middle, swallowed from all corners by joints that are too wide',
+      kitWith(['haar-deep', 'marram-pale', 'dunnock-mid', 'tarn-pale', 'betony-mid'], 'smooth-white', {
+        run: { id: 'corners', params: { soft: 120 } },
+      }),
+      'hidden',
+      /Marram Pale shows on \d+ % of the panel only/,
+    ],
   ])('%s', (_, resolved, key, told) => {
     const finding = find(resolved, key);
     expect(finding?.message).toMatch(told);

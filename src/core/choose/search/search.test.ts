@@ -18,6 +18,7 @@ import { INK_KINDS } from '../../materials/ink/kinds';
 import { driedColour, laidReflectance } from '../../materials/ink/laid';
 import { brewMiddle } from '../../readings/joints/brew';
 import { judgeJoint, MUDDY, type Station, walkJoint, walkOnWhite } from '../../readings/joints/joint';
+import { DARK_UP_TO } from '../../readings/legibility/topCoat';
 import { presenceOf } from '../../readings/presence';
 import { HUE_SECTORS, hueSector } from '../shelf/gaps';
 import { bridgeBetween, quietPair } from './bridges';
@@ -26,7 +27,7 @@ import { type Mood, moodTest } from './moods/mood';
 import { OWN_MOODS } from './moods/moods';
 import { NOUNS, nounLattice } from './pairs/nounLattice';
 import { dryInks, emptyPairTable, pairJudge, UNJUDGED, VERDICTS } from './pairs/pairTable';
-import { topCoatsOf } from './pairs/topCoats';
+import { LIGHT_FROM, topCoatsOf } from './pairs/topCoats';
 import { NO_CONSTRAINTS, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
 import { RELATION_IDS, RELATIONS, type RelationId, scorerOf } from './relations/relations';
@@ -321,6 +322,16 @@ describe('constraints', () => {
       expect(trio.rank).toBeGreaterThanOrEqual(12);
     }
     expect(best.map(({ rank }) => rank)).toEqual(best.map(({ rank }) => rank).sort((p, q) => q - p));
+    // In whichever order one was kept; and one with an ink that is no longer there is passed over.
+    const [first, ...others] = kept;
+    const also = {
+      ...constraints,
+      kept: [
+        [...others, first as string],
+        [...others, 'gone'],
+      ],
+    };
+    expect(search(demo, { relation: 'tonal', constraints: also, sort: 'unlikeKept' }).best).toEqual(best);
   });
 
   test('two that share one shelf find between them what one finds', () => {
@@ -462,6 +473,16 @@ describe('what the trade advises (common practice)', () => {
       for (const place of [first, middle, last])
         expect(demo.dried.lightness[place]).toBeGreaterThan((demo.dried.lightness[dark] ?? 0) + 15);
     }
+    const isDark = (place: number) => (demo.dried.lightness[place] ?? 0) <= DARK_UP_TO;
+    const buffs = (place: number) => demo.dried.inks[place]?.kind !== 'pigment';
+    const places = [...demo.dried.inks.keys()];
+    expect(coats.darks).toEqual(places.filter((place) => isDark(place) && buffs(place)));
+    expect(places.some((place) => isDark(place) && !buffs(place))).toBe(true);
+    // Under a dark coat only what is pale is seen: a mid-tone among the three spoils it.
+    for (const place of places)
+      expect(coats.best(place, place, place).reads > 0).toBe(
+        (demo.dried.lightness[place] ?? 0) >= LIGHT_FROM,
+      );
   });
 
   test('a strong ink takes more of the joint, and lies darker alone', () => {

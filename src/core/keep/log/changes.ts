@@ -1,4 +1,4 @@
-import { setShare } from '../../recipe/editLadder';
+import { scaleJoints, setShare } from '../../recipe/editLadder';
 import type { Recipe } from '../../recipe/recipe';
 
 /** A change for the next time that a recipe knows how to make. */
@@ -34,11 +34,6 @@ export const CHANGES: Readonly<Record<ChangeId, { readonly label: string; readon
   byBrush: { label: 'by brush', ofInk: false },
 };
 
-const scaled = (recipe: Recipe, times: number): Recipe => ({
-  ...recipe,
-  joints: recipe.joints.map(({ width }) => ({ width: width * times })),
-});
-
 function shared(recipe: Recipe, inkId: string | undefined, times: number): Recipe {
   const at = recipe.rungs.findIndex((rung) => rung.inkId === inkId);
   const share = recipe.rungs[at]?.share;
@@ -49,9 +44,9 @@ function shared(recipe: Recipe, inkId: string | undefined, times: number): Recip
 export function withChange(recipe: Recipe, { id, inkId }: NextTime): Recipe {
   switch (id) {
     case 'widerJoints':
-      return scaled(recipe, WIDER);
+      return scaleJoints(recipe, WIDER);
     case 'narrowerJoints':
-      return scaled(recipe, 1 / WIDER);
+      return scaleJoints(recipe, 1 / WIDER);
     case 'roomFor':
       return shared(recipe, inkId, MORE);
     case 'lessOf':

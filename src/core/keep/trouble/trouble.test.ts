@@ -2,6 +2,9 @@ import { expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { paintPanel } from '../../picture/paint';
 import { readLadder } from '../../readings/readings';
+import { setRun } from '../../recipe/editLadder';
+import { patchesOf, type Recipe } from '../../recipe/recipe';
+import { RUN_IDS } from '../../recipe/runs/runs';
 import { CHANGE_IDS, withChange } from '../log/changes';
 import { TROUBLE_IDS } from '../log/troubles';
 import { CAUSES } from './causes';
@@ -56,14 +59,22 @@ test('what goes wrong in one panel of five or more is said beforehand', () => {
   expect(inLog(3, 10)).toEqual([{ trouble: 'curl', times: 3, of: 10 }]);
 });
 
-test('every change for the next time changes the recipe, and keeps its shares whole', () => {
-  const three = resolvedOf([ink('Gorse', '#f2c230'), red, green]).recipe;
-  const foam = { ...three, tool: 'foam' as const, school: 'suggested' as const };
-  for (const id of CHANGE_IDS) {
-    const [rung] = foam.rungs;
-    const changed = withChange(foam, rung ? { id, inkId: rung.inkId } : { id });
-    expect(changed).not.toEqual(foam);
-    expect(changed.rungs.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
-  }
-  expect(withChange(foam, { id: 'roomFor', inkId: 'nobody' })).toEqual(foam);
-});
+test.each(RUN_IDS)(
+  'every change for the next time changes what is laid, and keeps its shares whole: %s',
+  (run) => {
+    const three = resolvedOf([ink('Gorse', '#f2c230'), red, green]).recipe;
+    const foam = { ...setRun(three, run), tool: 'foam' as const, school: 'suggested' as const };
+    const laid = (recipe: Recipe) => {
+      const { rungs, joints, school, tool } = recipe;
+      // Of patches only their one width is laid, and not what the ladder's joints would be.
+      return { rungs, school, tool, joints: patchesOf(recipe)?.soft ?? joints };
+    };
+    for (const id of CHANGE_IDS) {
+      const [rung] = foam.rungs;
+      const changed = withChange(foam, rung ? { id, inkId: rung.inkId } : { id });
+      expect(laid(changed), id).not.toEqual(laid(foam));
+      expect(changed.rungs.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+    }
+    expect(withChange(foam, { id: 'roomFor', inkId: 'nobody' })).toEqual(foam);
+  },
+);

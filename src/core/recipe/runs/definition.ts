@@ -116,7 +116,10 @@ export const defineBandRun = <const Id extends string, Specs extends RunSpecs>(
   run: Omit<BandRun<Id, Specs>, 'layout'>,
 ): BandRun<Id, Specs> => ({ ...run, layout: 'bands' });
 
-/** Writes down a run of patches. */
-export const definePatchRun = <const Id extends string, Specs extends RunSpecs>(
+/** Writes down a run of patches; all its joints are as wide as its `soft` says. */
+export const definePatchRun = <
+  const Id extends string,
+  Specs extends RunSpecs & { readonly soft: MeasureSpec },
+>(
   run: Omit<PatchRun<Id, Specs>, 'layout'>,
 ): PatchRun<Id, Specs> => ({ ...run, layout: 'patches' });
