@@ -62,6 +62,10 @@ const RING = Array.from({ length: 8 }, (_, i) => {
   return [Math.cos(turn), Math.sin(turn)] as const;
 });
 
+/** How much of a full coat, in per cent, as a hand is told: under one it is what a brush leaves when it hardly touches. */
+const partOfCoat = (part: number): string =>
+  part < 1 ? 'hardly any' : `about ${percent(part)} of a full coat`;
+
 /** How much longer than along the edge the reflected colour fades over the body. By eye. */
 const REFLECTED = 1.5;
 
@@ -149,7 +153,7 @@ export const edgeStencil = definePass({
       title: contexts.length > 1 ? `Edge stencil, placing ${i + 1}` : 'Edge stencil',
       placement: context.id,
       does: layAgain(i),
-      work: `${describePlaced(context, unit)}: ink along its ${context.params.edge} edge, fading to nothing ${formatLength(context.params.fade, unit)} from it, about ${percent(context.params.strength)} of a full coat at the edge.`,
+      work: `${describePlaced(context, unit)}: ink along its ${context.params.edge} edge, fading to nothing ${formatLength(context.params.fade, unit)} from it, ${partOfCoat(context.params.strength)} at the edge.`,
       care: [
         `Held firmly ${HOLDS[context.params.hold]}, light hand. Wipe the stencil before it is moved or turned.`,
         ...(context.params.hold === 'spray'
@@ -157,7 +161,7 @@ export const edgeStencil = definePass({
           : []),
         ...(context.params.body > 0
           ? [
-              `Then lift it and lay the reflected colour on the body, more faintly: about ${percent((context.params.strength * context.params.body) / 100)} of a full coat.`,
+              `Then lift it and lay the reflected colour on the body, more faintly: ${partOfCoat((context.params.strength * context.params.body) / 100)}.`,
             ]
           : []),
         ...(context.params.scrap === 'yes'
