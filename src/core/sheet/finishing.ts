@@ -10,12 +10,10 @@ import type { Setting } from './setting';
 /** How much larger a panel is cut whose edges will be fingered, mm all round; common practice. */
 const OVERSIZE = 3;
 
+/** What ink is laid from; an evening's plan says how many. */
+export const MAT = 'mat, clean and dry';
 /** What lies on every desk. */
-const ALWAYS = [
-  'mat, clean and dry',
-  'white kitchen paper',
-  'scrap paper and a sticky note to hold the panel by',
-];
+const ALWAYS = [MAT, 'white kitchen paper', 'scrap paper and a sticky note to hold the panel by'];
 
 /**
  * The step before all others, once it is known what all of them take: everything that is to lie ready, the panel cut and

@@ -14,7 +14,7 @@ import { addStep, type Desk, type Pending, type Piece, takeUp } from './desk';
 import { ladderPieces } from './ladderPieces';
 import { schoolIdOf } from './schoolChoice';
 import { type Setting, settingOf } from './setting';
-import { describeMinutes, USUAL_PACE } from './times';
+import { describeMinutes, type Pace, USUAL_PACE } from './times';
 
 /** Waits until whatever is wet has dried, with what is to be done before that and what only after. */
 export const dry =
@@ -35,6 +35,10 @@ export const dry =
     return desk.blended ? doLater(dried, setting, ({ when: due }) => due === 'dry') : dried;
   };
 
+/** What a step that dries in air offers in its place. */
+export const heatInstead = ({ heatDry }: Pace): string =>
+  `Or heat tool, face then back, about ${describeMinutes(heatDry)}. Air keeps more colour.`;
+
 function dryStep(desk: Desk, setting: Setting, when: string, slowest: Ink): Desk {
   const { airDryMinutes, label } = INK_KINDS[slowest.kind];
   const minutes = airDryMinutes * setting.pace.airDry;
@@ -43,9 +47,7 @@ function dryStep(desk: Desk, setting: Setting, when: string, slowest: Ink): Desk
     kind: 'dry',
     title: 'Dry',
     work: `Flat, ${describeMinutes(minutes)} in air: ${slowest.name} is the slowest (${label}).`,
-    care: [
-      `Or heat tool, face then back, about ${describeMinutes(setting.pace.heatDry)}. Air keeps more colour.`,
-    ],
+    care: [heatInstead(setting.pace)],
     minutes,
     waits: 'air',
     deeds: [{ does: 'dry', minutes }],

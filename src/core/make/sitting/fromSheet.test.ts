@@ -27,6 +27,16 @@ describe('dried the maker’s way', () => {
     }
   });
 
+  test('in air the heat tool is laid out for what has to melt, and for nothing else', () => {
+    const embossed = withPass(resolved, 'clearResist');
+    const toolsOf = (of: typeof resolved, drying: Drying) => groupOf(of, 1, { drying }).tools;
+    expect(toolsOf(resolved, 'sheet')).toContain('heat tool');
+    expect(toolsOf(resolved, 'air')).toEqual(
+      toolsOf(resolved, 'sheet').filter((thing) => thing !== 'heat tool' && thing !== 'tweezers'),
+    );
+    expect(toolsOf(embossed, 'air')).toContain('heat tool');
+  });
+
   test('melted powder cools, glue grows sticky and drops bloom in air, whatever else is heated; common practice', () => {
     const foiled = withPass(resolved, 'foil');
     expect(restAfter(foiled, 'heat', 'Glue for the foil')).toBe(30);

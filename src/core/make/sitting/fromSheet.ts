@@ -4,6 +4,7 @@ import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
 import { compileSheet, type Maker, type Sheet } from '../../sheet/compile';
 import type { Step } from '../../sheet/desk';
+import { heatInstead } from '../../sheet/passPieces';
 import { describeMinutes, USUAL_PACE } from '../../sheet/times';
 import type { BrushWish, Operation, PanelGroup } from './sitting';
 
@@ -66,8 +67,13 @@ export function groupOf(
       ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
     });
   });
+  const inHand = new Set(own.flatMap(({ needs }) => needs));
+  // What only drying in air offers as a way out of it is not laid out where all is dried in air.
+  const offered = steps.flatMap(({ waits, needs }) => (drying === 'air' && waits === 'air' ? needs : []));
   const tools = sheet.steps.flatMap(({ layOut = [] }) =>
-    layOut.flatMap(({ group, thing }) => (group === 'Tools' ? [thing] : [])),
+    layOut.flatMap(({ group, thing }) =>
+      group === 'Tools' && (inHand.has(thing) || !offered.includes(thing)) ? [thing] : [],
+    ),
   );
   return { name: resolved.recipe.name, count, operations, steps: own, tools, dangers: sheet.dangers };
 }
@@ -88,7 +94,7 @@ function driedAs(
     title: 'Dry with the heat tool',
     work: `Face then back, about ${describeMinutes(pace.heatDry)}, until nothing of it is damp.`,
     // What the sheet offers in place of air is what is done here.
-    care: step.care.filter((line) => !line.startsWith('Or heat tool')),
+    care: step.care.filter((line) => line !== heatInstead(pace)),
     waits: drying,
     minutes: pace.heatDry,
   };

@@ -1,6 +1,7 @@
 import { counted } from '../../base/words';
 import { letterOf } from '../../sheet/brushes';
 import type { LaidOut } from '../../sheet/desk';
+import { MAT } from '../../sheet/finishing';
 import type { Piece } from '../cutting/pieces';
 import type { ThingUse } from './materials';
 import type { Plan, Sitting } from './sitting';
@@ -74,7 +75,7 @@ export function layOutOf(
     ),
     ...[...new Set(tools)]
       // Mats and powders are told by how many and how much.
-      .filter((tool) => !tool.startsWith('mat,') && !things.some(({ thing }) => thing === tool))
+      .filter((tool) => tool !== MAT && !things.some(({ thing }) => thing === tool))
       .map((thing): LaidOut => ({ group: 'Tools', thing })),
   ];
 }
