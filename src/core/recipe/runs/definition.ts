@@ -90,6 +90,13 @@ export interface MarkPlace {
   readonly pointAt: (at: Millimetres) => Point;
 }
 
+/** Where a level border so far down from the top edge is marked: at any upright line, by one figure. */
+export const levelMark = ({ width, height }: Size, down: Millimetres): MarkPlace => ({
+  from: 'foot',
+  at: height - down,
+  pointAt: (at) => ({ x: width, y: height - at }),
+});
+
 /** Places of the inks on one panel. */
 export interface PatchLayout {
   readonly places: readonly PatchPlace[];

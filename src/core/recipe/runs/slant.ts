@@ -1,5 +1,5 @@
 import type { Point, Size } from '../../base/geometry';
-import { type BandGeometry, defineBandRun, type MarkPlace } from './definition';
+import { type BandGeometry, defineBandRun, levelMark, type MarkPlace } from './definition';
 
 const DEGREE = Math.PI / 180;
 
@@ -57,9 +57,9 @@ function endsOf({ x, y }: Point): Pick<BandGeometry, 'start' | 'end'> {
 }
 
 /** Bands that lie level or upright are marked by one figure, as straight ones are; where they lean, nothing. */
-function oneMarkAt({ width, height }: Size, { x, y }: Point, along: number): MarkPlace | undefined {
-  if (Math.abs(x) < LEVEL)
-    return { from: 'foot', at: height - along, pointAt: (at) => ({ x: width, y: height - at }) };
+function oneMarkAt(panel: Size, { x, y }: Point, along: number): MarkPlace | undefined {
+  if (Math.abs(x) < LEVEL) return levelMark(panel, along);
+  const { width, height } = panel;
   if (Math.abs(y) < LEVEL)
     return { from: 'left', at: x > 0 ? along : width - along, pointAt: (at) => ({ x: at, y: height }) };
   return undefined;

@@ -1,4 +1,4 @@
-import { defineBandRun } from './definition';
+import { defineBandRun, levelMark } from './definition';
 
 /** Level bands from the top of the panel (the first rung) to its foot, measured up from the foot. */
 export const straight = defineBandRun({
@@ -14,9 +14,7 @@ export const straight = defineBandRun({
     toward: { x: 0, y: 1 },
     handleAt: (along) => ({ x: width, y: along }),
     trace: (along) => `M0 ${along}H${width}`,
-    markedAt: (along) => [
-      { from: 'foot', at: height - along, pointAt: (at) => ({ x: width, y: height - at }) },
-    ],
+    markedAt: (along) => [levelMark({ width, height }, along)],
     turning: 'Turn the panel so that the blended edge lies toward your working hand.',
     start: { place: 'the top edge', toward: 'up' },
     end: { place: 'the foot', toward: 'down' },
