@@ -1,5 +1,6 @@
 import { INK_DEPTHS, type Ink } from '../materials/ink/ink';
-import { type BrushSet, INK_KINDS } from '../materials/ink/kinds';
+import { type BrushSet, INK_KINDS, setsInBrush } from '../materials/ink/kinds';
+import type { Minutes } from './times';
 
 /** A blending brush, or what stands for it, set out for the sitting. */
 export interface Brush {
@@ -17,6 +18,8 @@ export interface BrushNeed {
   readonly takes: 'new ink' | 'what it holds';
   /** Between which two waits of the work it is, counted from 0. */
   readonly stretch?: number;
+  /** When that is, minutes from the first step. */
+  readonly begins?: Minutes;
 }
 
 /**
@@ -51,9 +54,13 @@ interface Held {
   /** What it is kept for: the family of the first ink it held, or the mixture. */
   family: string;
   inks: readonly Ink[];
-  /** The stretch it was last used in. */
+  /** The stretch it was last used in, and when. */
   stretch: number;
+  usedAt: Minutes;
 }
+
+/** What sets in a brush has set in one that lies so long, minutes. From memory. */
+const SETS_WITHIN: Minutes = 20;
 
 const setOf = ([first]: readonly Ink[]): BrushSet => (first ? INK_KINDS[first.kind].brushSet : 'none');
 const familyOf = (inks: readonly Ink[], set: BrushSet): string =>
@@ -64,7 +71,8 @@ const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
 /**
  * A brush for each need, in the order of work. A brush keeps its ink as long as it is still to be gone back with; only
  * then does another depth of its colour take it over, wiped, if that is no paler one. White and pigment have brushes of their own. Where fewer are
- * owned than that takes, the brush is taken whose ink is needed last, cleaned, and given a touch of its ink again later.
+ * owned than that takes, the brush is taken whose ink is needed last, cleaned, and given a touch of its ink again later. What
+ * would set in a brush while something dries is washed off, and taken up anew.
  * Common practice.
  */
 export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}): BrushUse[] {
@@ -72,22 +80,32 @@ export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}
   return needs.map((need, at) => {
     const set = setOf(need.inks);
     const holding = rack.find((one) => one.set === set && sameInks(one.inks, need.inks));
-    const { stretch = 0 } = need;
+    const { stretch = 0, begins = 0 } = need;
     if (holding) {
+      const lay = stretch > holding.stretch && begins - holding.usedAt >= SETS_WITHIN;
+      const isWashed = lay && setsInBrush(set);
       holding.stretch = stretch;
-      return { brush: holding.brush, set, isFresh: false, touched: false };
+      holding.usedAt = begins;
+      return {
+        brush: holding.brush,
+        set,
+        isFresh: false,
+        touched: isWashed && need.takes === 'what it holds',
+        ...(isWashed ? { cleaned: { of: need.inks, how: 'washed' } } : {}),
+      };
     }
     const taken = freeBrush(rack, needs, at, owned);
     const touched = need.takes === 'what it holds';
     if (!taken) {
       const brush = { letter: letterOf(rack.length), label: labelFor(need.inks, set) };
-      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks, stretch });
+      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks, stretch, usedAt: begins });
       return { brush, set, isFresh: true, touched };
     }
     const isKin = familyOf(need.inks, set) === taken.family && !isPaler(need.inks, taken.inks);
     const how: Cleaning = isKin ? 'wiped' : taken.stretch < stretch ? 'washed' : 'rubbed';
     const cleaned = { of: taken.inks, how };
     taken.stretch = stretch;
+    taken.usedAt = begins;
     taken.inks = need.inks;
     taken.family = familyOf(need.inks, set);
     return { brush: taken.brush, set, isFresh: false, cleaned, touched };

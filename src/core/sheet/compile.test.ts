@@ -140,6 +140,31 @@ test('with nothing to wait for, what would set in a brush is washed at once', ()
   ).toBe('Wash brush A, B at once, before it sets.');
 });
 
+test('what sets in a brush is washed off while something dries for long, and taken up anew; what does not set waits in it', () => {
+  const use = (one: Ink, takes: 'new ink' | 'what it holds', begins: number, stretch = 1) =>
+    brushesFor([
+      { inks: [one], takes: 'new ink', begins: 0, stretch: 0 },
+      { inks: [one], takes, begins, stretch },
+    ])[1];
+  const white = ink('Slip', '#ffffff', 'white');
+  expect(use(white, 'new ink', 33)).toMatchObject({
+    touched: false,
+    cleaned: { of: [white], how: 'washed' },
+  });
+  expect(use(white, 'what it holds', 33)?.touched).toBe(true);
+  // Soon enough, with no wait to wash it in, or of an ink that does not set in it.
+  for (const kept of [use(white, 'new ink', 12), use(white, 'new ink', 33, 0), use(mid, 'new ink', 33)])
+    expect(kept?.cleaned).toBeUndefined();
+  const twice = withPass(resolvedOf([yellow, blue]), 'whiteBase', { ink: white, params: { coats: 'two' } });
+  const { steps } = compileSheet(twice, 'mm');
+  const told = steps.flatMap(({ ownBrushes }) => ownBrushes.filter((line) => /brush A\b/i.test(line)));
+  expect(told).toEqual([
+    'Meanwhile wash brush A, since what is on it would set; dry your hands after.',
+    'Wipe and dry the mat. Brush A worked with Slip: it has to be washed by now, and dry.',
+    'Meanwhile wash brush A, since what is on it would set; dry your hands after.',
+  ]);
+});
+
 test('with too few brushes the one needed last is rubbed clean, washed where something dries before, and its ink comes back as a touch', () => {
   const gorse = ink('Gorse', '#e3b20f');
   const uses = brushesFor([...loads(gorse, deep), goesBack(gorse)], { 'dye and hybrid': 1 });

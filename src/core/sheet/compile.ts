@@ -1,5 +1,6 @@
 import type { Unit } from '../base/length';
 import { memo } from '../base/memo';
+import { setsInBrush } from '../materials/ink/kinds';
 import type { Danger } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
@@ -112,15 +113,17 @@ function workOff(
     if (!use) throw new RangeError('a step needs a brush that was not shared out');
     return piece.job(desk, use);
   }, clearDesk(setting.resolved.recipe));
-  // A brush that could be washed while something dries is known by the steps that wait.
-  const isRubbed = uses.some(({ cleaned }) => cleaned?.how === 'rubbed');
-  if (!isRubbed || needs.some(({ stretch }) => stretch !== undefined)) return { uses, done };
-  const stretches = done.steps.flatMap(({ brush }, at) =>
-    brush ? [done.steps.slice(0, at).filter(isTimeToWash).length] : [],
+  // A brush that could, or would have to, be washed while something dries is known by the steps that wait.
+  const mayWash = uses.some(
+    ({ cleaned, set, isFresh }) => cleaned?.how === 'rubbed' || (setsInBrush(set) && !isFresh),
+  );
+  if (!mayWash || needs.some(({ stretch }) => stretch !== undefined)) return { uses, done };
+  const times = done.steps.flatMap(({ brush, begins }, at) =>
+    brush ? [{ stretch: done.steps.slice(0, at).filter(isTimeToWash).length, begins }] : [],
   );
   return workOff(
     pieces,
-    needs.map((need, i) => ({ ...need, stretch: stretches[i] ?? 0 })),
+    needs.map((need, i) => ({ ...need, stretch: 0, ...times[i] })),
     owned,
     setting,
   );

@@ -104,6 +104,8 @@ export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({
   },
 });
 
+/** Why a brush is washed while something dries, where no other ink is to come on it. */
+const SETS = 'what is on it would set';
 /** A brush is washed well within such a wait, minutes. */
 const WASHED_WITHIN = 2;
 
@@ -130,7 +132,9 @@ function washedMeanwhile(
     if (cleaned?.how !== 'washed') return;
     const [last, next] = [worked.findLast((step, at) => at < i && step.brush?.letter === letter), worked[i]];
     const wait = next && steps.slice(last ? steps.indexOf(last) : 0, steps.indexOf(next)).find(isTimeToWash);
-    if (wait) washIn(wait, letter, `${next.ink?.name ?? next.brush?.label} comes next on it`);
+    const comesAgain = cleaned.of.some(({ id }) => id === next?.ink?.id);
+    const why = comesAgain ? SETS : `${next?.ink?.name ?? next?.brush?.label} comes next on it`;
+    if (wait) washIn(wait, letter, why);
   });
   const washed = new Set<string>();
   for (const { brush, set } of new Map(uses.map((use) => [use.brush.letter, use])).values()) {
@@ -138,7 +142,7 @@ function washedMeanwhile(
     const wait = steps.slice(last + 1).find(isTimeToWash);
     if (!setsInBrush(set) || !wait) continue;
     washed.add(brush.letter);
-    washIn(wait, brush.letter, 'what is on it would set');
+    washIn(wait, brush.letter, SETS);
   }
   return {
     steps: steps.map((step) => {
