@@ -60,7 +60,7 @@ interface Held {
 }
 
 /** What sets in a brush has set in one that lies so long, minutes. From memory. */
-const SETS_WITHIN: Minutes = 20;
+export const SETS_WITHIN: Minutes = 20;
 
 const setOf = ([first]: readonly Ink[]): BrushSet => (first ? INK_KINDS[first.kind].brushSet : 'none');
 const familyOf = (inks: readonly Ink[], set: BrushSet): string =>

@@ -160,6 +160,24 @@ test('a brush that would set is washed once no panel wants it any more, and only
   expect(group.steps.flatMap(careInSitting).some((line) => /^(Meanwhile w|W)ash /.test(line))).toBe(false);
 });
 
+test('a brush that would set and lies for long is washed in between, and told to be washed when it is taken up again', () => {
+  const white = withPass(resolved, 'whiteBase', {
+    ink: ink('Slip', '#ffffff', 'white'),
+    params: { coats: 'two' },
+  });
+  const evening = sittingOf({ ...record, lots: record.lots.slice(0, 1) }, [groupOf(white, 1)]);
+  const { lines } = planSitting(evening, { steps: 4 }).plan;
+  const [first, second] = lines.filter(({ brush }) => brush === lines[0]?.brush) as [Planned, Planned];
+  expect(second.start - first.end).toBeGreaterThanOrEqual(30);
+  expect(tellWashing(evening, lines, first)).toMatch(
+    /^It is not wanted for 30 min: wash it .*before it sets\.$/,
+  );
+  expect(tellBrush(evening, [first], second)).toBe('Washed, and dry.');
+  const soon = { ...second, start: first.end + 5 };
+  expect(tellWashing(evening, [first, soon], first)).toBeUndefined();
+  expect(tellBrush(evening, [first], soon)).toBe('It holds it already.');
+});
+
 test('of a step’s care what its own sheet says of brushes and mats is left out, and the rest stays', () => {
   const steps = groupOf(resolved, 1).steps;
   const all = steps.flatMap(({ care }) => care);
