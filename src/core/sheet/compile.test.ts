@@ -14,6 +14,7 @@ import type { ResolvedRecipe } from '../recipe/resolved';
 import type { SchoolId } from '../recipe/schools/schools';
 import type { ToolId } from '../recipe/tools/tools';
 import { brushesFor } from './brushes';
+import { cautionsOf } from './cautions';
 import { compileSheet, sheetText } from './compile';
 import { tryOut } from './hand/hand';
 import { layingOrder } from './schoolChoice';
@@ -451,6 +452,14 @@ describe('passes in the order of work', () => {
       { numRuns: 60 },
     );
   });
+});
+
+test('where nothing can hurt nothing is cautioned against', () => {
+  expect(cautionsOf(new Set())).toEqual([]);
+  expect(cautionsOf(new Set(['blade', 'steel'])).map((told) => /your local rules\.$/.test(told))).toEqual([
+    false,
+    true,
+  ]);
 });
 
 test('no piece of work is told to take no time, however small the panel or the join', () => {

@@ -98,6 +98,22 @@ describe('on many patches, told by where they lie', () => {
     }
   });
 
+  test('an ink is landed on that of its patches where there is most of it', () => {
+    const soft = setRunParams(scatter, { soft: 60, patch: 20 });
+    const coverage = coverageOf(soft);
+    const parts = new Float64Array(3);
+    for (const rung of [0, 1, 2]) {
+      const partAt = ({ x, y }: { readonly x: number; readonly y: number }): number => {
+        coverage(x, y, parts);
+        return parts[rung] ?? 0;
+      };
+      const own = (patchesOf(soft)?.places ?? []).filter((place) => place.rung === rung).map(partAt);
+      // They are not all the same, or landing on any would do.
+      expect(Math.max(...own) - Math.min(...own)).toBeGreaterThan(0.05);
+      expect(partAt(measuredWords(soft, 'mm').landing(rung))).toBe(Math.max(...own));
+    }
+  });
+
   test('very many are counted, and lie where the picture has them', () => {
     const dense = measuredWords(setRunParams(scatter, { patch: 12 }), 'mm');
     expect(dense.lay(0, 'faded')).toMatch(/^\d\d patches, where the picture has them: solid to about/);

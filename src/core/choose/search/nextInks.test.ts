@@ -3,6 +3,7 @@ import { DEMO_INKS } from '../../../data/demo/inks';
 import { WHITE_CARD } from '../../../testing/resolvedRecipes';
 import { bareGround } from '../../engine/blend';
 import { deltaE00 } from '../../materials/colour/difference';
+import { hexOfLab, labOfHex } from '../../materials/colour/hex';
 import type { Ink } from '../../materials/ink/ink';
 import { dryShelf } from '../../readings/driedShelf';
 import { inksOfGaps } from '../shelf/gaps';
@@ -39,6 +40,21 @@ describe('which ink next', () => {
   test('an ink that is owned already, or nearly, brings nothing', () => {
     const twin = { ...(DEMO_INKS.find(({ id }) => id === 'leat-mid') as Ink), id: 'twin', wished: true };
     expect(weighed(DEMO_INKS, [twin]).found).toEqual([]);
+  });
+
+  test('what an owned ink near to it makes as well is not counted as new, and what it makes with that one is', () => {
+    const near = DEMO_INKS.find(({ id }) => id === 'leat-mid') as Ink;
+    const lab = labOfHex(near.overWhite);
+    const paler = { ...near, id: 'paler', overWhite: hexOfLab({ ...lab, l: lab.l + 10 }), wished: true };
+    const others = DEMO_INKS.filter(
+      ({ overWhite }) => deltaE00(labOfHex(overWhite), labOfHex(paler.overWhite)) >= 20,
+    );
+    const [alone] = weighed(others, [paler]).found;
+    const [beside] = weighed([...others, near], [paler]).found;
+    expect(beside?.count).toBeGreaterThan(0);
+    expect(beside?.count).toBeLessThan((alone?.count ?? 0) / 2);
+    const withIt = beside?.best.filter(({ inks }) => inks.some(({ id }) => id === near.id)) ?? [];
+    expect(withIt.length).toBeGreaterThan(0);
   });
 
   test('it tells how far it is, never back, and asks for two inks of one’s own', () => {
