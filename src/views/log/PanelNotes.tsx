@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
+import { counted } from '../../core/base/words';
 import { CHANGE_IDS, CHANGES, type ChangeId, type NextTime, tellChange } from '../../core/keep/log/changes';
 import { inkNamesOf, MADE_LIMITS, type MadePanel, resolveMade } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES } from '../../core/keep/log/troubles';
@@ -103,7 +104,7 @@ export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
       {panel.times && panel.times.length > 0 && (
         <section aria-label="Times">
           <h2 className="mb-1 font-semibold">
-            {Math.round(panel.times.reduce((sum, { minutes }) => sum + minutes, 0))} minutes
+            {counted(Math.round(panel.times.reduce((sum, { minutes }) => sum + minutes, 0)), 'minute')}
           </h2>
           <ol className="text-small">
             {panel.times.map(({ key, title, minutes }) => (

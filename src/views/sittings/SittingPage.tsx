@@ -271,11 +271,11 @@ function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
         <dd>{clockAfter(origin, by)}</dd>
       </div>
       <div>
-        <dt>washes</dt>
+        <dt>{shown.washes === 1 ? 'wash' : 'washes'}</dt>
         <dd>{shown.washes}</dd>
       </div>
       <div>
-        <dt>wipes</dt>
+        <dt>{shown.wipes === 1 ? 'wipe' : 'wipes'}</dt>
         <dd>{shown.wipes}</dd>
       </div>
       <div>

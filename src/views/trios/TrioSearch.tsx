@@ -134,7 +134,7 @@ function Told({ search, choosing: { query, ask } }: ToldProps) {
             : answer
               ? answer.count === 0
                 ? 'No trio meets all of this. Ask for less: take a word out of the sentence, or choose another relation.'
-                : `${answer.count.toLocaleString('en')} of ${answer.outOf.toLocaleString('en')} trios fit; the best that are unlike each other`
+                : `${answer.count.toLocaleString('en')} of ${answer.outOf.toLocaleString('en')} trios ${answer.count === 1 ? 'fits' : 'fit; the best that are unlike each other'}`
               : 'Weighing every trio of the shelf …'}
       </p>
       {progress ? (
