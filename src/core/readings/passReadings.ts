@@ -226,7 +226,7 @@ const finer = ([x, y]: readonly [Millimetres, Millimetres], { width, height }: C
   );
 
 /** The placements of a pass, by their ids, whose borders the panel does not meet, nor what is laid beyond them. */
-function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
+export function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
   const specs = Object.values<ParamSpec>(PASS_KINDS[pass.kind].params);
   if (!specs.some((spec) => !isChoice(spec) && spec.isPlaceAlong)) return [];
   const cells = cellsOf(resolved.recipe.panel, POINTS);

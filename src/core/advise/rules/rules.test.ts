@@ -336,6 +336,17 @@ test('what lies off the panel is told, whichever kind it is, and brought back by
   }
 });
 
+test('what is so large that the panel lies where it is empty is laid as it first lies', () => {
+  const small = kitWith(['gorse-deep', 'slipware-mid'], 'smooth-white', { panel: { width: 40, height: 40 } });
+  const huge = withPass(small, 'waterStamp', {
+    design: OWN_DESIGNS.find(({ id }) => id === 'glaze-drips') as Design,
+    params: { x: -200, y: -200, turn: -180, width: 333.8, seconds: 5 },
+  });
+  const finding = find(huge, 'off');
+  expect(finding?.fix?.label).toBe('Lay it as it first lies');
+  expect(find(mended(huge, finding), 'off')).toBeUndefined();
+});
+
 test('however small, what lies on the panel is not told to be off it', () => {
   const wide = kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 257, height: 43 } });
   for (const x of [100, 128.6, 131])
