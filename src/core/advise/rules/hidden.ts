@@ -14,16 +14,18 @@ export const hidden: Rule = {
     const wanted = wantedShares(resolved.recipe);
     const perceived = perceivedShares(resolved);
     const isGone = (rung: number): boolean => (perceived[rung] ?? 0) < GONE * (wanted[rung] ?? 0);
-    const gone = resolved.inks.flatMap((ink, rung) =>
-      isBare(ink) || readings.rungs[rung]?.presence === 'vanishes' || !isGone(rung) ? [] : [{ ink, rung }],
-    );
-    return gone.map(({ ink, rung }) => ({
-      key: `hidden ${rung} ${ink.id}`,
-      message: `${ink.name} shows on ${percentOf(perceived[rung] ?? 0)} of the panel only: a strong neighbour, or too little room.`,
-      fix: {
-        label: 'Make it so',
-        apply: (recipe) => solveShares({ ...resolved, recipe }, wanted).recipe,
-      },
-    }));
+    return resolved.inks.flatMap((ink, rung) => {
+      if (isBare(ink) || readings.rungs[rung]?.presence === 'vanishes' || !isGone(rung)) return [];
+      return [
+        {
+          key: `hidden ${rung} ${ink.id}`,
+          message: `${ink.name} shows on ${percentOf(perceived[rung] ?? 0)} of the panel only: a strong neighbour, or too little room.`,
+          fix: {
+            label: 'Make it so',
+            apply: (recipe) => solveShares({ ...resolved, recipe }, wanted).recipe,
+          },
+        },
+      ];
+    });
   },
 };
