@@ -3,6 +3,7 @@ import { ink, resolvedOf, WHITE_CARD, withPass } from '../../../testing/resolved
 import { LIES_FLAT_FROM } from '../../materials/card/weight';
 import type { Ink } from '../../materials/ink/ink';
 import { readLadder } from '../../readings/readings';
+import { setRun, setRunParams, setShare } from '../../recipe/editLadder';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import type { TroubleId } from '../log/troubles';
 import { CAUSES } from './causes';
@@ -117,12 +118,10 @@ test('a pad is dry after half a year, very dry after a year, and told in months 
   expect(weighed('heavyHand', 'juicy', dye).reason).toBeUndefined();
 });
 
-test('what is changed the next time is the ink it is about: the strong one gets less, the one with the least room more', () => {
+test('what is changed the next time is the ink it is about: the strong one gets less, the last more', () => {
   const strong = resolvedOf([gorse, taught(weir, 1.4), taught(moss, 0.5)]);
   expect(weighed('heavyHand', 'hand', strong).change).toEqual({ id: 'lessOf', inkId: 'Weir' });
   expect(weighed('inkGone', 'strong-neighbour', strong).change).toEqual({ id: 'lessOf', inkId: 'Weir' });
-  expect(weighed('inkGone', 'little-room', strong).change).toEqual({ id: 'roomFor', inkId: 'Moss' });
-  expect(weighed('inkGone', 'little-room', strong).reason).toContain('Moss');
   expect(weighed('noRoom', 'unmeasured', strong).change).toEqual({ id: 'roomFor', inkId: 'Moss' });
   expect(weighed('hardLine', 'dried').change).toEqual({ id: 'widerJoints' });
   expect(weighed('muddyBand', 'opposites').change).toEqual({ id: 'narrowerJoints' });
@@ -134,4 +133,30 @@ test('what is changed the next time is the ink it is about: the strong one gets 
     ).toMatchObject({ weight: 1, change: undefined });
   // No ink is blamed where the log has not said how strongly each is laid.
   expect(weighed('heavyHand', 'hand').change).toBeUndefined();
+});
+
+test('that an ink has little room is said where it shows on less than it was to, and of which joint is narrow by its patches', () => {
+  const { recipe } = plain;
+  const laid = (share: number): ResolvedRecipe => ({
+    ...plain,
+    recipe: setShare({ ...recipe, joints: [{ width: 8 }] }, 0, share),
+  });
+  expect(weighed('inkGone', 'little-room', laid(0.5))).toEqual({ weight: 1, change: undefined });
+  expect(weighed('inkGone', 'little-room', laid(0.2))).toMatchObject({
+    weight: 2,
+    change: { id: 'roomFor', inkId: 'Gorse' },
+  });
+  const told = (resolved: ResolvedRecipe) => weighed('inkGone', 'little-room', resolved).reason;
+  expect(told(laid(0.2))).toMatch(/^Gorse shows on \d+ % of the panel; an even share is 50 %$/);
+  const wanting: ResolvedRecipe = { ...plain, recipe: { ...laid(0.3).recipe, wanted: [0.6, 0.4] } };
+  expect(told(wanting)).toMatch(/^Gorse shows on \d+ % of the panel; it was to show on 60 %$/);
+  // A strong ink holds more than half of its joint, whatever is laid of it.
+  expect(weighed('inkGone', 'strong-neighbour').reason).toBe('Weir holds the most of its joints');
+  expect(weighed('inkGone', 'strong-neighbour').change).toEqual({ id: 'lessOf', inkId: 'Weir' });
+  const patches = (soft: number): ResolvedRecipe => ({
+    ...plain,
+    recipe: setRunParams(setRun({ ...recipe, joints: [{ width: 30 }] }, 'corners'), { soft }),
+  });
+  expect(weighed('hardLine', 'dried', patches(5)).reason).toBe('a joint here is narrow');
+  expect(weighed('hardLine', 'dried', patches(20)).reason).toBeUndefined();
 });

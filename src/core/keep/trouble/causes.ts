@@ -1,10 +1,12 @@
-import { listed } from '../../base/words';
+import { listed, percentOf } from '../../base/words';
 import { FINISHES } from '../../materials/card/finishes';
 import { LIES_FLAT_FROM } from '../../materials/card/weight';
 import { type Ink, isBare, strengthOf } from '../../materials/ink/ink';
 import { INK_KINDS, spoilsResist } from '../../materials/ink/kinds';
+import { HOLDS, perceivedShares, potencies } from '../../readings/perceived';
+import { wantedShares } from '../../readings/solveShares';
 import type { PassKindId } from '../../recipe/passes/passes';
-import { passesInOrder } from '../../recipe/recipe';
+import { passesInOrder, patchesOf } from '../../recipe/recipe';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { NextTime } from '../log/changes';
 import type { TroubleId } from '../log/troubles';
@@ -53,7 +55,9 @@ function splotchyWhileWet(context: TroubleContext): Likelihood {
 const NARROW = 8;
 
 function narrowJoint({ resolved: { recipe } }: TroubleContext): Likelihood {
-  return recipe.joints.some(({ width }) => width < NARROW) ? here(2, 'a joint here is narrow') : here(0.9);
+  const soft = patchesOf(recipe)?.soft;
+  const widths = soft === undefined ? recipe.joints.map(({ width }) => width) : [soft];
+  return widths.some((width) => width < NARROW) ? here(2, 'a joint here is narrow') : here(0.9);
 }
 
 function muddyJoint({ readings }: TroubleContext): Likelihood {
@@ -61,13 +65,33 @@ function muddyJoint({ readings }: TroubleContext): Likelihood {
   return mud ? here(4, `the readings say of a joint here: ${mud.headline}`) : here(0.5);
 }
 
-/** The ink with the least room for how strong it is. */
-function weakest(context: TroubleContext): Ink | undefined {
-  const { recipe, inks } = context.resolved;
-  const worth = (i: number) => (recipe.rungs[i]?.share ?? 1) * strengthOf(inks[i] ?? {});
-  const places = inks.flatMap((ink, i) => (isBare(ink) ? [] : [i]));
-  const at = places.toSorted((p, q) => worth(p) - worth(q))[0];
-  return at === undefined ? undefined : inks[at];
+/** Shown on less than this part of what it was to show on, an ink has too little room. */
+const SCANT = 0.8;
+
+/** The ink that shows on the least part of what it was to show on; none where every ink shows on its own. */
+function scantest({ resolved }: TroubleContext) {
+  const [shown, wanted] = [perceivedShares(resolved), wantedShares(resolved.recipe)];
+  return resolved.inks
+    .map((ink, i) => ({ ink, shown: shown[i] ?? 0, wanted: wanted[i] ?? 0 }))
+    .filter((one) => !isBare(one.ink) && one.shown < SCANT * one.wanted)
+    .toSorted((p, q) => p.shown / p.wanted - q.shown / q.wanted)[0];
+}
+
+function littleRoom(context: TroubleContext): Likelihood {
+  const scant = scantest(context);
+  if (!scant) return here(1);
+  const { ink, shown, wanted } = scant;
+  const asked = context.resolved.recipe.wanted ? 'it was to show on' : 'an even share is';
+  return here(2, `${ink.name} shows on ${percentOf(shown)} of the panel; ${asked} ${percentOf(wanted)}`);
+}
+
+/** The ink that holds the most of its joints, where that is more than even. */
+function mostPotent({ resolved }: TroubleContext): Ink | undefined {
+  const [most] = potencies(resolved)
+    .map(({ holds }, i) => ({ holds, ink: resolved.inks[i] }))
+    .filter(({ holds, ink }) => ink && !isBare(ink) && holds > HOLDS.evenTo)
+    .toSorted((p, q) => q.holds - p.holds);
+  return most?.ink;
 }
 
 /** An ink is strong that the hand lays so much stronger than its swatch. */
@@ -79,9 +103,9 @@ const strongest = (context: TroubleContext): readonly Ink[] =>
     .filter((ink) => strengthOf(ink) > STRONG)
     .toSorted((p, q) => strengthOf(q) - strengthOf(p));
 
-const roomForWeakest = (context: TroubleContext): NextTime | undefined => {
-  const ink = weakest(context);
-  return ink && { id: 'roomFor', inkId: ink.id };
+const roomForScantest = (context: TroubleContext): NextTime | undefined => {
+  const scant = scantest(context);
+  return scant && { id: 'roomFor', inkId: scant.ink.id };
 };
 /** Where nothing is known of how strongly each is laid, no ink is blamed. */
 const lessOfStrongest = (context: TroubleContext): NextTime | undefined => {
@@ -93,6 +117,19 @@ function heavyHand(context: TroubleContext): Likelihood {
   const [strong] = strongest(context);
   return strong ? here(2.5, `the log says your hand lays ${strong.name} stronger than its swatch`) : here(1);
 }
+
+/** What the log says of the hand goes before what the readings say of the ink. */
+function strongNeighbour(context: TroubleContext): Likelihood {
+  const byHand = heavyHand(context);
+  if (byHand.reason) return byHand;
+  const potent = mostPotent(context);
+  return potent ? here(1.6, `${potent.name} holds the most of its joints`) : here(0.8);
+}
+
+const lessOfStrongNeighbour = (context: TroubleContext): NextTime | undefined => {
+  const potent = mostPotent(context);
+  return lessOfStrongest(context) ?? (potent && { id: 'lessOf', inkId: potent.id });
+};
 
 const finishOf = ({ resolved: { card } }: TroubleContext) => FINISHES[card.finish];
 
@@ -233,19 +270,16 @@ export const CAUSES: Readonly<Record<TroubleId, readonly Cause[]>> = {
       cause: 'It has too little room beside its neighbours.',
       cure: 'Go back with it over the middle of its band.',
       next: 'Give it a wider band.',
-      likely: (context) => {
-        const ink = weakest(context);
-        return ink ? here(1.6, `${ink.name} has the least room for its strength`) : here(1);
-      },
-      change: roomForWeakest,
+      likely: littleRoom,
+      change: roomForScantest,
     },
     {
       id: 'strong-neighbour',
       cause: 'A strong neighbour overpowers it.',
       cure: 'Go back with the weaker one over both its joins.',
       next: 'Lay the strong one with a lighter hand, and give it less room.',
-      likely: heavyHand,
-      change: lessOfStrongest,
+      likely: strongNeighbour,
+      change: lessOfStrongNeighbour,
     },
   ],
   heavyHand: [
