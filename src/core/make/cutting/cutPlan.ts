@@ -1,5 +1,6 @@
 import { formatBare, formatLength, type Millimetres, type Unit } from '../../base/length';
 import { seededRandom } from '../../base/random';
+import { listed } from '../../base/words';
 import type { Piece } from './pieces';
 
 /** The sheets pieces are cut from. */
@@ -30,8 +31,9 @@ export interface Cut {
   /** The line on the whole sheet. */
   readonly from: { readonly x: Millimetres; readonly y: Millimetres };
   readonly to: { readonly x: Millimetres; readonly y: Millimetres };
-  /** What comes off, in words. */
-  readonly gives: string;
+  /** What lies on either side of it, in words: above it or to its left, and below it or to its right. */
+  readonly before: string;
+  readonly after: string;
 }
 
 export interface CutSheet {
@@ -272,7 +274,8 @@ export function cutsOf(placed: readonly Placed[], sheet: Sheet): Cut[] {
       at: way === 'across' ? at - box.y : at - box.x,
       from: way === 'across' ? { x: box.x, y: at } : { x: at, y: box.y },
       to: way === 'across' ? { x: box.x + box.width, y: at } : { x: at, y: box.y + box.height },
-      gives: `${describePart(before)} | ${describePart(after)}`,
+      before: describePart(before),
+      after: describePart(after),
     });
     split(before, first as typeof box);
     split(after, second as typeof box);
@@ -288,7 +291,7 @@ function describePart(pieces: readonly Placed[]): string {
   if (pieces.length === 0) return 'offcut';
   const counts = new Map<string, number>();
   for (const { name } of pieces) counts.set(name, (counts.get(name) ?? 0) + 1);
-  return [...counts].map(([name, count]) => (count > 1 ? `${count} × ${name}` : name)).join(', ');
+  return listed([...counts].map(([name, count]) => (count > 1 ? `${count} × ${name}` : name)));
 }
 
 /** A line that goes right through the box without touching a piece: the one nearest its start, across before down. */

@@ -1,9 +1,13 @@
 import { formatBare, formatLength, type Unit } from '../../base/length';
 import type { Cut, CutPlan, CutSheet, Placed } from './cutPlan';
 
-/** One cut as it is read at the trimmer. */
-export const describeCut = ({ way, at, gives }: Cut, unit: Unit): string =>
-  `${way === 'across' ? 'Across' : 'Down'} at ${formatLength(at, unit)} from the ${way === 'across' ? 'top' : 'left'}: ${gives}`;
+/** One cut as it is read at the trimmer: "Down at 101 mm from the left; left: 2 × panel, right: offcut". */
+export function describeCut({ way, at, before, after }: Cut, unit: Unit): string {
+  const length = formatLength(at, unit);
+  return way === 'across'
+    ? `Across at ${length} from the top; above: ${before}, below: ${after}`
+    : `Down at ${length} from the left; left: ${before}, right: ${after}`;
+}
 
 /** The line a piece is scored along, on the sheet; none where it is not folded. */
 export function scoreOf({ x, y, width, height, score }: Placed): Pick<Cut, 'from' | 'to'> | undefined {

@@ -156,9 +156,9 @@ test('a card is put together from the panel out: mats stand out by their margins
     greeting: { width: 60, height: 14 },
   });
   expect(pieces.get('white')).toEqual([
-    { name: 'panel, to be trimmed', width: 96, height: 126, count: 12 },
+    { name: 'panel to be trimmed', width: 96, height: 126, count: 12 },
     { name: 'greeting strip', width: 66, height: 20, count: 12 },
-    { name: 'base, folded at the side', width: 2 * 112, height: 142, count: 12, fold: 'side' },
+    { name: 'base folded at the side', width: 2 * 112, height: 142, count: 12, fold: 'side' },
   ]);
   expect(pieces.get('kraft')).toEqual([{ name: 'mat 2', width: 98, height: 128, count: 12 }]);
   expect(pieces.get('black')).toEqual([{ name: 'mat 1', width: 102, height: 132, count: 12 }]);

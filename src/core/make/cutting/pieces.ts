@@ -51,7 +51,7 @@ export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
     ]);
   add(
     panelCardId,
-    oversize > 0 ? 'panel, to be trimmed' : 'panel',
+    oversize > 0 ? 'panel to be trimmed' : 'panel',
     panel.width + 2 * oversize,
     panel.height + 2 * oversize,
   );
@@ -60,8 +60,8 @@ export function piecesOf(assembly: Assembly): Map<string, Piece[]> {
   if (inside) add(panelCardId, 'inside panel', panel.width + 2 * oversize, panel.height + 2 * oversize);
   if (liner) add(panelCardId, 'envelope liner', liner.width, liner.height);
   for (const { name, cardId, width, height, folds } of layersOf(assembly)) {
-    if (folds === 'side') add(cardId, `${name}, folded at the side`, 2 * width, height, folds);
-    else if (folds === 'top') add(cardId, `${name}, folded at the top`, width, 2 * height, folds);
+    if (folds === 'side') add(cardId, `${name} folded at the side`, 2 * width, height, folds);
+    else if (folds === 'top') add(cardId, `${name} folded at the top`, width, 2 * height, folds);
     else add(cardId, name, width, height);
   }
   return byCard;

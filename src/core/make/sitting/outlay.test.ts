@@ -58,13 +58,13 @@ describe('the pieces a sitting is cut of', () => {
     );
 
   test('are panels alone where no cards are put together, and none for a lot without panels', () => {
-    expect(told(sittingOf([[blue, 4]]))).toEqual(['white: 4 panel, to be trimmed 84 × 104']);
+    expect(told(sittingOf([[blue, 4]]))).toEqual(['white: 4 panel to be trimmed 84 × 104']);
     expect(told(sittingOf([[blue, 0]]))).toEqual([]);
   });
 
   test('are whole cards where they are: a mat 3 mm out, a base 5 mm beyond it, folded at the side', () => {
     expect(told(sittingOf([[blue, 4]], { putsTogether: true }))).toEqual([
-      'white: 4 panel, to be trimmed 84 × 104, 4 base, folded at the side 192 × 116',
+      'white: 4 panel to be trimmed 84 × 104, 4 base folded at the side 192 × 116',
       'black: 4 mat 86 × 106',
     ]);
   });
@@ -79,8 +79,8 @@ describe('the pieces a sitting is cut of', () => {
         ]),
       ),
     ).toEqual([
-      'white: 4 panel, to be trimmed (Blue) 84 × 104, 1 panel, to be trimmed (Warm) 84 × 104',
-      'kraft: 1 panel, to be trimmed (Warm) 84 × 104',
+      'white: 4 panel to be trimmed (Blue) 84 × 104, 1 panel to be trimmed (Warm) 84 × 104',
+      'kraft: 1 panel to be trimmed (Warm) 84 × 104',
     ]);
   });
 });
