@@ -72,10 +72,10 @@ const door = {
   labels: async (labels: readonly Label[], paper: Paper): Promise<Uint8Array> =>
     handOver(await writeLabels(labels, paper, await fontAt(others))),
 
-  swatchPages: async (inks: readonly Ink[], card: Card, date: string): Promise<Uint8Array> =>
-    handOver(
-      await writeSwatchPdf(inks, card, date, { plain: await fontAt(others), bold: await fontAt(bold) }),
-    ),
+  async swatchPages(inks: readonly Ink[], card: Card, date: string, paper: Paper): Promise<Uint8Array> {
+    const fonts = { plain: await fontAt(others), bold: await fontAt(bold) };
+    return handOver(await writeSwatchPdf(inks, card, date, paper, fonts));
+  },
 
   /** An evening's plan with the sheet of each of its recipes behind it. */
   async sitting(

@@ -6,6 +6,7 @@ import { DEMO_INKS } from '../../data/demo/inks';
 import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ROWS_A_PAGE, swatchPages } from '../keep/swatches/page';
 import { type Label, writeLabels } from './labelsPdf';
+import { PAPERS } from './papers';
 import { writeSwatchPdf } from './swatchPdf';
 import { writeWeakPairs } from './weakPairsPdf';
 
@@ -71,28 +72,38 @@ test('labels stand in three columns at true size, on as many pages as they need,
 });
 
 describe('a page of swatches', () => {
-  test('has a row for each ink where its reader looks for it, and says on which card and when', async () => {
-    const inks = DEMO_INKS.slice(0, ROWS_A_PAGE + 2);
-    const pages = await pagesOf(await writeSwatchPdf(inks, WHITE_CARD, '2026-11-27', { plain, bold }));
-    const laid = swatchPages(inks);
-    expect(pages).toHaveLength(2);
-    pages.forEach(({ words, width, height }, i) => {
-      const page = laid[i];
-      if (!page) throw new Error('a page too many');
-      expect([width, height].map(Math.round)).toEqual([page.width, page.height]);
-      expect(words.some(({ text }) => text.includes('smooth white 350 g/m², 2026-11-27'))).toBe(true);
-      expect(words.some(({ text }) => text.startsWith(`page ${i + 1} of 2`))).toBe(true);
-      for (const { name, label } of page.rows) {
-        const word = words.find(({ text }) => text === name);
-        expect(word?.x, name).toBeCloseTo(label.x, 1);
-        expect(height - (word?.y ?? 0)).toBeGreaterThan(label.y);
-        expect(height - (word?.y ?? 0)).toBeLessThan(label.y + 10);
-      }
-    });
-    expect(pages[0]?.words.filter(({ text }) => text === 'drop of water, lifted at once')).toHaveLength(
-      ROWS_A_PAGE,
-    );
-  });
+  test.each(['A4', 'Letter'] as const)(
+    'has on %s a row for each ink where its reader looks for it, and says on which card and when',
+    async (paper) => {
+      const inks = DEMO_INKS.slice(0, ROWS_A_PAGE + 2);
+      const fonts = { plain, bold };
+      const pages = await pagesOf(await writeSwatchPdf(inks, WHITE_CARD, '2026-11-27', paper, fonts));
+      const laid = swatchPages(inks);
+      expect(pages).toHaveLength(2);
+      pages.forEach(({ words, width, height }, i) => {
+        const page = laid[i];
+        if (!page) throw new Error('a page too many');
+        expect([width, height]).toEqual([
+          expect.closeTo(PAPERS[paper].width, 1),
+          expect.closeTo(PAPERS[paper].height, 1),
+        ]);
+        const [left, top] = [(width - page.width) / 2, (height - page.height) / 2];
+        expect(Math.min(left, top)).toBeGreaterThan(-0.05);
+        expect(words.some(({ text }) => text.includes('smooth white 350 g/m², 2026-11-27'))).toBe(true);
+        expect(words.some(({ text }) => text.startsWith(`page ${i + 1} of 2`))).toBe(true);
+        for (const { name, label } of page.rows) {
+          const word = words.find(({ text }) => text === name);
+          const down = height - top - (word?.y ?? 0);
+          expect(word?.x, name).toBeCloseTo(left + label.x, 1);
+          expect(down).toBeGreaterThan(label.y);
+          expect(down).toBeLessThan(label.y + 10);
+        }
+      });
+      expect(pages[0]?.words.filter(({ text }) => text === 'drop of water, lifted at once')).toHaveLength(
+        ROWS_A_PAGE,
+      );
+    },
+  );
 });
 
 test('labels and pairs keep within US Letter, where that is the paper', async () => {

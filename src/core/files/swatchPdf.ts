@@ -3,18 +3,19 @@ import { PDFDocument, rgb } from 'pdf-lib';
 import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/swatches/page';
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
-import { POINT } from './papers';
+import { PAPERS, type Paper, POINT } from './papers';
 
 const LINE = 0.4;
 
 /**
- * Swatch pages at true size, to be printed on the card itself: a row an ink, with fields for a full coat, a half, a quarter,
+ * Swatch pages at true size in the middle of the paper, to be printed on the card itself: a row an ink, with fields for a full coat, a half, a quarter,
  * the same over a black strip, and two drops of water; registration marks in the corners.
  */
 export async function writeSwatchPdf(
   inks: readonly Ink[],
   card: Card,
   date: string,
+  paper: Paper,
   fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array },
 ): Promise<Uint8Array> {
   const document = await PDFDocument.create();
@@ -25,7 +26,9 @@ export async function writeSwatchPdf(
   const black = rgb(0, 0, 0);
   const pages = swatchPages(inks);
   pages.forEach((laid, number) => {
-    const page = document.addPage([laid.width * POINT, laid.height * POINT]);
+    const { width, height } = PAPERS[paper];
+    const page = document.addPage([width * POINT, height * POINT]);
+    page.translateContent(((width - laid.width) / 2) * POINT, ((height - laid.height) / 2) * POINT);
     const up = (y: number) => (laid.height - y) * POINT;
     const write = (text: string, x: number, y: number, size: number, font = plain) =>
       page.drawText(text, { x: x * POINT, y: up(y), size, font, color: black });

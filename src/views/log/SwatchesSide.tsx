@@ -134,10 +134,12 @@ function PageWork({ inks, card, page }: PageProps) {
     <div {...drop.getRootProps()} className="contents">
       <input {...drop.getInputProps({ 'aria-label': 'Photograph of a filled swatch page' })} />
       <Button
+        title={`On ${paper}; Desk settings change it. A page is read by its marks, whatever it was printed on.`}
         disabled={busy !== undefined}
         onClick={() =>
           void during('Laying the pages out …', async () => {
-            download('swatches.pdf', 'application/pdf', await paperWorker().swatchPages(inks, card, today()));
+            const pages = await paperWorker().swatchPages(inks, card, today(), paper);
+            download('swatches.pdf', 'application/pdf', pages);
             return undefined;
           })
         }
@@ -165,11 +167,6 @@ function PageWork({ inks, card, page }: PageProps) {
         <span role="status" className="text-mute">
           {busy}
         </span>
-      )}
-      {paper === 'Letter' && (
-        <p className="w-full text-mute">
-          The pages are A4. Print them fitted to the page: they are read by their marks, whatever their size.
-        </p>
       )}
       {problem && (
         <p role="alert" className="w-full max-w-xl border-l-2 border-text pl-3">

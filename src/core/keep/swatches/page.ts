@@ -13,7 +13,7 @@ export const FIELDS = {
 export type FieldId = keyof typeof FIELDS;
 export const FIELD_IDS = Object.keys(FIELDS) as readonly FieldId[];
 
-/** A place on the page, mm from its top left corner. */
+/** A place on a page of swatches, mm from its top left corner. */
 export interface PageBox {
   readonly x: Millimetres;
   readonly y: Millimetres;
@@ -29,7 +29,10 @@ export interface SwatchRow {
   readonly fields: Readonly<Record<FieldId, PageBox>>;
 }
 
-/** A page of swatches: A4 (ISO 216), with four registration marks that a photograph is set straight by. */
+/**
+ * A page of swatches, with four registration marks that a photograph is set straight by. It is as large as what A4 (ISO
+ * 216) and US Letter have in common, so that it is the same on either: nobody has to say what a page was printed on.
+ */
 export interface SwatchPage {
   readonly width: Millimetres;
   readonly height: Millimetres;
@@ -39,10 +42,10 @@ export interface SwatchPage {
   readonly rows: readonly SwatchRow[];
 }
 
-const PAGE = { width: 210, height: 297, margin: 12 } as const;
+const PAGE = { width: 210, height: 279.4, margin: 12 } as const;
 const MARK = 8;
 const HEAD = 26;
-const ROW = { height: 30, gap: 4, label: 6 } as const;
+const ROW = { height: 29, gap: 3, label: 6 } as const;
 const FIELD = { width: 26, gap: 4 } as const;
 export const ROWS_A_PAGE = Math.floor((PAGE.height - HEAD - PAGE.margin - 14) / (ROW.height + ROW.gap));
 
