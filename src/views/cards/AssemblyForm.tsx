@@ -1,8 +1,10 @@
 import { CardSelect } from '../../app/CardSelect';
 import type { Cutting } from '../../app/cutting';
+import { describeOverhang } from '../../core/make/cutting/cutText';
 import type { Fold, MatLayer } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
 import type { MatAdvice } from '../../core/readings/card/mats';
+import type { Panel } from '../../core/recipe/panel';
 import { nextId } from '../../core/recipe/recipe';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -13,6 +15,7 @@ import { TypedField } from '../../ui/TypedField';
 
 interface Props {
   readonly choices: Cutting;
+  readonly panel: Panel;
   readonly cards: readonly Card[];
   /** The drawer's cards by how they go with the panel; undefined until they have been held against it. */
   readonly advice: readonly MatAdvice[] | undefined;
@@ -30,8 +33,12 @@ const MARGIN_LIMITS = {
   liner: 400,
 } as const;
 
+/** A greeting strip to begin with, mm. */
+const STRIP = { width: 60, height: 16 } as const;
+
 /** How many cards, on which base, with which mats and greeting. */
-export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
+export function AssemblyForm({ choices, panel, cards, advice, onChange }: Props) {
+  const unit = useAppSelector(({ view }) => view.unit);
   const { cards: count, oversize, mats, base, greeting, grain, inside, liner } = choices;
   const number = (text: string): string | undefined => {
     const n = Number(text);
@@ -40,6 +47,7 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
     onChange({ cards: n });
     return undefined;
   };
+  const overhang = describeOverhang({ panel, greeting }, unit);
   const firstCard = advice?.[0]?.card.id ?? cards[0]?.id ?? '';
   return (
     <div className="space-y-4">
@@ -137,10 +145,19 @@ export function AssemblyForm({ choices, cards, advice, onChange }: Props) {
               max={MARGIN_LIMITS.strip.height}
               onValue={(height) => onChange({ greeting: { ...greeting, height } })}
             />
+            {overhang && (
+              <p role="status" className="border-l-2 border-text pl-2">
+                {overhang}
+              </p>
+            )}
             <Button onClick={() => onChange({ greeting: undefined })}>No strip</Button>
           </>
         ) : (
-          <Button onClick={() => onChange({ greeting: { width: 60, height: 16 } })}>Add a strip</Button>
+          <Button
+            onClick={() => onChange({ greeting: { ...STRIP, width: Math.min(STRIP.width, panel.width) } })}
+          >
+            Add a strip
+          </Button>
         )}
       </fieldset>
       <Checkbox

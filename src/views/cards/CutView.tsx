@@ -52,6 +52,7 @@ export function CutView({ shelf }: { readonly shelf: Shelf }) {
         </label>
         <AssemblyForm
           choices={choices}
+          panel={recipe.panel}
           cards={shelf.cards}
           advice={advice}
           onChange={(change) => void writeSetting(db, CUTTING_SETTING, { ...choices, ...change })}

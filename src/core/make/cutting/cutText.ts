@@ -1,5 +1,6 @@
 import { formatBare, formatLength, type Unit } from '../../base/length';
 import type { Cut, CutPlan, CutSheet, Placed } from './cutPlan';
+import type { Assembly } from './pieces';
 
 /** One cut as it is read at the trimmer: "Down at 101 mm from the left; left: 2 × panel, right: offcut". */
 export function describeCut({ way, at, before, after }: Cut, unit: Unit): string {
@@ -29,6 +30,17 @@ export function describeScores(placed: readonly Placed[], unit: Unit): string[] 
     return [`Score at ${formatLength(side / 2, unit)}, the middle of ${formatLength(side, unit)}: ${name}`];
   });
   return [...new Set(lines)];
+}
+
+/** That a greeting strip is larger than the panel it lies on; undefined where it is not. */
+export function describeOverhang(
+  { panel, greeting }: Pick<Assembly, 'panel' | 'greeting'>,
+  unit: Unit,
+): string | undefined {
+  if (!greeting || (greeting.width <= panel.width && greeting.height <= panel.height)) return undefined;
+  const [side, more] =
+    greeting.width > panel.width ? (['width', 'wider'] as const) : (['height', 'higher'] as const);
+  return `The strip is ${more} than the panel, ${formatLength(greeting[side], unit)} on ${formatLength(panel[side], unit)}, and stands out beyond it.`;
 }
 
 /** Sheets that are cut alike. */

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { seededRandom } from '../../base/random';
 import { isoASize } from '../../materials/card/paper';
 import { CannotCut, cutsOf, type Placed, planCuts } from './cutPlan';
-import { describeScores, scoreOf, sheetsAlike } from './cutText';
+import { describeOverhang, describeScores, scoreOf, sheetsAlike } from './cutText';
 import { type Assembly, blendedPanels, FOLDS, type Fold, type Piece, piecesOf } from './pieces';
 
 const A4 = { width: 210, height: 297 };
@@ -195,6 +195,15 @@ test('a base is scored through its middle, whichever way it lies, and that is to
     }
   const { placed = [] } = planCuts(A4, [{ name: 'panel', width: 90, height: 90, count: 2 }]).sheets[0] ?? {};
   expect(placed.map(scoreOf)).toEqual([undefined, undefined]);
+});
+
+test('a strip larger than its panel is told with both sizes; one as large is not', () => {
+  const on = (greeting: Assembly['greeting']) =>
+    describeOverhang({ panel: { width: 60, height: 80 }, greeting }, 'mm');
+  expect(on(undefined)).toBeUndefined();
+  expect(on({ width: 60, height: 80 })).toBeUndefined();
+  expect(on({ width: 61, height: 16 })).toMatch(/^The strip is wider than the panel, 61.mm on 60.mm, and/);
+  expect(on({ width: 20, height: 81 })).toMatch(/^The strip is higher than the panel, 81.mm on 80.mm, and/);
 });
 
 test('an inside panel and a liner are cut from the panel’s card, and count as so much more to blend', () => {
