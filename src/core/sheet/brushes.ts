@@ -18,13 +18,14 @@ export interface BrushNeed {
   readonly takes: 'new ink' | 'what it holds';
   /** Between which two waits of the work it is, counted from 0. */
   readonly stretch?: number;
-  /** When that is, minutes from the first step. */
+  /** From when until when that is, minutes from the first step. */
   readonly begins?: Minutes;
+  readonly ends?: Minutes;
 }
 
 /**
  * How a brush is cleaned for another ink: wiped between depths of one colour; between colours rubbed on dry paper, since a
- * washed one is damp for longer than a join is open; washed where something has to dry in between.
+ * washed one is damp for longer than a join is open; washed where something has to dry for so long in between.
  */
 export type Cleaning = 'wiped' | 'rubbed' | 'washed';
 
@@ -54,10 +55,13 @@ interface Held {
   /** What it is kept for: the family of the first ink it held, or the mixture. */
   family: string;
   inks: readonly Ink[];
-  /** The stretch it was last used in, and when. */
+  /** The stretch it was last used in, and until when. */
   stretch: number;
-  usedAt: Minutes;
+  usedUntil: Minutes;
 }
+
+/** A washed brush is dry again after so long, minutes. From memory. */
+export const DAMP_FOR: Minutes = 20;
 
 /** What sets in a brush has set in one that lies so long, minutes. From memory. */
 export const SETS_WITHIN: Minutes = 20;
@@ -80,12 +84,12 @@ export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}
   return needs.map((need, at) => {
     const set = setOf(need.inks);
     const holding = rack.find((one) => one.set === set && sameInks(one.inks, need.inks));
-    const { stretch = 0, begins = 0 } = need;
+    const { stretch = 0, begins = 0, ends = begins } = need;
     if (holding) {
-      const lay = stretch > holding.stretch && begins - holding.usedAt >= SETS_WITHIN;
+      const lay = stretch > holding.stretch && begins - holding.usedUntil >= SETS_WITHIN;
       const isWashed = lay && setsInBrush(set);
       holding.stretch = stretch;
-      holding.usedAt = begins;
+      holding.usedUntil = ends;
       return {
         brush: holding.brush,
         set,
@@ -98,14 +102,15 @@ export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}
     const touched = need.takes === 'what it holds';
     if (!taken) {
       const brush = { letter: letterOf(rack.length), label: labelFor(need.inks, set) };
-      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks, stretch, usedAt: begins });
+      rack.push({ brush, set, family: familyOf(need.inks, set), inks: need.inks, stretch, usedUntil: ends });
       return { brush, set, isFresh: true, touched };
     }
     const isKin = familyOf(need.inks, set) === taken.family && !isPaler(need.inks, taken.inks);
-    const how: Cleaning = isKin ? 'wiped' : taken.stretch < stretch ? 'washed' : 'rubbed';
+    const isDryByThen = taken.stretch < stretch && begins - taken.usedUntil >= DAMP_FOR;
+    const how: Cleaning = isKin ? 'wiped' : isDryByThen ? 'washed' : 'rubbed';
     const cleaned = { of: taken.inks, how };
     taken.stretch = stretch;
-    taken.usedAt = begins;
+    taken.usedUntil = ends;
     taken.inks = need.inks;
     taken.family = familyOf(need.inks, set);
     return { brush: taken.brush, set, isFresh: false, cleaned, touched };

@@ -13,12 +13,12 @@ import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { SchoolId } from '../recipe/schools/schools';
 import type { ToolId } from '../recipe/tools/tools';
-import { brushesFor } from './brushes';
+import { brushesFor, DAMP_FOR } from './brushes';
 import { cautionsOf } from './cautions';
 import { compileSheet, sheetText } from './compile';
 import { tryOut } from './hand/hand';
 import { layingOrder } from './schoolChoice';
-import { describeMinutes } from './times';
+import { describeMinutes, USUAL_PACE } from './times';
 
 const yellow = ink('Gorse', '#e3b20f');
 const white = ink('Mist', '#e4e9ee');
@@ -172,8 +172,17 @@ test('with too few brushes the one needed last is rubbed clean, washed where som
   expect(uses.map(({ brush }) => brush.letter).join('')).toBe('AAA');
   expect(uses[1]?.cleaned).toMatchObject({ how: 'rubbed', of: [gorse] });
   expect(uses[2]).toMatchObject({ touched: true, cleaned: { how: 'rubbed' } });
-  const later = { inks: [deep], takes: 'new ink', stretch: 1 } as const;
-  expect(brushesFor([...loads(gorse), later], { 'dye and hybrid': 1 })[1]?.cleaned?.how).toBe('washed');
+  const [first] = loads(gorse);
+  const later = (begins: number, stretch = 1) =>
+    brushesFor(
+      [
+        { ...first, inks: [gorse], takes: 'new ink', begins: 0, ends: 4 },
+        { inks: [deep], takes: 'new ink', stretch, begins },
+      ],
+      { 'dye and hybrid': 1 },
+    )[1]?.cleaned?.how;
+  // A washed brush is damp for twenty minutes after its last stroke.
+  expect([later(4 + DAMP_FOR), later(3.9 + DAMP_FOR), later(60, 0)]).toEqual(['washed', 'rubbed', 'rubbed']);
 });
 
 test('a brush is labelled by what it is kept for: its family, what of it is pigment, white, a mixture, or the maker’s own word', () => {
@@ -294,11 +303,21 @@ describe('passes in the order of work', () => {
     );
   });
 
-  test('the one brush is washed for a top coat while the blend dries, and told so there', () => {
-    const coated = withPass(resolvedOf([yellow, teal]), 'clearResist', { design: design('reeds') });
-    const { steps } = compileSheet(withPass(coated, 'coat', { ink: blue }), 'mm', {
-      owned: { brushes: { 'dye and hybrid': 1 } },
-    });
+  test('the one brush is washed for a top coat while the blend dries, where that takes so long, and told so there', () => {
+    const resisted = withPass(resolvedOf([yellow, teal]), 'clearResist', { design: design('reeds') });
+    const coated = withPass(resisted, 'coat', { ink: blue });
+    const withOne = (airDry: number) =>
+      compileSheet(coated, 'mm', {
+        owned: { brushes: { 'dye and hybrid': 1 } },
+        pace: { ...USUAL_PACE, airDry },
+      });
+    const { steps } = withOne(2);
+    // Dry sooner than a washed brush is, the blend leaves no time for it.
+    expect(
+      withOne(1)
+        .steps.flatMap(({ care }) => care)
+        .join('\n'),
+    ).not.toMatch(/washed by now|Meanwhile wash/);
     const coat = steps.findIndex(({ title }) => title === 'Top coat: Skerry');
     expect(steps[coat]?.care[0]).toMatch(/Brush A worked with .*: it has to be washed by now, and dry\.$/);
     expect(

@@ -118,9 +118,10 @@ function workOff(
     ({ cleaned, set, isFresh }) => cleaned?.how === 'rubbed' || (setsInBrush(set) && !isFresh),
   );
   if (!mayWash || needs.some(({ stretch }) => stretch !== undefined)) return { uses, done };
-  const times = done.steps.flatMap(({ brush, begins }, at) =>
-    brush ? [{ stretch: done.steps.slice(0, at).filter(isTimeToWash).length, begins }] : [],
-  );
+  const times = done.steps.flatMap(({ brush, begins, minutes = 0 }, at) => {
+    const stretch = done.steps.slice(0, at).filter(isTimeToWash).length;
+    return brush ? [{ stretch, begins, ends: begins + minutes }] : [];
+  });
   return workOff(
     pieces,
     needs.map((need, i) => ({ ...need, stretch: 0, ...times[i] })),

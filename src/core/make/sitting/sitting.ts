@@ -1,4 +1,5 @@
 import { counted } from '../../base/words';
+import { DAMP_FOR } from '../../sheet/brushes';
 import type { Minutes } from '../../sheet/times';
 
 /** One piece of work on one panel, as a plan of an evening sees it. */
@@ -60,7 +61,7 @@ export const USUAL_TABLE: AtHand = {
   places: 24,
   wipeMinutes: 0.5,
   washMinutes: 1.5,
-  dampMinutes: 20,
+  dampMinutes: DAMP_FOR,
 };
 
 /** What a plan is to be first: early at its end, or with little to wash and wipe. */
