@@ -28,6 +28,8 @@ describe('a desk', () => {
     ].reduce((one, step) => addStep(one, resolved, step), clearDesk(resolved.recipe));
     expect(desk).toMatchObject({ worked: 2.5, clock: 12.5 });
     expect(desk.steps.map(({ begins }) => begins)).toEqual([0, 2, 12, 12.5]);
+    // What a step does not tell of itself it has none of.
+    expect(desk.steps[1]).toMatchObject({ ownBrushes: [], marks: [], deeds: [], needs: [], dangers: [] });
     expect(desk.steps.map(({ note }) => note)).toEqual([undefined, undefined, 'mind the corner', undefined]);
   });
 

@@ -8,7 +8,7 @@ import type { ParamSpec, Params } from '../../base/params';
 import type { Card } from '../../materials/card/card';
 import type { Design } from '../../materials/design/design';
 import { OWN_DESIGNS } from '../../materials/design/own';
-import type { Ink } from '../../materials/ink/ink';
+import { BARE, type Ink } from '../../materials/ink/ink';
 import { passReadings } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { setRun } from '../../recipe/editLadder';
@@ -23,6 +23,7 @@ import type { Finding } from './definition';
 import { findingsOf } from './rules';
 
 const inkOf = (id: string): Ink => DEMO_INKS.find((ink) => ink.id === id) as Ink;
+const drawn = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
 const cardOf = (id: string): Card => DEMO_CARDS.find((card) => card.id === id) as Card;
 const kitWith = (
   ids: readonly string[],
@@ -53,6 +54,20 @@ const dippedOne = kitWith(['gorse-pale', 'weir-mid', 'skerry-deep'], 'watercolou
 
 test('a sound recipe offends against nothing', () => {
   expect(check(kitWith(['gorse-pale', 'weir-mid', 'skerry-deep']))).toEqual([]);
+});
+
+test('water that takes little is told once a pass, of whatever lies there; nothing is where only card lies', () => {
+  const { lifts: _, ...weir } = inkOf('weir-mid');
+  const firm: Ink = { ...weir, kind: 'pigment' };
+  const wetted = (inks: readonly Ink[]) =>
+    withPass(withPass(resolvedOf(inks, cardOf('smooth-white')), 'splash'), 'waterStamp', {
+      design: drawn('pressed-leaf'),
+    });
+  const keys = check(wetted([firm, { ...firm, id: 'other' }])).flatMap(({ key }) =>
+    key.startsWith('little ') ? [key] : [],
+  );
+  expect(keys).toEqual(['little splash-1 pigments', 'little waterStamp-1 pigments']);
+  expect(find(wetted([BARE, BARE]), 'little')).toBeUndefined();
 });
 
 describe('each rule is seen, said, and gone once its press has mended it (common practice)', () => {
@@ -134,8 +149,6 @@ describe('each rule is seen, said, and gone once its press has mended it (common
     );
   });
 });
-
-const drawn = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
 
 describe('rules of passes: seen, said, and gone once their press has mended it (common practice)', () => {
   const pale = kitWith(['haar-pale', 'gorse-pale', 'thrift-pale']);

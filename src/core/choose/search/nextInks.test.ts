@@ -57,6 +57,18 @@ describe('which ink next', () => {
     expect(withIt.length).toBeGreaterThan(0);
   });
 
+  test('what an ink would bring is measured by what is owned, not by what else could be bought', () => {
+    const owned = DEMO_INKS.filter(({ family }) => ['Haar', 'Dunnock', 'Sloe', 'Sedge'].includes(family));
+    const [first, ...others] = DEMO_INKS.filter(
+      ({ family }) => family === 'Gorse' || family === 'Leat' || family === 'Thrift',
+    ).map((ink) => ({ ...ink, wished: true }));
+    if (!first) throw new Error('no candidate');
+    const [alone] = weighed(owned, [first]).found;
+    const among = weighed(owned, [first, ...others]).found.find(({ ink }) => ink.id === first.id);
+    expect(alone?.count).toBeGreaterThan(0);
+    expect(among?.count).toBe(alone?.count);
+  });
+
   test('it tells how far it is, never back, and asks for two inks of one’s own', () => {
     const { parts } = weighed(DEMO_INKS.slice(0, 20), gapsOf(DEMO_INKS.slice(0, 20)));
     expect(parts).toEqual(parts.toSorted((p, q) => p - q));

@@ -51,6 +51,34 @@ describe('a verdict near its edge', () => {
       ).toBe(true);
   });
 
+  test('is one where either swatch alone would turn it, the upper one’s or the lower one’s', () => {
+    const from = labOfHex(red.overWhite);
+    const to = labOfHex(yellow.overWhite);
+    const decidedBy = new Set<string>();
+    for (let i = 0; i <= 20; i++) {
+      const mid = (key: 'l' | 'a' | 'b') => from[key] + ((to[key] - from[key]) * i) / 20;
+      const step = ink(`step ${i}`, hexOfLab({ l: mid('l'), a: mid('a'), b: mid('b') }));
+      for (const [first, second] of [
+        [step, green],
+        [green, step],
+      ] as const) {
+        const said = verdictOf(first, second, ground);
+        const turns = (which: 0 | 1): boolean =>
+          (['l', 'a', 'b'] as const).some((key) =>
+            [-2, 2].some((by) => {
+              const pair = [first, second] as const;
+              const other = { ...pair[which], overWhite: moved(pair[which].overWhite, { [key]: by }) };
+              return verdictOf(which ? first : other, which ? other : second, ground) !== said;
+            }),
+          );
+        const [byFirst, bySecond] = [turns(0), turns(1)];
+        expect(isCloseCall(first, second, ground), `${first.name}, ${second.name}`).toBe(byFirst || bySecond);
+        if (byFirst !== bySecond) decidedBy.add(byFirst ? 'first' : 'second');
+      }
+    }
+    expect(decidedBy).toEqual(new Set(['first', 'second']));
+  });
+
   test('is told for each joint of a ladder, in its order', () => {
     const ladder = [yellow, blue, green, red];
     expect(closeCallsOf(ladder, ground)).toEqual(
