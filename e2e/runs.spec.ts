@@ -339,6 +339,13 @@ test('the palette finds things to do and recipes; keys are listed and work; the 
   await expect(page.getByPlaceholder(/^Type what/)).toHaveValue('run: glow');
   await page.keyboard.press('Enter');
   await expect(runWord(page)).toHaveText('glow');
+  // What the recipe's menu does is found by name, too.
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder(/^Type what/).fill('wrong');
+  await expect(page.getByRole('option')).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'What went wrong?' })).toBeVisible();
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder(/^Type what/).fill('raku');
   await expect(page.getByRole('option', { name: 'Raku dusk, tonal' })).toBeVisible();

@@ -7,6 +7,7 @@ const THINGS = [
   { id: 'pink', label: 'Lantern Pink', sort: 'ink' },
   { id: 'kiln', label: 'Tonal, pale inks of the kiln', sort: 'recipe' },
   { id: 'cut', label: 'Cut cards from sheets', also: 'batch many', sort: 'Cards' },
+  { id: 'glow', label: 'Glow: where two rungs are, one after the other', sort: 'word' },
 ];
 const found = (typed: string) => findAmong(THINGS, typed).map(({ id }) => id);
 
@@ -27,5 +28,8 @@ test('scattered letters are the last resort, and nothing is nothing', () => {
   expect(findAmong(THINGS, 'shwbnch', false)).toEqual([]);
   expect(findAmong(THINGS, 'pink', false)).toHaveLength(1);
   expect(found('xyzzy')).toEqual([]);
+  // A sentence has almost any letters in it.
+  expect(found('wrong')).toEqual([]);
+  expect(found('one after')).toEqual(['glow']);
   expect(found(' ')).toHaveLength(THINGS.length);
 });

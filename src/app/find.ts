@@ -16,9 +16,12 @@ const KEYS = [
   { key: 'also', threshold: rankings.WORD_STARTS_WITH, maxRanking: rankings.WORD_STARTS_WITH },
 ] as const;
 
+/** Over what is longer, such as a sentence, almost any letters are scattered. */
+const SCATTERED_UP_TO = 40;
+
 /**
  * What is called so, the best first: the whole name, its beginning, a word of it, a part of it; then what has other words
- * for it. Every word that is typed must be met. Letters scattered over a name count only where that finds nothing.
+ * for it. Every word that is typed must be met. Letters scattered over a short name count only where that finds nothing.
  *
  * @param isAll  whether these are all there will be: until then scattered letters wait, or what they find would be taken
  *               for what is still to come
@@ -36,5 +39,7 @@ export function findAmong<Thing extends Findable>(
     [...things],
   );
   const found = [...new Set([...whole, ...byWords])];
-  return found.length > 0 || !isAll ? found : matchSorter(things, typed.trim(), { keys: ['label'] });
+  if (found.length > 0 || !isAll) return found;
+  const named = things.filter(({ label }) => label.length <= SCATTERED_UP_TO);
+  return matchSorter(named, typed.trim(), { keys: ['label'] });
 }

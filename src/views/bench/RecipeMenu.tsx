@@ -1,4 +1,5 @@
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { type Command, useCommands } from '../../app/commands';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import type { Refusal } from '../../app/recipes/refusal';
@@ -16,6 +17,18 @@ import { Menu } from '../../ui/Menu';
 
 const TroubleFinder = lazy(() => import('../../app/trouble/TroubleFinder'));
 const Faults = lazy(() => import('../../ui/Faults'));
+
+/** What the menu does that is found by its name, too. */
+const BY_NAME = {
+  picture: { label: 'Export this recipe as a picture', also: 'png image save share' },
+  duplicate: { label: 'Duplicate this recipe', also: 'copy' },
+  bringIn: { label: 'Import a recipe from a file', also: 'open load bring json' },
+  log: { label: 'Log this panel as made today', also: 'done finished record diary' },
+  wrong: { label: 'Something went wrong with this panel', also: 'trouble mud fault mistake problem' },
+  versions: { label: 'Versions of this recipe', also: 'history compare earlier' },
+  remove: { label: 'Delete this recipe', also: 'remove throw' },
+} as const;
+const NAMED = Object.keys(BY_NAME) as readonly (keyof typeof BY_NAME)[];
 
 /** What can be done with the recipe on the bench as a whole. */
 export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) {
@@ -43,6 +56,33 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
       const resolved = shelf && resolveAnyway(recipe, shelf);
       if (resolved) act(resolved);
     });
+  const acts: Readonly<Record<keyof typeof BY_NAME, () => void>> = {
+    picture: withResolved((resolved) =>
+      painting.make((worker, onProgress) =>
+        actions.exportPicture(resolved, (one) => worker.picture(one, onProgress)),
+      ),
+    ),
+    duplicate: withRecipe(actions.duplicate),
+    bringIn: () => picker.current?.click(),
+    log: withResolved((resolved) => void log(resolved)),
+    wrong: withResolved(setWrong),
+    versions: onVersions,
+    remove: withRecipe(actions.remove),
+  };
+  const latest = useRef(acts);
+  latest.current = acts;
+  useCommands(
+    useMemo<readonly Command[]>(
+      () =>
+        NAMED.map((name) => ({
+          id: `recipe-${name}`,
+          group: 'Recipe',
+          ...BY_NAME[name],
+          run: () => latest.current[name](),
+        })),
+      [],
+    ),
+  );
   return (
     <>
       {painting.progress}
@@ -51,24 +91,17 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           { label: 'Redo', disabled: !canRedo, onSelect: () => dispatch(redone()) },
           'line',
           { label: 'New recipe …', onSelect: start },
-          { label: 'Duplicate', onSelect: withRecipe(actions.duplicate) },
+          { label: 'Duplicate', onSelect: acts.duplicate },
           'line',
           { label: 'Export as a file', onSelect: withResolved(actions.download) },
-          {
-            label: 'Export as a picture, 300 dpi',
-            onSelect: withResolved((resolved) =>
-              painting.make((worker, onProgress) =>
-                actions.exportPicture(resolved, (one) => worker.picture(one, onProgress)),
-              ),
-            ),
-          },
-          { label: 'Import from a file', onSelect: () => picker.current?.click() },
+          { label: 'Export as a picture, 300 dpi', onSelect: acts.picture },
+          { label: 'Import from a file', onSelect: acts.bringIn },
           'line',
-          { label: 'Log it as made today', onSelect: withResolved((resolved) => void log(resolved)) },
-          { label: 'Something went wrong …', onSelect: withResolved(setWrong) },
-          { label: 'Versions', onSelect: onVersions },
+          { label: 'Log it as made today', onSelect: acts.log },
+          { label: 'Something went wrong …', onSelect: acts.wrong },
+          { label: 'Versions', onSelect: acts.versions },
           'line',
-          { label: 'Delete', onSelect: withRecipe(actions.remove) },
+          { label: 'Delete', onSelect: acts.remove },
         ]}
       >
         Recipe …
