@@ -70,10 +70,10 @@ export default function TroubleFinder({ resolved, action, needsChange = false, o
             </li>
           ))}
         </ul>
-        <div ref={causes} aria-live="polite">
+        <div ref={causes} aria-live="polite" className="self-start">
           {seen && context ? (
             <>
-              <h3 className="heading mb-2">{TROUBLE_NAMES[seen]}</h3>
+              <h3 className="heading mb-2 first-letter:uppercase">{TROUBLE_NAMES[seen]}</h3>
               <ol className="space-y-4">
                 {findCauses(seen, context).map((cause) => (
                   <CauseTold

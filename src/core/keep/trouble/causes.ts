@@ -85,13 +85,15 @@ function littleRoom(context: TroubleContext): Likelihood {
   return here(2, `${ink.name} shows on ${percentOf(shown)} of the panel; ${asked} ${percentOf(wanted)}`);
 }
 
-/** The ink that holds the most of its joints, where that is more than even. */
-function mostPotent({ resolved }: TroubleContext): Ink | undefined {
+/** The ink that holds the most of its joints, and how in words, where that is more than even. */
+function mostPotent({ resolved }: TroubleContext) {
   const [most] = potencies(resolved)
-    .map(({ holds }, i) => ({ holds, ink: resolved.inks[i] }))
-    .filter(({ holds, ink }) => ink && !isBare(ink) && holds > HOLDS.evenTo)
+    .flatMap((potency, i) => {
+      const ink = resolved.inks[i];
+      return ink && !isBare(ink) && potency.holds > HOLDS.evenTo ? [{ ...potency, ink }] : [];
+    })
     .toSorted((p, q) => q.holds - p.holds);
-  return most?.ink;
+  return most;
 }
 
 /** An ink is strong that the hand lays so much stronger than its swatch. */
@@ -123,12 +125,12 @@ function strongNeighbour(context: TroubleContext): Likelihood {
   const byHand = heavyHand(context);
   if (byHand.reason) return byHand;
   const potent = mostPotent(context);
-  return potent ? here(1.6, `${potent.name} holds the most of its joints`) : here(0.8);
+  return potent ? here(1.6, `${potent.ink.name} ${potent.description} in its joints`) : here(0.8);
 }
 
 const lessOfStrongNeighbour = (context: TroubleContext): NextTime | undefined => {
   const potent = mostPotent(context);
-  return lessOfStrongest(context) ?? (potent && { id: 'lessOf', inkId: potent.id });
+  return lessOfStrongest(context) ?? (potent && { id: 'lessOf', inkId: potent.ink.id });
 };
 
 const finishOf = ({ resolved: { card } }: TroubleContext) => FINISHES[card.finish];
