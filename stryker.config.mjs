@@ -16,5 +16,7 @@ export default {
   clearTextReporter: { reportTests: false, allowColor: false },
   concurrency: 2,
   timeoutMS: 10_000,
+  // All tests once, on a machine that has others to serve.
+  dryRunTimeoutMinutes: 20,
   thresholds: { high: 90, low: 80, break: 80 },
 };
