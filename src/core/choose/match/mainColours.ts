@@ -53,17 +53,15 @@ function centresOf(points: readonly number[][], count: number): number[][] {
   const centres = clustered(points, count);
   const catching = points.filter(
     (point) =>
-      Math.hypot(point[1] as number, point[2] as number) >= CATCHES.chroma &&
-      apart(point, centres[nearestCentre(point, centres)] as number[]) >= CATCHES.off,
+      Math.hypot(point[1], point[2]) >= CATCHES.chroma &&
+      apart(point, centres[nearestCentre(point, centres)]) >= CATCHES.off,
   );
   const [most] = catching
     .filter((_, i) => i % Math.ceil(catching.length / MAX_TRIED) === 0)
     .map((seed) => catching.filter((point) => apart(point, seed) < ONE_CATCHER))
     .toSorted((p, q) => q.length - p.length);
   if (!most || most.length < CATCHES.part * points.length) return centres;
-  const centre = [0, 1, 2].map(
-    (k) => most.reduce((sum, point) => sum + (point[k] as number), 0) / most.length,
-  );
+  const centre = [0, 1, 2].map((k) => most.reduce((sum, point) => sum + point[k], 0) / most.length);
   const others = new Set(most);
   return [
     ...clustered(
@@ -84,12 +82,12 @@ function clustered(points: readonly number[][], count: number): number[][] {
 const MAX_TRIED = 60;
 
 const apart = (p: readonly number[], q: readonly number[]): number =>
-  Math.hypot(...p.map((value, k) => value - (q[k] as number)));
+  Math.hypot(...p.map((value, k) => value - q[k]));
 
 function nearestCentre(point: readonly number[], centres: readonly (readonly number[])[]): number {
   let best = 0;
   centres.forEach((centre, i) => {
-    if (apart(point, centre) < apart(point, centres[best] as number[])) best = i;
+    if (apart(point, centre) < apart(point, centres[best])) best = i;
   });
   return best;
 }
@@ -129,8 +127,7 @@ function markerFor(
   places: readonly { x: number; y: number }[],
   centre: readonly number[],
 ): Place {
-  const off = (i: number): number =>
-    (points[i] as number[]).reduce((sum, value, k) => sum + (value - (centre[k] as number)) ** 2, 0);
+  const off = (i: number): number => points[i].reduce((sum, value, k) => sum + (value - centre[k]) ** 2, 0);
   const nearest = own.toSorted((p, q) => off(p) - off(q)).slice(0, CANDIDATES);
   const reach = readingReach(pixels);
   const even = (i: number): number => {

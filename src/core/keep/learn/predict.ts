@@ -107,19 +107,18 @@ export function predict(
   const byInks = [0, 1, 2].map(() => new Float64Array(INK_PARAMS * laying.inks.length));
   const byHand = [0, 1, 2].map(() => new Float64Array(1 + hand.inks.length));
   layers.forEach((layer, at) => {
-    const [k, s] = [byK[at] as Float64Array, byS[at] as Float64Array];
+    const [k, s] = [byK[at], byS[at]];
     for (const { ink, coats, byCreep } of layer) {
       const { film, byK: filmByK, byS: filmByS } = filmAt(ink);
       const first = INK_PARAMS * laying.inks.indexOf(ink);
       const load = 1 + hand.inks.indexOf(ink);
       for (let c = 0; c < 3; c++) {
-        const [inkRow, handRow] = [byInks[c] as Float64Array, byHand[c] as Float64Array];
+        const [inkRow, handRow] = [byInks[c], byHand[c]];
         const byCoats = along(k, film.absorption, c) + along(s, film.scattering, c);
         add(handRow, 0, byCoats * byCreep);
         if (load > 0) add(handRow, load, byCoats * HAND.load * coats);
         for (let param = 0; param < INK_PARAMS; param++) {
-          const slope =
-            along(k, filmByK[param] as Float64Array, c) + along(s, filmByS[param] as Float64Array, c);
+          const slope = along(k, filmByK[param], c) + along(s, filmByS[param], c);
           add(inkRow, first + param, coats * slope);
         }
       }
@@ -135,8 +134,7 @@ const add = (row: Float64Array, at: number, value: number): void => {
 /** What a change of a whole spectrum does to one of L*, a*, b*. */
 function along(slopes: Float64Array, spectrum: Float64Array, c: number): number {
   let sum = 0;
-  for (let band = 0, at = c * BANDS; band < BANDS; band++, at++)
-    sum += (slopes[at] as number) * (spectrum[band] as number);
+  for (let band = 0, at = c * BANDS; band < BANDS; band++, at++) sum += slopes[at] * spectrum[band];
   return sum;
 }
 
@@ -146,8 +144,8 @@ function mixedFilm(layer: readonly LaidPart[], filmAt: (ink: number) => FilmSlop
   for (const { ink, coats } of layer) {
     const { film } = filmAt(ink);
     for (let band = 0; band < BANDS; band++) {
-      absorption[band] = (absorption[band] as number) + coats * (film.absorption[band] as number);
-      scattering[band] = (scattering[band] as number) + coats * (film.scattering[band] as number);
+      absorption[band] += coats * film.absorption[band];
+      scattering[band] += coats * film.scattering[band];
     }
   }
   return { absorption, scattering };

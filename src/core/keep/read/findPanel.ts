@@ -20,7 +20,7 @@ export function findPanel(picture: Pixels): Corners | undefined {
   if (!patch || patch.size < LEAST * small.width * small.height) return undefined;
   const rough = extremes(patch.points);
   if (!canBeSeen(rough)) return undefined;
-  const sides = rough.map((from, i) => sideAlong(patch, from, rough[(i + 1) % 4] as Point, small.width));
+  const sides = rough.map((from, i) => sideAlong(patch, from, rough[(i + 1) % 4], small.width));
   const corners = rough.map((corner, i) => meeting(sides[(i + 3) % 4], sides[i]) ?? corner);
   const scaled = corners.map(({ x, y }) => ({ x: (x + 0.5) * step, y: (y + 0.5) * step }));
   return upright(scaled as unknown as Corners);
@@ -46,8 +46,7 @@ function reduced({ width, height, data }: Pixels, step: number): Reduced {
         for (let i = 0; i < step; i += stride) {
           const at = ((y * step + j) * width + x * step + i) * 4;
           const to = (y * w + x) * 3;
-          for (let c = 0; c < 3; c++)
-            light[to + c] = (light[to + c] as number) + part * (LINEAR[data[at + c] as number] as number);
+          for (let c = 0; c < 3; c++) light[to + c] += part * LINEAR[data[at + c]];
         }
   return { width: w, height: h, light };
 }
@@ -60,7 +59,7 @@ function cardMask({ width, height, light }: Reduced): Uint8Array {
   return Uint8Array.from(sums, (sum, i) => {
     if (sum < CARD.brightness * bright) return 0;
     for (let c = 0; c < 3; c++) {
-      const own = (light[3 * i + c] as number) / sum;
+      const own = light[3 * i + c] / sum;
       if (Math.abs(own / (cast[c] ?? 0) - 1) > CARD.tint) return 0;
     }
     return 1;
@@ -89,8 +88,7 @@ function castOf({ width, height, light }: Reduced, sums: Float32Array, from: num
   });
 }
 
-const sumAt = (light: Float32Array, i: number): number =>
-  (light[3 * i] as number) + (light[3 * i + 1] as number) + (light[3 * i + 2] as number);
+const sumAt = (light: Float32Array, i: number): number => light[3 * i] + light[3 * i + 1] + light[3 * i + 2];
 
 interface Patch {
   readonly size: number;

@@ -70,11 +70,11 @@ export interface Dullness {
  * @param into  what is found is written here, so that thousands of joints are judged without a value each
  */
 export function findDullness(labs: readonly Lab[], into: Dullness): void {
-  const weaker = Math.min(chroma(labs[0] as Lab), chroma(labs[labs.length - 1] as Lab));
+  const weaker = Math.min(chroma(labs[0]), chroma(labs[labs.length - 1]));
   into.at = -1;
   if (weaker >= COLOURFUL) into.at = leastOf(labs, weaker, isDull);
   if (weaker >= COLOURFUL && into.at < 0) into.at = leastOf(labs, weaker, isGreyed);
-  into.isMud = into.at >= 0 && isDarkEnough(labs[into.at] as Lab);
+  into.isMud = into.at >= 0 && isDarkEnough(labs[into.at]);
 }
 
 /** The least colourful station of all that lie side by side and are so; −1 where no two do. */
@@ -84,7 +84,7 @@ function leastOf(labs: readonly Lab[], weaker: number, isSo: typeof isDull): num
   let before = false;
   let chromaBefore = 0;
   for (let i = 1; i < labs.length - 1; i++) {
-    const lab = labs[i] as Lab;
+    const lab = labs[i];
     const c = chroma(lab);
     const here = isSo(lab, c, weaker);
     if (here && before) {
@@ -132,7 +132,7 @@ export function findFresh(
 ): number {
   const last = nouns.length - 1;
   let whole = 0;
-  for (let i = 0; i < last; i++) whole += steps[i] as number;
+  for (let i = 0; i < last; i++) whole += steps[i];
   let best = -1;
   let widest = 0;
   for (let i = 1; i < last; i++) {
@@ -148,11 +148,11 @@ export function findFresh(
     for (let k = i; k < last; k++) {
       if (nouns[k] !== noun) continue;
       count++;
-      width += ((steps[k - 1] as number) + (steps[k] as number)) / 2;
-      if ((fromRungs[k] as number) > (fromRungs[farthest] as number)) farthest = k;
+      width += (steps[k - 1] + steps[k]) / 2;
+      if (fromRungs[k] > fromRungs[farthest]) farthest = k;
     }
     const isWide = count >= 2 || width >= WIDE * whole;
-    if (isWide && (fromRungs[farthest] as number) >= APART && width > widest) {
+    if (isWide && fromRungs[farthest] >= APART && width > widest) {
       widest = width;
       best = farthest;
     }

@@ -58,11 +58,11 @@ export function moodTest(mood: Mood, { labs, lightness, noun }: DriedInks) {
   const chromas = Float64Array.from(labs, chroma);
   const lively = Float64Array.from(labs, (lab, i) => {
     const hue = hueDegrees(lab);
-    return (chromas[i] as number) * (hue >= COOL.from && hue <= COOL.to ? COOL.times : 1);
+    return chromas[i] * (hue >= COOL.from && hue <= COOL.to ? COOL.times : 1);
   });
   const warm = Float64Array.from(
     labs,
-    (lab, i) => (chromas[i] as number) * Math.cos(((hueDegrees(lab) - WARMEST) * Math.PI) / 180),
+    (lab, i) => chromas[i] * Math.cos(((hueDegrees(lab) - WARMEST) * Math.PI) / 180),
   );
   const sectors = labs.map(hueSector);
   const isIn = (hues: readonly HueSector[]) => {
@@ -71,23 +71,20 @@ export function moodTest(mood: Mood, { labs, lightness, noun }: DriedInks) {
   };
   const inHues = isIn(mood.hues);
   const fitsAlone = Uint8Array.from(labs, (_, i) => {
-    if (!mood.drab && muddyNoun[noun[i] as number] === 1) return 0;
-    return mood.hues.length === 0 || inHues[i] === 1 || (chromas[i] as number) < GREY_BELOW ? 1 : 0;
+    if (!mood.drab && muddyNoun[noun[i]] === 1) return 0;
+    return mood.hues.length === 0 || inHues[i] === 1 || chromas[i] < GREY_BELOW ? 1 : 0;
   });
   const needs = mood.needs.map(({ hues, chroma: least, count }) => {
     const there = isIn(hues);
-    return { there: there.map((is, i) => (is === 1 && (chromas[i] as number) >= least ? 1 : 0)), count };
+    return { there: there.map((is, i) => (is === 1 && chromas[i] >= least ? 1 : 0)), count };
   });
   const limits = MOOD_FIGURE_IDS.flatMap((id) => {
     const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = mood.limits[id] ?? {};
     return mood.limits[id] ? [{ id, min, max }] : [];
   });
-  const mean = (of: Float64Array, i: number, j: number, k: number): number =>
-    ((of[i] as number) + (of[j] as number) + (of[k] as number)) / 3;
-  const most = (of: Float64Array, i: number, j: number, k: number): number =>
-    Math.max(of[i] as number, of[j] as number, of[k] as number);
-  const least = (of: Float64Array, i: number, j: number, k: number): number =>
-    Math.min(of[i] as number, of[j] as number, of[k] as number);
+  const mean = (of: Float64Array, i: number, j: number, k: number): number => (of[i] + of[j] + of[k]) / 3;
+  const most = (of: Float64Array, i: number, j: number, k: number): number => Math.max(of[i], of[j], of[k]);
+  const least = (of: Float64Array, i: number, j: number, k: number): number => Math.min(of[i], of[j], of[k]);
   const figures: Readonly<Record<MoodFigure, (i: number, j: number, k: number) => number>> = {
     dullest: (i, j, k) => least(lively, i, j, k),
     liveliness: (i, j, k) => mean(lively, i, j, k),
@@ -102,8 +99,7 @@ export function moodTest(mood: Mood, { labs, lightness, noun }: DriedInks) {
   };
   return (i: number, j: number, k: number): boolean => {
     if (fitsAlone[i] === 0 || fitsAlone[j] === 0 || fitsAlone[k] === 0) return false;
-    for (const { there, count } of needs)
-      if ((there[i] as number) + (there[j] as number) + (there[k] as number) < count) return false;
+    for (const { there, count } of needs) if (there[i] + there[j] + there[k] < count) return false;
     for (const { id, min, max } of limits) {
       const figure = figures[id](i, j, k);
       if (figure < min || figure > max) return false;
