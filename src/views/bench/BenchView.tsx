@@ -1,6 +1,5 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import { useInkTaker } from '../../app/commands';
 import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
@@ -10,8 +9,6 @@ import { useDriedShelf } from '../../app/useDriedShelf';
 import { memoOf } from '../../core/base/memo';
 import { blendGround } from '../../core/engine/blend';
 import { BARE, type Ink } from '../../core/materials/ink/ink';
-import type { DriedInk } from '../../core/readings/driedShelf';
-import { type Aim, fittingAim, takePressedInk } from '../../core/recipe/pressedInk';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
 import { opened } from '../../store/draft';
@@ -22,6 +19,7 @@ import { PanelBoard } from './PanelBoard';
 import { useAddPass } from './passes/useAddPass';
 import { usePassReadings } from './passes/usePassReadings';
 import type { Side } from './SideTabs';
+import { useAim } from './useAim';
 import { useCalm } from './useCalm';
 import { useDroppedRecipe } from './useDroppedRecipe';
 
@@ -79,7 +77,6 @@ const withBare = memoOf((inks: readonly Ink[]): readonly Ink[] => [...inks, BARE
 
 function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonly shelf: Shelf }) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
-  const [chosen, setChosen] = useState<Aim>('nearest');
   const { edit, endGesture } = useEdit();
   const readings = useReadings(resolved);
   const dried = useDriedShelf(withBare(shelf.inks), blendGround(resolved), firstPicture);
@@ -96,10 +93,6 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
     [navigate, recipeId],
   );
   const askSeen = useCallback(() => setSeen(true), []);
-  const addRung = useCallback(() => {
-    setChosen('new');
-    document.querySelector<HTMLElement>('[data-tour=rail] [role=option][tabindex="0"]')?.focus();
-  }, []);
   const showPass = useCallback((id: string) => {
     setSide('passes');
     setPass(id);
@@ -110,25 +103,7 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   const passOn = useCallback(() => void actions.download(calm.resolved), [actions, calm.resolved]);
   const addOne = useAddPass(calm.resolved, shelf, edit, showPass);
   const passes = usePassReadings(calm.resolved, shelf.inks);
-  const aim = fittingAim(chosen, resolved.recipe);
-  const pick = useCallback(
-    ({ ink, lab }: DriedInk) => {
-      const rungs = readings.rungs.map((rung) => rung.lab);
-      edit((recipe) => takePressedInk(recipe, aim, rungs, { id: ink.id, lab }));
-      setChosen('nearest');
-    },
-    [readings, aim, edit],
-  );
-  useInkTaker((inkId) => {
-    const found = dried.find(({ ink }) => ink.id === inkId);
-    if (found) pick(found);
-  });
-  /** Aims at a rung, or no longer where it was aimed at already. */
-  const aimAt = useCallback(
-    (rung: string) =>
-      setChosen((now) => (typeof now === 'object' && now.rung === rung ? 'nearest' : { rung })),
-    [],
-  );
+  const { aim, aimAt, setChosen, addRung, pick } = useAim(resolved.recipe, readings, dried, edit);
 
   return (
     <main

@@ -38,7 +38,6 @@ const STRIP = { width: 60, height: 16 } as const;
 
 /** How many cards, on which base, with which mats and greeting. */
 export function AssemblyForm({ choices, panel, cards, advice, onChange }: Props) {
-  const unit = useAppSelector(({ view }) => view.unit);
   const { cards: count, oversize, mats, base, greeting, grain, inside, liner } = choices;
   const number = (text: string): string | undefined => {
     const n = Number(text);
@@ -47,7 +46,6 @@ export function AssemblyForm({ choices, panel, cards, advice, onChange }: Props)
     onChange({ cards: n });
     return undefined;
   };
-  const overhang = describeOverhang({ panel, greeting }, unit);
   const firstCard = advice?.[0]?.card.id ?? cards[0]?.id ?? '';
   return (
     <div className="space-y-4">
@@ -89,104 +87,14 @@ export function AssemblyForm({ choices, panel, cards, advice, onChange }: Props)
           ))}
         </ul>
       </details>
-      <fieldset className="space-y-1">
-        <legend className="mb-1 font-semibold">Folded base</legend>
-        {base ? (
-          <>
-            <div className="flex gap-1">
-              <span className="min-w-0 flex-1">
-                <CardSelect
-                  label="Card of the base"
-                  cards={cards}
-                  value={base.cardId}
-                  onChange={(cardId) => onChange({ base: { ...base, cardId } })}
-                  width="w-full"
-                />
-              </span>
-              <Button look="bare" aria-label="No base" onClick={() => onChange({ base: undefined })}>
-                ×
-              </Button>
-            </div>
-            <Length
-              label="Base stands out by"
-              value={base.margin}
-              max={MARGIN_LIMITS.base}
-              onValue={(margin) => onChange({ base: { ...base, margin } })}
-            />
-            <Segmented<Fold>
-              label="Folded at"
-              value={base.fold}
-              onChange={(fold) => onChange({ base: { ...base, fold } })}
-              options={[
-                { value: 'side', label: 'side fold' },
-                { value: 'top', label: 'top fold' },
-              ]}
-            />
-          </>
-        ) : (
-          <Button onClick={() => onChange({ base: { margin: 5, cardId: firstCard, fold: 'side' } })}>
-            Add a base
-          </Button>
-        )}
-      </fieldset>
-      <fieldset className="space-y-1">
-        <legend className="mb-1 font-semibold">Greeting strip, of the panel’s card</legend>
-        {greeting ? (
-          <>
-            <Length
-              label="Strip width"
-              value={greeting.width}
-              max={MARGIN_LIMITS.strip.width}
-              onValue={(width) => onChange({ greeting: { ...greeting, width } })}
-            />
-            <Length
-              label="Strip height"
-              value={greeting.height}
-              max={MARGIN_LIMITS.strip.height}
-              onValue={(height) => onChange({ greeting: { ...greeting, height } })}
-            />
-            {overhang && (
-              <p role="status" className="border-l-2 border-text pl-2">
-                {overhang}
-              </p>
-            )}
-            <Button onClick={() => onChange({ greeting: undefined })}>No strip</Button>
-          </>
-        ) : (
-          <Button
-            onClick={() => onChange({ greeting: { ...STRIP, width: Math.min(STRIP.width, panel.width) } })}
-          >
-            Add a strip
-          </Button>
-        )}
-      </fieldset>
+      <Base {...{ base, cards, firstCard, onChange }} />
+      <Strip {...{ greeting, panel, onChange }} />
       <Checkbox
         label="An inside panel of the same recipe"
         checked={inside ?? false}
         onChange={({ target }) => onChange({ inside: target.checked })}
       />
-      <fieldset className="space-y-1">
-        <legend className="mb-1 font-semibold">Envelope liner, of the panel’s card</legend>
-        {liner ? (
-          <>
-            <Length
-              label="Liner width"
-              value={liner.width}
-              max={MARGIN_LIMITS.liner}
-              onValue={(width) => onChange({ liner: { ...liner, width } })}
-            />
-            <Length
-              label="Liner height"
-              value={liner.height}
-              max={MARGIN_LIMITS.liner}
-              onValue={(height) => onChange({ liner: { ...liner, height } })}
-            />
-            <Button onClick={() => onChange({ liner: undefined })}>No liner</Button>
-          </>
-        ) : (
-          <Button onClick={() => onChange({ liner: { width: 140, height: 95 } })}>Add a liner</Button>
-        )}
-      </fieldset>
+      <Liner {...{ liner, onChange }} />
       <Checkbox
         label="Keep the grain alike in all pieces"
         checked={grain}
@@ -244,6 +152,125 @@ function Mats({ mats, cards, firstCard, onChange }: MatsProps) {
         >
           Add a mat
         </Button>
+      )}
+    </fieldset>
+  );
+}
+
+type BaseProps = Pick<MatsProps, 'cards' | 'firstCard' | 'onChange'> & Pick<Cutting, 'base'>;
+
+/** The folded base that all of it lies on. */
+function Base({ base, cards, firstCard, onChange }: BaseProps) {
+  return (
+    <fieldset className="space-y-1">
+      <legend className="mb-1 font-semibold">Folded base</legend>
+      {base ? (
+        <>
+          <div className="flex gap-1">
+            <span className="min-w-0 flex-1">
+              <CardSelect
+                label="Card of the base"
+                cards={cards}
+                value={base.cardId}
+                onChange={(cardId) => onChange({ base: { ...base, cardId } })}
+                width="w-full"
+              />
+            </span>
+            <Button look="bare" aria-label="No base" onClick={() => onChange({ base: undefined })}>
+              ×
+            </Button>
+          </div>
+          <Length
+            label="Base stands out by"
+            value={base.margin}
+            max={MARGIN_LIMITS.base}
+            onValue={(margin) => onChange({ base: { ...base, margin } })}
+          />
+          <Segmented<Fold>
+            label="Folded at"
+            value={base.fold}
+            onChange={(fold) => onChange({ base: { ...base, fold } })}
+            options={[
+              { value: 'side', label: 'side fold' },
+              { value: 'top', label: 'top fold' },
+            ]}
+          />
+        </>
+      ) : (
+        <Button onClick={() => onChange({ base: { margin: 5, cardId: firstCard, fold: 'side' } })}>
+          Add a base
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+type StripProps = Pick<Props, 'panel' | 'onChange'> & Pick<Cutting, 'greeting'>;
+
+/** A strip for the greeting, blended like the panel. */
+function Strip({ greeting, panel, onChange }: StripProps) {
+  const unit = useAppSelector(({ view }) => view.unit);
+  const overhang = describeOverhang({ panel, greeting }, unit);
+  return (
+    <fieldset className="space-y-1">
+      <legend className="mb-1 font-semibold">Greeting strip, of the panel’s card</legend>
+      {greeting ? (
+        <>
+          <Length
+            label="Strip width"
+            value={greeting.width}
+            max={MARGIN_LIMITS.strip.width}
+            onValue={(width) => onChange({ greeting: { ...greeting, width } })}
+          />
+          <Length
+            label="Strip height"
+            value={greeting.height}
+            max={MARGIN_LIMITS.strip.height}
+            onValue={(height) => onChange({ greeting: { ...greeting, height } })}
+          />
+          {overhang && (
+            <p role="status" className="border-l-2 border-text pl-2">
+              {overhang}
+            </p>
+          )}
+          <Button onClick={() => onChange({ greeting: undefined })}>No strip</Button>
+        </>
+      ) : (
+        <Button
+          onClick={() => onChange({ greeting: { ...STRIP, width: Math.min(STRIP.width, panel.width) } })}
+        >
+          Add a strip
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+type LinerProps = Pick<Props, 'onChange'> & Pick<Cutting, 'liner'>;
+
+/** What lines the envelope. */
+function Liner({ liner, onChange }: LinerProps) {
+  return (
+    <fieldset className="space-y-1">
+      <legend className="mb-1 font-semibold">Envelope liner, of the panel’s card</legend>
+      {liner ? (
+        <>
+          <Length
+            label="Liner width"
+            value={liner.width}
+            max={MARGIN_LIMITS.liner}
+            onValue={(width) => onChange({ liner: { ...liner, width } })}
+          />
+          <Length
+            label="Liner height"
+            value={liner.height}
+            max={MARGIN_LIMITS.liner}
+            onValue={(height) => onChange({ liner: { ...liner, height } })}
+          />
+          <Button onClick={() => onChange({ liner: undefined })}>No liner</Button>
+        </>
+      ) : (
+        <Button onClick={() => onChange({ liner: { width: 140, height: 95 } })}>Add a liner</Button>
       )}
     </fieldset>
   );
