@@ -3,23 +3,19 @@ import { useDropzone } from 'react-dropzone';
 import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
 import { photographAtDesk, readAtDesk } from '../../app/log/standIn';
-import { useDeskWork } from '../../app/log/useDeskWork';
-import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
 import { useSize } from '../../app/useSize';
-import { type LoggedReading, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
-import { USUAL_NOISE } from '../../core/keep/log/source';
-import { BARE_CARD, noiseAt, readingPlaces } from '../../core/keep/read/places';
+import type { MadePanel } from '../../core/keep/log/made';
 import { numberOf } from '../../core/keep/stand/evening';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { Database } from '../../data/database';
-import { changePanel, readPhoto } from '../../data/panels';
+import { readPhoto } from '../../data/panels';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Menu } from '../../ui/Menu';
 import { Segmented } from '../../ui/Segmented';
-import { logWorker } from '../../workers/client';
 import { PhotoReader } from './PhotoReader';
+import { useBringIn } from './useBringIn';
 
 interface Props {
   readonly panel: MadePanel;
@@ -38,83 +34,24 @@ const NARROW = 640;
 /** The panel as predicted and as made, and the ways to bring in a photograph or readings. */
 export function MadeAndPredicted({ panel, resolved }: Props) {
   const { db } = useSession();
-  const { learn } = useLogActions();
   const [way, setWay] = useState<Way>('beside');
   const [isReading, setReading] = useState(false);
   const [keepsFull, setKeepsFull] = useState(false);
-  const { busy, problem, during } = useDeskWork();
+  const { busy, problem, during, takePhoto, readCgats, keepReadings } = useBringIn(panel, resolved, () =>
+    setReading(true),
+  );
   const [photo] = panel.photos ?? [];
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const room = width < NARROW ? ROOM.narrow : ROOM.wide;
 
-  const takePhoto = (file: File) =>
-    during('Making the photograph ready …', async () => {
-      if ((panel.photos ?? []).length >= MADE_LIMITS.photos)
-        return `At most ${MADE_LIMITS.photos} photographs are kept.`;
-      const taken = await logWorker().takePhoto(file);
-      if ('refused' in taken) return taken.refused;
-      const whole = keepsFull ? await logWorker().takePhoto(file, 'full') : undefined;
-      const full = whole && 'id' in whole && whole.id !== taken.id ? whole : undefined;
-      const corners = resolved ? await logWorker().findPanel(taken.bytes, taken.type) : undefined;
-      await changePanel(
-        db,
-        panel.id,
-        (now) => ({
-          ...now,
-          photos: [
-            { id: taken.id, ...(corners ? { corners } : {}), ...(full ? { fullSize: full.id } : {}) },
-            ...(now.photos ?? []).filter(({ id }) => id !== taken.id),
-          ],
-        }),
-        full ? [taken, full] : [taken],
-      );
-      if (resolved) setReading(true);
-      return undefined;
-    });
-  const keepReadings = async (readings: readonly LoggedReading[]) => {
-    await changePanel(db, panel.id, (now) => ({
-      ...now,
-      readings: [...now.readings, ...readings].slice(-MADE_LIMITS.readings),
-    }));
-    await learn();
-  };
-  const readCgats = (text: string) =>
-    during('Reading …', async () => {
-      if (!resolved) return undefined;
-      const answer = await logWorker().readCgats(text);
-      if ('faults' in answer)
-        return answer.faults.map(({ place, problem: why }) => (place ? `${place}: ${why}` : why)).join(' ');
-      const places = readingPlaces(resolved);
-      const readings = places.flatMap((place, i): LoggedReading[] => {
-        const byOrder = answer.read.some(({ name }) => name === place.label) ? undefined : answer.read[i];
-        const own = answer.read.filter(({ name }) => name === place.label);
-        const nth = places.slice(0, i).filter(({ label }) => label === place.label).length;
-        const read = own[nth] ?? byOrder;
-        return read
-          ? [
-              {
-                at: { x: place.x, y: place.y },
-                lab: read.lab,
-                source: 'reader',
-                noise: noiseAt(place, 'reader'),
-              },
-            ]
-          : [];
-      });
-      const bare = answer.read
-        .filter(({ name }) => name.toLowerCase() === BARE_CARD)
-        .map(({ lab }): LoggedReading => ({ layers: [], lab, source: 'reader', noise: USUAL_NOISE.reader }));
-      if (readings.length === 0) return 'None of its samples is a place of this panel.';
-      await keepReadings([...readings, ...bare]);
-      return undefined;
-    });
   const drop = useDropzone({
     noClick: true,
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void (file.type.startsWith('image/') ? takePhoto(file) : file.text().then(readCgats));
+      if (file)
+        void (file.type.startsWith('image/') ? takePhoto(file, keepsFull) : file.text().then(readCgats));
     },
   });
   const evening = numberOf(panel.id);
@@ -141,7 +78,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
                 label: 'Make and photograph it at the simulated desk',
                 onSelect: () =>
                   void during('The simulated desk makes it …', async () => {
-                    await takePhoto(await photographAtDesk(resolved, evening));
+                    await takePhoto(await photographAtDesk(resolved, evening), keepsFull);
                     return undefined;
                   }),
               },

@@ -1,9 +1,11 @@
 import type { Millimetres } from '../../base/length';
 import { panelSampler } from '../../engine/probe';
 import { deltaE00 } from '../../materials/colour/difference';
+import type { Lab } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
 import { isBare } from '../../materials/ink/ink';
 import type { ResolvedRecipe } from '../../recipe/resolved';
+import type { LoggedReading } from '../log/made';
 import { type ReadingSource, USUAL_NOISE } from '../log/source';
 
 /** A place of a panel worth reading. */
@@ -115,3 +117,36 @@ const OFF_PLACE = 0.3;
 /** Root mean square ΔE00 of a reading there: the source's own noise, and the place's being a little off. */
 export const noiseAt = ({ steep }: Pick<ReadingPlace, 'steep'>, source: ReadingSource): number =>
   Number(Math.hypot(USUAL_NOISE[source], OFF_PLACE * steep).toFixed(3));
+
+/**
+ * What a colour reader's samples tell of a panel. They go by their names: of several places of one name the first is read
+ * first. Where no place is named they go by their order. Bare card is told by its name alone.
+ *
+ * @returns the places' readings, and those of bare card
+ */
+export function readingsOfSamples(
+  places: readonly ReadingPlace[],
+  samples: readonly { readonly name: string; readonly lab: Lab }[],
+): { readonly places: LoggedReading[]; readonly bare: LoggedReading[] } {
+  const isBareCard = ({ name }: { readonly name: string }) => name.toLowerCase() === BARE_CARD;
+  const ofPlaces = samples.filter((sample) => !isBareCard(sample));
+  const areNamed = places.some(({ label }) => ofPlaces.some(({ name }) => name === label));
+  const met = new Map<string, number>();
+  const sampleOf = ({ label }: ReadingPlace, at: number) => {
+    if (!areNamed) return ofPlaces[at];
+    const nth = met.get(label) ?? 0;
+    met.set(label, nth + 1);
+    return ofPlaces.filter(({ name }) => name === label)[nth];
+  };
+  return {
+    places: places.flatMap((place, i): LoggedReading[] => {
+      const sample = sampleOf(place, i);
+      if (!sample) return [];
+      const { x, y } = place;
+      return [{ at: { x, y }, lab: sample.lab, source: 'reader', noise: noiseAt(place, 'reader') }];
+    }),
+    bare: samples
+      .filter(isBareCard)
+      .map(({ lab }) => ({ layers: [], lab, source: 'reader', noise: USUAL_NOISE.reader })),
+  };
+}
