@@ -10,7 +10,7 @@ import { useSession } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
 import { panelOfRun } from '../../core/keep/log/panelOfRun';
-import { keyOf } from '../../core/make/sitting/begun';
+import { keyOf, type PanelBegun } from '../../core/make/sitting/begun';
 import type { Token } from '../../core/make/sitting/evaluate';
 import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
@@ -136,32 +136,10 @@ interface RunProps extends KnownProps {
 const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
 const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
 
-function AtDesk({ record, run, known }: RunProps) {
+/** What is done with a piece of work: done, taken back, or its panel spoiled. */
+function useWork({ record, known, run }: RunProps) {
   const { db } = useSession();
   const notify = useNotify();
-  const moment = useNow(true);
-  const awake = useAwake();
-  const [sounds, setSounds] = useState(true);
-  // What was done a moment ago is past, though the clock is looked at only each second.
-  const now = Math.max(minutesInto(run, moment), ...run.lines.map(({ end }) => end));
-  // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
-  const quarter = Math.floor(now * 4) / 4;
-  const state = useMemo(
-    () => runNow(known.sitting, run, Math.max(quarter, 0, ...run.lines.map(({ end }) => end))),
-    [known, run, quarter],
-  );
-  const news = useReplanning({ record, known, run, state });
-  const lines = nextLines(state.plan, known.sitting.atHand.hands);
-  const origin = originOf(record);
-  const lying = state.begun.panels
-    .filter(({ lies, ready }) => lies && ready > now)
-    .toSorted((p, q) => p.ready - q.ready);
-  useReady(
-    state.begun.panels.filter(({ lies }) => lies).map((panel) => ({ key: keyOf(panel), ready: panel.ready })),
-    now,
-    sounds,
-  );
-
   const change = (to: (run: SittingRun) => SittingRun) =>
     changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
   const done = async (line: Planned) => {
@@ -191,7 +169,11 @@ function AtDesk({ record, run, known }: RunProps) {
       undo: () => void change((old) => ({ ...old, out: before.out, lines: before.lines })),
     });
   };
-  const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
+  return { done, back, spoil };
+}
+
+/** Goes forward and back by the keys of a keyboard or a pedal, but for those that a control takes itself. */
+function useWorkKeys(onForward: (() => void) | undefined, onBack: () => void): void {
   const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
     const onControl =
       event.target instanceof HTMLElement && event.target.closest('button, a, input, select, [role=menu]');
@@ -200,13 +182,63 @@ function AtDesk({ record, run, known }: RunProps) {
     if (!isForward && !BACK.has(event.key)) return;
     event.preventDefault();
     if (event.repeat) return;
-    if (isForward && first) void done(first);
-    else if (!isForward) void back();
+    if (isForward) onForward?.();
+    else onBack();
   });
   useEffect(() => {
     window.addEventListener('keydown', onKeyDown);
     return () => window.removeEventListener('keydown', onKeyDown);
   }, []);
+}
+
+interface DryingProps extends Pick<RunProps, 'known'> {
+  readonly lying: readonly PanelBegun[];
+  readonly origin: string;
+  readonly now: number;
+}
+
+/** What lies drying, and until when. */
+const Drying = ({ lying, known, origin, now }: DryingProps) => (
+  <section aria-label="Drying" className="border-t border-line p-4 md:px-8">
+    <h2 className="heading text-lead">Drying</h2>
+    <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-lg tabular-nums">
+      {lying.map(({ group, panel, ready }) => (
+        <li key={`${group} ${panel}`}>
+          Panel {numberOf(known, { group, panel })} <span className="text-mute">until</span>{' '}
+          {clockAfter(origin, ready)} <span className="text-mute">({describeLeft(ready - now)})</span>
+        </li>
+      ))}
+    </ul>
+  </section>
+);
+
+function AtDesk({ record, run, known }: RunProps) {
+  const { done, back, spoil } = useWork({ record, known, run });
+  const moment = useNow(true);
+  const awake = useAwake();
+  const [sounds, setSounds] = useState(true);
+  // What was done a moment ago is past, though the clock is looked at only each second.
+  const now = Math.max(minutesInto(run, moment), ...run.lines.map(({ end }) => end));
+  // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
+  const quarter = Math.floor(now * 4) / 4;
+  const state = useMemo(
+    () => runNow(known.sitting, run, Math.max(quarter, 0, ...run.lines.map(({ end }) => end))),
+    [known, run, quarter],
+  );
+  const news = useReplanning({ record, known, run, state });
+  const lines = nextLines(state.plan, known.sitting.atHand.hands);
+  const origin = originOf(record);
+  const lying = state.begun.panels
+    .filter(({ lies, ready }) => lies && ready > now)
+    .toSorted((p, q) => p.ready - q.ready);
+  useReady(
+    state.begun.panels.filter(({ lies }) => lies).map((panel) => ({ key: keyOf(panel), ready: panel.ready })),
+    now,
+    sounds,
+  );
+
+  const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
+  useWorkKeys(first && (() => void done(first)), () => void back());
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
   return (
     <main
@@ -255,19 +287,7 @@ function AtDesk({ record, run, known }: RunProps) {
         ) : (
           <EndOfSitting record={record} run={run} known={known} />
         )}
-        {lying.length > 0 && (
-          <section aria-label="Drying" className="border-t border-line p-4 md:px-8">
-            <h2 className="heading text-lead">Drying</h2>
-            <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-lg tabular-nums">
-              {lying.map(({ group, panel, ready }) => (
-                <li key={`${group} ${panel}`}>
-                  Panel {numberOf(known, { group, panel })} <span className="text-mute">until</span>{' '}
-                  {clockAfter(origin, ready)} <span className="text-mute">({describeLeft(ready - now)})</span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        {lying.length > 0 && <Drying {...{ lying, known, origin, now }} />}
       </div>
       <nav
         aria-label="Pieces of work"
