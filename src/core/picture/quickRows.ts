@@ -80,6 +80,7 @@ const DEPTH = { colours: 0, slopes: 1, bends: 2 } as const;
  * Four pixels at a time by `rows.as.ts`, where WebAssembly with vectors may run; undefined where not. All painters share
  * its one row, which is filled and painted in one go.
  */
+// biome-ignore lint/complexity/noExcessiveLinesPerFunction: one memory, and the loops over its one row.
 export const quickLoops = memo(1, (): RowLoops | undefined => {
   const module = compiledWasm(ROWS_WASM);
   if (!module) return undefined;

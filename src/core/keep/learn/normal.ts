@@ -27,6 +27,7 @@ interface Eliminated {
  *
  * @param damping  added to the diagonal, on top of the unit prior of every unknown
  */
+// biome-ignore lint/complexity/noExcessiveLinesPerFunction: one matrix, and all that is added to it and asked of it.
 export function normalEquations(inks: number, damping: number) {
   const size = inks * INK_PARAMS;
   const matrix = square(size);
