@@ -1,3 +1,4 @@
+import { memo } from '../../base/memo';
 import { BANDS, FIRST_NM, type Spectrum, STEP_NM } from '../colour/spectrum';
 
 /** How many ways a hidden spectrum may differ from the recovered one; three give false certainty. */
@@ -8,17 +9,12 @@ const REACH = 40;
 /** Rounds of the iteration; the last mode settles to 1e-9 well before. */
 const ROUNDS = 400;
 
-let found: readonly Spectrum[] | undefined;
-
 /**
  * The smooth ways in which spectra of one colour differ, strongest first: leading eigenvectors of the covariance
  * 1.6·exp(−½(d/40 nm)²) between bands, each times the root of its eigenvalue, so that a coefficient of one is one
  * standard deviation. Found once, by orthogonal iteration (G. H. Golub, C. F. Van Loan, Matrix Computations, §8.2).
  */
-export function spectrumModes(): readonly Spectrum[] {
-  found ??= leadingModes();
-  return found;
-}
+export const spectrumModes = memo(1, leadingModes);
 
 function leadingModes(): readonly Spectrum[] {
   const covariance = Array.from({ length: BANDS }, (_, i) =>
