@@ -157,7 +157,7 @@ test('a cut plan comes out as cuts in order and as drawings at true size', async
   const told = await runTint(['cut', plan, '--svg', join(folder, 'sheet'), '--inches']);
   expect(told).toContain('2 sheets of 8 1/2 × 11 in');
   expect(told).toMatch(
-    /1\. (Across at 5 1\/2 in from the top|Down at 4 1\/4 in from the left): 2 × front \| 2 × front/,
+    /1\. (Across at 5 1\/2 in from the top|Down at 4 1\/4 in from the left); (above|left): 2 × front, (below|right): 2 × front/,
   );
   const drawing = readFileSync(join(folder, 'sheet-2.svg'), 'utf8');
   expect(drawing).toContain('width="215.9mm" height="279.4mm"');

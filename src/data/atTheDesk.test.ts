@@ -60,7 +60,7 @@ describe('pads, brushes and swatches', () => {
       fields: {} as Swatch['fields'],
       overWhite,
       overBlack: '#101010',
-      lifts: { atOnce: 0.5, waited: 0.2 },
+      lifts: { atOnce: 0.2, waited: 0.5 },
     });
     await putSwatches(db, [swatch('leat', '#009aab')]);
     const { undo } = await putSwatches(db, [swatch('leat', '#118899'), swatch('weir', '#007a7c')]);

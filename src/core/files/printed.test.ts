@@ -99,7 +99,7 @@ describe('a page of swatches', () => {
           expect(down).toBeLessThan(label.y + 10);
         }
       });
-      expect(pages[0]?.words.filter(({ text }) => text === 'drop of water, lifted at once')).toHaveLength(
+      expect(pages[0]?.words.filter(({ text }) => text === 'drop of water, dabbed at once')).toHaveLength(
         ROWS_A_PAGE,
       );
     },

@@ -8,16 +8,20 @@ import { useDeskWork } from '../../app/log/useDeskWork';
 import { today } from '../../app/log/useLogActions';
 import { useSession, useShelf } from '../../app/session';
 import { nameOrder } from '../../core/base/names';
-import { counted } from '../../core/base/words';
-import { placeColour } from '../../core/keep/learn/tell';
-import { type Swatch, swatchId, swatchOf, withSwatch } from '../../core/keep/swatches/book';
+import { counted, percentOf } from '../../core/base/words';
+import {
+  farthestOff,
+  predictedFields,
+  type Swatch,
+  swatchId,
+  swatchOf,
+  withSwatch,
+} from '../../core/keep/swatches/book';
 import { FIELD_IDS, FIELDS, swatchPages } from '../../core/keep/swatches/page';
 import type { RowReading } from '../../core/keep/swatches/readPage';
-import { type Card, groundOfCard } from '../../core/materials/card/card';
-import { deltaE00 } from '../../core/materials/colour/difference';
+import type { Card } from '../../core/materials/card/card';
 import { hexOfLab, labOfHex } from '../../core/materials/colour/hex';
-import { flatSpectrum } from '../../core/materials/colour/spectrum';
-import { type Ink, isBare, liftsOf } from '../../core/materials/ink/ink';
+import { type Ink, isBare } from '../../core/materials/ink/ink';
 import { saveInks } from '../../data/shelf';
 import { putSwatches } from '../../data/swatches';
 import { useAppSelector } from '../../store/hooks';
@@ -224,7 +228,7 @@ function ReadPage({ rows, inks, onTake, onLeave }: ReadProps) {
               </span>
               <span className="text-mute">
                 {row.doubt ??
-                  `water lifts ${Math.round(row.lifts.atOnce * 100)} %, after a minute ${Math.round(row.lifts.waited * 100)} %`}
+                  `a drop takes ${percentOf(row.lifts.atOnce)}, after a minute ${percentOf(row.lifts.waited)}`}
               </span>
             </li>
           );
@@ -246,21 +250,13 @@ interface BookProps {
   readonly swatches: readonly Swatch[];
 }
 
-const BLACK = flatSpectrum(0.02);
-
 /** One page of the book: each ink's fields as predicted, and below as they were read. */
 function Book({ inks, card, swatches }: BookProps) {
   const rows = useMemo(() => {
-    const ground = groundOfCard(card);
     return inks.map((ink) => {
       const read = swatches.find(({ id }) => id === swatchId(ink.id, card.id));
-      const fields = FIELD_IDS.map((id) => {
-        const lifted = id === 'lifted' ? liftsOf(ink) : id === 'waited' ? 0.55 * liftsOf(ink) : 0;
-        const coats = FIELDS[id].coats * (1 - lifted);
-        const said = placeColour({ layers: [[{ ink, coats }]], ground: id === 'black' ? BLACK : ground });
-        return { id, said, lab: read?.fields[id] };
-      });
-      return { ink, read, fields };
+      const said = predictedFields(ink, card);
+      return { ink, read, said };
     });
   }, [inks, card, swatches]);
   return (
@@ -284,28 +280,26 @@ function Book({ inks, card, swatches }: BookProps) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ ink, read, fields }) => (
+          {rows.map(({ ink, read, said }) => (
             <tr key={ink.id} className="border-t border-line">
               <th scope="row" className="pr-3 text-left font-normal">
                 {ink.name}
               </th>
-              {fields.map(({ id, said, lab }) => (
+              {FIELD_IDS.map((id) => (
                 <td key={id} className="py-1 pr-2">
-                  <span className="block h-4 w-20" style={{ background: hexOfLab(said) }} title="predicted" />
                   <span
-                    className={`block h-4 w-20 ${lab ? '' : 'border border-line border-dashed'}`}
-                    style={lab ? { background: hexOfLab(lab) } : {}}
-                    title={lab ? 'read' : 'not read yet'}
+                    className="block h-4 w-20"
+                    style={{ background: hexOfLab(said[id]) }}
+                    title="predicted"
+                  />
+                  <span
+                    className={`block h-4 w-20 ${read ? '' : 'border border-line border-dashed'}`}
+                    style={read ? { background: hexOfLab(read.fields[id]) } : {}}
+                    title={read ? 'read' : 'not read yet'}
                   />
                 </td>
               ))}
-              <td className="text-right tabular-nums">
-                {read
-                  ? Math.max(
-                      ...fields.slice(0, 3).map(({ said, lab }) => (lab ? deltaE00(said, lab) : 0)),
-                    ).toFixed(1)
-                  : '–'}
-              </td>
+              <td className="text-right tabular-nums">{read ? farthestOff(said, read).toFixed(1) : '–'}</td>
               <td className="pl-3 text-mute">{read ? tellDay(read.date) : 'not yet'}</td>
             </tr>
           ))}

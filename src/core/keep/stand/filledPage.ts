@@ -3,18 +3,22 @@ import type { Pixels } from '../../choose/photo/pixels';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { hexOfLab, linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, labOfSpectrum, srgbSignal } from '../../materials/colour/lab';
-import { flatSpectrum, type Spectrum } from '../../materials/colour/spectrum';
+import type { Spectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
-import { INK_KINDS } from '../../materials/ink/kinds';
 import { laidReflectance } from '../../materials/ink/laid';
-import { dropIn, FIELD_IDS, FIELDS, type FieldId, type PageBox, type SwatchPage } from '../swatches/page';
+import { PRINTED_BLACK } from '../swatches/book';
+import {
+  coatsIn,
+  dropIn,
+  FIELD_IDS,
+  FIELDS,
+  type FieldId,
+  type PageBox,
+  type SwatchPage,
+} from '../swatches/page';
 import { trueInk } from './trueInks';
 
 const PIXELS_A_MM = 5;
-/** The black strip as it is printed. */
-const BLACK = flatSpectrum(0.02);
-/** Waiting a minute lets the ink settle: water then takes off this part of what it takes at once. */
-const AFTER_A_MINUTE = 0.55;
 
 /** A swatch page as the simulated desk fills it, seen straight from above. */
 export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, desk: number): Pixels {
@@ -38,7 +42,7 @@ export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, des
       }
   };
   const bare = linearRgbOfHex(card.colour);
-  const printed = colourOf(BLACK);
+  const printed = colourOf(PRINTED_BLACK);
   put({ x: 0, y: 0, width: page.width, height: page.height }, () => bare);
   for (const { x, y } of page.marks) {
     const half = page.markSize / 2;
@@ -49,8 +53,10 @@ export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, des
     if (!ink) continue;
     const film = asSwatch(trueInk(ink, desk));
     const laid = (coats: number, under: Spectrum) => colourOf(laidReflectance([{ ink: film, coats }], under));
-    const lifts = INK_KINDS[ink.kind].lifts;
-    for (const id of FIELD_IDS) put(row.fields[id], fieldColour(id, row.fields[id], laid, ground, lifts));
+    // Water takes what it takes of its kind, whatever the ink is said to give.
+    const { lifts: _, ...ofKind } = film;
+    for (const id of FIELD_IDS)
+      put(row.fields[id], fieldColour(id, row.fields[id], laid, ground, coatsIn(id, ofKind)));
   }
   return { width, height, data };
 }
@@ -60,18 +66,18 @@ function fieldColour(
   box: PageBox,
   laid: (coats: number, under: Spectrum) => LinearRgb,
   ground: Spectrum,
-  lifts: number,
+  left: number,
 ): (x: number, y: number) => LinearRgb {
   const { coats } = FIELDS[id];
   const coat = laid(coats, ground);
   if (id === 'black') {
-    const over = laid(coats, BLACK);
+    const over = laid(coats, PRINTED_BLACK);
     return (_, y) => (Math.abs(y - box.y - box.height / 2) < box.height / 4 ? over : coat);
   }
   if (id !== 'lifted' && id !== 'waited') return () => coat;
   const drop = dropIn(box);
-  const left = laid(1 - lifts * (id === 'waited' ? AFTER_A_MINUTE : 1), ground);
-  return (x, y) => (Math.hypot(x - drop.x, y - drop.y) < drop.r ? left : coat);
+  const thinned = laid(left, ground);
+  return (x, y) => (Math.hypot(x - drop.x, y - drop.y) < drop.r ? thinned : coat);
 }
 
 /** A swatch is laid slowly, with as much as its maker's own swatch: at a strength of one. */

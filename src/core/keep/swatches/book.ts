@@ -1,9 +1,13 @@
 import { type Card, groundOfCard } from '../../materials/card/card';
+import { deltaE00 } from '../../materials/colour/difference';
 import type { Hex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
+import { flatSpectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
+import { dropTakes } from '../../recipe/passes/splash';
 import type { Reading } from '../learn/evidence';
-import { FIELDS, type FieldId } from './page';
+import { placeColour } from '../learn/tell';
+import { coatsIn, FIELD_IDS, FIELDS, type FieldId } from './page';
 import type { RowReading } from './readPage';
 
 /** An ink's swatch on a card, as it was read: a line of the swatch book. */
@@ -17,7 +21,7 @@ export interface Swatch {
   readonly fields: Readonly<Record<FieldId, Lab>>;
   readonly overWhite: Hex;
   readonly overBlack: Hex;
-  /** Part of a coat that water took off at once, and after a minute, 0…1. */
+  /** Part of a coat that a drop of water took, dabbed at once and after a minute, 0…1. */
   readonly lifts: { readonly atOnce: number; readonly waited: number };
 }
 
@@ -35,14 +39,44 @@ export const swatchOf = (row: RowReading, cardId: string, date: string): Swatch 
   lifts: row.lifts,
 });
 
+/** What water can take of an ink, 0…1, from what both drops took of it: the least squares of the two. */
+function liftsFrom({ atOnce, waited }: Swatch['lifts']): number {
+  const [little, more] = [dropTakes('dabbed'), dropTakes('minute')];
+  const found = (little * atOnce + more * waited) / (little ** 2 + more ** 2);
+  return Number(Math.min(found, 1).toFixed(3));
+}
+
 /** An ink as its swatch says it is: colour, second ground and how far water lifts it. What panels taught was of another swatch. */
-export function withSwatch(ink: Ink, { overWhite, overBlack, lifts }: Swatch): Ink {
+export function withSwatch(
+  ink: Ink,
+  { overWhite, overBlack, lifts }: Pick<Swatch, 'overWhite' | 'overBlack' | 'lifts'>,
+): Ink {
   const { taught: _, ...rest } = ink;
-  return { ...rest, overWhite, overBlack, lifts: Number(lifts.atOnce.toFixed(3)) };
+  return { ...rest, overWhite, overBlack, lifts: liftsFrom(lifts) };
 }
 
 /** Coats that a swatch was laid in, whose colours say more than the full one alone. */
 const STRIPS = ['half', 'quarter'] as const;
+
+/** The strip under the field that is laid over black, as it is printed. */
+export const PRINTED_BLACK = flatSpectrum(0.02);
+
+/** How each field of an ink's row is predicted to dry on a card. */
+export function predictedFields(ink: Ink, card: Card): Readonly<Record<FieldId, Lab>> {
+  const ground = groundOfCard(card);
+  const fields = FIELD_IDS.map((id) => {
+    const layers = [[{ ink, coats: coatsIn(id, ink) }]];
+    return [id, placeColour({ layers, ground: id === 'black' ? PRINTED_BLACK : ground })] as const;
+  });
+  return Object.fromEntries(fields) as Record<FieldId, Lab>;
+}
+
+/** The most that a row's full, half and quarter coat were read off what was predicted, ΔE00. */
+export const farthestOff = (
+  said: Readonly<Record<FieldId, Lab>>,
+  { fields }: Pick<Swatch, 'fields'>,
+): number => Math.max(...(['full', ...STRIPS] as const).map((id) => deltaE00(said[id], fields[id])));
+
 /** Root mean square ΔE00 of a field of a photographed page. */
 const FIELD_NOISE = 2;
 

@@ -1,5 +1,6 @@
 import type { Millimetres } from '../../base/length';
-import type { Ink } from '../../materials/ink/ink';
+import { type Ink, liftsOf } from '../../materials/ink/ink';
+import { dropTakes } from '../../recipe/passes/splash';
 
 /** What is laid in each field of an ink's row, in the order of work. */
 export const FIELDS = {
@@ -7,10 +8,17 @@ export const FIELDS = {
   half: { label: 'half', coats: 0.5 },
   quarter: { label: 'quarter', coats: 0.25 },
   black: { label: 'full, over the black', coats: 1 },
-  lifted: { label: 'drop of water, lifted at once', coats: 1 },
-  waited: { label: 'lifted after a minute', coats: 1 },
+  lifted: { label: 'drop of water, dabbed at once', coats: 1, drop: 'dabbed' },
+  waited: { label: 'dabbed after a minute', coats: 1, drop: 'minute' },
 } as const;
+const FIELD_OF: Readonly<Record<FieldId, { readonly coats: number; readonly drop?: 'dabbed' | 'minute' }>> =
+  FIELDS;
 export type FieldId = keyof typeof FIELDS;
+/** Coats of an ink that are left in a field, in its drop where it has one. */
+export function coatsIn(field: FieldId, ink: Ink): number {
+  const { coats, drop } = FIELD_OF[field];
+  return drop ? coats * (1 - dropTakes(drop) * liftsOf(ink)) : coats;
+}
 export const FIELD_IDS = Object.keys(FIELDS) as readonly FieldId[];
 
 /** A place on a page of swatches, mm from its top left corner. */

@@ -23,7 +23,7 @@ export interface RowReading {
   readonly fields: Readonly<Record<FieldId, Lab>>;
   readonly overWhite: Hex;
   readonly overBlack: Hex;
-  /** Part of a coat that water took off at once, and after a minute, 0…1. */
+  /** Part of a coat that a drop of water took, dabbed at once and after a minute, 0…1. */
   readonly lifts: { readonly atOnce: number; readonly waited: number };
   /** Why the row is left out; undefined where it can be trusted. */
   readonly doubt: string | undefined;

@@ -5,12 +5,14 @@ import { memo } from '../../base/memo';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex, linearRgbOfHex } from '../../materials/colour/hex';
+import type { Ink } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { lightOfByte, srgbByteOf } from '../../picture/signal';
 import { fillPage } from '../stand/filledPage';
 import { photograph } from '../stand/photograph';
+import { farthestOff, predictedFields, swatchOf, withSwatch } from './book';
 import { FIELD_IDS, ROWS_A_PAGE, swatchPages } from './page';
-import { findMarks, readSwatchPage } from './readPage';
+import { findMarks, type RowReading, readSwatchPage } from './readPage';
 
 const card = DEMO_CARDS[0] as Card;
 // Colours that a photograph can show.
@@ -59,8 +61,12 @@ test('a filled page is found by its marks, and every ink is read off it at once'
     expect(fields.quarter.l).toBeGreaterThan(fields.half.l);
     expect(fields.half.l).toBeGreaterThan(fields.full.l);
     expect(fields.black.l).toBeLessThan(fields.full.l);
-    expect(lifts.waited).toBeLessThan(lifts.atOnce);
-    expect(Math.abs(lifts.atOnce - INK_KINDS[inks[i]?.kind ?? 'dye'].lifts)).toBeLessThan(0.2);
+    // Dabbed at once a drop leaves a faint mark, after a minute a paler one (common practice).
+    expect(lifts.waited).toBeGreaterThan(lifts.atOnce);
+    const ink = inks[i];
+    if (!ink) throw new Error('a row too many');
+    const taken = withSwatch(ink, swatchOf(read.rows[i] as RowReading, card.id, '2026-11-29'));
+    expect(Math.abs((taken.lifts ?? 0) - INK_KINDS[ink.kind].lifts)).toBeLessThan(0.2);
   });
 });
 
@@ -110,4 +116,38 @@ test('a page that was not filled, or has no marks, is said to be so', () => {
   expect(findMarks({ width: 40, height: 40, data: new Uint8ClampedArray(6400).fill(255) })).toBeUndefined();
   const [a, b, c, d] = marks;
   expect(readSwatchPage(empty, [a, c, b, d], page, groundOfCard(card), inks)).toHaveProperty('problem');
+});
+
+test('each field is predicted: paler with less ink and where a drop took some, and how far off it was read is its coats’ worst', () => {
+  const dye: Ink = {
+    id: 'leat',
+    name: 'Leat',
+    family: 'Leat',
+    depth: 'mid',
+    kind: 'dye',
+    overWhite: '#009aab',
+  };
+  const said = predictedFields(dye, card);
+  const lightness = (['black', 'full', 'lifted', 'waited', 'half', 'quarter'] as const).map(
+    (id) => said[id].l,
+  );
+  expect(lightness.slice(0, 4)).toEqual(lightness.slice(0, 4).toSorted((p, q) => p - q));
+  expect(said.half.l).toBeLessThan(said.quarter.l);
+  // What water hardly moves stays as it is.
+  const pigment = predictedFields({ ...dye, kind: 'pigment' }, card);
+  expect(pigment.waited.l - pigment.full.l).toBeLessThan(0.3 * (said.waited.l - said.full.l));
+  expect(farthestOff(said, { fields: said })).toBe(0);
+  const halfOff = { ...said, half: { ...said.half, l: said.half.l + 4 }, waited: { ...said.waited, l: 0 } };
+  expect(farthestOff(said, { fields: halfOff })).toBe(deltaE00(said.half, halfOff.half));
+});
+
+test('what both drops took tells how far water lifts an ink, never more than all of it', () => {
+  const [ink] = inks;
+  if (!ink) throw new Error('no ink');
+  const lifts = (atOnce: number, waited: number) =>
+    withSwatch(ink, { overWhite: '#808080', overBlack: '#202020', lifts: { atOnce, waited } }).lifts;
+  expect(lifts(0.3 * 0.5, 0.65 * 0.5)).toBeCloseTo(0.5, 9);
+  expect(lifts(0, 0)).toBe(0);
+  expect(lifts(0.9, 0.95)).toBe(1);
+  expect(lifts(0.1, 0.4)).toBeGreaterThan(lifts(0.1, 0.3) ?? 1);
 });

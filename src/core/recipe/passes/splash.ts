@@ -21,6 +21,8 @@ const AFTER = {
   minute: { label: 'dabbed after a minute', middle: 0.65, uneven: 0.35, soft: 0, rim: 0.12, width: 0.16 },
   dried: { label: 'left to dry', middle: 0.7, uneven: 0.45, soft: 0, rim: 0.7, width: 0.17 },
 } as const;
+/** What a drop takes, of what water can take of an ink at all: little at once, more once it has lain; common practice. */
+export const dropTakes = (after: keyof typeof AFTER): number => AFTER[after].middle;
 /** How far a drop's outline wanders, over which length, mm. */
 const RAGGED = { far: 0.55, size: 2.4 } as const;
 /** Where ink has settled as the drop shrank: mm inside its rim. */
@@ -97,11 +99,14 @@ export const splash = definePass({
   lifts: true,
   layOn: ({ panel, params }) => {
     const drops = () => dropsOf(panel, params);
-    const { middle } = AFTER[params.after];
     return {
       borders: [ragged(borderOfDrops(drops, panel), RAGGED.far, RAGGED.size, params.seed)],
       surface: [driedDrop(params.seed, params.after)],
-      effects: [DRY, { kind: 'thin', coverAt: (_x, _y, inside) => (inside(0) ? middle : 0) }, DRY],
+      effects: [
+        DRY,
+        { kind: 'thin', coverAt: (_x, _y, inside) => (inside(0) ? dropTakes(params.after) : 0) },
+        DRY,
+      ],
       traces: [],
     };
   },
