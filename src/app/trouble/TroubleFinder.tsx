@@ -6,7 +6,7 @@ import { type NextTime, tellChange } from '../../core/keep/log/changes';
 import { madeOf } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
 import type { TroubleContext } from '../../core/keep/trouble/definition';
-import { findCauses, oftenWrong, type RankedCause } from '../../core/keep/trouble/findCauses';
+import { findCauses, oftenWrong, type RankedCause, tellPart } from '../../core/keep/trouble/findCauses';
 import type { Picture } from '../../core/picture/paint';
 import { readLadder } from '../../core/readings/readings';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -118,7 +118,7 @@ function CauseTold({ cause, context, action, needsChange, onFound }: CauseProps)
   return (
     <li className="border-l-2 border-line pl-3">
       <p className="font-semibold">
-        {cause.cause} <span className="font-normal text-mute">{likely(cause.part)}</span>
+        {cause.cause} <span className="font-normal text-mute">({tellPart(cause)})</span>
       </p>
       {cause.reason && <p>Here: {cause.reason}.</p>}
       <p>
@@ -135,10 +135,6 @@ function CauseTold({ cause, context, action, needsChange, onFound }: CauseProps)
     </li>
   );
 }
-
-/** How likely, in words: the parts are guesses, and told as such. */
-const likely = (part: number): string =>
-  part > 0.65 ? '(most likely)' : part > 0.4 ? '(likely)' : part > 0.2 ? '(possible)' : '(less likely)';
 
 function useContext(resolved: ResolvedRecipe): TroubleContext | undefined {
   const { db } = useSession();

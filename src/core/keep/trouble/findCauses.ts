@@ -18,6 +18,19 @@ export function findCauses(trouble: TroubleId, context: TroubleContext): RankedC
     .toSorted((p, q) => q.part - p.part);
 }
 
+/** From which part on a cause is told with each word; by eye. */
+const TOLD = { most: 0.65, likely: 0.4, possible: 0.2 } as const;
+
+/** How likely a cause is, in words: the parts are guesses, and told as such. */
+export const tellPart = ({ part }: Pick<RankedCause, 'part'>): string =>
+  part > TOLD.most
+    ? 'most likely'
+    : part > TOLD.likely
+      ? 'likely'
+      : part > TOLD.possible
+        ? 'possible'
+        : 'less likely';
+
 /** From so many panels on, and so often, a trouble is said beforehand. */
 const OFTEN = { panels: 5, part: 0.2 } as const;
 

@@ -10,7 +10,7 @@ import { TROUBLE_IDS } from '../log/troubles';
 import { CAUSES } from './causes';
 import type { TroubleContext } from './definition';
 import { faultPicture } from './faultPicture';
-import { findCauses, oftenWrong } from './findCauses';
+import { findCauses, oftenWrong, tellPart } from './findCauses';
 
 const red = ink('Rowan', '#b3262f', 'dye');
 const green = ink('Moss', '#5b8f3a', 'dye');
@@ -78,3 +78,16 @@ test.each(RUN_IDS)(
     expect(withChange(foam, { id: 'roomFor', inkId: 'nobody' })).toEqual(foam);
   },
 );
+
+test('a cause is told the surer the larger its part is, of two alike both as likely', () => {
+  expect([0.1, 0.2, 0.3, 0.4, 0.5, 0.65, 0.66, 1].map((part) => tellPart({ part }))).toEqual([
+    'less likely',
+    'less likely',
+    'possible',
+    'possible',
+    'likely',
+    'likely',
+    'most likely',
+    'most likely',
+  ]);
+});

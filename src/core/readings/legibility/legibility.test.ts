@@ -7,7 +7,15 @@ import { BLACK_CARD, ink, resolvedOf, WHITE_CARD } from '../../../testing/resolv
 import { xyzOfHex } from '../../materials/colour/hex';
 import { setRun } from '../../recipe/editLadder';
 import { contrastOf, NEEDS, standsOff } from './contrast';
-import { bestImage, calmestPlace, imageInks, imagesSeen, legibilityOf, readsOn } from './legibility';
+import {
+  bestImage,
+  calmestPlace,
+  groundWord,
+  imageInks,
+  imagesSeen,
+  legibilityOf,
+  readsOn,
+} from './legibility';
 import { panelField } from './panelField';
 import { BLACK_DYE, rankTopCoats, withBlack } from './topCoat';
 
@@ -146,6 +154,17 @@ test('where nothing reads, the place nearest to reading is told, and it falls sh
   expect(calmestPlace(field, white, { width: 30, height: 10 }, NEEDS.lettering).least).toBeLessThan(
     NEEDS.lettering,
   );
+});
+
+test('a ground is told as even, calm or restless by how far its lightness wanders', () => {
+  expect([0, 1.4, 1.5, 4.9, 5, 30].map((restless) => groundWord({ restless }))).toEqual([
+    'even',
+    'even',
+    'calm',
+    'calm',
+    'restless',
+    'restless',
+  ]);
 });
 
 describe('the calmest place on a made-up ground', () => {

@@ -124,6 +124,14 @@ export interface CalmPlace {
   readonly restless: number;
 }
 
+/** Up to where a ground is told as even, and as calm, by its unevenness in L*; by eye. */
+const EVEN_BELOW = 1.5;
+const CALM_BELOW = 5;
+
+/** How restless a ground is, in a word. */
+export const groundWord = ({ restless }: Pick<CalmPlace, 'restless'>): 'even' | 'calm' | 'restless' =>
+  restless < EVEN_BELOW ? 'even' : restless < CALM_BELOW ? 'calm' : 'restless';
+
 /**
  * The calmest place for a greeting of a given size: of all places where the contrast needed is there throughout, the one
  * whose ground varies least, and of equally calm ones the one nearest the middle; where there is none such, the one that

@@ -1,5 +1,5 @@
 import { formatBare, formatLength, parseLength, type Unit } from '../../../core/base/length';
-import type { CalmPlace } from '../../../core/readings/legibility/legibility';
+import { type CalmPlace, groundWord } from '../../../core/readings/legibility/legibility';
 import type { Panel } from '../../../core/recipe/panel';
 import { TypedField } from '../../../ui/TypedField';
 
@@ -24,7 +24,6 @@ export function GreetingSize({ size, unit, place, needed, panel, onSize }: Props
       return undefined;
     };
   const reads = place.least >= needed;
-  const restless = place.restless < 1.5 ? 'even' : place.restless < 5 ? 'calm' : 'restless';
   return (
     <section aria-label="Greeting">
       <h3 className="heading mb-1 text-lead">Greeting</h3>
@@ -47,7 +46,7 @@ export function GreetingSize({ size, unit, place, needed, panel, onSize }: Props
       <p role="status" className="mt-1">
         {reads ? 'Calmest' : 'Nowhere does it read throughout; nearest'} {formatLength(place.x, unit)} from
         the left and {formatLength(panel.height - place.y - place.height, unit)} from the foot: at least{' '}
-        <strong>{place.least.toFixed(1)} : 1</strong> on {restless} ground.
+        <strong>{place.least.toFixed(1)} : 1</strong> on {groundWord(place)} ground.
         {!reads && ' Take another ink, a strip of plain card under it, or an offset shadow in detail black.'}
       </p>
     </section>
