@@ -1,14 +1,14 @@
 import { labOfHex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
-import { type Ink, isBare } from '../../materials/ink/ink';
+import { type Ink, isBare, SWATCH_GROUND } from '../../materials/ink/ink';
 import type { Square } from './cholesky';
 import type { PanelEvidence, Reading } from './evidence';
 import { type FilmSlopes, filmSlopes, INK_PARAMS, type InkPrior, inkPrior } from './inkParams';
 import { normalEquations, type Row } from './normal';
 import { type Laying, layingOf, type PanelHand, predict } from './predict';
 import { lossOf, turned, weighed, weightOf, weightsFor } from './residual';
-import { SWATCH_GROUND, swatchWeights } from './swatch';
+import { swatchWeights } from './swatch';
 
 /** Steps of damped Gauss–Newton at the most, and the fall of the loss that ends them before. */
 const MAX_STEPS = 12;

@@ -1,10 +1,6 @@
 import type { Lab } from '../../materials/colour/lab';
-import { flatSpectrum } from '../../materials/colour/spectrum';
 import type { Ink } from '../../materials/ink/ink';
 import { weightsFor } from './residual';
-
-/** Swatches are told against the perfect white. */
-export const SWATCH_GROUND = flatSpectrum(1);
 
 /** Root mean square ΔE00 of a swatch as a reading; one with a channel at an end is likely clipped there, and says less. */
 const NOISE = { usual: 1, clipped: 4 } as const;

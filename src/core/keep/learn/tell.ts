@@ -2,14 +2,14 @@ import { memoOf } from '../../base/memo';
 import { deltaE00 } from '../../materials/colour/difference';
 import { labOfHex } from '../../materials/colour/hex';
 import { type Lab, labOfSpectrum } from '../../materials/colour/lab';
-import { type Ink, isBare, taughtOf } from '../../materials/ink/ink';
+import { type Ink, isBare, SWATCH_GROUND, taughtOf } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
 import type { Reading } from './evidence';
 import { type FilmSlopes, filmSlopes, INK_PARAMS, type InkPrior, inkPrior, paramsOf } from './inkParams';
 import { doubtOf, normalEquations } from './normal';
 import { layingOf, predict } from './predict';
 import { lchWeights, turned } from './residual';
-import { SWATCH_GROUND, swatchWeights } from './swatch';
+import { swatchWeights } from './swatch';
 
 /** A place without its reading. */
 export type Place = Pick<Reading, 'layers' | 'ground'>;

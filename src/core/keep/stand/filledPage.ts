@@ -4,9 +4,8 @@ import { type Card, groundOfCard } from '../../materials/card/card';
 import { hexOfLab, linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, labOfSpectrum, srgbSignal } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
-import type { Ink } from '../../materials/ink/ink';
+import { BLACK_GROUND, type Ink } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
-import { PRINTED_BLACK } from '../swatches/book';
 import {
   coatsIn,
   dropIn,
@@ -42,7 +41,7 @@ export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, des
       }
   };
   const bare = linearRgbOfHex(card.colour);
-  const printed = colourOf(PRINTED_BLACK);
+  const printed = colourOf(BLACK_GROUND);
   put({ x: 0, y: 0, width: page.width, height: page.height }, () => bare);
   for (const { x, y } of page.marks) {
     const half = page.markSize / 2;
@@ -71,7 +70,7 @@ function fieldColour(
   const { coats } = FIELDS[id];
   const coat = laid(coats, ground);
   if (id === 'black') {
-    const over = laid(coats, PRINTED_BLACK);
+    const over = laid(coats, BLACK_GROUND);
     return (_, y) => (Math.abs(y - box.y - box.height / 2) < box.height / 4 ? over : coat);
   }
   if (id !== 'lifted' && id !== 'waited') return () => coat;

@@ -2,8 +2,7 @@ import { type Card, groundOfCard } from '../../materials/card/card';
 import { deltaE00 } from '../../materials/colour/difference';
 import type { Hex } from '../../materials/colour/hex';
 import type { Lab } from '../../materials/colour/lab';
-import { flatSpectrum } from '../../materials/colour/spectrum';
-import type { Ink } from '../../materials/ink/ink';
+import { BLACK_GROUND, type Ink } from '../../materials/ink/ink';
 import { dropTakes } from '../../recipe/passes/splash';
 import type { Reading } from '../learn/evidence';
 import { placeColour } from '../learn/tell';
@@ -58,15 +57,12 @@ export function withSwatch(
 /** Coats that a swatch was laid in, whose colours say more than the full one alone. */
 const STRIPS = ['half', 'quarter'] as const;
 
-/** The strip under the field that is laid over black, as it is printed. */
-export const PRINTED_BLACK = flatSpectrum(0.02);
-
 /** How each field of an ink's row is predicted to dry on a card. */
 export function predictedFields(ink: Ink, card: Card): Readonly<Record<FieldId, Lab>> {
   const ground = groundOfCard(card);
   const fields = FIELD_IDS.map((id) => {
     const layers = [[{ ink, coats: coatsIn(id, ink) }]];
-    return [id, placeColour({ layers, ground: id === 'black' ? PRINTED_BLACK : ground })] as const;
+    return [id, placeColour({ layers, ground: id === 'black' ? BLACK_GROUND : ground })] as const;
   });
   return Object.fromEntries(fields) as Record<FieldId, Lab>;
 }

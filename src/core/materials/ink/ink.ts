@@ -52,10 +52,10 @@ export const BARE: Ink = {
 export const isBare = ({ kind }: Ink): boolean => kind === 'bare';
 
 /** Reflectance of the black a second swatch stands on: a black chart's, from memory. */
-const BLACK_GROUND = flatSpectrum(0.02);
+export const BLACK_GROUND = flatSpectrum(0.02);
 
 /** Swatches are read relative to the white they stand on, so their ground is the perfect white. */
-const SWATCH_GROUND = flatSpectrum(1);
+export const SWATCH_GROUND = flatSpectrum(1);
 
 /** Films kept by what decides them: a shelf and a card's worth of other copies. */
 const MAX_FILMS = 8192;

@@ -1,7 +1,7 @@
 import { muddyNoun } from '../pairs/jointFigures';
 import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { between, even, flowOf, partOfWay, soft, upTo, wayRound } from './measures';
+import { between, DRAB_MIDDLE, even, flowOf, partOfWay, soft, upTo, wayRound } from './measures';
 
 /** Chroma that both ends have at least: there is nothing to save in dull ones. Thresholds here are by eye. */
 const ENDS_AT_LEAST = 25;
@@ -15,8 +15,7 @@ const WON = { least: 4, half: 22 };
 const ON_THE_WAY = { from: 0.2, to: 0.8 };
 /** Chroma of the weaker end: where it begins to count, and half of what is wanted. */
 const COLOURFUL = { from: 15, half: 20 };
-/** How much of the score a brown, an olive or a grey leaves, as the middle and as an end. */
-const DRAB_MIDDLE = 0.6;
+/** How much of the score a brown, an olive or a grey leaves as an end. */
 const DRAB_END = 0.8;
 
 export const bridge = defineRelation({

@@ -16,6 +16,9 @@ export const fall = (value: number, half: number): number => 1 / (1 + (value / h
 /** A part of what is wanted, held at the whole of it. */
 export const upTo = (value: number, wanted: number): number => (value >= wanted ? 1 : value / wanted);
 
+/** How much of the score a brown, an olive or a grey in the middle leaves. */
+export const DRAB_MIDDLE = 0.6;
+
 /** How far a middle may lie off the ends' own middle in lightness beyond half their step, L*. By eye. */
 const BEYOND = 6;
 

@@ -1,7 +1,7 @@
 import { muddyNoun } from '../pairs/jointFigures';
 import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
-import { between, even, fall, flowOf, hueStep, soft, upTo } from './measures';
+import { between, DRAB_MIDDLE, even, fall, flowOf, hueStep, soft, upTo } from './measures';
 
 /** Degrees of hue from one ink to the next: less is no step, more skips a hue. Thresholds here are by eye. */
 const STEP = { least: 14, most: 70 };
@@ -13,8 +13,6 @@ const COLOURFUL = { least: 9, from: 6, half: 28 };
 const IN_STEP = 0.7;
 /** L* from first to last: half of what is wanted. */
 const DARKER = 15;
-/** How much of the score a brown, an olive or a grey in the middle leaves. */
-const DRAB_MIDDLE = 0.6;
 
 export const neighbours = defineRelation({
   id: 'neighbours',
