@@ -74,9 +74,9 @@ const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
 
 /**
  * A brush for each need, in the order of work. A brush keeps its ink as long as it is still to be gone back with; only
- * then does another depth of its colour take it over, wiped, if that is no paler one. White and pigment have brushes of their own. Where fewer are
- * owned than that takes, the brush is taken whose ink is needed last, cleaned, and given a touch of its ink again later. What
- * would set in a brush while something dries is washed off, and taken up anew.
+ * then does another depth of its colour take it over, wiped, if that is no paler one. White and pigment have brushes of
+ * their own. Where fewer are owned than that takes, the brush is taken whose ink is needed last, cleaned, and given a touch
+ * of its ink again later. What would set in a brush while something dries is washed off, and taken up anew.
  * Common practice.
  */
 export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}): BrushUse[] {
@@ -106,8 +106,9 @@ export function brushesFor(needs: readonly BrushNeed[], owned: OwnedBrushes = {}
       return { brush, set, isFresh: true, touched };
     }
     const isKin = familyOf(need.inks, set) === taken.family && !isPaler(need.inks, taken.inks);
-    const isDryByThen = taken.stretch < stretch && begins - taken.usedUntil >= DAMP_FOR;
-    const how: Cleaning = isKin ? 'wiped' : isDryByThen ? 'washed' : 'rubbed';
+    const lay = taken.stretch < stretch ? begins - taken.usedUntil : 0;
+    const hasSet = setsInBrush(set) && lay >= SETS_WITHIN;
+    const how: Cleaning = isKin && !hasSet ? 'wiped' : lay >= DAMP_FOR ? 'washed' : 'rubbed';
     const cleaned = { of: taken.inks, how };
     taken.stretch = stretch;
     taken.usedUntil = ends;

@@ -181,6 +181,17 @@ test('with too few brushes the one needed last is rubbed clean, washed where som
       ],
       { 'dye and hybrid': 1 },
     )[1]?.cleaned?.how;
+  // Of one colour a darker depth takes over a wiped brush, unless what is on it has set meanwhile.
+  const deeper = (kind: Ink['kind'], begins: number) =>
+    brushesFor([
+      { inks: [family('mid', kind)], takes: 'new ink', begins: 0, ends: 4 },
+      { inks: [family('deep', kind)], takes: 'new ink', stretch: 1, begins },
+    ])[1]?.cleaned?.how;
+  expect([deeper('pigment', 64), deeper('pigment', 12), deeper('dye', 64)]).toEqual([
+    'washed',
+    'wiped',
+    'wiped',
+  ]);
   // A washed brush is damp for twenty minutes after its last stroke.
   expect([later(4 + DAMP_FOR), later(3.9 + DAMP_FOR), later(60, 0)]).toEqual(['washed', 'rubbed', 'rubbed']);
 });
