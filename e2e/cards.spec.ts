@@ -85,6 +85,18 @@ test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts
   await expect(plans.getByRole('article')).toHaveCount(1);
   await page.getByRole('button', { name: 'Add a strip' }).click();
   await expect(plans).toContainText('4 × greeting strip, 60 × 16 mm');
+  const strip = page.getByLabel('Strip width, mm');
+  await strip.fill('0');
+  await strip.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('from 5 to 300 mm');
+  await strip.fill('250');
+  await strip.press('Enter');
+  await expect(
+    page.getByText(/^The strip is wider than the panel, 250.mm on .*, and stands out/),
+  ).toBeVisible();
+  await strip.fill('60');
+  await strip.press('Enter');
+  await expect(plans).toContainText('4 × greeting strip, 60 × 16 mm');
   await page.getByLabel('Card of the base').selectOption({ label: 'mist grey 270 g/m²' });
   await expect(plans).toContainText('It is not known how large its sheets are');
   const pdf = page.waitForEvent('download');

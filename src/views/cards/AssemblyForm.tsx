@@ -33,6 +33,8 @@ const MARGIN_LIMITS = {
   liner: 400,
 } as const;
 
+/** No piece is cut narrower than this, mm: a trimmer does not hold it. By eye. */
+const LEAST_PIECE = 5;
 /** A greeting strip to begin with, mm. */
 const STRIP = { width: 60, height: 16 } as const;
 
@@ -219,12 +221,14 @@ function Strip({ greeting, panel, onChange }: StripProps) {
           <Length
             label="Strip width"
             value={greeting.width}
+            min={LEAST_PIECE}
             max={MARGIN_LIMITS.strip.width}
             onValue={(width) => onChange({ greeting: { ...greeting, width } })}
           />
           <Length
             label="Strip height"
             value={greeting.height}
+            min={LEAST_PIECE}
             max={MARGIN_LIMITS.strip.height}
             onValue={(height) => onChange({ greeting: { ...greeting, height } })}
           />
@@ -258,12 +262,14 @@ function Liner({ liner, onChange }: LinerProps) {
           <Length
             label="Liner width"
             value={liner.width}
+            min={LEAST_PIECE}
             max={MARGIN_LIMITS.liner}
             onValue={(width) => onChange({ liner: { ...liner, width } })}
           />
           <Length
             label="Liner height"
             value={liner.height}
+            min={LEAST_PIECE}
             max={MARGIN_LIMITS.liner}
             onValue={(height) => onChange({ liner: { ...liner, height } })}
           />
@@ -279,17 +285,19 @@ function Liner({ liner, onChange }: LinerProps) {
 interface LengthProps {
   readonly label: string;
   readonly value: number;
+  /** 0 where left out. */
+  readonly min?: number;
   readonly max: number;
   readonly onValue: (mm: number) => void;
 }
 
-/** A length of the card with what it is, so many mm at the most. */
-function Length({ label, value, max, onValue }: LengthProps) {
+/** A length of the card with what it is, so many mm at the least and at the most. */
+function Length({ label, value, min = 0, max, onValue }: LengthProps) {
   const unit = useAppSelector(({ view }) => view.unit);
   return (
     <p className="flex items-center justify-between gap-2">
       <span>{label}</span>
-      <LengthField {...{ label, value, unit }} range={{ min: 0, max }} onChange={onValue} suffix={unit} />
+      <LengthField {...{ label, value, unit }} range={{ min, max }} onChange={onValue} suffix={unit} />
     </p>
   );
 }
