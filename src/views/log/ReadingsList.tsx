@@ -1,15 +1,11 @@
-import { quantile } from 'd3-array';
 import { useMemo } from 'react';
 import { download } from '../../app/download';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useShelf } from '../../app/session';
 import { formatBare } from '../../core/base/length';
 import { counted } from '../../core/base/words';
-import { finder, panelPlaces } from '../../core/keep/learn/fromLog';
-import { countsFor } from '../../core/keep/learn/residual';
-import { placeColour, trustOf } from '../../core/keep/learn/tell';
+import { comparedReadings, mediansOff } from '../../core/keep/learn/compared';
 import type { MadePanel } from '../../core/keep/log/made';
-import { deltaE00 } from '../../core/materials/colour/difference';
 import { hexOfLab } from '../../core/materials/colour/hex';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
@@ -21,9 +17,6 @@ interface Props {
   readonly panel: MadePanel;
   readonly resolved: ResolvedRecipe;
 }
-
-/** A reading that counts less than this part of a usual one is told as far off. */
-const HARDLY = 0.1;
 
 /** The readings as colour readers write them, for other programs. */
 async function exportCgats({ number, readings }: MadePanel): Promise<void> {
@@ -41,33 +34,9 @@ export function ReadingsList({ panel, resolved }: Props) {
   const notify = useNotify();
   const shelf = useShelf();
   const unit = useAppSelector(({ view }) => view.unit);
-  const rows = useMemo(() => {
-    const { made } = panel;
-    if (!made || !shelf) return [];
-    const then = panelPlaces(made, ({ id }) => made.inks.find((ink) => ink.id === id));
-    const now = panelPlaces(made, finder(shelf.inks));
-    return panel.readings.flatMap(({ at, lab, source, noise, wet }, i) => {
-      if (!at || wet) return [];
-      const [said, tells] = [then(at.x, at.y), now(at.x, at.y)];
-      const told = placeColour(tells);
-      return [
-        {
-          key: `${i} ${at.x} ${at.y}`,
-          place: i,
-          at,
-          lab,
-          source,
-          said: placeColour(said),
-          tells: told,
-          within: trustOf(tells),
-          isFarOff: countsFor(deltaE00(told, lab), noise) < HARDLY,
-        },
-      ];
-    });
-  }, [panel, shelf]);
-  const middle = (of: (row: (typeof rows)[number]) => number) =>
-    quantile(rows.map(of), 0.5)?.toFixed(1) ?? '–';
-  if (rows.length === 0) return null;
+  const rows = useMemo(() => (shelf ? comparedReadings(panel, shelf.inks) : []), [panel, shelf]);
+  const off = mediansOff(rows);
+  if (!off) return null;
   const { height } = resolved.recipe.panel;
   const keep = (readings: (now: MadePanel['readings']) => MadePanel['readings']) =>
     change(panel, (now) => ({ readings: readings(now.readings) }));
@@ -91,8 +60,8 @@ export function ReadingsList({ panel, resolved }: Props) {
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <h2 className="heading">{counted(rows.length, 'reading')}</h2>
         <p className="text-mute">
-          ΔE00 at the median: {middle((row) => deltaE00(row.said, row.lab))} from what was said of it,{' '}
-          {middle((row) => deltaE00(row.tells, row.lab))} from what is told now.
+          ΔE00 at the median: {off.offThen.toFixed(1)} from what was said of it, {off.offNow.toFixed(1)} from
+          what is told now.
         </p>
         <Button look="bare" className="ml-auto" onClick={() => void exportCgats(panel)}>
           Export them (CGATS)
@@ -125,8 +94,8 @@ export function ReadingsList({ panel, resolved }: Props) {
             </tr>
           </thead>
           <tbody className="tabular-nums">
-            {rows.map(({ key, place, at, said, lab, tells, within, isFarOff, source }) => (
-              <tr key={key}>
+            {rows.map(({ place, at, said, lab, told, offThen, offNow, within, isFarOff, source }) => (
+              <tr key={`${place} ${at.x} ${at.y}`}>
                 <td className="whitespace-nowrap">
                   ({formatBare(at.x, unit)}, {formatBare(height - at.y, unit)})
                 </td>
@@ -137,10 +106,10 @@ export function ReadingsList({ panel, resolved }: Props) {
                   <Patch hex={hexOfLab(lab)} />
                 </td>
                 <td>
-                  <Patch hex={hexOfLab(tells)} />
+                  <Patch hex={hexOfLab(told)} />
                 </td>
-                <td className="text-right">{deltaE00(said, lab).toFixed(1)}</td>
-                <td className="text-right">{deltaE00(tells, lab).toFixed(1)}</td>
+                <td className="text-right">{offThen.toFixed(1)}</td>
+                <td className="text-right">{offNow.toFixed(1)}</td>
                 <td className="text-right max-sm:hidden">± {within.toFixed(1)}</td>
                 <td className="pl-3 text-mute">
                   <span className="max-sm:hidden">
