@@ -47,6 +47,17 @@ test('light three open with resist and dark, and the dark that was told is the o
   }
 });
 
+test('a trio opens under its inks’ names, and only three of the relation that is kept under a dark come with one', () => {
+  const three = ['weir-pale', 'kelp-pale', 'hawberry-pale'].map(inkOf);
+  const passes = (inks: readonly Ink[], relation?: 'lightAndDark' | 'tonal') =>
+    trioRecipe(inks, white, relation, shelf).passes.length;
+  expect(trioRecipe(three, white, 'tonal', shelf).name).toBe('Weir Pale, Kelp Pale, Hawberry Pale');
+  expect(passes(three, 'lightAndDark')).toBe(2);
+  expect([passes(three, 'tonal'), passes(three), passes(three.slice(0, 2), 'lightAndDark')]).toEqual([
+    0, 0, 0,
+  ]);
+});
+
 test('three primaries open with more room for the yellow; two inks of them, or three of no relation, lie equally', () => {
   const three = ['thrift-mid', 'gorse-pale', 'skerry-mid'].map(inkOf);
   const shares = (inks: readonly Ink[], relation?: 'primaries') =>

@@ -8,7 +8,13 @@ import { addPlacement, enablePass, setPlacement } from '../recipe/editPasses';
 import { PASS_KINDS, type Pass, placementsOf } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { contrastOf } from './legibility/contrast';
-import { describePassReading, designContrast, type PassReading, passReadings } from './passReadings';
+import {
+  describePassReading,
+  designContrast,
+  offPanel,
+  type PassReading,
+  passReadings,
+} from './passReadings';
 
 const pale = ink('Gorse', '#f8d46f');
 const black = ink('Soot', '#141416', 'detail');
@@ -59,6 +65,50 @@ describe('what a pass does to the panel', () => {
       0.2,
       1,
     );
+  });
+});
+
+describe('what lies off the panel', () => {
+  const off = (of: ResolvedRecipe) => offPanel(of, passOf(of));
+  const stamped = (params: Readonly<Record<string, number>>, shape = BAR) =>
+    withPass(resolved, 'silhouette', {
+      ink: black,
+      design: shape,
+      params: { x: 40, y: 50, width: 80, ...params },
+    });
+
+  test('is each placement that the panel does not meet, by its id; one that it meets with a corner is on it', () => {
+    expect(off(stamped({}))).toEqual([]);
+    // The bar is 20 mm high, and the panel ends at 0.
+    expect(off(stamped({ y: -9 }))).toEqual([]);
+    expect([-9.5, -14, -30].map((y) => off(stamped({ y })))).toEqual([[], ['p1'], ['p1']]);
+    const one = stamped({ y: -30 });
+    const two = { ...one, recipe: addPlacement(one.recipe, 'silhouette-1') };
+    const second = passOf(two).placements[1]?.id ?? '';
+    const both = (y: number) =>
+      off({ ...two, recipe: setPlacement(two.recipe, 'silhouette-1', second, { params: { x: 40, y } }) });
+    expect(both(50)).toEqual(['p1']);
+    expect(both(-30)).toEqual(['p1', second]);
+  });
+
+  test('may be what is so large that nothing of it lies there, and never what is only small', () => {
+    // Two bars with a gap of 60 mm between, ten times as large: the panel lies in the gap.
+    const gapped: Design = {
+      ...BAR,
+      id: 'gapped',
+      height: 80,
+      shapes: [{ d: 'M0 0h80v10h-80z M0 70h80v10h-80z', rule: 'nonzero' }],
+    };
+    expect(off(stamped({ width: 400 }, gapped))).toEqual(['p1']);
+    expect(off(stamped({ width: 80 }, gapped))).toEqual([]);
+    for (const x of [3, 17.3, 40]) expect(off(stamped({ x, y: 31.7, width: 5 }))).toEqual([]);
+  });
+
+  test('is nothing that has no place of its own, and a mask wherever it lies outside', () => {
+    expect(off(withPass(resolved, 'coat', { ink: dark }))).toEqual([]);
+    const mask = (y: number) =>
+      off(withPass(resolved, 'mask', { design: BAR, params: { x: 40, y, width: 80 } }));
+    expect([mask(50), mask(-60)]).toEqual([[], ['p1']]);
   });
 });
 

@@ -69,6 +69,20 @@ describe('which ink next', () => {
     expect(among?.count).toBe(alone?.count);
   });
 
+  test('of two alike that are worth the same the second comes after what is unlike both', () => {
+    const owned = without('Gorse').filter(({ family }) => family !== 'Betony');
+    const gorse = wishedOf('Gorse').find(({ depth }) => depth === 'pale');
+    const betony = wishedOf('Betony').find(({ depth }) => depth === 'mid');
+    if (!gorse || !betony) throw new Error('no candidate');
+    const twin = { ...gorse, id: 'twin', name: 'Twin' };
+    const { found } = weighed(owned, [gorse, twin, betony]);
+    const worthOf = (id: string) => found.find(({ ink }) => ink.id === id)?.worth ?? 0;
+    expect(worthOf('twin')).toBeCloseTo(worthOf(gorse.id), 9);
+    // Worth more than the other by itself, it is told last, since the first has nearly all that it brings.
+    expect(worthOf('twin')).toBeGreaterThan(worthOf(betony.id));
+    expect(found.map(({ ink }) => ink.id)).toEqual([gorse.id, betony.id, 'twin']);
+  });
+
   test('it tells how far it is, never back, and asks for two inks of one’s own', () => {
     const { parts } = weighed(DEMO_INKS.slice(0, 20), gapsOf(DEMO_INKS.slice(0, 20)));
     expect(parts).toEqual(parts.toSorted((p, q) => p - q));
