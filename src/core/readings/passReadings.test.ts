@@ -3,6 +3,7 @@ import { BLACK_CARD, ink, resolvedOf, WHITE_CARD, withPass } from '../../testing
 import { groundOfCard } from '../materials/card/card';
 import { xyzOfSpectrum } from '../materials/colour/lab';
 import type { Design } from '../materials/design/design';
+import { OWN_DESIGNS } from '../materials/design/own';
 import { laidReflectance } from '../materials/ink/laid';
 import { addPlacement, enablePass, setPlacement } from '../recipe/editPasses';
 import { PASS_KINDS, type Pass, placementsOf } from '../recipe/passes/passes';
@@ -102,6 +103,19 @@ describe('what lies off the panel', () => {
     expect(off(stamped({ width: 400 }, gapped))).toEqual(['p1']);
     expect(off(stamped({ width: 80 }, gapped))).toEqual([]);
     for (const x of [3, 17.3, 40]) expect(off(stamped({ x, y: 31.7, width: 5 }))).toEqual([]);
+  });
+
+  test('is an edge stencil whose body lies on the panel while the edge that is inked does not', () => {
+    const hills = OWN_DESIGNS.find(({ id }) => id === 'far-hills') as Design;
+    const inked = (y: number, edge: string) =>
+      off(
+        withPass(resolved, 'edgeStencil', {
+          ink: dark,
+          design: hills,
+          params: { x: 40, y, width: 150, edge, fade: 5 },
+        }),
+      );
+    expect([inked(0, 'upper'), inked(0, 'lower'), inked(50, 'upper')]).toEqual([['p1'], [], []]);
   });
 
   test('is nothing that has no place of its own, and a mask wherever it lies outside', () => {
