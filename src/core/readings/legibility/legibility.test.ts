@@ -44,7 +44,7 @@ test('contrast is that of WCAG 2.2, as two independent libraries have it', () =>
 });
 
 test('an image may be black, white, or the darkest and palest that the recipe blends and coats with, the pale ones in layers', () => {
-  const detail = ink('Soot', '#1d1d1f', 'detail');
+  const detail = ink('Jackdaw', '#1d1d1f', 'detail');
   const resolved = { ...resolvedOf(pale.slice(0, 2)), passInks: [...dark, detail] };
   const shelf = [
     { ...ink('Wished', '#000000', 'detail'), wished: true },
@@ -53,7 +53,7 @@ test('an image may be black, white, or the darkest and palest that the recipe bl
   ];
   expect(imageInks(resolved, shelf, 3).map(({ id, label, impressions }) => [id, label, impressions])).toEqual(
     [
-      ['black', 'Black: Soot', 1],
+      ['black', 'Black: Jackdaw', 1],
       ['white', 'White: Slip', 3],
       ['darkest', 'Its own darkest: Sloe', 1],
       ['palest', 'Its own palest: Gorse', 3],
