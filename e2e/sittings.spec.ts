@@ -155,6 +155,8 @@ test('what cannot be worked is told with what to change, and nothing is lost', a
     .first()
     .click();
   await page.getByRole('menuitem', { name: /Delete/ }).click();
+  // Left at once, the page would take the deleting with it.
+  await expect(page.getByRole('button', { name: 'More for Raku dusk, tonal' })).toHaveCount(0);
   await page.goto('/sittings/invitations-2');
   await expect(page.getByRole('alert').filter({ hasText: 'no longer here' })).toBeVisible();
   await page.goto('/sittings/none-such');
