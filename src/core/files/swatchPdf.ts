@@ -8,8 +8,8 @@ import { PAPERS, type Paper, POINT } from './papers';
 const LINE = 0.4;
 
 /**
- * Swatch pages at true size in the middle of the paper, to be printed on the card itself: a row an ink, with fields for a full coat, a half, a quarter,
- * the same over a black strip, and two drops of water; registration marks in the corners.
+ * Swatch pages at true size in the middle of the paper, to be printed on the card itself: a row an ink, with fields for a
+ * full coat, a half, a quarter, the same over a black strip, and two drops of water; registration marks in the corners.
  */
 export async function writeSwatchPdf(
   inks: readonly Ink[],

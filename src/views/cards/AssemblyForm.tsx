@@ -1,5 +1,6 @@
 import { CardSelect } from '../../app/CardSelect';
 import type { Cutting } from '../../app/cutting';
+import type { Size } from '../../core/base/geometry';
 import { describeOverhang } from '../../core/make/cutting/cutText';
 import type { Fold, MatLayer } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
@@ -30,7 +31,7 @@ const MARGIN_LIMITS = {
   mat: 40,
   base: 60,
   strip: { width: 300, height: 200 },
-  liner: 400,
+  liner: { width: 400, height: 400 },
 } as const;
 
 /** No piece is cut narrower than this, mm: a trimmer does not hold it. By eye. */
@@ -218,19 +219,11 @@ function Strip({ greeting, panel, onChange }: StripProps) {
       <legend className="mb-1 font-semibold">Greeting strip, of the panel’s card</legend>
       {greeting ? (
         <>
-          <Length
-            label="Strip width"
-            value={greeting.width}
-            min={LEAST_PIECE}
-            max={MARGIN_LIMITS.strip.width}
-            onValue={(width) => onChange({ greeting: { ...greeting, width } })}
-          />
-          <Length
-            label="Strip height"
-            value={greeting.height}
-            min={LEAST_PIECE}
-            max={MARGIN_LIMITS.strip.height}
-            onValue={(height) => onChange({ greeting: { ...greeting, height } })}
+          <Sides
+            of="Strip"
+            size={greeting}
+            most={MARGIN_LIMITS.strip}
+            onSize={(size) => onChange({ greeting: size })}
           />
           {overhang && (
             <p role="status" className="border-l-2 border-text pl-2">
@@ -259,19 +252,11 @@ function Liner({ liner, onChange }: LinerProps) {
       <legend className="mb-1 font-semibold">Envelope liner, of the panel’s card</legend>
       {liner ? (
         <>
-          <Length
-            label="Liner width"
-            value={liner.width}
-            min={LEAST_PIECE}
-            max={MARGIN_LIMITS.liner}
-            onValue={(width) => onChange({ liner: { ...liner, width } })}
-          />
-          <Length
-            label="Liner height"
-            value={liner.height}
-            min={LEAST_PIECE}
-            max={MARGIN_LIMITS.liner}
-            onValue={(height) => onChange({ liner: { ...liner, height } })}
+          <Sides
+            of="Liner"
+            size={liner}
+            most={MARGIN_LIMITS.liner}
+            onSize={(size) => onChange({ liner: size })}
           />
           <Button onClick={() => onChange({ liner: undefined })}>No liner</Button>
         </>
@@ -281,6 +266,27 @@ function Liner({ liner, onChange }: LinerProps) {
     </fieldset>
   );
 }
+
+interface SidesProps {
+  /** What it is the size of. */
+  readonly of: string;
+  readonly size: Size;
+  readonly most: Size;
+  readonly onSize: (size: Size) => void;
+}
+
+/** How wide and how high a piece is. */
+const Sides = ({ of, size, most, onSize }: SidesProps) =>
+  (['width', 'height'] as const).map((side) => (
+    <Length
+      key={side}
+      label={`${of} ${side}`}
+      value={size[side]}
+      min={LEAST_PIECE}
+      max={most[side]}
+      onValue={(mm) => onSize({ ...size, [side]: mm })}
+    />
+  ));
 
 interface LengthProps {
   readonly label: string;

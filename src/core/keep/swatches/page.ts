@@ -11,13 +11,11 @@ export const FIELDS = {
   lifted: { label: 'drop of water, dabbed at once', coats: 1, drop: 'dabbed' },
   waited: { label: 'dabbed after a minute', coats: 1, drop: 'minute' },
 } as const;
-const FIELD_OF: Readonly<Record<FieldId, { readonly coats: number; readonly drop?: 'dabbed' | 'minute' }>> =
-  FIELDS;
 export type FieldId = keyof typeof FIELDS;
 /** Coats of an ink that are left in a field, in its drop where it has one. */
-export function coatsIn(field: FieldId, ink: Ink): number {
-  const { coats, drop } = FIELD_OF[field];
-  return drop ? coats * (1 - dropTakes(drop) * liftsOf(ink)) : coats;
+export function coatsIn(id: FieldId, ink: Ink): number {
+  const field = FIELDS[id];
+  return 'drop' in field ? field.coats * (1 - dropTakes(field.drop) * liftsOf(ink)) : field.coats;
 }
 export const FIELD_IDS = Object.keys(FIELDS) as readonly FieldId[];
 
