@@ -195,7 +195,7 @@ async function writePdf(
     throw new Mistake(`Name the PDF to write, ending in .pdf.\n${USAGE}`);
   const size = named('paper', paper, Object.keys(PAPERS) as Paper[]);
   const { width, height } = pixelsAt(resolved.recipe.panel, PAPER_DPI);
-  const png = writeRecipePicture(resolved, paintPanel(resolved, 'dry', width, height), PAPER_DPI);
+  const picture = paintPanel(resolved, 'dry', width, height);
   const font = async (face: keyof typeof FONTS) =>
     new Uint8Array(await readFile(new URL(`../node_modules/${FONTS[face]}`, import.meta.url)));
   const fonts = {
@@ -205,7 +205,10 @@ async function writePdf(
     others: await font('others'),
   };
   const stages = stagePictures(resolved, compileSheet(resolved, unit).steps);
-  await writeOut(out, await writeSheetPdf({ resolved, unit, maker: {}, paper: size, png, stages, fonts }));
+  await writeOut(
+    out,
+    await writeSheetPdf({ resolved, unit, maker: {}, paper: size, picture, stages, fonts }),
+  );
   return `${out}: ${size}, the panel at true size`;
 }
 

@@ -16,7 +16,7 @@ import { type PrintedPair, writeWeakPairs } from '../core/files/weakPairsPdf';
 import type { CutPlan } from '../core/make/cutting/cutPlan';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
-import { createPainter, pixelsAt } from '../core/picture/paint';
+import { createPainter, type Picture, pixelsAt } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { compileSheet, type Maker } from '../core/sheet/compile';
 
@@ -27,14 +27,14 @@ const DPI = 300;
 const ROWS = 64;
 
 /** @param onProgress  told the part that is done, 0…1 */
-function panelPng(resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array {
+function panelPicture(resolved: ResolvedRecipe, onProgress: (part: number) => void): Picture {
   const { width, height } = pixelsAt(resolved.recipe.panel, DPI);
   const { picture, paintRows } = createPainter()({ resolved, wetness: 'dry', width, height });
   for (let row = 0; row < height; row += ROWS) {
     paintRows(row, Math.min(row + ROWS, height));
     onProgress(Math.min((row + ROWS) / height, 1));
   }
-  return writeRecipePicture(resolved, picture, DPI);
+  return picture;
 }
 
 const fontAt = async (url: string): Promise<Uint8Array> =>
@@ -55,9 +55,9 @@ async function sheetPdf(
     italic: await fontAt(italic),
     others: await fontAt(others),
   };
-  const png = panelPng(resolved, onProgress);
+  const picture = panelPicture(resolved, onProgress);
   const stages = stagePictures(resolved, compileSheet(resolved, unit, maker).steps);
-  return writeSheetPdf({ resolved, unit, maker, paper, png, stages, fonts });
+  return writeSheetPdf({ resolved, unit, maker, paper, picture, stages, fonts });
 }
 
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
@@ -95,7 +95,7 @@ const door = {
   },
 
   picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
-    handOver(panelPng(resolved, onProgress)),
+    handOver(writeRecipePicture(resolved, panelPicture(resolved, onProgress), DPI)),
 
   pdf: async (...asked: Parameters<typeof sheetPdf>): Promise<Uint8Array> =>
     handOver(await sheetPdf(...asked)),

@@ -1,9 +1,9 @@
-import fontkit from '@pdf-lib/fontkit';
-import { LineCapStyle, PDFDocument, rgb } from 'pdf-lib';
+import { LineCapStyle, rgb } from 'pdf-lib';
 import type { CutPlan } from '../make/cutting/cutPlan';
 import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 import { numberAt } from './cutSvg';
 import { POINT } from './papers';
+import { embedFace, newPdf } from './pdfParts';
 
 /**
  * A plan as a PDF: a page for each way its sheets are cut, of the sheet's own size, so that it lies on it line for line.
@@ -11,10 +11,8 @@ import { POINT } from './papers';
  */
 export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint8Array> {
   const { sheet } = plan;
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle('Cut plan');
-  const face = await document.embedFont(font, { subset: true });
+  const document = await newPdf('Cut plan');
+  const face = await embedFace(document, font);
   const ink = rgb(0.07, 0.07, 0.07);
   const up = (y: number) => (sheet.height - y) * POINT;
   for (const alike of sheetsAlike(plan)) {

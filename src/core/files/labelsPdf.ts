@@ -1,8 +1,8 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
+import { embedFace, newPdf } from './pdfParts';
 
 /** Least of white around, mm. Labels stand in three columns, to be cut apart. */
 const MARGIN = 12;
@@ -26,10 +26,8 @@ export async function writeLabels(
   const { width: across, height: down } = PAPERS[paper];
   const rows = Math.floor((down - 2 * MARGIN) / LABEL.height);
   const left = (across - COLUMNS * LABEL.width) / 2;
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle('Labels');
-  const face = await document.embedFont(font, { subset: true });
+  const document = await newPdf('Labels');
+  const face = await embedFace(document, font);
   const black = rgb(0.07, 0.07, 0.07);
   for (let first = 0; first < labels.length || first === 0; first += COLUMNS * rows) {
     const page = document.addPage([across * POINT, down * POINT]);

@@ -17,7 +17,7 @@ import { FileError } from './fileError';
 import { PAPERS } from './papers';
 import { CODE_PREFIX, readRecipeCode, writeRecipeCode } from './recipeCode';
 import { readRecipeFile, writeRecipeFile } from './recipeFile';
-import { RECIPE_KEYWORD, readRecipePicture, writeRecipePicture } from './recipePicture';
+import { RECIPE_KEYWORD, readRecipePicture, rgbOf, writeRecipePicture } from './recipePicture';
 import { writeSheetPdf } from './sheetPdf';
 import { stagePictures } from './stagePictures';
 
@@ -34,11 +34,11 @@ const glowing: ResolvedRecipe = withPass({ ...resolved, recipe: setRun(resolved.
 });
 const pictureOf = (of: ResolvedRecipe, dpi: number) => {
   const { width, height } = pixelsAt(of.recipe.panel, dpi);
-  return writeRecipePicture(of, paintPanel(of, 'dry', width, height), dpi);
+  return paintPanel(of, 'dry', width, height);
 };
 
 describe('the panel as a picture', () => {
-  const png = pictureOf(glowing, 100);
+  const png = writeRecipePicture(glowing, pictureOf(glowing, 100), 100);
 
   test('an independent reader finds its size, its resolution and the recipe in its text', async () => {
     const { width, height, density } = await sharp(png).metadata();
@@ -113,6 +113,9 @@ async function read(pdf: Uint8Array) {
   const page = await document.getPage(1);
   const { fnArray, argsArray } = await page.getOperatorList();
   const at = fnArray.indexOf(OPS.paintImageXObject);
+  const image = await new Promise<{ width: number; height: number; data: Uint8Array }>((resolve) =>
+    page.objs.get((argsArray[at] as string[])[0] ?? '', resolve),
+  );
   let [width, height] = [0, 0];
   for (let i = 0; i < at; i++)
     if (fnArray[i] === OPS.transform) {
@@ -130,6 +133,7 @@ async function read(pdf: Uint8Array) {
     pages: document.numPages,
     size: [pageWidth, pageHeight],
     panel: { width, height },
+    image,
     text: texts.join(' '),
   };
 }
@@ -137,18 +141,20 @@ async function read(pdf: Uint8Array) {
 test.each(['A4', 'Letter'] as const)(
   'the sheet on %s is one page with the panel at true size',
   async (paper) => {
-    const png = pictureOf(glowing, 72);
+    const picture = pictureOf(glowing, 72);
     const pdf = await writeSheetPdf({
       resolved: glowing,
       unit: 'mm',
       maker: {},
       paper,
-      png,
+      picture,
       stages: stagePictures(glowing, compileSheet(glowing, 'mm').steps),
       fonts: FONTS,
     });
-    const { pages, size, panel, text } = await read(pdf);
+    const { pages, size, panel, image, text } = await read(pdf);
     expect(pages).toBe(1);
+    expect([image.width, image.height]).toEqual([picture.width, picture.height]);
+    expect(Buffer.compare(image.data, rgbOf(picture))).toBe(0);
     expect((size[0] ?? 0) / POINT).toBeCloseTo(PAPERS[paper].width, 1);
     expect((size[1] ?? 0) / POINT).toBeCloseTo(PAPERS[paper].height, 1);
     expect(panel.width / POINT).toBeCloseTo(USUAL_PANEL.width, 2);
@@ -184,7 +190,7 @@ test('a panel larger than the paper is drawn smaller, and the page says so', asy
     unit: 'mm',
     maker: {},
     paper: 'A4',
-    png: pictureOf(large, 20),
+    picture: pictureOf(large, 20),
     stages: [],
     fonts: FONTS,
   });
@@ -212,7 +218,7 @@ test('a recipe whose own designs are too large for a code still becomes a sheet,
     unit: 'mm',
     maker: {},
     paper: 'A4',
-    png: pictureOf(drawn, 40),
+    picture: pictureOf(drawn, 40),
     stages: [],
     fonts: FONTS,
   });

@@ -1,8 +1,8 @@
 import { FileError } from './fileError';
 
 /** Bytes before the first chunk, and around the data of each. Source: PNG specification, W3C, 5.2 and 5.3. */
-const SIGNATURE = 8;
-const AROUND = 12;
+export const SIGNATURE = 8;
+export const AROUND = 12;
 
 /**
  * Holds every chunk's length against what is left of the file, before anybody sets aside room for it: a few bytes can claim

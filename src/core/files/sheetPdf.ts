@@ -1,10 +1,8 @@
-import fontkit from '@pdf-lib/fontkit';
 import {
   clip,
   endPath,
-  PDFDocument,
+  type PDFDocument,
   type PDFFont,
-  type PDFImage,
   type PDFPage,
   popGraphicsState,
   pushGraphicsState,
@@ -13,12 +11,14 @@ import {
 } from 'pdf-lib';
 import QRCode from 'qrcode';
 import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
+import { memoByKey } from '../base/memo';
 import { spread } from '../base/spread';
 import { wrapWords } from '../base/words';
 import { linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import type { Ink } from '../materials/ink/ink';
 import { isBare } from '../materials/ink/ink';
+import type { Picture } from '../picture/paint';
 import { bandsOf, passesInOrder } from '../recipe/recipe';
 import { placedPasses, type ResolvedRecipe } from '../recipe/resolved';
 import { TOOLS } from '../recipe/tools/tools';
@@ -28,6 +28,7 @@ import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
 import { describeMinutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
+import { drawPicture, embedFace, embedPicture, newPdf, type PdfPicture } from './pdfParts';
 import { writeRecipeCode } from './recipeCode';
 import type { Stage } from './stagePictures';
 
@@ -46,8 +47,8 @@ export interface PdfParts {
   readonly unit: Unit;
   readonly maker: Maker;
   readonly paper: Paper;
-  /** The finished panel as a PNG. */
-  readonly png: Uint8Array;
+  /** The finished panel. */
+  readonly picture: Picture;
   /** The panel after each step that changes it, small. */
   readonly stages: readonly Stage[];
   readonly fonts: SheetFonts;
@@ -71,19 +72,16 @@ export async function writeSheetPdf({
   unit,
   maker,
   paper,
-  png,
+  picture,
   stages,
   fonts,
 }: PdfParts): Promise<Uint8Array> {
   const { recipe } = resolved;
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle(recipe.name);
-  document.setCreator('Tint Ladder');
+  const document = await newPdf(recipe.name);
   const faces = await embedFaces(document, fonts);
   const pictures: StagePicture[] = [];
-  for (const { step, png: small } of stages) pictures.push({ step, picture: await document.embedPng(small) });
-  const picture = await document.embedPng(png);
+  for (const stage of stages)
+    pictures.push({ step: stage.step, picture: await embedPicture(document, stage.picture) });
   const sheet = compileSheet(resolved, unit, maker);
   const { width: across, height: down } = PAPERS[paper];
   const [width, height] = [across * POINT, down * POINT];
@@ -110,7 +108,7 @@ export async function writeSheetPdf({
     width: full.width * scale,
     height: full.height * scale,
   };
-  page.drawImage(picture, panel);
+  drawPicture(page, await embedPicture(document, picture), panel);
   drawMarks(pen, resolved, unit, panel, scale);
   if (scale < 1)
     pen.text(
@@ -205,7 +203,7 @@ type Faces = Readonly<Record<Look | 'others', Face>>;
 
 async function embedFaces(document: PDFDocument, fonts: SheetFonts): Promise<Faces> {
   const face = async (bytes: Uint8Array): Promise<Face> => {
-    const font = await document.embedFont(bytes, { subset: true });
+    const font = await embedFace(document, bytes);
     return { font, letters: new Set(font.getCharacterSet()) };
   };
   return {
@@ -231,15 +229,20 @@ function setIn(faces: Faces, text: string, look: Look): { font: PDFFont; text: s
   return pieces;
 }
 
+/** More than the words of a long sheet, each a line that was tried. */
+const LINES_TRIED = 5000;
+
 /** Draws on one page in the application's faces. */
 function penOn(page: PDFPage, faces: Faces) {
+  // Lines are tried in many sizes, and setting letters is most of the work.
+  const widthIn = (look: Look) =>
+    memoByKey(LINES_TRIED, (text: string): number =>
+      setIn(faces, text, look).reduce((sum, { font, text }) => sum + font.widthOfTextAtSize(text, 1), 0),
+    );
+  const widths = { plain: widthIn('plain'), bold: widthIn('bold'), italic: widthIn('italic') };
   return {
     page,
-    width: (text: string, size: number, look: Look = 'plain'): number =>
-      setIn(faces, text, look).reduce(
-        (sum, piece) => sum + piece.font.widthOfTextAtSize(piece.text, size),
-        0,
-      ),
+    width: (text: string, size: number, look: Look = 'plain'): number => size * widths[look](text),
     text: (text: string, x: number, y: number, size: number, look: Look = 'plain', color = INK): void => {
       let at = x;
       for (const piece of setIn(faces, text, look)) {
@@ -255,7 +258,7 @@ const STAGE = { height: 13.5 * POINT, apart: 12.2 * POINT, row: 17 * POINT, rows
 
 interface StagePicture {
   readonly step: number;
-  readonly picture: PDFImage;
+  readonly picture: PdfPicture;
 }
 
 /** The panel after each step that changes it, numbered as the steps are, along the foot of the page. */
@@ -268,7 +271,7 @@ function drawStages(pen: Pen, pictures: readonly StagePicture[], width: number):
     const x = MARGIN + (i % across) * STAGE.apart;
     const top = FOOT - GAP - Math.floor(i / across) * STAGE.row;
     const size = { width: picture.width * scale, height: picture.height * scale };
-    pen.page.drawImage(picture, { x, y: top - size.height, ...size });
+    drawPicture(pen.page, picture, { x, y: top - size.height, ...size });
     pen.page.drawRectangle({ x, y: top - size.height, ...size, borderColor: MUTE, borderWidth: 0.25 });
     pen.text(String(step), x, top - size.height - 7, 6, 'bold');
   });

@@ -1,4 +1,3 @@
-import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { wrapWords } from '../base/words';
 import { clockAfter } from '../make/sitting/record';
@@ -7,6 +6,7 @@ import { srgbSignal } from '../materials/colour/lab';
 import type { LaidOut } from '../sheet/desk';
 import type { Minutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
+import { embedFace, newPdf } from './pdfParts';
 import type { SittingRow } from './sittingRows';
 
 /** A sitting as it is printed. */
@@ -30,13 +30,10 @@ const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.35, 0.35, 0.35)];
 
 /** The evening for paper: what to lay out, the timeline, the order of work, and the sheet of every recipe. */
 export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> {
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle(print.name);
-  document.setCreator('Tint Ladder');
+  const document = await newPdf(print.name);
   const [plain, bold] = [
-    await document.embedFont(print.fonts.plain, { subset: true }),
-    await document.embedFont(print.fonts.bold, { subset: true }),
+    await embedFace(document, print.fonts.plain),
+    await embedFace(document, print.fonts.bold),
   ];
   const { width: across, height: down } = PAPERS[print.paper];
   const [width, height] = [across * POINT, down * POINT];

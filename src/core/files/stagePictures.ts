@@ -1,7 +1,6 @@
-import { createPainter } from '../picture/paint';
+import { createPainter, type Picture } from '../picture/paint';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { Step } from '../sheet/desk';
-import { writePicture } from './recipePicture';
 
 /** How high the small picture of a stage is, pixels. */
 const HEIGHT = 150;
@@ -10,7 +9,7 @@ const HEIGHT = 150;
 export interface Stage {
   /** The step's number on the sheet, from 1. */
   readonly step: number;
-  readonly png: Uint8Array;
+  readonly picture: Picture;
 }
 
 /** The panel after each step that changes what is seen of it, small. */
@@ -24,6 +23,6 @@ export function stagePictures(resolved: ResolvedRecipe, steps: readonly Step[]):
     const asked = { resolved, wetness: stands, width, height: HEIGHT, progress: after };
     const { picture, paintRows } = prepare(asked);
     paintRows(0, HEIGHT);
-    return [{ step: i + 1, png: writePicture(picture) }];
+    return [{ step: i + 1, picture }];
   });
 }

@@ -1,9 +1,9 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/swatches/page';
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
 import { PAPERS, type Paper, POINT } from './papers';
+import { embedFace, newPdf } from './pdfParts';
 
 const LINE = 0.4;
 
@@ -18,11 +18,9 @@ export async function writeSwatchPdf(
   paper: Paper,
   fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array },
 ): Promise<Uint8Array> {
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle('Swatch book');
-  const plain = await document.embedFont(fonts.plain, { subset: true });
-  const bold = await document.embedFont(fonts.bold, { subset: true });
+  const document = await newPdf('Swatch book');
+  const plain = await embedFace(document, fonts.plain);
+  const bold = await embedFace(document, fonts.bold);
   const black = rgb(0, 0, 0);
   const pages = swatchPages(inks);
   pages.forEach((laid, number) => {

@@ -1,8 +1,8 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
+import { embedFace, newPdf } from './pdfParts';
 
 const MARGIN = 15;
 const STRIP = { height: 30, gap: 8, dot: 5 } as const;
@@ -20,10 +20,8 @@ export async function writeWeakPairs(
 ): Promise<Uint8Array> {
   const { width: across, height: down } = PAPERS[paper];
   const rows = Math.floor((down - 2 * MARGIN - HEAD) / (STRIP.height + STRIP.gap));
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle('Pairs to blend');
-  const face = await document.embedFont(font, { subset: true });
+  const document = await newPdf('Pairs to blend');
+  const face = await embedFace(document, font);
   const black = rgb(0.07, 0.07, 0.07);
   for (let first = 0; first < pairs.length || first === 0; first += rows) {
     const page = document.addPage([across * POINT, down * POINT]);
