@@ -12,8 +12,10 @@ export function noiseField(seed: number): Noise {
     return ((h ^ (h >>> 15)) >>> 0) / 2 ** 31 - 1;
   };
   return (x, y) => {
-    const [i, j] = [Math.floor(x), Math.floor(y)];
-    const [u, v] = [smoothStep(x - i), smoothStep(y - j)];
+    const i = Math.floor(x);
+    const j = Math.floor(y);
+    const u = smoothStep(x - i);
+    const v = smoothStep(y - j);
     const top = at(i, j) * (1 - u) + at(i + 1, j) * u;
     const foot = at(i, j + 1) * (1 - u) + at(i + 1, j + 1) * u;
     return top * (1 - v) + foot * v;

@@ -2,10 +2,11 @@ import { layered, noiseField } from '../../choose/photo/noise';
 import type { Pixels } from '../../choose/photo/pixels';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { hexOfLab, linearRgbOfHex } from '../../materials/colour/hex';
-import { type LinearRgb, labOfSpectrum, srgbSignal } from '../../materials/colour/lab';
+import { type LinearRgb, labOfSpectrum } from '../../materials/colour/lab';
 import type { Spectrum } from '../../materials/colour/spectrum';
 import { BLACK_GROUND, type Ink } from '../../materials/ink/ink';
 import { laidReflectance } from '../../materials/ink/laid';
+import { srgbByteOf } from '../../picture/signal';
 import {
   coatsIn,
   dropIn,
@@ -34,9 +35,9 @@ export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, des
         const { r, g, b } = colourAt(i / PIXELS_A_MM, j / PIXELS_A_MM);
         const uneven = 1 + 0.015 * brushed(i / 40, j / 40);
         const at = (j * width + i) * 4;
-        data[at] = 255 * srgbSignal(r * uneven);
-        data[at + 1] = 255 * srgbSignal(g * uneven);
-        data[at + 2] = 255 * srgbSignal(b * uneven);
+        data[at] = srgbByteOf(r * uneven);
+        data[at + 1] = srgbByteOf(g * uneven);
+        data[at + 2] = srgbByteOf(b * uneven);
         data[at + 3] = 255;
       }
   };

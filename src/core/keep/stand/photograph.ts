@@ -3,8 +3,9 @@ import { seededRandom } from '../../base/random';
 import { layered, noiseField } from '../../choose/photo/noise';
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
 import { linearRgbOfHex } from '../../materials/colour/hex';
-import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
+import type { LinearRgb } from '../../materials/colour/lab';
 import { paintPanel } from '../../picture/paint';
+import { srgbByteOf } from '../../picture/signal';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { normal } from './trueInks';
 
@@ -65,6 +66,8 @@ export function photograph(flat: OnCard, { seed, width, height, mishap }: Shot):
     y: between(0.25, 0.75) * flat.height,
     size: 0.22 * flat.width,
   };
+  const sensed = (lit: number): number =>
+    srgbByteOf(lit + noise * Math.sqrt(Math.max(lit, 0.002)) * normal(draw));
   const data = new Uint8ClampedArray(width * height * 4);
   const shade = shadowOf(mishap, flat);
   for (let y = 0; y < height; y++)
@@ -75,28 +78,27 @@ export function photograph(flat: OnCard, { seed, width, height, mishap }: Shot):
         u > -CARD_MARGIN && v > -CARD_MARGIN && u < flat.width + CARD_MARGIN && v < flat.height + CARD_MARGIN;
       const surface = inside ? colourAt(flat, u, v) : onCard ? flat.card : MAT;
       const texture = onCard ? 1 + 0.008 * paper(u / 1.7, v / 1.7) : 1 + 0.1 * grain(x / 3, y / 3);
-      const light = lamp(u / flat.width, v / flat.height, shade(u, v) * texture);
+      const light = shade(u, v) * texture * lamp.light(u / flat.width, v / flat.height);
       const gloss = mishap === 'glare' && inside ? shine(u, v, glint) : 0;
       const at = (y * width + x) * 4;
-      for (const [c, value] of [surface.r, surface.g, surface.b].entries()) {
-        const lit = value * (light[c] ?? 0) + gloss;
-        const sensed = lit + noise * Math.sqrt(Math.max(lit, 0.002)) * normal(draw);
-        data[at + c] = 255 * srgbSignal(sensed);
-      }
+      data[at] = sensed(surface.r * light * lamp.red + gloss);
+      data[at + 1] = sensed(surface.g * light + gloss);
+      data[at + 2] = sensed(surface.b * light * lamp.blue + gloss);
       data[at + 3] = 255;
     }
   return { picture: { width, height, data }, corners };
 }
 
-/** Light of a lamp in three channels, by place and by how much of it a shadow lets through. */
+/** A lamp: its light by place, 0…1 of the way across and down, and how much of that is red and blue. */
 function lampOf(between: (from: number, to: number) => number, isTooLong: boolean) {
   const exposure = isTooLong ? 1.5 : between(0.62, 0.88);
   const warm = between(-0.12, 0.2);
   const [slopeX, slopeY, bow] = [between(-0.18, 0.18), between(-0.2, 0.2), between(-0.12, 0)];
-  return (u: number, v: number, through: number): readonly number[] => {
-    const fall =
-      exposure * Math.exp(slopeX * (u - 0.5) + slopeY * (v - 0.5) + bow * ((u - 0.5) ** 2 + (v - 0.5) ** 2));
-    return [fall * through * (1 + warm / 2), fall * through, fall * through * (1 - warm)];
+  return {
+    light: (u: number, v: number): number =>
+      exposure * Math.exp(slopeX * (u - 0.5) + slopeY * (v - 0.5) + bow * ((u - 0.5) ** 2 + (v - 0.5) ** 2)),
+    red: 1 + warm / 2,
+    blue: 1 - warm,
   };
 }
 
@@ -113,8 +115,12 @@ function colourAt({ picture, width, height }: OnCard, u: number, v: number): Lin
   const x = Math.min(Math.floor((u / width) * picture.width), picture.width - 1);
   const y = Math.min(Math.floor((v / height) * picture.height), picture.height - 1);
   const at = (y * picture.width + x) * 4;
-  const channel = (c: number) => LINEAR[picture.data[at + c] as number] as number;
-  return { r: channel(0), g: channel(1), b: channel(2) };
+  const { data } = picture;
+  return {
+    r: LINEAR[data[at] as number] as number,
+    g: LINEAR[data[at + 1] as number] as number,
+    b: LINEAR[data[at + 2] as number] as number,
+  };
 }
 
 /** Where the corners are seen: turned a little, and seen a little from one side. */

@@ -71,7 +71,7 @@ test('whatever the evening, its plan can be worked: an independent checker finds
       if (sitting.wants === 'early' && naive.panelAfterPanel)
         expect(plan.makespan).toBeLessThanOrEqual(naive.panelAfterPanel.makespan + 1e-6);
     }),
-    { numRuns: 1000 },
+    { numRuns: 400 },
   );
 });
 
@@ -182,7 +182,7 @@ test('of up to eight pieces of work the plan is the best there is, by trying eve
       expect(faultsOfPlan(sitting, plan)).toEqual([]);
       expect(bestOfEveryOrder(sitting, plan.makespan)).toBeCloseTo(plan.makespan, 6);
     }),
-    { numRuns: 250 },
+    { numRuns: 100 },
   );
 });
 

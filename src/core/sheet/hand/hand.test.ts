@@ -41,7 +41,7 @@ test('a hand can carry out any sheet with the brushes it has, and what it has la
           ).toBeCloseTo(minutes, 6);
       }
     }),
-    { numRuns: 120 },
+    { numRuns: 60 },
   );
 });
 
