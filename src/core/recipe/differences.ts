@@ -43,7 +43,8 @@ export function differencesBetween(before: ResolvedRecipe, after: ResolvedRecipe
   say('Panel', sizeOf(one), sizeOf(other));
   sayLadder(say, one, other, nameOf, unit);
   sayPasses(say, one, other, nameOf, unit);
-  return lines;
+  sayNotes(say, one, other);
+  return [...new Set(lines)];
 }
 
 function sayParams(
@@ -65,7 +66,8 @@ function sayLadder(say: Say, one: Recipe, other: Recipe, nameOf: NameOf, unit: U
     const [p, q] = [one.rungs[rung], other.rungs[rung]];
     if (p && q) {
       say(`Rung ${rung + 1}`, nameOf(p.inkId), nameOf(q.inkId));
-      say(`Share of rung ${rung + 1}`, percentOf(p.share), percentOf(q.share));
+      const [before, after] = percents(p.share, q.share);
+      say(`Share of rung ${rung + 1}`, before, after);
     } else say(`Rung ${rung + 1}`, p ? nameOf(p.inkId) : 'none', q ? nameOf(q.inkId) : 'none');
   }
   one.joints.forEach(({ width }, joint) => {
@@ -74,6 +76,27 @@ function sayLadder(say: Say, one: Recipe, other: Recipe, nameOf: NameOf, unit: U
   });
   const wishOf = ({ wanted }: Recipe) => wanted?.map(percentOf).join(', ') ?? 'equal';
   say('Shares to be seen', wishOf(one), wishOf(other));
+}
+
+/** Two parts in whole per cent, or in tenths of them where that would make them alike. */
+function percents(one: number, other: number): readonly [string, string] {
+  const whole = [percentOf(one), percentOf(other)] as const;
+  const inTenths = (part: number) => `${(part * 100).toFixed(1)} %`;
+  return whole[0] === whole[1] ? [inTenths(one), inTenths(other)] : whole;
+}
+
+/** So much of a note is quoted, letters. */
+const QUOTED = 60;
+
+/** The maker's notes, as they begin. */
+function sayNotes(say: Say, { notes: before = {} }: Recipe, { notes: after = {} }: Recipe): void {
+  const quoted = (note: string | undefined) =>
+    note ? `“${note.length > QUOTED ? `${note.slice(0, QUOTED).trimEnd()} …` : note}”` : 'none';
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const [one, other] = [before[key], after[key]];
+    const [p, q] = [quoted(one), quoted(other)];
+    if (one !== other) say('Note', p, p === q ? 'the same beginning, another end' : q);
+  }
 }
 
 const timesOf = (count: number): string => (count === 1 ? '' : count === 2 ? ' twice' : ` ${count} times`);
@@ -102,7 +125,10 @@ function sayPasses(
     if (!q) continue;
     say(`${label}: Design`, designOf(p), designOf(q));
     placementsOf(p).forEach(({ id, params }, i) => {
-      const there = placementsOf(q).find((placement) => placement.id === id);
+      const others = placementsOf(q);
+      // One that was taken off and laid anew stands in the other's place.
+      const anew = others.length === p.placements.length ? others[i] : undefined;
+      const there = others.find((placement) => placement.id === id) ?? anew;
       const of = p.placements.length > 1 ? `${label}, ${i + 1}: ` : `${label}: `;
       if (there)
         sayParams(say, of, PASS_KINDS[p.kind].params, params, there.params, unit, [panel, otherPanel]);

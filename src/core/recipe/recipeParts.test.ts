@@ -118,6 +118,38 @@ test('two states are told apart in words, by the names a maker knows, and alike 
     expect.stringMatching(/^Silhouette: (.+) twice → \1$/),
   ]);
   expect(differencesBetween(other, other, 'mm')).toEqual([]);
+  // A stamp taken off and laid anew elsewhere is no more the same.
+  const [placement] = silhouette.placements;
+  const anew = {
+    ...silhouette,
+    placements: [{ ...placement, id: 'p9', params: { ...placement?.params, x: 20 } }],
+  };
+  expect(
+    differencesBetween(
+      stamped,
+      { ...stamped, recipe: { ...stamped.recipe, passes: [anew as Pass, edge] } },
+      'mm',
+    ),
+  ).toEqual([expect.stringMatching(/^Silhouette: /)]);
+});
+
+test('what a ruler or an eye can tell apart is never said to be alike', () => {
+  const withNotes = (notes: Record<string, string>) => ({
+    ...resolved,
+    recipe: { ...resolved.recipe, notes },
+  });
+  expect(differencesBetween(resolved, withNotes({ 'lay r1': 'less of it' }), 'mm')).toEqual([
+    'Note: none → “less of it”',
+  ]);
+  const long = 'a lighter hand at the top, and the second brush for all that comes after';
+  expect(differencesBetween(withNotes({ a: long }), withNotes({ a: `${long} it` }), 'mm')).toEqual([
+    'Note: “a lighter hand at the top, and the second brush for all that …” → the same beginning, another end',
+  ]);
+  // Half a millimetre of a panel 99 mm high, or less, is no whole per cent.
+  const moved = (by: number) => ({ ...resolved, recipe: setShare(resolved.recipe, 0, 1 / 3 + by / 99) });
+  expect(differencesBetween(moved(0), moved(0.1), 'mm')).toEqual(
+    expect.arrayContaining([expect.stringMatching(/^Share of rung 1: 33\.3 % → 33\.4 %$/)]),
+  );
 });
 
 test('turned round, the wishes go with their rungs, and the joints with theirs', () => {
