@@ -5,7 +5,7 @@ import { OWN_DESIGNS } from '../src/core/materials/design/own';
 import { HOSTILE_SVGS, hugePng } from '../src/testing/hostileDesigns';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass } from './passes';
-import { test } from './test';
+import { goOn, test } from './test';
 
 const STAR = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="60mm"><style>.hole { fill: #fff }</style><script>document.title='taken'</script><text>hello</text><defs><path id="title" d="M50 10L60 40L90 40L66 58L76 90L50 70L24 90L34 58L10 40L40 40Z"/></defs><use href="#title"/><circle class="hole" cx="50" cy="50" r="4"/></svg>`;
 const open = (page: Page, name: string, contents: string | Uint8Array) =>
@@ -47,13 +47,13 @@ test('a drawing is opened, cleaned, measured, kept, laid as a resist, and stays 
   await form.getByRole('button', { name: 'Keep' }).click();
   await expect(tile).toContainText('Pattern stencil');
 
-  await page.goto('/bench/kiln-opening-2');
+  await goOn(page, '/bench/kiln-opening-2');
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
   await addPass(page, 'Silhouette');
   await page.getByLabel('Design of silhouette').selectOption({ label: 'Kiln star' });
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText('Kiln star, 40 mm wide');
   await expect(page.getByText('Saved')).toBeVisible();
-  await page.goto('/designs');
+  await goOn(page, '/designs');
   await tile.getByRole('button', { name: 'Take Kiln star away' }).click();
   await expect(page.getByText(/Kiln star stays: it is used in Kiln-opening/).first()).toBeVisible();
   await expect(designs(page)).toHaveCount(16);

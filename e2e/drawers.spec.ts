@@ -4,7 +4,7 @@ import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { colourAt } from './picture';
-import { test } from './test';
+import { goOn, test } from './test';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>
@@ -117,7 +117,7 @@ test('a small picture comes from what was stored, and is painted anew once an in
     });
   await page.unroute(/picture\.worker/);
 
-  await page.goto('/shelf');
+  await goOn(page, '/shelf');
   await page.getByRole('searchbox').fill('sloe deep');
   await page.getByRole('button', { name: 'Change Sloe Deep' }).click();
   await page.getByLabel('Colour over white, dried').fill('#804020');
@@ -144,7 +144,7 @@ test('cards and designs are lists too: sorted, tagged, taken out; what is used s
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(rows(page)).toHaveCount(8);
   await expectAccessible(page, 'cards as a list');
-  await page.goto('/designs?as=list');
+  await goOn(page, '/designs?as=list');
   await expect(rows(page)).toHaveCount(15);
   await page.getByLabel('Take Reeds').check();
   const download = page.waitForEvent('download');

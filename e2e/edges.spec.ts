@@ -5,7 +5,7 @@ import { expectAccessible } from './axe';
 import { choose } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
-import { test } from './test';
+import { goOn, test } from './test';
 
 const greys = Array.from({ length: 5 }, (_, i) =>
   ink(`Slate ${i + 1}`, `#${'3579b'[i]?.repeat(6)}` as Ink['overWhite']),
@@ -19,9 +19,9 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await expect(page.getByRole('region', { name: 'Which ink next' })).toContainText(
     'It takes two inks of your own',
   );
-  await page.goto('/trios');
+  await goOn(page, '/trios');
   await expect(page.getByText('There is no ink to choose from')).toBeVisible();
-  await page.goto('/recipes');
+  await goOn(page, '/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
   await expect(page.getByText('No colour of yours is there in three depths yet')).toBeVisible();
   await page.getByRole('radio', { name: 'Two inks I love' }).click();
@@ -38,7 +38,7 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
   await page.getByText('From a picture').click();
   await expect(page.getByText('The shelf has fewer inks than the reference has colours')).toBeVisible();
-  await page.goto('/recipes');
+  await goOn(page, '/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
   await page.getByRole('radio', { name: 'Two inks I love' }).click();
   await page.getByLabel('First ink').selectOption({ label: 'Slate 1' });
@@ -67,7 +67,7 @@ test('a thousand inks are searched and listed', async ({ page }) => {
   await expect(page.locator('main').getByRole('status')).toHaveText('1000 of 1000');
   await page.getByRole('searchbox').fill('ink 999');
   await expect(page.locator('main').getByRole('status')).toHaveText('1 of 1000');
-  await page.goto('/trios');
+  await goOn(page, '/trios');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').first()).toContainText('Stopped');
 });
@@ -87,7 +87,7 @@ test('a recipe that is not here, says so; one whose inks are gone opens with sta
   await page.getByRole('option', { name: /^Slate 3/ }).click();
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Slate 3');
   for (const view of ['sheet', 'desk']) {
-    await page.goto(`/${view}/kiln-mouth`);
+    await goOn(page, `/${view}/kiln-mouth`);
     await expect(page.getByRole('main')).toContainText('Kiln mouth');
   }
 });

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, openBench } from './bench';
-import { test } from './test';
+import { goOn, test } from './test';
 
 /** Stands in for the printer. */
 async function watchPrinter(page: Page) {
@@ -177,7 +177,7 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
     '/sheet/kiln-mouth',
     '/desk/kiln-mouth',
   ]) {
-    await page.goto(path);
+    await goOn(page, path);
     await expect(page.getByRole('main')).toBeVisible();
     await expectNoSideScroll(page, 390);
   }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { test } from './test';
+import { goOn, test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -130,6 +130,6 @@ test('what a maker foresees of a join, and what came of it, is kept with the pan
   const came = page.getByLabel(/^What came of /).first();
   await came.selectOption('mud');
   await expect(came).toHaveValue('mud');
-  await page.goto('/practice');
+  await goOn(page, '/practice');
   await expect(page.getByText(/of 1 join you foresaw 1, the model [01]\./)).toBeVisible();
 });

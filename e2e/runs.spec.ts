@@ -4,7 +4,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, chooseRun, openBench, runWord, showNumbers, unfoldMind, word } from './bench';
 import { addPass, showReadings } from './passes';
 import { lightAt } from './picture';
-import { test } from './test';
+import { goOn, test } from './test';
 
 /** A way to lie, among the choices of the sentence's word. */
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
@@ -443,7 +443,7 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await page.setViewportSize({ width: 390, height: 844 });
   await expectAccessible(page, 'desk, narrow');
   await expectNoSideScroll(page, 390);
-  await page.goto('/bench/kiln-opening-2');
+  await goOn(page, '/bench/kiln-opening-2');
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
   await expectNoSideScroll(page, 390);
 });

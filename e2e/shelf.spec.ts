@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { test } from './test';
+import { goOn, test } from './test';
 
 /** The inks as they are listed, without the header. */
 const rows = (page: Page) =>
@@ -58,10 +58,10 @@ test('brushes that are owned are counted, and a sheet for fewer says so', async 
   await count.press('Enter');
   await expectAccessible(page, 'brushes owned');
   await page.getByRole('button', { name: 'Done' }).click();
-  await page.goto('/sheet/kiln-opening-2');
+  await goOn(page, '/sheet/kiln-opening-2');
   await expect(page.getByRole('article')).toContainText('would take 3 brushes; you own fewer, and 2 will do');
   await expect(page.getByRole('checkbox', { name: /^brush / })).toHaveCount(2);
-  await page.goto('/desk/kiln-opening-2');
+  await goOn(page, '/desk/kiln-opening-2');
   await expect(page.getByRole('checkbox', { name: /^brush / })).toHaveCount(2);
 });
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { test } from './test';
+import { goOn, test } from './test';
 
 test.describe.configure({ timeout: 300_000 });
 
@@ -119,9 +119,9 @@ test('two dozen invitations in three recipes are planned, worked through, late, 
   await expect(page.getByText('The sitting is ended, and its sheets are counted down.').first()).toBeVisible({
     timeout: 60_000,
   });
-  await page.goto('/log');
+  await goOn(page, '/log');
   await expect(page.getByRole('link', { name: /^No 24,/ })).toBeVisible();
-  await page.goto('/cards');
+  await goOn(page, '/cards');
   await expect(page.getByText(`${24 - Math.min(sheets, 24)} left`).first()).toBeVisible();
 });
 
@@ -149,7 +149,7 @@ test('what cannot be worked is told with what to change, and nothing is lost', a
   await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'The evening' })).toBeVisible();
   // A recipe that goes is told; it comes back with it.
-  await page.goto('/recipes');
+  await goOn(page, '/recipes');
   await page
     .getByRole('button', { name: /More .*Raku dusk|Raku dusk.*…/ })
     .first()
@@ -157,9 +157,9 @@ test('what cannot be worked is told with what to change, and nothing is lost', a
   await page.getByRole('menuitem', { name: /Delete/ }).click();
   // Left at once, the page would take the deleting with it.
   await expect(page.getByRole('button', { name: 'More for Raku dusk, tonal' })).toHaveCount(0);
-  await page.goto('/sittings/invitations-2');
+  await goOn(page, '/sittings/invitations-2');
   await expect(page.getByRole('alert').filter({ hasText: 'no longer here' })).toBeVisible();
-  await page.goto('/sittings/none-such');
+  await goOn(page, '/sittings/none-such');
   await expect(page.getByRole('heading', { name: 'This sitting is not here' })).toBeVisible();
 });
 
@@ -198,7 +198,7 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
   await page.getByRole('menuitem', { name: 'Begin it today' }).click();
   await expect(page.getByText('It stands in your sittings for today.').first()).toBeVisible();
 
-  await page.goto('/sittings');
+  await goOn(page, '/sittings');
   await expect(page.getByRole('region', { name: 'Patterns' }).getByRole('link')).toHaveCount(1);
   await expectAccessible(page, 'sittings');
   await page
@@ -206,14 +206,14 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
     .setInputFiles({ name: 'evening.json', mimeType: 'application/json', buffer: file });
   await expect(page.getByText(/is brought in\.$/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Panels: 16 panels' })).toBeVisible();
-  await page.goto('/sittings');
+  await goOn(page, '/sittings');
   await page
     .getByLabel('Sitting to import')
     .setInputFiles({ name: 'no.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') });
   await expect(page.getByRole('dialog')).toContainText('not a sitting');
   await page.keyboard.press('Escape');
 
-  await page.goto('/sittings/invitations-2');
+  await goOn(page, '/sittings/invitations-2');
   await takePlan(page);
   await page.getByRole('button', { name: /^Make \d evenings of it$/ }).click({ timeout: 60_000 });
   await expect(page.getByRole('link', { name: /second evening, evening 2 of/ })).toBeVisible();

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { openBench } from './bench';
-import { test } from './test';
+import { goOn, test } from './test';
 
 const name = (page: Page) => page.getByLabel('Name of the recipe');
 const rename = async (page: Page, text: string) => {
@@ -254,10 +254,10 @@ test('one bad record costs that record: lists show the rest and name it; it goes
     ['/recipes', '4 of 4'],
     ['/shelf', '72 of 72'],
   ] as const) {
-    await page.goto(path);
+    await goOn(page, path);
     await expect(page.locator('main').getByRole('status')).toHaveText(told);
   }
-  await page.goto('/designs');
+  await goOn(page, '/designs');
   await expect(page.getByRole('list', { name: 'Designs' }).getByRole('listitem')).toHaveCount(15);
   await page.getByRole('button', { name: 'Desk settings' }).click();
   const damaged = page.getByRole('list', { name: 'Damaged' });

@@ -1,4 +1,4 @@
-import { test as plain } from '@playwright/test';
+import { type Page, test as plain } from '@playwright/test';
 
 /**
  * A page of a fresh profile. Panels begin without the grain of card and ink, which takes a third of a test's time where
@@ -18,3 +18,10 @@ export const test = plain.extend<{ readonly grain: boolean }>({
     await use(context);
   },
 });
+
+/** Goes on to another address as the page's own links do: what is loaded stays loaded. */
+export const goOn = (page: Page, address: string): Promise<void> =>
+  page.evaluate((to) => {
+    window.history.pushState(null, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, address);
