@@ -16,7 +16,9 @@ import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
 import { closeCallsOf } from '../core/readings/joints/closeCall';
 import { imagesSeen } from '../core/readings/legibility/legibility';
+import { rankTopCoats } from '../core/readings/legibility/topCoat';
 import { designContrast, passReadings } from '../core/readings/passReadings';
+import { solveShares } from '../core/readings/solveShares';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { breathe } from './breathe';
 
@@ -64,6 +66,8 @@ const door = {
   passReadings: onShared(passReadings),
   designContrast: onShared(designContrast),
   imagesSeen: onShared(imagesSeen),
+  rankTopCoats: onShared(rankTopCoats),
+  solveShares: onShared(solveShares),
   matsFor: onShared(matsFor),
   /**
    * Which ink next: what each candidate would add to the shelf. A newer question, or `stopNextInks`, ends it with null.

@@ -1,12 +1,15 @@
 import { memo, useState } from 'react';
 import type { Edit } from '../../app/useBench';
+import { useRaise } from '../../app/useRaise';
+import { shareWith } from '../../core/base/share';
 import { percentOf } from '../../core/base/words';
 import { isBare } from '../../core/materials/ink/ink';
 import { laidShares, perceivedShares, potencies } from '../../core/readings/perceived';
-import { CLOSE_ENOUGH, solveShares, wantedShares } from '../../core/readings/solveShares';
+import { CLOSE_ENOUGH, wantedShares } from '../../core/readings/solveShares';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { Button } from '../../ui/Button';
 import { PercentField } from '../../ui/PercentField';
+import { shelfWorker } from '../../workers/client';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -22,6 +25,8 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
   const perceived = perceivedShares(resolved);
   const laid = laidShares(resolved);
   const pull = potencies(resolved);
+  const raise = useRaise();
+  const [isSolving, setSolving] = useState(false);
   const [answer, setAnswer] = useState<{
     readonly recipe: ResolvedRecipe['recipe'];
     readonly text: string;
@@ -30,14 +35,24 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
 
   const want = (rung: number, share: number) =>
     edit((current) => ({ ...current, wanted: withShare(wantedShares(current), rung, share) }));
-  const makeItSo = () => {
-    const solved = solveShares(resolved, wanted);
-    edit(() => solved.recipe);
-    setAnswer({
-      recipe: solved.recipe,
-      text:
-        solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`,
+  const makeItSo = async () => {
+    const solved = await shelfWorker().solveShares(resolved, [...wanted]);
+    const laid = shareWith(recipe, solved.recipe);
+    edit((current) => {
+      // What was changed meanwhile stays as it is.
+      if (current !== recipe) return current;
+      const text =
+        solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`;
+      setAnswer({ recipe: laid, text });
+      return laid;
     });
+  };
+  const press = () => {
+    if (isSolving) return;
+    setSolving(true);
+    makeItSo()
+      .catch(raise)
+      .finally(() => setSolving(false));
   };
   return (
     <section aria-label="True shares" data-tour="shares" className="border-t border-line pt-3">
@@ -45,7 +60,7 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
         <h3 className="font-semibold">
           {recipe.wanted ? 'Shares as wanted, to the eye' : 'Equal shares, to the eye'}
         </h3>
-        <Button className={off <= CLOSE_ENOUGH ? 'invisible' : ''} onClick={makeItSo}>
+        <Button className={off <= CLOSE_ENOUGH ? 'invisible' : ''} aria-disabled={isSolving} onClick={press}>
           Make it so
         </Button>
       </div>
@@ -83,11 +98,13 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
         </table>
       )}
       <p role="status" className="mt-1 text-small leading-snug text-mute">
-        {answer && answer.recipe === recipe
-          ? answer.text
-          : off <= CLOSE_ENOUGH
-            ? 'What is seen is what is wanted.'
-            : `Off by ${percentOf(off)} at most. In a joint each place reads as the ink it is nearest to.`}
+        {isSolving
+          ? 'Trying shares until they are seen so …'
+          : answer && answer.recipe === recipe
+            ? answer.text
+            : off <= CLOSE_ENOUGH
+              ? 'What is seen is what is wanted.'
+              : `Off by ${percentOf(off)} at most. In a joint each place reads as the ink it is nearest to.`}
       </p>
     </section>
   );

@@ -1,13 +1,15 @@
-import { useMemo } from 'react';
+import { useCallback } from 'react';
+import { useAnswer } from '../../../app/useAnswer';
 import type { Edit } from '../../../app/useBench';
 import { listed } from '../../../core/base/words';
 import type { Ink } from '../../../core/materials/ink/ink';
 import { NEEDS } from '../../../core/readings/legibility/contrast';
-import { BLACK_DYE, rankTopCoats, withBlack } from '../../../core/readings/legibility/topCoat';
+import { BLACK_DYE, withBlack } from '../../../core/readings/legibility/topCoat';
 import { coatOver, coatResist } from '../../../core/recipe/editPasses';
 import type { Pass } from '../../../core/recipe/passes/passes';
 import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Button } from '../../../ui/Button';
+import { shelfWorker } from '../../../workers/client';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -19,18 +21,27 @@ interface Props {
 
 const TOLD = 6;
 
+const isBlackDye = ({ id }: Ink): boolean => id === BLACK_DYE.id;
+
 /** The shelf's darks as the coat over a clear resist: how clearly the worst place reads, and what would be lost. */
 export function TopCoats({ resolved, shelf, resist, edit }: Props) {
-  const coats = useMemo(() => rankTopCoats(resolved, withBlack(shelf)), [resolved, shelf]);
+  const coats = useAnswer(
+    useCallback(() => shelfWorker().rankTopCoats(resolved, withBlack(shelf)), [resolved, shelf]),
+  );
   const laid = resist && coatOver(resolved.recipe, resist.id)?.placements[0]?.inkId;
   return (
     <section aria-label="Top coat over a clear resist">
       <h3 className="heading mb-1 text-lead">Top coat over a clear resist</h3>
-      {coats.every(({ ink }) => ink === BLACK_DYE) && (
+      {coats?.every(({ ink }) => isBlackDye(ink)) && (
         <p className="mb-1">No owned dye or hybrid dries dark enough on this card to make a coat.</p>
       )}
+      {!coats && (
+        <p role="status" className="text-mute">
+          Trying the shelf’s darks …
+        </p>
+      )}
       <ol className="space-y-1">
-        {coats.slice(0, TOLD).map(({ ink, worst, lost, muddied }) => (
+        {coats?.slice(0, TOLD).map(({ ink, worst, lost, muddied }) => (
           <li
             key={ink.id}
             className="grid min-h-10 grid-cols-[1.5rem_1fr_auto] items-center gap-3 bg-pane px-3 py-1"
@@ -38,7 +49,7 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
             <span aria-hidden="true" className="size-5" style={{ backgroundColor: ink.overWhite }} />
             <span>
               {ink.name}
-              {ink === BLACK_DYE && <span className="text-mute">, to compare: none is on the shelf</span>}
+              {isBlackDye(ink) && <span className="text-mute">, to compare: none is on the shelf</span>}
               {lost.length > 0 && (
                 <span className="block text-small text-mute">
                   the design is lost over {listed(lost.map(({ name }) => name))}
@@ -62,7 +73,7 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
                   {laid === ink.id ? (
                     <span className="font-semibold">laid</span>
                   ) : (
-                    ink !== BLACK_DYE && (
+                    !isBlackDye(ink) && (
                       <Button
                         aria-label={`Coat with ${ink.name}`}
                         onClick={() => edit((recipe) => coatResist(recipe, resist.id, ink.id))}
