@@ -5,9 +5,10 @@ import { alongLadder } from './alongLadder';
 import { readLadder } from './readings';
 
 const resolved = resolvedOf([ink('Gorse', '#f8d46f'), ink('Leat', '#0097a7'), ink('Skerry', '#005487')]);
-const places = alongLadder(resolved) ?? [];
+const along = () => alongLadder(resolved) ?? [];
 
 test('it begins and ends as its first and last rung do, over the whole length of the run', () => {
+  const places = along();
   const { rungs } = readLadder(resolved);
   expect(places[0]?.lab.l).toBeCloseTo(rungs[0]?.lab.l ?? 0, 6);
   expect(places.at(-1)?.lab.l).toBeCloseTo(rungs[2]?.lab.l ?? 0, 6);
@@ -15,6 +16,7 @@ test('it begins and ends as its first and last rung do, over the whole length of
 });
 
 test('where it is darker, black reads worse and white better', () => {
+  const places = along();
   const byLightness = places.toSorted((p, q) => q.lab.l - p.lab.l);
   for (const [i, place] of byLightness.entries()) {
     const paler = byLightness[i - 1];

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { BLACK_CARD, ink, resolvedOf } from '../../testing/resolvedRecipes';
 import type { Hex } from '../materials/colour/hex';
+import type { Ink } from '../materials/ink/ink';
 import { describeLadder } from './ladderWords';
 import { readLadder } from './readings';
 
@@ -48,6 +49,13 @@ test('how many are lost on a card is told, and where it is all of them', () => {
 const anyHex = fc
   .integer({ min: 0, max: 0xffffff })
   .map((number): Hex => `#${number.toString(16).padStart(6, '0')}`);
+
+test('even steps are told as stepped, in whichever order they lie', () => {
+  const greys = ['#c6c6c6', '#777777', '#303030'].map((hex, i) => ink(`ink ${i}`, hex as Hex));
+  const [pale, middle, dark] = greys as [Ink, Ink, Ink];
+  expect(told(pale, middle, dark)).toContain(', evenly stepped; ');
+  expect(told(middle, dark, pale)).toMatch(/, evenly stepped; not from light to dark; /);
+});
 
 test('it holds no figure, whatever the inks', () => {
   fc.assert(

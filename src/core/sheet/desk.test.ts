@@ -8,7 +8,7 @@ import { USUAL_PACE } from './times';
 
 const [gorse, leat] = [ink('Gorse', '#f8d46f'), ink('Leat', '#009aab', 'dye')];
 const resolved = resolvedOf([gorse, leat], undefined, { notes: { second: 'mind the corner' } });
-const setting = settingOf(resolved, 'mm', USUAL_PACE);
+const setting = () => settingOf(resolved, 'mm', USUAL_PACE);
 const told = (key: string, more: object = {}) => ({
   key,
   kind: 'lay' as const,
@@ -60,7 +60,7 @@ const use = (more: Partial<BrushUse> = {}): BrushUse => ({
 
 describe('a brush', () => {
   test('is taken up fresh, cleaned, or as it is; the mat is wiped for it unless it is the first', () => {
-    const taken = (one: BrushUse, isFirst = false) => takeUp(one, [leat], setting, isFirst);
+    const taken = (one: BrushUse, isFirst = false) => takeUp(one, [leat], setting(), isFirst);
     expect(taken(use({ isFresh: true }), true)).toEqual({
       care: [],
       ownBrushes: [],
@@ -79,12 +79,16 @@ describe('a brush', () => {
   });
 
   test('goes back with what it holds, or with a touch of its ink where that had to come off', () => {
-    expect(takeBack(use(), leat, setting)).toMatchObject({
+    expect(takeBack(use(), leat, setting())).toMatchObject({
       care: ['No new ink.'],
       ownBrushes: [],
       deeds: [],
     });
-    const touched = takeBack(use({ touched: true, cleaned: { of: [gorse], how: 'washed' } }), leat, setting);
+    const touched = takeBack(
+      use({ touched: true, cleaned: { of: [gorse], how: 'washed' } }),
+      leat,
+      setting(),
+    );
     expect(touched.care[0]).toMatch(/B worked with Gorse.*Leat again, hardly any\.$/);
     expect(touched.deeds).toEqual([
       { does: 'clean', brush: 'B', how: 'washed', minutes: 0 },

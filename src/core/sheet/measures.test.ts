@@ -11,27 +11,27 @@ const three = resolvedOf(
 ).recipe;
 
 describe('on a straight run, whose joins lie at 85 to 75 and 45 to 35 mm from the foot', () => {
-  const words = measuredWords(three, 'mm');
+  const words = () => measuredWords(three, 'mm');
 
   test('a join is told by its two marks, the lower figure first, whichever ink is named first', () => {
-    expect(words.join(0, 1)).toBe('75 to 85 mm');
-    expect(words.join(1, 0)).toBe('75 to 85 mm');
-    expect(words.join(2, 1)).toBe('35 to 45 mm');
+    expect(words().join(0, 1)).toBe('75 to 85 mm');
+    expect(words().join(1, 0)).toBe('75 to 85 mm');
+    expect(words().join(2, 1)).toBe('35 to 45 mm');
   });
 
   test('each has its own half, from its own mark to the middle', () => {
-    expect(words.ownHalf(0, 1)).toBe('from 85 mm to the middle of the join, 80 mm from the foot');
-    expect(words.ownHalf(1, 0)).toBe('from 75 mm to the middle of the join, 80 mm from the foot');
+    expect(words().ownHalf(0, 1)).toBe('from 85 mm to the middle of the join, 80 mm from the foot');
+    expect(words().ownHalf(1, 0)).toBe('from 75 mm to the middle of the join, 80 mm from the foot');
   });
 
   test('a place within a join counts from the ink that is named first', () => {
-    expect(words.within(0, 1, 0.2)).toBe('83 mm from the foot');
-    expect(words.within(1, 0, 0.2)).toBe('77 mm from the foot');
+    expect(words().within(0, 1, 0.2)).toBe('83 mm from the foot');
+    expect(words().within(1, 0, 0.2)).toBe('77 mm from the foot');
   });
 
   test('a loaded brush lands half way along where its ink is solid', () => {
-    expect(words.landing(1).y).toBe(60);
-    expect(words.landing(0).y).toBeCloseTo(17.5, 9);
+    expect(words().landing(1).y).toBe(60);
+    expect(words().landing(0).y).toBeCloseTo(17.5, 9);
   });
 
   test('in inches they are the same places', () => {
@@ -64,7 +64,7 @@ test('bands that lie upright or level are marked by one figure each, slanting on
 
 describe('on a glow, whose marks are rings round a centre', () => {
   const glow = setRun(three, 'glow');
-  const words = measuredWords(glow, 'mm');
+  const words = () => measuredWords(glow, 'mm');
 
   test('one figure for each is enough where they are round; ovals say how far they are not', () => {
     const marks = (oval: number) =>
@@ -76,9 +76,9 @@ describe('on a glow, whose marks are rings round a centre', () => {
 
   test('marks are called by their line, and what lies between them by its own', () => {
     const called = bandsOf(glow)?.bordersAre;
-    expect(words.join(0, 1)).toBe(`${called} 1 to ${called} 2`);
-    expect(words.join(1, 0)).toBe(words.join(0, 1));
-    const [near, far] = [words.ownHalf(0, 1), words.ownHalf(1, 0)];
+    expect(words().join(0, 1)).toBe(`${called} 1 to ${called} 2`);
+    expect(words().join(1, 0)).toBe(words().join(0, 1));
+    const [near, far] = [words().ownHalf(0, 1), words().ownHalf(1, 0)];
     expect(near.startsWith(`from ${called} 1 to the middle of the join, `)).toBe(true);
     expect(far).toBe(near.replace(`${called} 1`, `${called} 2`));
   });

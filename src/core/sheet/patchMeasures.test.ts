@@ -21,24 +21,25 @@ function figures(told: string): [solid: number, faded: number] {
 }
 
 describe('on patches of few places, called by their names', () => {
-  const words = measuredWords(corners, 'mm');
-  const places = patchesOf(corners)?.places ?? [];
+  const words = () => measuredWords(corners, 'mm');
+  const placesOf = () => patchesOf(corners)?.places ?? [];
 
   test('every place is named where inks are measured from, and each ink is told from its own', () => {
-    expect(words.marks).toMatch(/^Nothing to mark: inks are measured from /);
-    for (const { name = 'no name', rung } of places) {
-      expect(words.marks).toContain(name.replace(/^the /, ''));
-      expect(words.lay(rung, 'faded')).toContain(name);
-      expect(words.lay((rung + 1) % 3, 'faded')).not.toContain(name);
+    expect(words().marks).toMatch(/^Nothing to mark: inks are measured from /);
+    for (const { name = 'no name', rung } of placesOf()) {
+      expect(words().marks).toContain(name.replace(/^the /, ''));
+      expect(words().lay(rung, 'faded')).toContain(name);
+      expect(words().lay((rung + 1) % 3, 'faded')).not.toContain(name);
     }
   });
 
   test('it is as solid as told and as gone as told, on the way to the nearest of another ink', () => {
     const coverage = coverageOf(corners);
+    const places = placesOf();
     const parts = new Float64Array(3);
     for (const rung of [0, 1, 2]) {
       const own = places.filter((place) => place.rung === rung);
-      const [solid, faded] = figures(words.lay(rung, 'faded'));
+      const [solid, faded] = figures(words().lay(rung, 'faded'));
       expect(faded).toBeGreaterThan(solid);
       const [only] = own;
       if (own.length > 1 || !only) continue;
@@ -56,13 +57,13 @@ describe('on patches of few places, called by their names', () => {
   });
 
   test('where it is not faded it stops short, and lands where there is most of it', () => {
-    expect(words.lay(0, 'solid')).toMatch(
+    expect(words().lay(0, 'solid')).toMatch(
       /: solid to about [\d.]+ mm; stop short of where it meets another\.$/,
     );
     const coverage = coverageOf(corners);
     const parts = new Float64Array(3);
     for (const rung of [0, 1, 2]) {
-      const { x, y } = words.landing(rung);
+      const { x, y } = words().landing(rung);
       coverage(x, y, parts);
       expect(Math.max(...parts)).toBe(parts[rung]);
       expect(parts[rung]).toBeGreaterThan(0.9);
@@ -73,20 +74,20 @@ describe('on patches of few places, called by their names', () => {
     const widthOf = (recipe: Recipe) => Number.parseFloat(measuredWords(recipe, 'mm').join(0, 1));
     const softer = setRunParams(corners, { soft: widthOf(corners) + 6 });
     expect(widthOf(softer)).toBeCloseTo(widthOf(corners) + 6, 1);
-    expect(words.within(0, 1, 0.25)).toBe('25 % of the way through it');
-    expect(words.ownHalf(0, 1)).toMatch(/^the side of .*, half of \d+(\.\d)? mm wide$/);
+    expect(words().within(0, 1, 0.25)).toBe('25 % of the way through it');
+    expect(words().ownHalf(0, 1)).toMatch(/^the side of .*, half of \d+(\.\d)? mm wide$/);
   });
 });
 
 describe('on many patches, told by where they lie', () => {
-  const words = measuredWords(scatter, 'mm');
-  const places = patchesOf(scatter)?.places ?? [];
+  const words = () => measuredWords(scatter, 'mm');
+  const placesOf = () => patchesOf(scatter)?.places ?? [];
 
   test('each is told from the left and from the foot, and counted', () => {
-    expect(words.marks).toMatch(/as \(from the left, from the foot\), in mm/);
+    expect(words().marks).toMatch(/as \(from the left, from the foot\), in mm/);
     for (const rung of [0, 1, 2]) {
-      const own = places.filter((place) => place.rung === rung);
-      const told = words.lay(rung, 'faded');
+      const own = placesOf().filter((place) => place.rung === rung);
+      const told = words().lay(rung, 'faded');
       expect(told).toMatch(new RegExp(`^${own.length} patches at `));
       const pairs = told.match(/[\d.]+, [\d.]+(?=\))/g) ?? [];
       expect(pairs).toHaveLength(own.length);
@@ -131,6 +132,6 @@ describe('on many patches, told by where they lie', () => {
   });
 
   test('its areas are the ladder’s shares', () => {
-    expect(Array.from(words.areas)).toEqual(scatter.rungs.map(({ share }) => share));
+    expect(Array.from(words().areas)).toEqual(scatter.rungs.map(({ share }) => share));
   });
 });

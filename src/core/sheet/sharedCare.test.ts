@@ -79,6 +79,7 @@ test('no line is lost, none is said twice for steps of one sort, and what is sai
         'Whenever you go back': (step: Step) => step.kind === 'go back',
       };
       for (const { when, lines } of told.shared) {
+        expect(lines.length, when).toBeGreaterThan(0);
         expect(new Set(lines).size).toBe(lines.length);
         const isOfIt =
           sorts[when as keyof typeof sorts] ??

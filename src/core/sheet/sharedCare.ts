@@ -25,8 +25,9 @@ export function shareCare(steps: readonly Step[]): {
   readonly steps: readonly Step[];
 } {
   const shared = [...group(steps, togetherAs)].flatMap(([when, of]): SharedCare[] => {
-    const lines = when === undefined ? [] : linesOfAll(of);
-    return when !== undefined && lines.length > 0 ? [{ when, lines }] : [];
+    if (when === undefined) return [];
+    const lines = linesOfAll(of);
+    return lines.length > 0 ? [{ when, lines }] : [];
   });
   const linesOf = new Map(shared.map(({ when, lines }) => [when, new Set(lines)]));
   return {

@@ -14,11 +14,12 @@ const green = ink('green', '#5b8f3a');
 const dried = (one: (typeof shelf)[number]) => driedColour(one, groundOfCard(WHITE_CARD));
 
 describe('middles between two ends', () => {
-  const { direct, middles, needsNone } = bridgeBetween(red, green, [...shelf, red, green], WHITE_CARD);
+  const bridged = () => bridgeBetween(red, green, [...shelf, red, green], WHITE_CARD);
   const spoilt = ({ joints }: Middle) =>
     joints.filter(({ verdict: { kind } }) => kind === 'mud' || kind === 'too alike').length;
 
   test('are all inks but the ends, those without mud first', () => {
+    const { middles } = bridged();
     expect(middles.map(({ ink: { id } }) => id).toSorted()).toEqual(shelf.map(({ id }) => id).toSorted());
     const counts = middles.map(spoilt);
     expect(counts).toEqual(counts.toSorted((p, q) => p - q));
@@ -26,6 +27,7 @@ describe('middles between two ends', () => {
   });
 
   test('begin and end where the ends do, and meet in the middle', () => {
+    const { middles } = bridged();
     for (const { ink: middle, joints } of middles.slice(0, 6)) {
       const [first, second] = joints;
       expect(deltaE00(first.stations[0]?.lab ?? dried(green), dried(red))).toBeLessThan(0.5);
@@ -36,6 +38,7 @@ describe('middles between two ends', () => {
   });
 
   test('tell the dullest place that is walked over, and the best keep more colour than none at all', () => {
+    const { direct, middles, needsNone } = bridged();
     for (const { dullest, joints } of middles)
       expect(dullest).toBe(
         Math.min(...joints.flatMap(({ stations }) => stations.map(({ lab }) => chroma(lab)))),
@@ -46,6 +49,7 @@ describe('middles between two ends', () => {
   });
 
   test('are ranked the same whichever way the pair is told', () => {
+    const { middles } = bridged();
     const back = bridgeBetween(green, red, shelf, WHITE_CARD).middles;
     expect(back.slice(0, 3).map(({ ink: { id } }) => id)).toEqual(
       middles.slice(0, 3).map(({ ink: { id } }) => id),

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { inflateRawSync } from 'node:zlib';
 import fc from 'fast-check';
-import { describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { DEMO_CARDS } from '../../../data/demo/cards';
 import { DEMO_INKS } from '../../../data/demo/inks';
 import { STANDARD_1912 } from '../../../testing/colourSets';
@@ -46,7 +46,11 @@ const standardInks = STANDARD_1912.map(({ name, hex }, i) =>
   ink(name, hex as Hex, (['hybrid', 'dye', 'pigment'] as const)[i % 3]),
 );
 const blendable = DEMO_INKS.filter(({ kind }) => kind !== 'detail');
-const demo = judged(blendable);
+// Judged anew for every test, or those that put faults into the judging would not know which tests it matters to.
+let demo: Judged;
+beforeEach(() => {
+  demo = judged(blendable);
+});
 const isWithin = (hue: number, from: number, to: number): boolean => hue >= from && hue <= to;
 const named = (name: string): Ink => {
   const found = blendable.find((one) => one.name === name);
@@ -572,7 +576,7 @@ test('two inks that a relation does not join have their joint in no three that f
 });
 
 describe('a search with only the joints judged that it reads', () => {
-  const { dried } = demo;
+  const dried = dryInks(blendable, WHITE_CARD);
   const n = dried.inks.length;
   const judgeRow = pairJudge(dried, WHITE_CARD);
   const query = (relation: RelationId, constraints = NO_CONSTRAINTS): TrioQuery => ({
