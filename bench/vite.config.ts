@@ -9,6 +9,7 @@ export default defineConfig({
     rolldownOptions: {
       input: {
         core: 'bench/core.ts',
+        paper: 'bench/paper.ts',
         learn: 'bench/learn.ts',
         log: 'bench/log.ts',
         sitting: 'bench/sitting.ts',

@@ -25,7 +25,7 @@ if (process.argv[2] === 'growth') {
 const rows = [];
 for (const name of process.argv.slice(2).length > 0
   ? process.argv.slice(2)
-  : ['core', 'learn', 'log', 'sitting', 'browser']) {
+  : ['core', 'paper', 'learn', 'log', 'sitting', 'browser']) {
   console.log(`Measuring ${name} …`);
   const { measure } = await load(name);
   rows.push(...(await measure({ root, browser: BROWSER })));
