@@ -37,14 +37,14 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
     edit((current) => ({ ...current, wanted: withShare(wantedShares(current), rung, share) }));
   const makeItSo = async () => {
     const solved = await shelfWorker().solveShares(resolved, [...wanted]);
-    const laid = shareWith(recipe, solved.recipe);
+    const next = shareWith(recipe, solved.recipe);
     edit((current) => {
       // What was changed meanwhile stays as it is.
       if (current !== recipe) return current;
       const text =
         solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`;
-      setAnswer({ recipe: laid, text });
-      return laid;
+      setAnswer({ recipe: next, text });
+      return next;
     });
   };
   const press = () => {
