@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
-import { BARE } from '../materials/ink/ink';
+import { BARE, type Ink } from '../materials/ink/ink';
 import type { BrushUse } from './brushes';
 import { addStep, clearDesk, takeBack, takeUp } from './desk';
 import { settingOf } from './setting';
@@ -16,6 +16,20 @@ const told = (key: string, more: object = {}) => ({
   work: '',
   care: [],
   ...more,
+});
+
+test('a middle is brewed of two inks that share brushes and make no mud, and of no others', () => {
+  const brews = (...inks: readonly Ink[]) => settingOf(resolvedOf(inks), 'mm', USUAL_PACE).brews;
+  const [skerry, red, green] = [
+    ink('Skerry', '#005487'),
+    ink('Hawberry', '#b3262f'),
+    ink('Alder', '#5b8f3a'),
+  ];
+  expect(brews(gorse, skerry)).toBe(true);
+  expect(brews(gorse, leat)).toBe(true);
+  expect(brews(gorse, { ...skerry, kind: 'pigment' })).toBe(false);
+  expect(brews(red, green)).toBe(false);
+  expect(brews(gorse, green, skerry)).toBe(false);
 });
 
 describe('a desk', () => {

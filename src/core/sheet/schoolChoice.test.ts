@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
+import type { Hex } from '../materials/colour/hex';
 import { BARE, type Ink } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { setRun } from '../recipe/editLadder';
@@ -21,6 +22,14 @@ const by = (school: Recipe['school'], inks: readonly Ink[] = [gorse, weir, skerr
 const titles = (resolved: ResolvedRecipe) =>
   compileSheet(resolved, 'mm').steps.map(({ title, work }) => `${title}: ${work}`);
 const atWork = (resolved: ResolvedRecipe) => titles(resolved).slice(1, -2);
+
+test('why a school is suggested is said', () => {
+  const depths = ['#5bbfc5', '#007a7c', '#004c52'].map((hex, i) => ink(`Weir ${i}`, hex as Hex));
+  const whyOf = (...inks: readonly Ink[]) => suggestSchool(by('suggested', inks)).because;
+  expect(whyOf(...depths)).toBe('depths of one colour are dragged out of the deepest');
+  expect(whyOf(gorse, weir, skerry)).toBe('yellow goes down before all others');
+  expect(whyOf(ink('Thrift', '#e2568f'), weir, skerry)).toBe('the pale brush stays clean');
+});
 
 describe('the sheet of each school, as it is read at the desk', () => {
   test('pale first', () => {

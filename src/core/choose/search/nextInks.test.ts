@@ -7,7 +7,7 @@ import { hexOfLab, labOfHex } from '../../materials/colour/hex';
 import type { Ink } from '../../materials/ink/ink';
 import { dryShelf } from '../../readings/driedShelf';
 import { inksOfGaps } from '../shelf/gaps';
-import { type NextInk, nextInks } from './nextInks';
+import { type NextInk, nextInks, variedBest } from './nextInks';
 import { trioKey } from './query';
 
 function weighed(owned: readonly Ink[], candidates: readonly Ink[]): { found: NextInk[]; parts: number[] } {
@@ -81,6 +81,18 @@ describe('which ink next', () => {
     // Worth more than the other by itself, it is told last, since the first has nearly all that it brings.
     expect(worthOf('twin')).toBeGreaterThan(worthOf(betony.id));
     expect(found.map(({ ink }) => ink.id)).toEqual([gorse.id, betony.id, 'twin']);
+  });
+
+  test('of its trios the ten best count, no more than three of them with the same partner', () => {
+    const trio = (value: number, ...partners: [number, number]) => ({ value, partners });
+    const valuesOf = (...trios: readonly ReturnType<typeof trio>[]) =>
+      variedBest(trios).map(({ value }) => value);
+    // One ink is a partner of the first five, and then the other of two.
+    const withOne = [trio(5, 7, 1), trio(9, 7, 2), trio(8, 3, 7), trio(6, 7, 4), trio(7, 7, 5)];
+    expect(valuesOf(...withOne)).toEqual([9, 8, 7]);
+    expect(valuesOf(...withOne, trio(1, 10, 11), trio(2, 12, 7))).toEqual([9, 8, 7, 1]);
+    const unlike = Array.from({ length: 12 }, (_, i) => trio(i, 2 * i, 2 * i + 1));
+    expect(valuesOf(...unlike)).toEqual([11, 10, 9, 8, 7, 6, 5, 4, 3, 2]);
   });
 
   test('it tells how far it is, never back, and asks for two inks of one’s own', () => {

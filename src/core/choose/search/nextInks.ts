@@ -200,6 +200,21 @@ function goodTrios(
   return good.toSorted((p, q) => q.part - p.part);
 }
 
+/** The best of trios, best first, of which few have the same partner: an ink that goes with one only brings less. */
+export function variedBest<Trio extends { readonly value: number; readonly partners: readonly number[] }>(
+  trios: readonly Trio[],
+): Trio[] {
+  const uses = new Map<number, number>();
+  return trios
+    .toSorted((p, q) => q.value - p.value)
+    .filter(({ partners }) => {
+      if (partners.some((ink) => (uses.get(ink) ?? 0) >= PARTNER)) return false;
+      for (const ink of partners) uses.set(ink, (uses.get(ink) ?? 0) + 1);
+      return true;
+    })
+    .slice(0, WEIGHED);
+}
+
 /** What is new among a candidate's good trios: those that no owned ink near to it makes good as well. */
 function weigh(
   good: readonly Good[],
@@ -229,15 +244,7 @@ function weigh(
           },
         ];
   });
-  const uses = new Map<number, number>();
-  const best = fresh
-    .toSorted((p, q) => q.value - p.value)
-    .filter(({ partners }) => {
-      if (partners.some((ink) => (uses.get(ink) ?? 0) >= PARTNER)) return false;
-      for (const ink of partners) uses.set(ink, (uses.get(ink) ?? 0) + 1);
-      return true;
-    })
-    .slice(0, WEIGHED);
+  const best = variedBest(fresh);
   return {
     // Those not looked at are taken to be as new as those that were.
     count: Math.round(fresh.length * Math.max(1, good.length / LOOKED_AT)),

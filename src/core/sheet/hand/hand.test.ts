@@ -73,6 +73,30 @@ const deeds = (change: (deed: Deed) => readonly Deed[]) => (steps: readonly Step
   steps.map((step) => ({ ...step, deeds: step.deeds.flatMap(change) }));
 const titled = (title: string) => (step: Step) => step.title.startsWith(title);
 
+test('a mark lies on the card or at its very edge, one of its places is enough; a strip has its own', () => {
+  const { width, height } = USUAL_PANEL;
+  const refused = (resolved: ResolvedRecipe, on: RegExp, ...points: readonly [number, number][]): boolean =>
+    otherwise(
+      resolved,
+      deeds((deed) => {
+        if (deed.does !== 'mark' || !on.test(deed.on)) return [deed];
+        const [first, ...others] = deed.marks;
+        const places = points.map(([x, y]) => ({ from: 'foot' as const, at: 0, point: { x, y } }));
+        return [{ ...deed, marks: first ? [{ ...first, places }, ...others] : [] }];
+      }),
+    ).some((why) => /^The mark .* lies off the card\.$/.test(why));
+  const onPanel = (...points: readonly [number, number][]) => refused(plain, /^panel$/, ...points);
+  const [least, wide, high] = [-0.01, width + 0.01, height + 0.01];
+  expect([onPanel([least, 50]), onPanel([wide, 50]), onPanel([50, least]), onPanel([50, high])]).toEqual(
+    Array(4).fill(false),
+  );
+  expect([onPanel([-1, 50]), onPanel([width + 1, 50]), onPanel([50, -1]), onPanel([50, height + 1])]).toEqual(
+    Array(4).fill(true),
+  );
+  expect(onPanel([-1, 50], [50, 50])).toBe(false);
+  expect(refused(withPass(plain, 'greetingStrip'), /^strip /, [-9, -9])).toBe(false);
+});
+
 describe('a hand refuses what cannot be done, and says why', () => {
   test.each<[string, ResolvedRecipe, (steps: readonly Step[]) => readonly Step[], RegExp]>([
     [
