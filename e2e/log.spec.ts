@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
-import { goOn, test } from './test';
+import { test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -61,7 +61,7 @@ test('from an empty log: a panel is made, photographed, read and learned from, a
   await expect(reckon).not.toBeChecked();
   await page.reload();
   await expect(reckon).not.toBeChecked();
-  await goOn(page, '/log?side=figures');
+  await page.goto('/log?side=figures');
   await expect(page.getByRole('img', { name: /^Median difference of each panel/ })).toBeVisible();
 });
 
@@ -229,7 +229,7 @@ test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a p
   await expectAccessible(page, 'the wall');
   await page.setViewportSize({ width: 390, height: 844 });
   for (const side of ['panels', 'lessons', 'swatches', 'pads', 'figures']) {
-    await goOn(page, `/log?side=${side}`);
+    await page.goto(`/log?side=${side}`);
     await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();
     await expectNoSideScroll(page, 390);
   }

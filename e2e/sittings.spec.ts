@@ -159,7 +159,7 @@ test('what cannot be worked is told with what to change, and nothing is lost', a
   await expect(page.getByRole('button', { name: 'More for Raku dusk, tonal' })).toHaveCount(0);
   await goOn(page, '/sittings/invitations-2');
   await expect(page.getByRole('alert').filter({ hasText: 'no longer here' })).toBeVisible();
-  await goOn(page, '/sittings/none-such');
+  await page.goto('/sittings/none-such');
   await expect(page.getByRole('heading', { name: 'This sitting is not here' })).toBeVisible();
 });
 

@@ -1,4 +1,4 @@
-import { type Page, test as plain } from '@playwright/test';
+import { expect, type Page, test as plain } from '@playwright/test';
 
 /**
  * A page of a fresh profile. Panels begin without the grain of card and ink, which takes a third of a test's time where
@@ -19,9 +19,15 @@ export const test = plain.extend<{ readonly grain: boolean }>({
   },
 });
 
-/** Goes on to another address as the page's own links do: what is loaded stays loaded. */
-export const goOn = (page: Page, address: string): Promise<void> =>
-  page.evaluate((to) => {
+/**
+ * Goes on to another view as the page's own links do: what is loaded stays loaded. Until the other view has come the one
+ * before it stands there.
+ */
+export async function goOn(page: Page, address: string): Promise<void> {
+  await page.evaluate((to) => {
+    document.querySelector('main')?.setAttribute('data-left', '');
     window.history.pushState(null, '', to);
     window.dispatchEvent(new PopStateEvent('popstate'));
   }, address);
+  await expect(page.locator('main[data-left]')).toHaveCount(0);
+}
