@@ -1,5 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { readSheetFonts } from '../cli/sheetFonts';
 import { writeRecipePicture } from '../src/core/files/recipePicture';
 import { writeSheetPdf } from '../src/core/files/sheetPdf';
 import { stagePictures } from '../src/core/files/stagePictures';
@@ -13,13 +14,7 @@ const TIMES = 5;
 
 /** The panel as a picture's file, and its sheet as a PDF, both once the panel is painted. */
 export async function measure({ root }: { readonly root: string }): Promise<Row[]> {
-  const font = (name: string) => new Uint8Array(readFileSync(join(root, 'node_modules', name)));
-  const fonts = {
-    plain: font('@fontsource/archivo/files/archivo-latin-400-normal.woff'),
-    bold: font('@fontsource/archivo/files/archivo-latin-700-normal.woff'),
-    italic: font('@fontsource/literata/files/literata-latin-400-italic.woff'),
-    others: font('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-  };
+  const fonts = await readSheetFonts(pathToFileURL(join(root, 'node_modules', '/')));
   const resolved = demoRecipe();
   const { width, height } = pixelsAt(resolved.recipe.panel, DPI);
   const picture = paintPanel(resolved, 'dry', width, height);

@@ -29,6 +29,7 @@ import { SCHOOL_IDS } from '../src/core/recipe/schools/schools';
 import { compileSheet, sheetText } from '../src/core/sheet/compile';
 import { learnText, readTaughtShelf } from './learnCommand';
 import { Mistake } from './mistake';
+import { readSheetFonts } from './sheetFonts';
 import { bridgeText, jointsText, matchText, triosText } from './shelfCommands';
 import { sittingText } from './sittingCommand';
 
@@ -176,12 +177,6 @@ async function cutPlanText(
 }
 
 /** The application's faces for paper, and one with every other letter. */
-const FONTS = {
-  plain: '@fontsource/archivo/files/archivo-latin-400-normal.woff',
-  bold: '@fontsource/archivo/files/archivo-latin-700-normal.woff',
-  italic: '@fontsource/literata/files/literata-latin-400-italic.woff',
-  others: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf',
-} as const;
 /** Resolution of the panel on paper, dots an inch. */
 const PAPER_DPI = 300;
 
@@ -196,14 +191,7 @@ async function writePdf(
   const size = named('paper', paper, Object.keys(PAPERS) as Paper[]);
   const { width, height } = pixelsAt(resolved.recipe.panel, PAPER_DPI);
   const picture = paintPanel(resolved, 'dry', width, height);
-  const font = async (face: keyof typeof FONTS) =>
-    new Uint8Array(await readFile(new URL(`../node_modules/${FONTS[face]}`, import.meta.url)));
-  const fonts = {
-    plain: await font('plain'),
-    bold: await font('bold'),
-    italic: await font('italic'),
-    others: await font('others'),
-  };
+  const fonts = await readSheetFonts(new URL('../node_modules/', import.meta.url));
   const stages = stagePictures(resolved, compileSheet(resolved, unit).steps);
   await writeOut(
     out,

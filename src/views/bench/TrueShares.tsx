@@ -38,13 +38,12 @@ export const TrueShares = memo(function TrueShares({ resolved, edit, isNumbers }
   const makeItSo = async () => {
     const solved = await shelfWorker().solveShares(resolved, [...wanted]);
     const next = shareWith(recipe, solved.recipe);
-    edit((current) => {
-      // What was changed meanwhile stays as it is.
-      if (current !== recipe) return current;
-      const text =
-        solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`;
-      setAnswer({ recipe: next, text });
-      return next;
+    // What was changed meanwhile stays as it is.
+    edit((current) => (current === recipe ? next : current));
+    setAnswer({
+      recipe: next,
+      text:
+        solved.why ?? `Laid so: each ink shows within ${(solved.off * 100).toFixed(1)} % of what is wanted.`,
     });
   };
   const press = () => {
