@@ -42,7 +42,7 @@ test('all trios of the shelf are searched, and every constraint narrows what is 
   for (const trio of await found(page).getByRole('button', { pressed: false }).allTextContents())
     if (trio !== 'Draw for me' && !trio.startsWith('Show more')) expect(trio).toContain('Gorse Pale');
   const withGorse = await count(page);
-  await add(page, 'without mud');
+  await add(page, 'without dull joins');
   await add(page, /^by how light/);
   await page.getByLabel('Steps at least, L*').fill('15');
   await page.getByLabel('Steps at least, L*').press('Enter');

@@ -92,7 +92,7 @@ describe('trios', () => {
     await golden('trios', [
       ...RELATION_IDS.flatMap((relation) => ranked(relation)),
       ...SORT_IDS.filter((sort) => sort !== 'fit').flatMap((sort) => ranked('tonal', sort, { kept })),
-      ...ranked('newColour', 'fit', { noMud: true, families: 'mixed', palestAtLeast: 80 }),
+      ...ranked('newColour', 'fit', { noDull: true, families: 'mixed', palestAtLeast: 80 }),
       ...ranked('newColour', 'fit', { darkestAtMost: 35, spacingAtLeast: 15, hues: [0, 3, 6] }),
       ...ranked('tonal', 'fit', { families: 'same', ownedOnly: true, kinds: ['dye'] }),
       ...ranked('bridge', 'fit', { mustContain: ['leat-mid'], mustNotContain: ['gorse-pale'] }),

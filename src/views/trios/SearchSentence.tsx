@@ -35,7 +35,7 @@ interface Props {
 const ADDED: Readonly<Partial<Record<QueryPart, string>>> = {
   with: 'with an ink …',
   without: 'without an ink …',
-  mud: 'without mud',
+  dull: 'without dull joins',
   mood: 'in a mood or for an occasion …',
   made: 'not made before',
   hues: 'in some hues …',
@@ -70,7 +70,7 @@ export function SearchSentence({ choosing, inks, cards, tags }: Props) {
     else ask({ constraints: withoutPart(query.constraints, part) });
   };
   const add = (part: QueryPart) => {
-    if (part === 'mud') constrain({ noMud: true });
+    if (part === 'dull') constrain({ noDull: true });
     else if (part === 'made') set({ notMade: true });
     else setBegun(part);
   };
@@ -142,7 +142,7 @@ const WHAT: Readonly<Record<QueryPart, string>> = {
   tag: 'Tag of its inks',
   with: 'Must contain',
   without: 'Must not contain',
-  mud: 'Mud',
+  dull: 'Dull joins',
   card: 'Card',
   mood: 'Mood or occasion of the trio',
   made: 'Made before',
@@ -265,8 +265,12 @@ function PartFields({ part, choosing, inks, cards, tags, close }: FieldsProps): 
       return <LightnessFields choosing={choosing} />;
     case 'far':
       return <FarFields choosing={choosing} />;
-    case 'mud':
-      return <p>No trio is shown that has mud in a join.</p>;
+    case 'dull':
+      return (
+        <p>
+          No trio is shown of which a join greys softly on its way. One with mud in a join never is shown.
+        </p>
+      );
     case 'made':
       return <p>No trio is shown that one of your recipes is made of.</p>;
   }

@@ -1,6 +1,6 @@
 import { moodTest } from './moods/mood';
 import type { PairTable } from './pairs/pairTable';
-import { MUD } from './pairs/pairTable';
+import { DULLS } from './pairs/pairTable';
 import { byRank, type Constraints, type SortId, type Trio, type TrioQuery, trioKey } from './query';
 import type { Judged } from './relations/definition';
 import { RELATIONS, type RelationId, scorerOf } from './relations/relations';
@@ -17,7 +17,7 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
   const must = constraints.mustContain.map((id) => inks.findIndex((ink) => ink.id === id));
   const family = familyNumbers(inks.map((ink) => ink.family));
   const made = new Set(constraints.notAmong);
-  const { darkestAtMost, spacingAtLeast, noMud, families, farFromKept } = constraints;
+  const { darkestAtMost, spacingAtLeast, noDull, families, farFromKept } = constraints;
   const fromKept = distanceFromKept(judged, constraints.kept);
   const free =
     darkestAtMost >= 100 &&
@@ -45,7 +45,7 @@ export function considerTrios(judged: Judged, query: TrioQuery, numbers: Uint16A
     return !made.has(trioKey([i, j, k].map((n) => inks[n]?.id ?? '')));
   };
   const fitOf = (first: number, middle: number, last: number): number =>
-    noMud && hasMud(pairs, first, middle, last) ? 0 : score(first, middle, last);
+    noDull && hasDull(pairs, first, middle, last) ? 0 : score(first, middle, last);
   const keepIt = (i: number, j: number, k: number, middle: number, fit: number): void => {
     const rank = byFit
       ? fit
@@ -102,8 +102,8 @@ function joinedInks({ dried, pairs: { count } }: Judged, relation: RelationId): 
   return joined;
 }
 
-const hasMud = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>
-  verdict[first * count + middle] === MUD || verdict[middle * count + last] === MUD;
+const hasDull = ({ verdict, count }: PairTable, first: number, middle: number, last: number): boolean =>
+  verdict[first * count + middle] === DULLS || verdict[middle * count + last] === DULLS;
 
 /** Distance told where nothing is kept: farther than any two trios can be. */
 const NOTHING_KEPT = 200;

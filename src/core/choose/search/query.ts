@@ -17,7 +17,8 @@ export interface Constraints {
   readonly darkestAtMost: number;
   /** Least step in L* between neighbours in lightness. */
   readonly spacingAtLeast: number;
-  readonly noMud: boolean;
+  /** Whether trios of which a joint dulls are left out; one with mud never is found. */
+  readonly noDull: boolean;
   /** A mood or an occasion it is of. */
   readonly mood?: Mood | undefined;
   readonly families: 'any' | 'same' | 'mixed';
@@ -38,7 +39,7 @@ export const NO_CONSTRAINTS: Constraints = {
   palestAtLeast: 0,
   darkestAtMost: 100,
   spacingAtLeast: 0,
-  noMud: false,
+  noDull: false,
   families: 'any',
   hues: [],
   kept: [],

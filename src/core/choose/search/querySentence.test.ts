@@ -27,7 +27,7 @@ const EVERYTHING: Partial<Constraints> = {
   kinds: ['dye'],
   palestAtLeast: 60,
   spacingAtLeast: 10,
-  noMud: true,
+  noDull: true,
   families: 'same',
   hues: [0, 99],
   farFromKept: 20,
@@ -37,7 +37,7 @@ test('whatever is asked stands in the sentence, in the words of the trade', () =
   expect(
     said(asked(EVERYTHING, { relation: 'quieted', sort: 'chance' }), { notMade: true, tag: 'fair' }),
   ).toBe(
-    'Quieted trios of inks I own tagged fair, dye only, with LEAT and WEIR, without HAW, without mud, of one family, in red or greys, palest at least 60 and steps of at least 10 L*, not made before, unlike those I keep, on smooth white, drawn by chance.',
+    'Quieted trios of inks I own tagged fair, dye only, with LEAT and WEIR, without HAW, without dull joins, of one family, in red or greys, palest at least 60 and steps of at least 10 L*, not made before, unlike those I keep, on smooth white, drawn by chance.',
   );
 });
 

@@ -11,7 +11,7 @@ export type QueryPart =
   | 'tag'
   | 'with'
   | 'without'
-  | 'mud'
+  | 'dull'
   | 'card'
   | 'mood'
   | 'made'
@@ -40,14 +40,14 @@ export interface QueryWords {
 }
 
 /**
- * The search in one sentence, in pieces with a full stop after them: "Tonal trios of inks I own, with Leat Mid, without mud,
- * on smooth white, the most fitting first." What asks nothing is not said, but for the four that are always.
+ * The search in one sentence, in pieces with a full stop after them: "Tonal trios of inks I own, with Leat Mid, without
+ * dull joins, on smooth white, the most fitting first." What asks nothing is not said, but for the four that are always.
  */
 export function querySentence(
   { relation, constraints, sort }: TrioQuery,
   words: QueryWords,
 ): readonly QueryPiece[] {
-  const { mustContain, mustNotContain, ownedOnly, noMud, mood, farFromKept, families, kinds, hues } =
+  const { mustContain, mustNotContain, ownedOnly, noDull, mood, farFromKept, families, kinds, hues } =
     constraints;
   const pieces: readonly (QueryPiece | false)[] = [
     { before: '', text: capitalised(RELATIONS[relation].phrase), part: 'relation' },
@@ -68,7 +68,7 @@ export function querySentence(
       text: listed(mustNotContain.map(words.nameOf), 'or'),
       part: 'without',
     },
-    noMud && { before: ', ', text: 'without mud', part: 'mud' },
+    noDull && { before: ', ', text: 'without dull joins', part: 'dull' },
     families !== 'any' && {
       before: ', ',
       text: families === 'same' ? 'of one family' : 'of several families',
@@ -114,7 +114,7 @@ export const withoutPart = (constraints: Constraints, part: QueryPart): Constrai
 const CLEARED: Readonly<Partial<Record<QueryPart, Partial<Constraints>>>> = {
   with: { mustContain: [] },
   without: { mustNotContain: [] },
-  mud: { noMud: false },
+  dull: { noDull: false },
   mood: { mood: undefined },
   far: { farFromKept: 0 },
   families: { families: 'any' },

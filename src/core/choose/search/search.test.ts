@@ -158,7 +158,7 @@ test('the search finds exactly what three plain loops find', () => {
     palestAtLeast: fc.integer({ min: 0, max: 80 }),
     darkestAtMost: fc.integer({ min: 30, max: 100 }),
     spacingAtLeast: fc.integer({ min: 0, max: 15 }),
-    noMud: fc.boolean(),
+    noDull: fc.boolean(),
   });
   fc.assert(
     fc.property(shelf, fc.constantFrom(...RELATION_IDS), constraints, (picked, relation, asked) => {
@@ -176,12 +176,12 @@ test('the search finds exactly what three plain loops find', () => {
 function plainSearch(
   here: Judged,
   relation: RelationId,
-  asked: { palestAtLeast: number; darkestAtMost: number; spacingAtLeast: number; noMud: boolean },
+  asked: { palestAtLeast: number; darkestAtMost: number; spacingAtLeast: number; noDull: boolean },
 ): number[] {
   const { lightness } = here.dried;
   const n = lightness.length;
   const l = (i: number) => lightness[i] ?? 0;
-  const isMud = (i: number, j: number) => VERDICTS[here.pairs.verdict[i * n + j] ?? 0] === 'mud';
+  const isDull = (i: number, j: number) => VERDICTS[here.pairs.verdict[i * n + j] ?? 0] === 'dulls';
   const { anyMiddle } = RELATIONS[relation];
   const score = scorerOf(relation, here);
   const fits: number[] = [];
@@ -198,7 +198,7 @@ function plainSearch(
             ]
           : [[i, j, k]];
         const scores = arrangements.map(([a = 0, m = 0, b = 0]) =>
-          asked.noMud && (isMud(a, m) || isMud(m, b)) ? 0 : score(a, m, b),
+          asked.noDull && (isDull(a, m) || isDull(m, b)) ? 0 : score(a, m, b),
         );
         const fit = Math.max(...scores);
         if (fit > 0) fits.push(fit);
@@ -234,6 +234,25 @@ describe('constraints', () => {
     expect(
       search(demo, { relation: 'newColour', constraints: { ...NO_CONSTRAINTS, ownedOnly: true } }).best,
     ).toEqual(search(demo, { relation: 'newColour' }).best);
+  });
+
+  test('without dull joins: of all that fit those are left that no joint dulls, as each is judged alone', () => {
+    const found = (noDull: boolean) =>
+      search(demo, {
+        relation: 'newColour',
+        constraints: { ...NO_CONSTRAINTS, noDull },
+        keep: 20_000,
+      }).best.map(ids);
+    const ground = bareGround(WHITE_CARD);
+    const inkOf = (id: string | undefined) => blendable.find((one) => one.id === id) as Ink;
+    const dulls = (trio: readonly string[]) =>
+      [0, 1].some(
+        (at) => judgeJoint(walkJoint(inkOf(trio[at]), inkOf(trio[at + 1]), ground)).kind === 'dulls',
+      );
+    const all = found(false);
+    const clear = all.filter((trio) => !dulls(trio));
+    expect(clear.length).toBeLessThan(0.95 * all.length);
+    expect(found(true)).toEqual(clear);
   });
 
   test('of the kinds asked for alone, beside an ink that was asked for by name', () => {
@@ -597,7 +616,7 @@ describe('a search with only the joints judged that it reads', () => {
     verdict.filter((code) => code === UNJUDGED).length / (n * (n - 1));
 
   test('finds what is found with all of them, and tells how far the inks of any two are apart', () => {
-    const blues = { ...NO_CONSTRAINTS, hues: [5, 6], mustContain: [dried.inks[20]?.id ?? ''], noMud: true };
+    const blues = { ...NO_CONSTRAINTS, hues: [5, 6], mustContain: [dried.inks[20]?.id ?? ''], noDull: true };
     for (const id of RELATION_IDS)
       for (const constraints of [NO_CONSTRAINTS, blues]) {
         const pairs = tableFor(query(id, constraints));

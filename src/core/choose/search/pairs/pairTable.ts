@@ -32,7 +32,7 @@ export const VERDICTS: readonly VerdictKind[] = ['clean run', 'new colour', 'dul
 const codeOf = (verdict: VerdictKind): number => VERDICTS.indexOf(verdict);
 const CLEAN = codeOf('clean run');
 const NEW = codeOf('new colour');
-const DULLS = codeOf('dulls');
+export const DULLS = codeOf('dulls');
 export const MUD = codeOf('mud');
 export const ALIKE = codeOf('too alike');
 /** Stand there instead of a verdict: of a joint that nobody has asked for only the difference of its inks is known. */

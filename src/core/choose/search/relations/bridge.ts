@@ -1,5 +1,4 @@
 import { muddyNoun } from '../pairs/jointFigures';
-import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { between, DRAB_MIDDLE, even, flowOf, partOfWay, soft, upTo, wayRound } from './measures';
 
@@ -33,14 +32,13 @@ export const bridge = defineRelation({
     ({ dried, pairs }) =>
     (first, middle, last) => {
       const { chroma, hue, noun } = dried;
-      const { count, verdict, dullest, difference } = pairs;
+      const { count, dullest, difference } = pairs;
       const weaker = Math.min(chroma[first], chroma[last]);
       if (weaker < ENDS_AT_LEAST) return 0;
       const without = dullest[first * count + last];
       if (without > KEEPS * weaker) return 0;
       const a = first * count + middle;
       const b = middle * count + last;
-      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
       const withIt = Math.min(dullest[a], dullest[b]);
       if (withIt - without < WON.least) return 0;
       const round = wayRound(hue[first], hue[last], pairs.bow[first * count + last]);

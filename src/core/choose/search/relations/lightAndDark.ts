@@ -1,5 +1,4 @@
 import { hueApart } from '../../../materials/colour/difference';
-import { MUD } from '../pairs/pairTable';
 import { LIGHT_FROM, topCoatsOf } from '../pairs/topCoats';
 import { defineRelation } from './definition';
 import { fall, flowOf, leastHueApart, soft, upTo } from './measures';
@@ -38,7 +37,6 @@ export const lightAndDark = defineRelation({
       if (least < COLOURFUL.least || apart < APART.least) return 0;
       const a = first * pairs.count + middle;
       const b = middle * pairs.count + last;
-      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
       const palest = Math.max(lightness[first], lightness[middle], lightness[last]);
       return (
         soft(apart - APART.from, APART.half) *

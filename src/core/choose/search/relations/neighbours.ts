@@ -1,5 +1,4 @@
 import { muddyNoun } from '../pairs/jointFigures';
-import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { between, DRAB_MIDDLE, even, fall, flowOf, hueStep, soft, upTo } from './measures';
 
@@ -35,7 +34,6 @@ export const neighbours = defineRelation({
       const { hue, chroma, lightness, noun } = dried;
       const a = first * pairs.count + middle;
       const b = middle * pairs.count + last;
-      if (pairs.verdict[a] === MUD || pairs.verdict[b] === MUD) return 0;
       const up = hueStep(hue[first], hue[middle]);
       const down = hueStep(hue[middle], hue[last]);
       if (up * down <= 0) return 0;

@@ -1,6 +1,5 @@
 import { hueApart } from '../../../materials/colour/difference';
 import { muddyNoun } from '../pairs/jointFigures';
-import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { between, fall, flowOf, soft, upTo } from './measures';
 
@@ -32,7 +31,7 @@ export const newColour = defineRelation({
       muddyNoun[noun[one]] + muddyNoun[noun[other]] === 0,
   scorer: ({ dried, pairs }) => {
     const { chroma, hue, noun, lightness } = dried;
-    const { count: n, verdict, difference, dullest, live, wide, newHue, newChroma } = pairs;
+    const { count: n, difference, dullest, live, wide, newHue, newChroma } = pairs;
     /** What the new colour of a joint is worth beside the third ink. */
     const worth = (at: number, weaker: number, third: number): number =>
       wide[at] < WIDE
@@ -41,7 +40,6 @@ export const newColour = defineRelation({
     return (first, middle, last) => {
       const a = first * n + middle;
       const b = middle * n + last;
-      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
       if (wide[a] < WIDE && wide[b] < WIDE) return 0;
       const least = Math.min(chroma[first], chroma[middle], chroma[last]);
       const apart = Math.min(difference[a], difference[b], difference[first * n + last]);

@@ -1,4 +1,4 @@
-import { type DriedInks, MUD } from '../pairs/pairTable';
+import type { DriedInks } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { fall, flowOf, soft } from './measures';
 
@@ -48,7 +48,7 @@ export const primaries = defineRelation({
   },
   scorer: ({ dried, pairs }) => {
     const { hue, chroma, lightness } = dried;
-    const { count, verdict, live, newHue } = pairs;
+    const { count, live, newHue } = pairs;
     const primary = primariesOf(dried);
     return (first, middle, last) => {
       if (primary[middle] !== IS_YELLOW) return 0;
@@ -58,7 +58,6 @@ export const primaries = defineRelation({
       if (lightness[middle] < Math.max(lightness[first], lightness[last])) return 0;
       const a = red * count + middle;
       const b = middle * count + blue;
-      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
       const made = (at: number, wanted: typeof ORANGE, half: number): number =>
         isWithin(newHue[at], wanted) ? soft(live[at], half) : 0;
       const violet = made(red * count + blue, VIOLET, LIVE.violet);

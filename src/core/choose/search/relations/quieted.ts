@@ -1,7 +1,6 @@
 import { hueApart } from '../../../materials/colour/difference';
 import { chroma as chromaOf, type Lab } from '../../../materials/colour/lab';
 import { muddyNoun } from '../pairs/jointFigures';
-import { MUD } from '../pairs/pairTable';
 import { defineRelation } from './definition';
 import { between, even, fall, flowOf, soft, upTo } from './measures';
 
@@ -57,7 +56,7 @@ export const quieted = defineRelation({
     ({ dried, pairs }) =>
     (first, middle, last) => {
       const { chroma, hue, noun, lightness, labs, inks } = dried;
-      const { count, verdict, difference, dullest, mixA, mixB } = pairs;
+      const { count, difference, dullest, mixA, mixB } = pairs;
       const third = chroma[middle];
       const loud = Math.min(chroma[first], chroma[last]);
       if (loud < LOUD.least || !isQuietBeside(third, loud)) return 0;
@@ -70,7 +69,6 @@ export const quieted = defineRelation({
         return 0;
       const a = first * count + middle;
       const b = middle * count + last;
-      if (verdict[a] === MUD || verdict[b] === MUD) return 0;
       const ends = first * count + last;
       return (
         soft(loud - LOUD.from, LOUD.half) *
