@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mean, sampleCorrelation } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
-import { roughNoise, smoothNoise } from './noise';
+import { layered, roughNoise, smoothNoise } from './noise';
 
 const place = fc.double({ min: -400, max: 400, noNaN: true });
 const seed = fc.integer({ min: 1, max: 500 });
@@ -19,6 +19,7 @@ describe('unevenness', () => {
           // The steepest a step over one place of the lattice can be is 1.5 times its rise of 2, along both axes.
           expect(Math.abs(noise(x + size / 1000, y) - here)).toBeLessThan(0.015);
         }
+        expect(Math.abs(layered(smoothNoise(size, own), 5)(x, y))).toBeLessThanOrEqual(1);
       }),
     );
   });

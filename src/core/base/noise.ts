@@ -45,3 +45,12 @@ export function roughNoise(size: Millimetres, seed: number): Noise {
   const fine = smoothNoise(size / 2.3, seed + 1);
   return (x, y) => (2 * coarse(x, y) + fine(x, y)) / 3;
 }
+
+/** Several layers of noise, each twice as fine and half as strong as the one before. */
+export const layered =
+  (noise: Noise, layers = 4): Noise =>
+  (x, y) => {
+    let sum = 0;
+    for (let layer = 0, size = 1; layer < layers; layer++, size *= 2) sum += noise(x * size, y * size) / size;
+    return sum / 2;
+  };

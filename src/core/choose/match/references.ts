@@ -1,7 +1,7 @@
+import { layered, smoothNoise } from '../../base/noise';
 import { smoothStep } from '../../base/smoothStep';
 import { type Hex, linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
-import { layered, noiseField } from '../photo/noise';
 import type { Pixels } from '../photo/pixels';
 
 /** A picture drawn by a function, to match inks to where no photograph is at hand. */
@@ -32,7 +32,7 @@ const shade = ({ r, g, b }: LinearRgb, by: number): LinearRgb => ({ r: r * by, g
 const kilnMouth = (): Reference['colourAt'] => {
   const fire = colours('#fff3b0', '#ffc445', '#f07a1e', '#a8321a', '#3a1a18');
   const [brick, mortar] = colours('#5a3029', '#241c1f') as [LinearRgb, LinearRgb];
-  const flicker = layered(noiseField(3));
+  const flicker = layered(smoothNoise(1, 3));
   return (u, v) => {
     const far = Math.hypot((u - 0.5) * 1.5, v > 0.62 ? (v - 0.62) * 0.6 : (v - 0.62) * 1.25);
     if (far < 0.36 && v < 0.9) return ramp(fire, far * 2.4 + 0.16 * flicker(u * 6, v * 6));
@@ -50,7 +50,7 @@ const kilnMouth = (): Reference['colourAt'] => {
 const estuary = (): Reference['colourAt'] => {
   const sky = colours('#33406f', '#7a6aa6', '#d98fa6', '#f7c59a');
   const bank = linearRgbOfHex('#1d2733');
-  const swell = layered(noiseField(11));
+  const swell = layered(smoothNoise(1, 11));
   return (u, v) => {
     const land = 0.52 + 0.025 * swell(u * 4, 0.5);
     if (v < land) return ramp(sky, (v / 0.53) ** 1.2 + 0.05 * swell(u * 2, v * 9));
@@ -68,7 +68,7 @@ const gorseHill = (): Reference['colourAt'] => {
     LinearRgb,
     LinearRgb,
   ];
-  const lumps = layered(noiseField(23), 5);
+  const lumps = layered(smoothNoise(1, 23), 5);
   return (u, v) => {
     const ridge = 0.36 + 0.06 * lumps(u * 2.2, 1);
     const hill = 0.5 - 0.12 * u + 0.05 * lumps(u * 3, 7);
@@ -82,7 +82,7 @@ const gorseHill = (): Reference['colourAt'] => {
 const rockPool = (): Reference['colourAt'] => {
   const water = colours('#d9f0e4', '#7fd0c2', '#2a9aa0', '#125a70');
   const [sand, weed] = colours('#d9c39a', '#3b3a1e') as [LinearRgb, LinearRgb];
-  const ripple = layered(noiseField(31));
+  const ripple = layered(smoothNoise(1, 31));
   return (u, v) => {
     const depth = 1 - Math.hypot((u - 0.48) * 1.25, (v - 0.52) * 1.4) * 1.9 + 0.16 * ripple(u * 4, v * 4);
     if (depth < 0) return shade(sand, 0.92 + 0.18 * ripple(u * 50, v * 50));
@@ -100,7 +100,7 @@ const glazedJar = (): Reference['colourAt'] => {
     LinearRgb,
     LinearRgb,
   ];
-  const grain = layered(noiseField(41));
+  const grain = layered(smoothNoise(1, 41));
   return (u, v) => {
     const half = 0.2 + 0.13 * Math.sin(Math.PI * hold((v - 0.18) / 0.66)) - 0.06 * soft(0.3, 0.16, v);
     const across = (u - 0.5) / half;
@@ -124,7 +124,7 @@ const frostyYard = (): Reference['colourAt'] => {
     '#eef1f2',
     '#5b6b80',
   ) as [LinearRgb, LinearRgb, LinearRgb, LinearRgb, LinearRgb];
-  const rime = layered(noiseField(53), 5);
+  const rime = layered(smoothNoise(1, 53), 5);
   return (u, v) => {
     if (v < 0.4) return mix(sky, haze, v / 0.4);
     const stack = v > 0.48 + 0.1 * (Math.floor(u * 5) % 2);

@@ -1,7 +1,7 @@
+import { layered, smoothNoise } from '../../base/noise';
 import { linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
 import type { Ink } from '../../materials/ink/ink';
-import { layered, noiseField } from './noise';
 import type { Box, Pixels } from './pixels';
 
 /** A made-up photograph of a swatch sheet, and where on it the swatches and the bare card lie. */
@@ -30,8 +30,8 @@ export function drawSwatchSheet(inks: readonly Ink[]): SwatchSheet {
     const y0 = EDGE + Math.floor(i / COLUMNS) * (CELL + GAP);
     return { name, colour: linearRgbOfHex(overWhite), box: { x0, y0, x1: x0 + CELL - 1, y1: y0 + CELL - 1 } };
   });
-  const grain = noiseField(71);
-  const patchy = layered(noiseField(72));
+  const grain = smoothNoise(1, 71);
+  const patchy = layered(smoothNoise(1, 72));
   const data = new Uint8ClampedArray(width * height * 4);
   const put = (x: number, y: number, { r, g, b }: LinearRgb, light: number) => {
     const at = (y * width + x) * 4;

@@ -1,4 +1,4 @@
-import { layered, noiseField } from '../../choose/photo/noise';
+import { layered, smoothNoise } from '../../base/noise';
 import type { Pixels } from '../../choose/photo/pixels';
 import { type Card, groundOfCard } from '../../materials/card/card';
 import { hexOfLab, linearRgbOfHex } from '../../materials/colour/hex';
@@ -28,7 +28,7 @@ export function fillPage(page: SwatchPage, inks: readonly Ink[], card: Card, des
   ];
   const data = new Uint8ClampedArray(width * height * 4);
   const ground = groundOfCard(card);
-  const brushed = layered(noiseField(desk));
+  const brushed = layered(smoothNoise(1, desk));
   const put = (box: PageBox, colourAt: (x: number, y: number) => LinearRgb) => {
     for (let j = Math.round(box.y * PIXELS_A_MM); j < (box.y + box.height) * PIXELS_A_MM; j++)
       for (let i = Math.round(box.x * PIXELS_A_MM); i < (box.x + box.width) * PIXELS_A_MM; i++) {

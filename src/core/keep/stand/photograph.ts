@@ -1,6 +1,6 @@
+import { layered, smoothNoise } from '../../base/noise';
 import type { Corners } from '../../base/perspective';
 import { seededRandom } from '../../base/random';
-import { layered, noiseField } from '../../choose/photo/noise';
 import { LINEAR, type Pixels } from '../../choose/photo/pixels';
 import { linearRgbOfHex } from '../../materials/colour/hex';
 import type { LinearRgb } from '../../materials/colour/lab';
@@ -58,8 +58,8 @@ export function photograph(flat: OnCard, { seed, width, height, mishap }: Shot):
   const lamp = lampOf(between, mishap === 'clipped');
   const corners = cornersOf(flat, width, height, between);
   const back = inverse(corners, flat.width, flat.height);
-  const grain = noiseField(seed + 1);
-  const paper = layered(noiseField(seed + 2));
+  const grain = smoothNoise(1, seed + 1);
+  const paper = layered(smoothNoise(1, seed + 2));
   const noise = between(0.002, 0.006);
   const glint = {
     x: between(0.3, 0.7) * flat.width,

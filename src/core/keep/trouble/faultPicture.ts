@@ -1,4 +1,4 @@
-import { layered, noiseField } from '../../choose/photo/noise';
+import { layered, smoothNoise } from '../../base/noise';
 import { LINEAR } from '../../choose/photo/pixels';
 import { linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
@@ -22,8 +22,8 @@ interface Scene {
 }
 
 const SEED = 5;
-const fine = noiseField(SEED);
-const patches = layered(noiseField(SEED + 1));
+const fine = smoothNoise(1, SEED);
+const patches = layered(smoothNoise(1, SEED + 1));
 
 const mix = (p: LinearRgb, q: LinearRgb, part: number): LinearRgb => ({
   r: p.r + part * (q.r - p.r),
