@@ -18,6 +18,10 @@ export const listed = (words: readonly string[], joining: 'and' | 'or' = 'and'):
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
+/** One thing by its name or several by theirs: `brush A`, `brushes A and C`. */
+export const named = (one: string, names: readonly string[]): string =>
+  `${names.length === 1 ? one : `${one}${/(s|sh|ch|x)$/.test(one) ? 'es' : 's'}`} ${listed(names)}`;
+
 /** Roughly so many, at the beginning of a sentence: `About 60 drops`, `One drop`. */
 export const roughly = (count: number, one: string): string =>
   count === 1 ? `One ${one}` : `About ${count} ${one}s`;

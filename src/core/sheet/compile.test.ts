@@ -105,6 +105,20 @@ test('depths of one colour share a brush only once none is to go back; pigment a
   expect(letters(brewed(mid, gorse), { inks: [mid, deep], takes: 'what it holds' })).toBe('AA');
 });
 
+test('a second coat of a few per cent is laid with a touch of ink, a stronger one with a loaded tool', () => {
+  const laying = (strength: number, tool: ToolId = 'brush') => {
+    const coated = withPass(resolvedOf([yellow, teal]), 'secondCoat', { params: { strength } });
+    const { steps } = compileSheet({ ...coated, recipe: { ...coated.recipe, tool } }, 'mm');
+    return steps.find(({ title }) => title === `${yellow.name}, second coat`)?.care.join(' ') ?? '';
+  };
+  expect(laying(80)).toContain('Load, tap off');
+  expect(laying(10)).not.toContain('Load, tap off');
+  expect(laying(10)).toContain('until it hardly marks white paper. Small circles, light hand');
+  // Dipped once more, a coat of a tenth would be a whole one.
+  expect(laying(80, 'dip')).toContain('Pool it');
+  expect(laying(10, 'dip')).toContain('Roll it once over the pad');
+});
+
 test('brushes with pigment or white are washed while it dries, the others at the end', () => {
   const washing = (kinds: readonly Ink['kind'][]) =>
     compileSheet(
@@ -120,10 +134,10 @@ test('brushes with pigment or white are washed while it dries, the others at the
     'Check, dry: Wash brush B at the end of the sitting.',
   ]);
   expect(washing(['hybrid', 'dye', 'hybrid'])).toEqual([
-    'Check, dry: Wash brush A, B, C at the end of the sitting.',
+    'Check, dry: Wash brushes A, B and C at the end of the sitting.',
   ]);
   expect(washing(['pigment', 'pigment'])).toEqual([
-    'Dry: Meanwhile wash brush A, B, since what is on it would set; dry your hands after.',
+    'Dry: Meanwhile wash brushes A and B, since what is on them would set; dry your hands after.',
   ]);
 });
 
@@ -131,14 +145,14 @@ test('with nothing to wait for, what would set in a brush is washed at once', ()
   const heated = compileSheet(withPass(resolvedOf([{ ...yellow, kind: 'pigment' }, blue]), 'heatSet'), 'mm');
   expect(heated.steps.filter(({ waits }) => waits === 'air')).toEqual([]);
   expect(heated.steps.at(-1)?.care.at(-1)).toBe(
-    'Wash brush A at once, before it sets; B at the end of the sitting.',
+    'Wash brush A at once, before the ink sets; brush B at the end of the sitting.',
   );
   const both = [yellow, blue].map((one) => ({ ...one, kind: 'pigment' as const }));
   expect(
     compileSheet(withPass(resolvedOf(both), 'heatSet'), 'mm')
       .steps.at(-1)
       ?.care.at(-1),
-  ).toBe('Wash brush A, B at once, before it sets.');
+  ).toBe('Wash brushes A and B at once, before the ink sets.');
 });
 
 test('what sets in a brush is washed off while something dries for long, and taken up anew; what does not set waits in it', () => {

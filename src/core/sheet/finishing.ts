@@ -1,4 +1,5 @@
 import { formatBare, formatLength } from '../base/length';
+import { named } from '../base/words';
 import { curlOf } from '../materials/card/weight';
 import { type Ink, isBare } from '../materials/ink/ink';
 import { setsInBrush } from '../materials/ink/kinds';
@@ -104,8 +105,8 @@ export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({
   },
 });
 
-/** Why a brush is washed while something dries, where no other ink is to come on it. */
-const SETS = 'what is on it would set';
+/** Stands for why a brush is washed while something dries where no other ink is to come on it: what is on it would set. */
+const SETS = '';
 /** A brush is washed well within such a wait, minutes. */
 const WASHED_WITHIN = 2;
 
@@ -148,7 +149,7 @@ function washedMeanwhile(
     steps: steps.map((step) => {
       const washing = [...(told.get(step) ?? [])].map(
         ([why, letters]) =>
-          `Meanwhile wash ${noun} ${letters.join(', ')}, since ${why}; dry your hands after.`,
+          `Meanwhile wash ${named(noun, letters)}, since ${why === SETS ? `what is on ${letters.length === 1 ? 'it' : 'them'} would set` : why}; dry your hands after.`,
       );
       return washing.length > 0
         ? { ...step, care: [...step.care, ...washing], ownBrushes: [...step.ownBrushes, ...washing] }
@@ -166,8 +167,8 @@ function describeWashing(uses: readonly BrushUse[], noun: string): string[] {
     [...sets].filter(([, soon]) => soon === atOnce).map(([letter]) => letter);
   const [now, later] = [letters(true), letters(false)];
   const when = [
-    ...(now.length > 0 ? [`${now.join(', ')} at once, before it sets`] : []),
-    ...(later.length > 0 ? [`${later.join(', ')} at the end of the sitting`] : []),
+    ...(now.length > 0 ? [`${named(noun, now)} at once, before the ink sets`] : []),
+    ...(later.length > 0 ? [`${named(noun, later)} at the end of the sitting`] : []),
   ];
-  return [`Wash ${noun} ${when.join('; ')}.`];
+  return [`Wash ${when.join('; ')}.`];
 }

@@ -17,6 +17,8 @@ export interface Laying {
   /** What goes before the keys of its steps, and after their titles. */
   readonly key: string;
   readonly title: string;
+  /** Whether so little of it is laid that the tool is only touched to the pad. */
+  readonly isFaint?: boolean;
 }
 
 /** The blend on the panel itself. */
@@ -113,7 +115,12 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         care: [
           ...taken.care,
           ...(isFirst ? [] : [words.turning(rung)]),
-          `${setting.tool.loading}, ${setting.strokes.laying}.`,
+          ...(laying.isFaint
+            ? [
+                `${setting.tool.touching}.`,
+                `${capitalised(setting.strokes.waking)}, from the solid part outward.`,
+              ]
+            : [`${setting.tool.loading}, ${setting.strokes.laying}.`]),
           ...((extent === 'faded' || fades.length > 0) && ink.kind !== 'white'
             ? [fadeSentence(setting, rung)]
             : []),

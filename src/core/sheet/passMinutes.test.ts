@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import type { Design } from '../materials/design/design';
+import { addPlacement, setPlacement } from '../recipe/editPasses';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import { compileSheet, type Maker } from './compile';
 import { USUAL_PACE } from './times';
@@ -96,5 +97,26 @@ describe('how long a pass takes', () => {
     expect(stamped(40, 160)).toBeCloseTo(usual, 9);
     expect(stamped(20)).toBeCloseTo(0.6 * usual, 9);
     expect(stamped(80, 80, twice)).toBeCloseTo(2 * usual, 9);
+  });
+
+  test('with several shapes laid in one step takes half as long again for each more; they come off together, or as each is due', () => {
+    const masked = withPass(resolved, 'shield', { design: leaf(80, 80), params: { width: 80 } });
+    const two = { ...masked, recipe: addPlacement(masked.recipe, 'shield-1') };
+    const once = minutesOf(withPass(resolved, 'mask', { design: leaf(80, 80) }), 'Lift the mask');
+    const lifts = (made: ResolvedRecipe) =>
+      compileSheet(made, 'mm').steps.flatMap(({ title, minutes = 0 }) =>
+        title.startsWith('Lift') ? [[title, minutes / once]] : [],
+      );
+    const coated = (made: ResolvedRecipe) =>
+      withPass(withPass(made, 'coat', { ink: gorse }), 'coat', { ink: gorse });
+    expect(minutesOf(two, 'Mask the blend')).toBeCloseTo(1.5 * minutesOf(masked, 'Mask the blend'), 9);
+    expect(lifts(coated(masked))).toEqual([['Lift the mask', 1]]);
+    expect(lifts(coated(two))).toEqual([['Lift the mask', 2]]);
+    const second = two.recipe.passes[0]?.placements[1]?.id ?? '';
+    const later = { ...two, recipe: setPlacement(two.recipe, 'shield-1', second, { params: { passes: 2 } }) };
+    expect(lifts(coated(later))).toEqual([
+      ['Lift mask (1)', 1],
+      ['Lift mask (2)', 1],
+    ]);
   });
 });

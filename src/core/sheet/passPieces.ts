@@ -102,20 +102,25 @@ export function passPieces(pass: Pass, place: number, setting: Setting): Piece[]
   ];
 }
 
+/** A coat of no more than so many per cent is laid with a touch of ink, not with a loaded tool. By eye. */
+const FAINT = 40;
+
 /** The ladder once more: over the panel, or on a strip of its own, with marks of its own. */
-function ladderAgain(
-  pass: Pass,
-  { on, size }: { readonly on: 'the panel' | 'a strip'; readonly size?: Size },
-  setting: Setting,
-): Piece[] {
+function ladderAgain(pass: Pass, ladder: NonNullable<PassStep['ladder']>, setting: Setting): Piece[] {
   const key = `pass ${pass.id} `;
-  if (on === 'the panel' || !size)
+  if (ladder.on === 'the panel')
     return ladderPieces(
       setting,
-      { on: `second coat ${pass.id}`, panel: setting, key, title: ', second coat' },
+      {
+        on: `second coat ${pass.id}`,
+        panel: setting,
+        key,
+        title: ', second coat',
+        isFaint: ladder.strength <= FAINT,
+      },
       false,
     );
-  const strip = stripSetting(setting, size);
+  const strip = stripSetting(setting, ladder.size);
   const marked: Piece = {
     job: (desk) =>
       addStep(desk, setting.resolved, {
@@ -177,7 +182,7 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
     .slice(at + 1)
     .some(({ placement }) => placement !== undefined && placement !== step.placement);
   const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
-  const farther = fartherThanUsual(contexts[Math.max(placing, 0)]);
+  const farther = fartherThanUsual(placing < 0 ? contexts : contexts.slice(placing, placing + 1));
   const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
   const job = (desk: Desk, use?: BrushUse): Desk => {
     const laid: Desk = {
@@ -205,18 +210,27 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
     : { job: (desk) => job(desk) };
 }
 
-/** A design of this size across takes the minutes that a step tells; a smaller one at least, a larger at most, these parts. */
+/**
+ * A design of this size across takes the minutes that a step tells; a smaller one at least, a larger at most, these parts.
+ * Each more that is laid in the same step takes this part of its own: all is at hand. From memory.
+ */
 const USUAL_DESIGN = 80;
-const DESIGN_TIMES = { least: 0.6, most: 2 } as const;
+const DESIGN_TIMES = { least: 0.6, most: 2, again: 0.5 } as const;
 
-/** How much farther than over a usual design the hand goes over one; undefined where a pass has none. */
-function fartherThanUsual(context: PlacementContext | undefined): number | undefined {
-  const design = context?.design;
-  const width = context?.params.width;
-  if (!design || typeof width !== 'number') return undefined;
-  const height = (design.height * width) / design.width;
-  const { least, most } = DESIGN_TIMES;
-  return Math.min(Math.max(Math.sqrt(width * height) / USUAL_DESIGN, least), most);
+/**
+ * How much farther than over one usual design the hand goes over those of one step; undefined where it is not done over
+ * designs.
+ */
+function fartherThanUsual(contexts: readonly PlacementContext[]): number | undefined {
+  const { least, most, again } = DESIGN_TIMES;
+  const parts = contexts.flatMap(({ design, params: { width } }) => {
+    if (!design || typeof width !== 'number') return [];
+    const height = (design.height * width) / design.width;
+    return [Math.min(Math.max(Math.sqrt(width * height) / USUAL_DESIGN, least), most)];
+  });
+  return parts.length === 0
+    ? undefined
+    : parts.reduce((sum, part, i) => sum + (i === 0 ? part : again * part), 0);
 }
 
 /** What a step of a pass is done with, and where. */

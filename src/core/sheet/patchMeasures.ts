@@ -29,7 +29,7 @@ export function patchWords(recipe: Recipe, layout: PatchLayout, unit: Unit): Mea
   return {
     marks:
       named.length > 0
-        ? `Nothing to mark: inks are measured from ${named.map((name) => name.replace(/^the /, '')).join(', ')}.`
+        ? `Nothing to mark: inks are measured from ${listed(named)}.`
         : recipe.rungs.some((_, rung) => isListed(ownOf(rung)))
           ? `${byEye} They are told as (from the left, from the foot), in ${unit === 'mm' ? 'mm' : 'inches'}.`
           : byEye,

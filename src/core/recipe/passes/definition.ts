@@ -77,8 +77,13 @@ export interface PassStep {
   readonly does?: readonly PassDeed[];
   /** What has to lie ready, beside inks and brushes. */
   readonly needs?: readonly string[];
-  /** The whole ladder is laid once more, right after it: on the panel, or on a piece of its own. */
-  readonly ladder?: { readonly on: 'the panel' | 'a strip'; readonly size?: Size };
+  /**
+   * The whole ladder is laid once more, right after it: on the panel, so strong as part of a full coat, per cent, or on a
+   * piece of its own.
+   */
+  readonly ladder?:
+    | { readonly on: 'the panel'; readonly strength: number }
+    | { readonly on: 'a strip'; readonly size: Size };
   readonly dangers?: readonly Danger[];
 }
 

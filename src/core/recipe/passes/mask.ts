@@ -6,14 +6,14 @@ import { describeAllPlaced } from './words';
 /** What a mask is cut from and with. */
 export const MASKS = ['masking paper or low-tack tape', 'knife and cutting mat'] as const;
 
-/** A mask comes off again. */
-export const LIFTING: PassStep = {
+/** So many pieces of a mask come off again. */
+export const lifting = (pieces: number): PassStep => ({
   title: 'Lift the mask',
   work: 'Slowly, folded back flat over itself, away from the inked side.',
   care: [],
-  minutes: 0.5,
+  minutes: 0.5 * pieces,
   does: ['uncover'],
-};
+});
 
 /** A cut shape on the bare card while the blend is laid: the card stays as it is under it. */
 export const mask = definePass({
@@ -41,5 +41,5 @@ export const mask = definePass({
       dangers: ['blade'],
     },
   ],
-  later: () => [{ when: 'dry', step: LIFTING }],
+  later: ({ length }) => [{ when: 'dry', step: lifting(length) }],
 });

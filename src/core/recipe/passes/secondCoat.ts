@@ -20,9 +20,9 @@ export const secondCoat = definePass({
   steps: (contexts) =>
     contexts.map(({ params: { strength } }) => ({
       title: 'Second coat',
-      work: `The same inks in the same order to the same marks, with a light hand: about ${percent(strength)} of the first coat.`,
+      work: `The same inks in the same order, each where it lies, with a light hand: about ${percent(strength)} of the first coat.`,
       care: ['Fresh ink on dry looks darker for a while, then settles.'],
       minutes: 0.5,
-      ladder: { on: 'the panel' },
+      ladder: { on: 'the panel', strength },
     })),
 });

@@ -1,5 +1,5 @@
 import { definePass } from './definition';
-import { LIFTING, MASKS } from './mask';
+import { lifting, MASKS } from './mask';
 import { guardedBy, IMAGE_PARAMS } from './placed';
 import { MASKED } from './surface';
 import { describeAllPlaced } from './words';
@@ -33,6 +33,14 @@ export const shield = definePass({
       dangers: ['blade'],
     },
   ],
-  later: (contexts) =>
-    contexts.map(({ id, params }) => ({ when: params.passes, step: { ...LIFTING, placement: id } })),
+  // Those that stay equally long come off together; others are told by the number they were laid with.
+  later: (contexts) => {
+    const stays = contexts.map(({ params }) => params.passes);
+    return new Set(stays).size === 1
+      ? [{ when: stays[0] ?? 1, step: lifting(contexts.length) }]
+      : contexts.map(({ id }, i) => ({
+          when: stays[i] ?? 1,
+          step: { ...lifting(1), title: `Lift mask (${i + 1})`, placement: id },
+        }));
+  },
 });

@@ -1,14 +1,17 @@
 import { choice } from '../../base/params';
-import { asPigment } from '../../materials/ink/ink';
+import { asPigment, type Ink } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import { definePass, type PassStep } from './definition';
 import { DRY, type FilmEffect } from './effects';
 
-const LAY: PassStep = {
-  title: 'White base',
-  work: 'White pigment over the whole panel, from edge to edge.',
-  care: ['A brush kept for white only. Expect pastel colours over it.'],
+const lay = (ink: Ink | undefined, again: boolean): PassStep => ({
+  title: again ? 'White base, second coat' : 'White base',
+  work: 'Over the whole panel, from edge to edge.',
+  care: [
+    `${ink && INK_KINDS[ink.kind].brushSet === 'white only' ? 'A brush kept for white only. ' : ''}Expect pastel colours over it.`,
+  ],
   minutes: 2.5,
-};
+});
 /** Minutes in air until a second coat, and until colour, may lie on it: pigment dries slowly. Common practice. */
 const DRY_MINUTES = { betweenCoats: 30, beforeBlend: 60 } as const;
 
@@ -49,13 +52,10 @@ export const whiteBase = definePass({
     };
   },
   steps: (contexts) =>
-    contexts.flatMap(({ params }) => [
-      LAY,
+    contexts.flatMap(({ params, ink }) => [
+      lay(ink, false),
       ...(params.coats === 'two'
-        ? [
-            dryFor(DRY_MINUTES.betweenCoats, 'A second coat rubs a wet first one off again.'),
-            { ...LAY, title: 'White base, second coat' },
-          ]
+        ? [dryFor(DRY_MINUTES.betweenCoats, 'A second coat rubs a wet first one off again.'), lay(ink, true)]
         : []),
       ...(params.dried === 'dried'
         ? [dryFor(DRY_MINUTES.beforeBlend, 'Laid on it wet, colour pushes the white about and sinks.')]
