@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSession, useShelf } from '../../app/session';
-import { counted } from '../../core/base/words';
+import { counted, named } from '../../core/base/words';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
 import { letterOf } from '../../core/sheet/brushes';
@@ -73,7 +73,7 @@ export function EndOfSitting({ record, run, known }: Props) {
       ) : (
         <>
           {brushes.length > 0 && (
-            <p>Wash brush {brushes.map(letterOf).join(', ')}: what stays on one spoils the next blend.</p>
+            <p>Wash {named('brush', brushes.map(letterOf))}: what stays on one spoils the next blend.</p>
           )}
           {used.map(({ cardId, sheets }) => (
             <p key={cardId} className="flex items-center gap-3 text-lg">
