@@ -37,6 +37,14 @@ export const GLOSSARY: readonly Term[] = [
     term: 'School',
     meaning: 'the order in which the rungs are laid: pale first, dark first, middle out, both ends',
   },
+  {
+    term: 'Light hand',
+    meaning: 'the brush held by its head between two fingers, so that hardly more than its weight presses',
+  },
+  {
+    term: 'Tap off',
+    meaning: 'touching a freshly loaded brush to white kitchen paper, on which one sees how much it holds',
+  },
   { term: 'Brew', meaning: 'a middle mixed on the mat from the two inks beside it' },
   {
     term: 'Mud',

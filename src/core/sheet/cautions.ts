@@ -12,7 +12,8 @@ const CAUTIONS: Readonly<Record<Danger, string>> = {
     'Tack spray: it catches fire. Use it by an open window, away from any flame and the heat tool, and do not breathe it.',
 };
 
-const RULES = 'Of each ink, tool and powder read the maker’s own sheet, and follow your local rules.';
+const RULES =
+  'Of each ink, tool and powder read the maker’s own sheet, follow your local rules, and keep all of it from small children and pets.';
 
 /** What is said of the dangers there are, and whose word goes before this one's. */
 export function cautionsOf(dangers: ReadonlySet<Danger>): string[] {

@@ -500,7 +500,7 @@ describe('passes in the order of work', () => {
 
 test('where nothing can hurt nothing is cautioned against', () => {
   expect(cautionsOf(new Set())).toEqual([]);
-  expect(cautionsOf(new Set(['blade', 'steel'])).map((told) => /your local rules\.$/.test(told))).toEqual([
+  expect(cautionsOf(new Set(['blade', 'steel'])).map((told) => /your local rules, .* pets\.$/.test(told))).toEqual([
     false,
     true,
   ]);
