@@ -38,6 +38,18 @@ describe('what the trade would take (common practice)', () => {
     expect(best?.worst).toBeGreaterThan(NEEDS['bold shape']);
   });
 
+  test('an edge starts in the darkest ink that lies there, a coat over the ladder too; over a resist in one that buffs off', () => {
+    const coated = withPass(resolved, 'coat', { ink: inkOf('tarn-deep') });
+    expect(start('edge', coated).inkId).toBe('tarn-deep');
+    const [reeds] = OWN_DESIGNS as [Design];
+    const ladder = resolvedOf(['gorse-pale', 'saggar-deep'].map(inkOf));
+    expect(start('edge', ladder).inkId).toBe('saggar-deep');
+    expect(start('edge', withPass(ladder, 'clearResist', { design: reeds })).inkId).toBe('gorse-pale');
+    // With nothing but pigment there it is the pigment, and the rules say what becomes of it.
+    const pigment = withPass(resolvedOf([inkOf('saggar-deep')]), 'clearResist', { design: reeds });
+    expect(start('edge', pigment).inkId).toBe('saggar-deep');
+  });
+
   test('a silhouette is stamped in detail black, where it is owned; else in the darkest rung', () => {
     expect(start('silhouette').inkId).toBe('soot-line');
     const wished = DEMO_INKS.map((one) => (one.kind === 'detail' ? { ...one, wished: true } : one));

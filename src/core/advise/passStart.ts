@@ -1,6 +1,7 @@
 import { blendGround, solidColour } from '../engine/blend';
 import type { Design } from '../materials/design/design';
 import { type Ink, isBare } from '../materials/ink/ink';
+import { buffsOff } from '../materials/ink/kinds';
 import { NEEDS, standsOff } from '../readings/legibility/contrast';
 import { rankTopCoats } from '../readings/legibility/topCoat';
 import { betterStamping, designContrast } from '../readings/passReadings';
@@ -10,14 +11,14 @@ import { greetingStrip } from '../recipe/passes/greetingStrip';
 import { PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
 import { silhouette } from '../recipe/passes/silhouette';
 import { passesInOrder } from '../recipe/recipe';
-import type { ResolvedRecipe } from '../recipe/resolved';
+import { contextsOf, type ResolvedRecipe } from '../recipe/resolved';
 
 /** A coat that has to cover is laid at full strength, per cent. */
 const FULL = 100;
 
 /**
- * What a new pass starts in and with: the ladder's darkest ink, or over a resist the dark that reads best; white for a
- * base; detail black for a stamp, or white where only that would read; a shadow under a strip that would not stand off; the
+ * What a new pass starts in and with: the darkest ink that lies there already, over a resist one that buffs off it, and as a
+ * coat over one the dark that reads best; white for a base; detail black for a stamp, or white where only that would read; a shadow under a strip that would not stand off; the
  * first design meant for it. Some tens of milliseconds for what is to stand out.
  */
 export function startFor(
@@ -87,8 +88,16 @@ function inkFor(kindId: PassKindId, resolved: ResolvedRecipe, shelf: readonly In
   const detail = owned.find(({ kind }) => kind === 'detail');
   if (need === 'stamped' && detail) return detail;
   const best = coversAll && hasResist(resolved) ? rankTopCoats(resolved, shelf)[0]?.ink : undefined;
-  return best ?? byLightness(resolved, resolved.inks)[0];
+  const laid = [...resolved.inks, ...coatedInks(resolved)];
+  const buffed = hasResist(resolved) ? laid.filter(({ kind }) => buffsOff(kind)) : [];
+  return best ?? byLightness(resolved, buffed.length > 0 ? buffed : laid)[0];
 }
+
+/** The inks blended over the ladder so far. */
+const coatedInks = (resolved: ResolvedRecipe): Ink[] =>
+  passesInOrder(resolved.recipe)
+    .filter(({ kind }) => PASS_KINDS[kind].ink === 'blended')
+    .flatMap((pass) => contextsOf(resolved, pass).flatMap(({ ink }) => ink ?? []));
 
 /** Inks from the darkest to the palest, as they dry in the recipe's blend; bare card is none. */
 function byLightness(resolved: ResolvedRecipe, inks: readonly Ink[]): Ink[] {
