@@ -176,11 +176,7 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
   const kind = PASS_KINDS[pass.kind];
   const placing = contexts.findIndex(({ id }) => id === step.placement);
   // Waiting and setting need no ink.
-  const laysInk = !step.waits && deedsOf(step).some((deed) => deed === 'lay' || deed === 'stamp');
-  const ink = laysInk ? contexts[Math.max(placing, 0)]?.ink : undefined;
-  const isLast = !steps
-    .slice(at + 1)
-    .some(({ placement }) => placement !== undefined && placement !== step.placement);
+  const ink = step.waits ? undefined : contexts[Math.max(placing, 0)]?.ink;
   const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
   const farther = fartherThanUsual(placing < 0 ? contexts : contexts.slice(placing, placing + 1));
   const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
@@ -188,10 +184,10 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
     const laid: Desk = {
       ...desk,
       wet: at === 0 ? wetAfterPass(resolved, pass, desk.wet) : desk.wet,
-      // Where each placing is a step the picture grows with them; else it is there after the first that is seen.
+      // Where each placing is a step the picture grows with them; else all is there after the first step that is seen.
       progress: !deedsOf(step).some((deed) => SEEN.has(deed))
         ? desk.progress
-        : placing < 0 || isLast
+        : placing < 0
           ? { ...desk.progress, passes: place + 1, placings: 0 }
           : { ...desk.progress, placings: placing + 1 },
     };

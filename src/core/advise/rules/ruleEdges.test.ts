@@ -317,7 +317,9 @@ describe('what a maker is warned of before the first ink is down (common practic
   test('a tool that goes one way on a card with a grain', () => {
     const grained = { ...WHITE_CARD, id: 'wc', name: 'cold-pressed', finish: 'watercolour' } as const;
     const rolled = resolvedOf([gorse, tarn], grained, { tool: 'brayer' });
-    const [finding] = check(oneWay, rolled, { cards: [WHITE_CARD] });
+    // Nearer in colour, and as grained.
+    const linen = { ...grained, id: 'linen', finish: 'textured' } as const;
+    const [finding] = check(oneWay, rolled, { cards: [linen, WHITE_CARD] });
     expect(finding?.message).toContain('leaves specks of bare card in the grain of cold-pressed');
     expect(finding?.fix?.apply(rolled.recipe).tool).toBe('brush');
     expect(finding?.others?.[0]?.apply(rolled.recipe).cardId).toBe(WHITE_CARD.id);

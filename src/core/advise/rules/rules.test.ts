@@ -5,6 +5,7 @@ import { DEMO_INKS } from '../../../data/demo/inks';
 import { anyRecipe } from '../../../testing/anyRecipe';
 import { resolvedOf, valueAt, WHITE_CARD, withPass } from '../../../testing/resolvedRecipes';
 import type { ParamSpec, Params } from '../../base/params';
+import { readRecipeFile, writeRecipeFile } from '../../files/recipeFile';
 import type { Card } from '../../materials/card/card';
 import type { Design } from '../../materials/design/design';
 import { OWN_DESIGNS } from '../../materials/design/own';
@@ -47,6 +48,8 @@ function mended(resolved: ResolvedRecipe, finding: Finding | undefined): Resolve
   const recipe = (chosen ?? finding?.fix)?.apply(resolved.recipe);
   const whole = recipe && resolve(recipe, { inks: DEMO_INKS, cards: DEMO_CARDS, designs: OWN_DESIGNS });
   if (!whole) throw new Error('nothing was mended');
+  // A file of it is refused where a press left what a recipe cannot hold.
+  readRecipeFile(writeRecipeFile(whole));
   return whole;
 }
 
@@ -125,6 +128,8 @@ describe('each rule is seen, said, and gone once its press has mended it (common
   ])('%s', (_, resolved, key, told) => {
     const finding = find(resolved, key);
     expect(finding?.message).toMatch(told);
+    for (const { label } of [...(finding?.fix ? [finding.fix] : []), ...(finding?.others ?? [])])
+      expect(label).toMatch(/^[A-Z].*[^.]$/);
     expect(find(mended(resolved, finding), finding?.key ?? '')).toBeUndefined();
   });
 

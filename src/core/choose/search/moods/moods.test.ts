@@ -3,9 +3,9 @@ import { DEMO_INKS } from '../../../../data/demo/inks';
 import { WHITE_CARD } from '../../../../testing/resolvedRecipes';
 import { chroma, type Lab } from '../../../materials/colour/lab';
 import { INK_KINDS } from '../../../materials/ink/kinds';
-import { HUE_SECTORS } from '../../shelf/gaps';
+import { HUE_SECTORS, hueSector } from '../../shelf/gaps';
 import { dryInks } from '../pairs/pairTable';
-import { describeMood, type Mood, type MoodFigure, moodTest } from './mood';
+import { describeMood, type HueSector, type Mood, type MoodFigure, moodTest } from './mood';
 import { OWN_MOODS } from './moods';
 
 const dried = dryInks(
@@ -17,6 +17,12 @@ const at = (name: string): number => dried.inks.findIndex((ink) => ink.name === 
 const moodOf = (id: string): Mood => OWN_MOODS.find((mood) => mood.id === id) as Mood;
 const has = (id: string, names: readonly [string, string, string]): boolean =>
   moodTest(moodOf(id), dried)(at(names[0]), at(names[1]), at(names[2]));
+
+/** Inks of a hue that are plainly of it, by their places. */
+const inksOf = (hue: HueSector): number[] =>
+  dried.labs.flatMap((lab, i) =>
+    hueSector(lab) === HUE_SECTORS.indexOf(hue) && chroma(lab) > 20 ? [i] : [],
+  );
 
 /** All trios of a mood on the demo's shelf. */
 function triosOf(mood: Mood): number[][] {
@@ -89,6 +95,26 @@ describe('a mood of one’s own', () => {
       expect(suits({ min: figure - 0.01, max: figure + 0.01 }), id).toBe(true);
       expect([suits({ min: figure + 0.01 }), suits({ max: figure - 0.01 })], id).toEqual([false, false]);
     }
+  });
+
+  test('of some hues takes greys with them and no other hue; of an ink it needs, a loud one of those hues', () => {
+    const [greens, reds] = [inksOf('green'), inksOf('red')];
+    const grey = dried.labs.findIndex((lab) => chroma(lab) < 10);
+    const [first = 0, second = 0] = greens;
+    const green = { ...open, hues: ['green' as const] };
+    const suits = (mood: Mood, third: number) => moodTest(mood, dried)(first, second, third);
+    expect([grey, reds[0], greens[2]].map((third) => suits(green, third ?? 0))).toEqual([true, false, true]);
+    const loudest = Math.max(...[first, second].map((one) => chroma(dried.labs[one] as Lab)));
+    const needing = (least: number, count: number, hue: 'green' | 'red' = 'green') =>
+      suits({ ...open, needs: [{ hues: [hue], chroma: least, count }] }, grey);
+    // At least so colourful, and no grey counts, nor another hue.
+    expect([needing(loudest, 1), needing(loudest + 0.01, 1), needing(0, 2), needing(0, 3)]).toEqual([
+      true,
+      false,
+      true,
+      false,
+    ]);
+    expect(needing(0, 1, 'red')).toBe(false);
   });
 
   test('is read back in a sentence with all it asks', () => {

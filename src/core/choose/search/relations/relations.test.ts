@@ -204,6 +204,17 @@ describe('a bridge', () => {
     expect(bridged({}, {}, muddy, ends(read(55, 45, 300)))).toBe(0);
     expect(bridged({}, {}, muddy, ends(read(92, 45, 160)))).toBe(0);
   });
+  test('is told by what its ends come to alone, and the dullest place of either joint with it', () => {
+    const told = (ab: number, bc: number) =>
+      RELATIONS.bridge.tell(
+        shelfOf(ends(), { ab: joint({ dullest: ab }), bc: joint({ dullest: bc }), ac: muddy }),
+        0,
+        1,
+        2,
+      );
+    expect(told(31, 42)).toBe('Alone the ends fall to chroma 8; by way of ink 1 never below 31.');
+    expect(told(42, 33)).toContain('never below 33.');
+  });
   test('ends that stay colourful need none; dull ones are not worth one', () => {
     expect(bridged({}, {}, joint({ dullest: 40 }))).toBe(0);
     expect(bridged({}, {}, joint({ dullest: 20 }))).toBeGreaterThan(0);
