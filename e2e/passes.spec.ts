@@ -249,6 +249,14 @@ test.describe('with grain, gloss and shadows', () => {
     const told = page.getByRole('alert').filter({ hasText: 'Type a number from' });
     await expect(told).toBeVisible();
     expect((await told.boundingBox())?.x).toBeGreaterThanOrEqual(0);
+    // A long menu in the middle of the screen has room above it or below, not for all of it.
+    const adds = page.getByRole('button', { name: 'Add over it' });
+    await adds.evaluate((button) => button.scrollIntoView({ block: 'center' }));
+    await adds.click();
+    await expect(page.getByRole('menu')).toBeInViewport({ ratio: 1 });
+    await page.keyboard.press('End');
+    await expect(page.getByRole('menuitem').last()).toBeInViewport({ ratio: 1 });
+    await page.keyboard.press('Escape');
   });
 });
 

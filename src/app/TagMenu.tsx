@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { TAG_LIMITS } from '../data/tags';
 import { Button } from '../ui/Button';
 import { Checkbox } from '../ui/Checkbox';
+import { FLOATING } from '../ui/floating';
 import type { Tags } from './useTags';
 
 interface Props {
@@ -25,8 +26,9 @@ export function TagMenu({ ids, known, tags }: Props) {
         <Popover.Content
           align="start"
           sideOffset={4}
+          collisionPadding={8}
           aria-label="Tags"
-          className="z-40 w-60 space-y-2 rounded-[3px] border border-line bg-sheet p-3 shadow-xl"
+          className={`w-60 space-y-2 ${FLOATING}`}
         >
           <form
             onSubmit={(event) => {

@@ -48,12 +48,13 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
+          collisionPadding={8}
           // What was chosen is done once the button has the focus again: a dialog that it opens gives it back there.
           onCloseAutoFocus={() => {
             if (chosen.current) queueMicrotask(chosen.current);
             chosen.current = undefined;
           }}
-          className="frame z-50 max-h-[70vh] min-w-44 overflow-y-auto p-1 shadow-lg"
+          className="frame z-50 max-h-[min(70vh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-y-auto p-1 shadow-lg"
         >
           {items.map((item, i) =>
             item === 'line' ? (

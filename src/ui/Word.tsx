@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { FLOATING } from './floating';
 
 interface Props {
   /** What the word stands for, as a screen reader says it before the word itself. */
@@ -33,7 +34,7 @@ export function Word(props: Props) {
           sideOffset={6}
           collisionPadding={8}
           aria-label={label}
-          className={`z-40 max-h-[min(34rem,80vh)] space-y-3 overflow-y-auto rounded-[3px] border border-line bg-sheet p-3 shadow-xl ${width}`}
+          className={`space-y-3 ${FLOATING} ${width}`}
         >
           {children(() => change(false))}
         </Popover.Content>

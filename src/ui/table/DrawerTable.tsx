@@ -13,6 +13,7 @@ import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, u
 import { shallowEqual } from 'react-redux';
 import { Button } from '../Button';
 import { Checkbox } from '../Checkbox';
+import { FLOATING } from '../floating';
 import { listBox } from '../listBox';
 import { type Column, sortRows } from './sortRows';
 
@@ -250,8 +251,9 @@ const ColumnChoice = ({ columns }: { readonly columns: readonly Choice[] }) => (
       <Popover.Content
         align="end"
         sideOffset={4}
+        collisionPadding={8}
         aria-label="Columns"
-        className="z-40 space-y-1.5 rounded-[3px] border border-line bg-sheet p-3 shadow-xl"
+        className={`space-y-1.5 ${FLOATING}`}
       >
         {columns.map(({ label, isSeen, see }) => (
           <div key={label}>
