@@ -446,4 +446,21 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await goOn(page, '/bench/kiln-opening-2');
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
   await expectNoSideScroll(page, 390);
+  // While a picture is painted there is room for how far it is, and for the way out.
+  let goOnPainting = () => {};
+  const held = new Promise<void>((resolve) => {
+    goOnPainting = resolve;
+  });
+  await page.route(/paper\.worker/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'Recipe …' }).click();
+  await page.getByRole('menuitem', { name: 'Export as a picture, 300 dpi' }).click();
+  const painting = page.getByRole('status').filter({ hasText: 'Painting the picture' });
+  await expect(painting).toBeInViewport({ ratio: 1 });
+  await expectNoSideScroll(page, 390);
+  await painting.getByRole('button', { name: 'Cancel' }).click();
+  await expect(painting).toHaveCount(0);
+  goOnPainting();
 });

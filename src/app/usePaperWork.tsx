@@ -37,8 +37,7 @@ export function usePaperWork(
     progress:
       part === undefined ? undefined : (
         <span role="status" className="inline-flex items-center gap-2">
-          {label} …{' '}
-          <progress aria-label={label} value={part} max={1} className="h-2 w-16 accent-(--strong)" />
+          {label} … <progress aria-label={label} value={part} max={1} className="w-16" />
           <Button
             onClick={() => {
               newest.current++;

@@ -7,15 +7,8 @@ interface Props {
   readonly label: string;
 }
 
-/** How far work under way is, in the colour of the words beside it: browsers put a green of their own for an accent as pale. */
+/** How far work under way is. */
 export function ProgressBar({ work, label }: Props) {
   const part = useSyncExternalStore(work.subscribe, work.part);
-  return (
-    <progress
-      aria-label={label}
-      value={part}
-      max={1}
-      className="h-2 w-28 shrink-0 appearance-none border border-current bg-transparent [&::-moz-progress-bar]:bg-current [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-current"
-    />
-  );
+  return <progress aria-label={label} value={part} max={1} className="w-28 shrink-0" />;
 }

@@ -76,8 +76,7 @@ export default function SwatchReader({ purpose, onUse, onClose }: Props) {
       </Dialog.Description>
       {picture.reading && (
         <p role="status" className="flex items-center gap-3">
-          Reading the picture …{' '}
-          <progress aria-label="Reading the picture" className="h-2 w-40 accent-(--strong)" />
+          Reading the picture … <progress aria-label="Reading the picture" className="w-40" />
           <Button onClick={picture.cancel}>Cancel</Button>
         </p>
       )}

@@ -56,7 +56,7 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
   };
   return (
     <header className="px-5 pt-3 pb-2 max-sm:px-3">
-      <div className="flex items-center gap-2">
+      <div className="flex flex-wrap items-center gap-2">
         <h1 className="sr-only">{name}</h1>
         <span ref={field}>
           <TypedField

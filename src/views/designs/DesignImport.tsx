@@ -70,7 +70,7 @@ export function DesignImport({ file, unit, onKeep, onClose }: Props) {
           {answer.refused} Nothing was changed.
         </p>
       ) : (
-        <progress aria-label="Reading the design" className="my-4 h-2 w-full accent-(--strong)" />
+        <progress aria-label="Reading the design" className="my-4 w-full" />
       )}
       <Button
         look="strong"

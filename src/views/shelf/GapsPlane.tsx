@@ -62,11 +62,7 @@ export function GapsPlane({ inks, dried, card, onWish }: Props) {
         </p>
         {part !== undefined && (
           <p className="flex items-center gap-3">
-            <progress
-              aria-label="Weighing every trio"
-              value={part}
-              className="h-2 flex-1 accent-(--strong)"
-            />
+            <progress aria-label="Weighing every trio" value={part} className="flex-1" />
             <Button onClick={stop}>Stop</Button>
           </p>
         )}

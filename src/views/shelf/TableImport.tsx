@@ -105,7 +105,7 @@ function Preview({ reading }: { readonly reading: Reading }) {
     return (
       <p role="status" className="flex items-center gap-3">
         Reading the table …
-        <progress aria-label="Rows read" value={reading.part} className="h-2 flex-1 accent-(--strong)" />
+        <progress aria-label="Rows read" value={reading.part} className="flex-1" />
       </p>
     );
   if ('refused' in reading)

@@ -142,7 +142,7 @@ function Told({ search, choosing: { query, ask } }: ToldProps) {
           <progress
             aria-label={progress.stage === 'joints' ? 'Judging every joint' : 'Weighing every trio'}
             value={progress.part}
-            className="h-2 w-32 accent-(--strong)"
+            className="w-32"
           />
           <Button onClick={cancel}>Stop</Button>
         </>

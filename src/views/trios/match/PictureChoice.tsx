@@ -47,7 +47,7 @@ export function PictureChoice({ picture, onChosen }: Props) {
       {picture.reading && (
         <p role="status" className="flex items-center gap-3">
           Reading the picture …
-          <progress aria-label="Reading the picture" className="h-2 flex-1 accent-(--strong)" />
+          <progress aria-label="Reading the picture" className="flex-1" />
           <Button onClick={picture.cancel}>Cancel</Button>
         </p>
       )}
