@@ -18,8 +18,8 @@ const FULL = 100;
 
 /**
  * What a new pass starts in and with: the darkest ink that lies there already, over a resist one that buffs off it, and as a
- * coat over one the dark that reads best; white for a base; detail black for a stamp, or white where only that would read; a shadow under a strip that would not stand off; the
- * first design meant for it. Some tens of milliseconds for what is to stand out.
+ * coat over one the dark that reads best; white for a base; detail black for a stamp, or white where only that would read; a
+ * shadow under a strip that would not stand off; the first design meant for it. Some tens of milliseconds for what is to stand out.
  */
 export function startFor(
   kindId: PassKindId,

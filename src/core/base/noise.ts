@@ -2,7 +2,7 @@ import type { Millimetres } from './length';
 import { memoByKey } from './memo';
 import { seededRandom } from './random';
 
-/** A smooth random height over the plane, −1…1, its waves about twice as long as `size`. */
+/** A smooth random height over the plane, −1…1, its waves about twice as long as `size`; in mm, or in any one unit. */
 export type Noise = (x: Millimetres, y: Millimetres) => number;
 
 /** Side of the lattice, after which it repeats; a power of two. */

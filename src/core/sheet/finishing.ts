@@ -105,8 +105,6 @@ export const check = (setting: Setting, uses: readonly BrushUse[]): Piece => ({
   },
 });
 
-/** Stands for why a brush is washed while something dries where no other ink is to come on it: what is on it would set. */
-const SETS = '';
 /** A brush is washed well within such a wait, minutes. */
 const WASHED_WITHIN = 2;
 
@@ -123,9 +121,10 @@ function washedMeanwhile(
   uses: readonly BrushUse[],
   noun: string,
 ): { readonly steps: readonly Step[]; readonly left: readonly BrushUse[] } {
-  const told = new Map<Step, Map<string, string[]>>();
-  const washIn = (wait: Step, letter: string, why: string) => {
-    const whys = told.get(wait) ?? new Map<string, string[]>();
+  const told = new Map<Step, Map<string | undefined, string[]>>();
+  /** @param why  for what; where that is left out, what is on it would set */
+  const washIn = (wait: Step, letter: string, why?: string) => {
+    const whys = told.get(wait) ?? new Map<string | undefined, string[]>();
     told.set(wait, whys.set(why, [...(whys.get(why) ?? []), letter]));
   };
   const worked = steps.filter(({ brush }) => brush);
@@ -134,7 +133,7 @@ function washedMeanwhile(
     const [last, next] = [worked.findLast((step, at) => at < i && step.brush?.letter === letter), worked[i]];
     const wait = next && steps.slice(last ? steps.indexOf(last) : 0, steps.indexOf(next)).find(isTimeToWash);
     const comesAgain = cleaned.of.some(({ id }) => id === next?.ink?.id);
-    const why = comesAgain ? SETS : `${next?.ink?.name ?? next?.brush?.label} comes next on it`;
+    const why = comesAgain ? undefined : `${next?.ink?.name ?? next?.brush?.label} comes next on it`;
     if (wait) washIn(wait, letter, why);
   });
   const washed = new Set<string>();
@@ -143,13 +142,13 @@ function washedMeanwhile(
     const wait = steps.slice(last + 1).find(isTimeToWash);
     if (!setsInBrush(set) || !wait) continue;
     washed.add(brush.letter);
-    washIn(wait, brush.letter, SETS);
+    washIn(wait, brush.letter);
   }
   return {
     steps: steps.map((step) => {
       const washing = [...(told.get(step) ?? [])].map(
         ([why, letters]) =>
-          `Meanwhile wash ${named(noun, letters)}, since ${why === SETS ? `what is on ${letters.length === 1 ? 'it' : 'them'} would set` : why}; dry your hands after.`,
+          `Meanwhile wash ${named(noun, letters)}, since ${why ?? `what is on ${letters.length === 1 ? 'it' : 'them'} would set`}; dry your hands after.`,
       );
       return washing.length > 0
         ? { ...step, care: [...step.care, ...washing], ownBrushes: [...step.ownBrushes, ...washing] }
