@@ -4,7 +4,7 @@ import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { colourAt } from './picture';
-import { goOn, test } from './test';
+import { goOn, holdBack, test } from './test';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>
@@ -95,14 +95,7 @@ test('a small picture comes from what was stored, and is painted anew once an in
   await expect(page.locator('main img[data-painted=stored]')).toHaveCount(4);
 
   // The bench shows it enlarged while the first panel of the page is painted; here the painter is held back.
-  let letPaint = () => {};
-  const held = new Promise<void>((resolve) => {
-    letPaint = resolve;
-  });
-  await page.route(/picture\.worker/, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letPaint = await holdBack(page, /picture\.worker/);
   await page.goto('/bench');
   const panel = page.locator('main canvas').first();
   await expect(panel).toHaveAttribute('data-stored', 'true');
@@ -115,7 +108,6 @@ test('a small picture comes from what was stored, and is painted anew once an in
     (await colourAt(page, 0.5, at)).forEach((value, channel) => {
       expect(Math.abs(value - (small[i]?.[channel] ?? 0))).toBeLessThan(12);
     });
-  await page.unroute(/picture\.worker/);
 
   await goOn(page, '/shelf');
   await page.getByRole('searchbox').fill('sloe deep');

@@ -4,7 +4,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, chooseRun, openBench, runWord, showNumbers, unfoldMind, word } from './bench';
 import { addPass, showReadings } from './passes';
 import { lightAt } from './picture';
-import { goOn, test } from './test';
+import { goOn, holdBack, test } from './test';
 
 /** A way to lie, among the choices of the sentence's word. */
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
@@ -447,14 +447,7 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
   await expectNoSideScroll(page, 390);
   // While a picture is painted there is room for how far it is, and for the way out.
-  let goOnPainting = () => {};
-  const held = new Promise<void>((resolve) => {
-    goOnPainting = resolve;
-  });
-  await page.route(/paper\.worker/, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letPaint = await holdBack(page, /paper\.worker/);
   await page.getByRole('button', { name: 'Recipe …' }).click();
   await page.getByRole('menuitem', { name: 'Export as a picture, 300 dpi' }).click();
   const painting = page.getByRole('status').filter({ hasText: 'Painting the picture' });
@@ -462,5 +455,5 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await expectNoSideScroll(page, 390);
   await painting.getByRole('button', { name: 'Cancel' }).click();
   await expect(painting).toHaveCount(0);
-  goOnPainting();
+  letPaint();
 });

@@ -31,3 +31,16 @@ export async function goOn(page: Page, address: string): Promise<void> {
   }, address);
   await expect(page.locator('main[data-left]')).toHaveCount(0);
 }
+
+/** Holds back what the page asks for by an address that matches, until the function that is returned is called. */
+export async function holdBack(page: Page, address: RegExp): Promise<() => void> {
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route(address, async (route) => {
+    await held;
+    await route.continue();
+  });
+  return letGo;
+}
