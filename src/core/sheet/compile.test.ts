@@ -114,6 +114,11 @@ test('a second coat of a few per cent is laid with a touch of ink, a stronger on
   expect(laying(80)).toContain('Load, tap off');
   expect(laying(10)).not.toContain('Load, tap off');
   expect(laying(10)).toContain('until it hardly marks white paper. Small circles, light hand');
+  const brewed = withPass(resolvedOf([yellow, blue], WHITE_CARD, { school: 'bothEnds' }), 'secondCoat', {
+    params: { strength: 10 },
+  });
+  const middles = compileSheet(brewed, 'mm').steps.filter(({ kind }) => kind === 'brew');
+  expect(middles.map(({ care }) => care.join(' ').includes('Hardly any of either'))).toEqual([false, true]);
   // Dipped once more, a coat of a tenth would be a whole one.
   expect(laying(80, 'dip')).toContain('Pool it');
   expect(laying(10, 'dip')).toContain('Roll it once over the pad');

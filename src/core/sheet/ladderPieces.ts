@@ -318,6 +318,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
         work,
         care: [
           ...taken.care,
+          ...(laying.isFaint ? ['Hardly any of either: tap off until it hardly marks white paper.'] : []),
           mixes.length === 1
             ? 'Land in the middle of the strip, work outward, no new ink toward the ends.'
             : 'Each mix from its own place outward until it runs into the next; no new ink toward the ends.',
