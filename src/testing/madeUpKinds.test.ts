@@ -78,7 +78,7 @@ vi.mock('../core/recipe/runs/table', async (original) => {
       handleAt: (along) => ({ x: along, y: height / 2 }),
       trace: (along) => `M${along} 0V${height}`,
       markedAt: (along) => [{ from: 'left', at: along, pointAt: (at) => ({ x: at, y: height / 2 }) }],
-      turning: 'Turn the panel.',
+      turning: (piece) => `Turn the ${piece}.`,
       start: { place: 'the left edge', toward: 'to the left' },
       end: { place: 'the right edge', toward: 'to the right' },
     }),

@@ -69,7 +69,7 @@ export const SETS_WITHIN: Minutes = 20;
 const setOf = ([first]: readonly Ink[]): BrushSet => (first ? INK_KINDS[first.kind].brushSet : 'none');
 const familyOf = (inks: readonly Ink[], set: BrushSet): string =>
   set === 'white only' ? set : inks.length > 1 ? 'mixture' : (inks[0]?.family ?? '');
-const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
+export const sameInks = (p: readonly Ink[], q: readonly Ink[]): boolean =>
   p.length === q.length && p.every(({ id }, i) => id === q[i]?.id);
 
 /**

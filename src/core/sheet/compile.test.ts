@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { anyRecipe } from '../../testing/anyRecipe';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import { finished, passesDone } from '../engine/progress';
+import type { Card } from '../materials/card/card';
 import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
 import { BARE, type Ink } from '../materials/ink/ink';
@@ -16,6 +17,7 @@ import type { ToolId } from '../recipe/tools/tools';
 import { brushesFor, DAMP_FOR } from './brushes';
 import { cautionsOf } from './cautions';
 import { compileSheet, sheetText } from './compile';
+import type { Step } from './desk';
 import { tryOut } from './hand/hand';
 import { layingOrder } from './schoolChoice';
 import { describeMinutes, USUAL_PACE } from './times';
@@ -75,6 +77,38 @@ test('the mat is wiped before every ink but the first, and times add up', () => 
   expect(dryMinutes).toBe(15);
 });
 
+test('the mat is not wiped for the ink that still lies wet on it, and is once that has dried', () => {
+  const edged = withPass(resolvedOf([yellow, teal]), 'edge', { ink: teal });
+  const cornered = withPass(edged, 'darkCorners', { ink: teal });
+  const careOf = (made: ResolvedRecipe) =>
+    compileSheet(made, 'mm')
+      .steps.filter(({ title }) => /^(Edge|Dark corners)/.test(title))
+      .map(({ care }) => care[0]);
+  expect(careOf(cornered)).toEqual(['Brush B holds it already.', 'Brush B holds it already.']);
+  const set = withPass(withPass(resolvedOf([yellow, teal]), 'heatSet'), 'edge', { ink: teal });
+  expect(careOf(set)).toEqual(['Wipe and dry the mat. Brush B holds it already.']);
+});
+
+test('of two panels both are worked on, and both strips; what is done on the desk is done once', () => {
+  const stepsOf = (alsoOn?: Card) => {
+    const base = resolvedOf([yellow, blue]);
+    const strip = withPass(withPass(base, 'glycerine'), 'greetingStrip');
+    return compileSheet({ ...strip, ...(alsoOn ? { alsoOn } : {}) }, 'mm').steps;
+  };
+  const [one, two] = [stepsOf(), stepsOf(WHITE_CARD)];
+  const found = (steps: readonly Step[], title: string) => steps.find((step) => step.title === title);
+  const again = (title: string) => found(two, title)?.care.find((line) => line.startsWith('The same on'));
+  expect(again('Gorse')).toBe('The same on the other panel before the next step.');
+  expect(again('Gorse, on the strip')).toBe('The same on the other strip before the next step.');
+  expect(again('Letter the strip')).toBe('The same on the other panel.');
+  expect(again('Glycerine on the mat')).toBeUndefined();
+  const times = (title: string) => (found(two, title)?.minutes ?? 0) / (found(one, title)?.minutes ?? 0);
+  expect(times('Glycerine on the mat')).toBe(1);
+  expect(times('Letter the strip')).toBe(2);
+  expect(times('Gorse, on the strip')).toBeGreaterThan(1.4);
+  expect(found(two, 'Gorse, on the strip')?.care.join(' ')).toContain('Turn the strip');
+});
+
 const loads = (...inks: readonly Ink[]) => inks.map((one) => ({ inks: [one], takes: 'new ink' }) as const);
 const goesBack = (one: Ink) => ({ inks: [one], takes: 'what it holds' }) as const;
 const family = (depth: Ink['depth'], kind: Ink['kind'] = 'dye'): Ink => ({
@@ -106,14 +140,21 @@ test('depths of one colour share a brush only once none is to go back; pigment a
 });
 
 test('a second coat of a few per cent is laid with a touch of ink, a stronger one with a loaded tool', () => {
-  const laying = (strength: number, tool: ToolId = 'brush') => {
+  const stepOf = (strength: number, tool: ToolId = 'brush') => {
     const coated = withPass(resolvedOf([yellow, teal]), 'secondCoat', { params: { strength } });
     const { steps } = compileSheet({ ...coated, recipe: { ...coated.recipe, tool } }, 'mm');
-    return steps.find(({ title }) => title === `${yellow.name}, second coat`)?.care.join(' ') ?? '';
+    return steps.find(({ title }) => title === `${yellow.name}, second coat`);
   };
+  const laying = (...of: Parameters<typeof stepOf>) => stepOf(...of)?.care.join(' ') ?? '';
   expect(laying(80)).toContain('Load, tap off');
   expect(laying(10)).not.toContain('Load, tap off');
   expect(laying(10)).toContain('until it hardly marks white paper. Small circles, light hand');
+  // A touch comes from the pad itself: no mat is wiped for it.
+  const [strong, faint] = [stepOf(80), stepOf(10)];
+  expect(strong?.deeds).toContainEqual({ does: 'wipe mat', minutes: USUAL_PACE.wipeMat });
+  expect(strong?.deeds).toContainEqual({ does: 'load', brush: 'A', inks: [yellow], load: 'full' });
+  expect(faint?.deeds[0]).toEqual({ does: 'load', brush: 'A', inks: [yellow], load: 'touch' });
+  expect((strong?.minutes ?? 0) - (faint?.minutes ?? 0)).toBeCloseTo(USUAL_PACE.wipeMat);
   const brewed = withPass(resolvedOf([yellow, blue], WHITE_CARD, { school: 'bothEnds' }), 'secondCoat', {
     params: { strength: 10 },
   });

@@ -74,7 +74,6 @@ function piecesOf(setting: Setting): Piece[] {
   const passes = passesInOrder(setting.resolved.recipe);
   const isUnder = ({ kind }: Pass) => PASS_KINDS[kind].stage === 'under';
   const [under, over] = [passes.filter(isUnder), passes.filter((pass) => !isUnder(pass))];
-  const isInkedBefore = under.some(({ kind }) => PASS_KINDS[kind].ink);
   const blended: Piece = {
     job: (desk) => doLater({ ...desk, blended: true }, setting, isDueAfter(setting.resolved.inks)),
   };
@@ -86,7 +85,7 @@ function piecesOf(setting: Setting): Piece[] {
   };
   return [
     ...under.flatMap((pass, i) => passPieces(pass, i, setting)),
-    ...ladderPieces(setting, onPanel(setting), !isInkedBefore),
+    ...ladderPieces(setting, onPanel(setting)),
     blended,
     ...over.flatMap((pass, i) => passPieces(pass, under.length + i, setting)),
     end,

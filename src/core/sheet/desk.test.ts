@@ -74,8 +74,8 @@ const use = (more: Partial<BrushUse> = {}): BrushUse => ({
 
 describe('a brush', () => {
   test('is taken up fresh, cleaned, or as it is; the mat is wiped for it unless it is the first', () => {
-    const taken = (one: BrushUse, isFirst = false) => takeUp(one, [leat], setting(), isFirst);
-    expect(taken(use({ isFresh: true }), true)).toEqual({
+    const taken = (one: BrushUse, mat: readonly Ink[] = [gorse]) => takeUp({ mat }, one, [leat], setting());
+    expect(takeUp({}, use({ isFresh: true }), [leat], setting())).toEqual({
       care: [],
       ownBrushes: [],
       minutes: 0,

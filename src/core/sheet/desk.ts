@@ -4,8 +4,8 @@ import { type Progress, untouched } from '../engine/progress';
 import { type Ink, isBare } from '../materials/ink/ink';
 import type { Danger, LaterStep } from '../recipe/passes/definition';
 import type { Recipe } from '../recipe/recipe';
-import type { Brush, BrushNeed, BrushUse, Cleaning } from './brushes';
-import type { Deed } from './deeds';
+import { type Brush, type BrushNeed, type BrushUse, type Cleaning, sameInks } from './brushes';
+import type { Deed, Load } from './deeds';
 import type { GivenMark } from './measuredWords';
 import type { Setting } from './setting';
 import type { Minutes } from './times';
@@ -75,6 +75,8 @@ export interface Desk {
   readonly clock: Minutes;
   /** What has been laid since all was last dry. */
   readonly wet: readonly Ink[];
+  /** The inks that lie on the mat, none where they have dried on it; undefined before anything was laid on it. */
+  readonly mat?: readonly Ink[];
   /** Whether the blend is down. */
   readonly blended: boolean;
   readonly pending: readonly Pending[];
@@ -118,8 +120,10 @@ export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, tol
     ...(note ? { note } : {}),
   };
   const { minutes = 0, waits, needs } = done;
+  const mat = matAfter(done, desk.mat);
   return {
     ...desk,
+    ...(mat ? { mat } : {}),
     steps: [...desk.steps, done],
     worked: desk.worked + (waits ? 0 : minutes),
     clock: desk.clock + minutes,
@@ -127,36 +131,53 @@ export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, tol
   };
 }
 
+/** What a step leaves on the mat. */
+function matAfter({ deeds, waits }: Step, before: Desk['mat']): Desk['mat'] {
+  const loaded = deeds.findLast((deed) => deed.does === 'load' && deed.load === 'full');
+  const lies = loaded?.does === 'load' ? loaded.inks : before;
+  return waits && lies ? [] : lies;
+}
+
 /** What is said, and what is done, before a brush goes to work: cleaned, loaded, or as it is. */
 export interface TakenUp extends Pick<Step, 'care' | 'ownBrushes'> {
-  /** How long the brush is cleaned. */
+  /** How long the mat is wiped and the brush cleaned. */
   readonly minutes: Minutes;
   readonly deeds: readonly Deed[];
 }
 
-/** A brush taken up with new ink; the mat is wiped first, unless nothing was laid on it yet. */
-export function takeUp(use: BrushUse, inks: readonly Ink[], setting: Setting, isFirst: boolean): TakenUp {
+/**
+ * A brush taken up with new ink. The mat is wiped first, unless nothing was laid on it yet, or the same inks still lie wet
+ * on it, or only a touch is taken, which comes from the pad itself.
+ */
+export function takeUp(
+  { mat }: Pick<Desk, 'mat'>,
+  use: BrushUse,
+  inks: readonly Ink[],
+  setting: Setting,
+  load: Load = 'full',
+): TakenUp {
   const { brush, cleaned, isFresh } = use;
   const { tool, pace } = setting;
   const noun = `${capitalised(tool.noun)} ${brush.letter}`;
   const before = cleaned
     ? `${noun} worked with ${listed(cleaned.of.map(({ name }) => name))}: ${describeCleaning[cleaned.how]}`
     : isFresh
-      ? isFirst
-        ? ''
-        : `Fresh ${tool.noun}.`
+      ? mat
+        ? `Fresh ${tool.noun}.`
+        : ''
       : `${noun} holds it already.`;
-  const line = `${isFirst ? '' : 'Wipe and dry the mat. '}${before}`.trim();
+  const wipes = load === 'full' && mat !== undefined && !sameInks(mat, inks);
+  const line = `${wipes ? 'Wipe and dry the mat. ' : ''}${before}`.trim();
   const { deeds, minutes } = cleanedFirst(use, setting);
   const care = line ? [line] : [];
   return {
     care,
     ownBrushes: care,
-    minutes,
+    minutes: minutes + (wipes ? pace.wipeMat : 0),
     deeds: [
-      ...(isFirst ? [] : [{ does: 'wipe mat', minutes: pace.wipeMat } as const]),
+      ...(wipes ? [{ does: 'wipe mat', minutes: pace.wipeMat } as const] : []),
       ...deeds,
-      { does: 'load', brush: brush.letter, inks, load: 'full' },
+      { does: 'load', brush: brush.letter, inks, load },
     ],
   };
 }

@@ -3,7 +3,7 @@ import { plainColour } from '../materials/colour/plainWords';
 import { BARE, type Ink, isBare } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
 import { bandsOf } from '../recipe/recipe';
-import { isStrip, type LadderDeed, type On } from './deeds';
+import { isStrip, type LadderDeed, type Load, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
 import { type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
 import type { Setting } from './setting';
@@ -17,23 +17,29 @@ export interface Laying {
   /** What goes before the keys of its steps, and after their titles. */
   readonly key: string;
   readonly title: string;
-  /** Whether so little of it is laid that the tool is only touched to the pad. */
-  readonly isFaint?: boolean;
+  /** How much the tool is given. */
+  readonly load: Load;
 }
 
 /** The blend on the panel itself. */
-export const onPanel = (setting: Setting): Laying => ({ on: 'panel', panel: setting, key: '', title: '' });
+export const onPanel = (setting: Setting): Laying => ({
+  on: 'panel',
+  panel: setting,
+  key: '',
+  title: '',
+  load: 'full',
+});
 
 /** The blend of a ladder, move by move. */
-export const ladderPieces = (setting: Setting, laying: Laying, isFirstOfAll: boolean): Piece[] =>
-  planLadder(setting).map((move, i) => pieceOf(move, setting, laying, isFirstOfAll && i === 0));
+export const ladderPieces = (setting: Setting, laying: Laying): Piece[] =>
+  planLadder(setting).map((move) => pieceOf(move, setting, laying));
 
 type MoveOf<Kind extends Move['move']> = Extract<Move, { readonly move: Kind }>;
 
-function pieceOf(move: Move, setting: Setting, laying: Laying, isFirst: boolean): Piece {
+function pieceOf(move: Move, setting: Setting, laying: Laying): Piece {
   switch (move.move) {
     case 'lay':
-      return lay(move, setting, laying, isFirst);
+      return lay(move, setting, laying);
     case 'brew':
       return brew(move, setting, laying);
     case 'wake':
@@ -74,15 +80,15 @@ const fadeSentence = (setting: Setting, rung: number): string => {
 };
 
 /** One ink, solid where it must be and faded as far as this step goes. */
-function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boolean): Piece {
+function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
   const { rung, fades, extent, minutes, solid } = move;
   const ink = inkAt(setting, rung);
   const fadesToward = fades.map(({ toward }) => toward);
   return {
     need: { inks: [ink], takes: 'new ink' },
     job: (desk, use) => {
-      const { words, holds, pace } = setting;
-      const taken = takeUp(use, [ink], setting, isFirst);
+      const { words, holds } = setting;
+      const taken = takeUp(desk, use, [ink], setting, laying.load);
       const down = progressed(desk, laying, { laid: desk.progress.laid.with(rung, true) });
       const wet = isStrip(laying.on) ? desk.wet : [...desk.wet, ink];
       const reach = words.extent(rung);
@@ -114,8 +120,8 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         work: words.lay(rung, extent, fadesToward),
         care: [
           ...taken.care,
-          ...(isFirst ? [] : [words.turning(rung)]),
-          ...(laying.isFaint
+          ...(desk.mat ? [words.turning(rung)] : []),
+          ...(laying.load === 'touch'
             ? [
                 `${setting.tool.touching}.`,
                 `${capitalised(setting.strokes.waking)}, from the solid part outward.`,
@@ -141,7 +147,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying, isFirst: boo
         ownBrushes: taken.ownBrushes,
         ink,
         brush: use.brush,
-        minutes: minutes + taken.minutes + (isFirst ? 0 : pace.wipeMat),
+        minutes: minutes + taken.minutes,
         marks: marksOf(setting, rung),
         deeds: [...taken.deeds, ...deeds],
       });
@@ -163,9 +169,9 @@ function pickedUp(setting: Setting, rung: number): string[] {
   ];
 }
 
-/** Two panels are swapped under the tool, step by step. */
+/** Two panels are swapped under the tool, step by step, and so are their strips. */
 const bothPanels = ({ panels }: Setting, { on }: Laying): string[] =>
-  panels > 1 && !isStrip(on) ? ['The same on the other panel before the next step.'] : [];
+  panels > 1 ? [`The same on the other ${isStrip(on) ? 'strip' : 'panel'} before the next step.`] : [];
 
 /** What is said of a section: which part of the join it is, by how many there are. */
 const ASIDE: Readonly<Record<number, readonly string[]>> = {
@@ -299,8 +305,8 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
   return {
     need: { inks, takes: 'new ink' },
     job: (desk, use) => {
-      const { words, pace, tool } = setting;
-      const taken = takeUp(use, inks, setting, false);
+      const { words, tool } = setting;
+      const taken = takeUp(desk, use, inks, setting, laying.load);
       const [p, q] = inks as [Ink, Ink];
       const told = mixes.map(({ parts: [a, b], lab, at }) => {
         const [more, less] = a >= b ? [p, q] : [q, p];
@@ -318,7 +324,9 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
         work,
         care: [
           ...taken.care,
-          ...(laying.isFaint ? ['Hardly any of either: tap off until it hardly marks white paper.'] : []),
+          ...(laying.load === 'touch'
+            ? ['Hardly any of either: tap off until it hardly marks white paper.']
+            : []),
           mixes.length === 1
             ? 'Land in the middle of the strip, work outward, no new ink toward the ends.'
             : 'Each mix from its own place outward until it runs into the next; no new ink toward the ends.',
@@ -326,7 +334,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
         ],
         ownBrushes: taken.ownBrushes,
         brush: use.brush,
-        minutes: minutes + taken.minutes + pace.wipeMat,
+        minutes: minutes + taken.minutes,
         marks: words.given,
         deeds: [
           ...taken.deeds,

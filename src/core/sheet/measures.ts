@@ -2,18 +2,21 @@ import { formatBare, formatPlace, type Millimetres, type Unit } from '../base/le
 import { memo } from '../base/memo';
 import { areasOf } from '../engine/coverage';
 import { bandsOf, type InkExtent, inkExtents, jointSpans, patchesOf, type Recipe } from '../recipe/recipe';
-import type { BandGeometry } from '../recipe/runs/definition';
+import type { BandGeometry, WorkPiece } from '../recipe/runs/definition';
 import type { GivenMark, LayExtent, MeasuredWords } from './measuredWords';
 import { patchWords } from './patchMeasures';
 
 /** A recipe's measures, written in `unit`; sheet, readings and labels ask for the same ones. */
-export const measuredWords = memo(8, (recipe: Recipe, unit: Unit): MeasuredWords => {
-  const patches = patchesOf(recipe);
-  if (patches) return patchWords(recipe, patches, unit);
-  const bands = bandsOf(recipe);
-  if (!bands) throw new Error(`the run ${recipe.run.id} lies neither in bands nor in patches`);
-  return bandWords(recipe, bands, unit);
-});
+export const measuredWords = memo(
+  8,
+  (recipe: Recipe, unit: Unit, piece: WorkPiece = 'panel'): MeasuredWords => {
+    const patches = patchesOf(recipe);
+    if (patches) return patchWords(recipe, patches, unit);
+    const bands = bandsOf(recipe);
+    if (!bands) throw new Error(`the run ${recipe.run.id} lies neither in bands nor in patches`);
+    return bandWords(recipe, bands, unit, piece);
+  },
+);
 
 /** The marks of a ladder in order along the run, as they are given and called. */
 export function givenMarks(recipe: Recipe, bands: BandGeometry, unit: Unit): GivenMark[] {
@@ -45,24 +48,30 @@ function byLine(given: readonly GivenMark[], unit: Unit): string {
 }
 
 /** Where marks go: on what lies round the panel, since pencil shows for good under a pale ink. */
-const ON_SCRAP = 'Mark on scrap laid under the panel, not on the card';
+const onScrap = (piece: WorkPiece): string => `Mark on scrap laid under the ${piece}, not on the card`;
 
-function describeMarks(given: readonly GivenMark[], bands: BandGeometry, recipe: Recipe, unit: Unit): string {
+function describeMarks(
+  given: readonly GivenMark[],
+  bands: BandGeometry,
+  recipe: Recipe,
+  unit: Unit,
+  piece: WorkPiece,
+): string {
   if (!bands.bordersAre) {
     const atOf = ({ places }: GivenMark) => places[0]?.at ?? 0;
     const upward = given.toSorted((p, q) => atOf(p) - atOf(q));
     const from = given[0]?.places[0]?.from ?? 'foot';
-    return `${ON_SCRAP}, from the ${from}: ${upward.map(({ name }) => name).join(', ')} ${unit}.`;
+    return `${onScrap(piece)}, from the ${from}: ${upward.map(({ name }) => name).join(', ')} ${unit}.`;
   }
   const { middle, shape } = bands;
   const centre = middle
     ? `Centre ${formatBare(middle.x, unit)} from the left, ${formatBare(recipe.panel.height - middle.y, unit)} from the foot. `
     : '';
   const run = shape ? `${shape} ` : '';
-  return `In ${unit === 'mm' ? 'mm' : 'inches'}. ${centre}${run}${ON_SCRAP}: ${byLine(given, unit)}.`;
+  return `In ${unit === 'mm' ? 'mm' : 'inches'}. ${centre}${run}${onScrap(piece)}: ${byLine(given, unit)}.`;
 }
 
-function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit): MeasuredWords {
+function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit, piece: WorkPiece): MeasuredWords {
   const spans = jointSpans(recipe);
   const extents = inkExtents(recipe);
   const given = givenMarks(recipe, bands, unit);
@@ -85,7 +94,7 @@ function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit): MeasuredWor
   };
   const words = wordsOfLaying(recipe, bands, unit, nameOf);
   return {
-    marks: describeMarks(given, bands, recipe, unit),
+    marks: describeMarks(given, bands, recipe, unit, piece),
     given,
     lay: words,
     join: (one, other) => {
@@ -109,7 +118,7 @@ function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit): MeasuredWor
       return pointAt(at);
     },
     isUpright: () => Math.abs(bands.toward.x) > Math.abs(bands.toward.y),
-    turning: () => bands.turning,
+    turning: () => bands.turning(piece),
     areas:
       bands.isHorizontal && bands.toward.x === 0 ? recipe.rungs.map(({ share }) => share) : areasOf(recipe),
   };

@@ -12,6 +12,7 @@ import type { BrushUse } from './brushes';
 import type { Deed } from './deeds';
 import { addStep, type Desk, type Pending, type Piece, takeUp } from './desk';
 import { ladderPieces } from './ladderPieces';
+import { measuredWords } from './measures';
 import { schoolIdOf } from './schoolChoice';
 import { type Setting, settingOf } from './setting';
 import { describeMinutes, type Pace, USUAL_PACE } from './times';
@@ -109,17 +110,13 @@ const FAINT = 40;
 function ladderAgain(pass: Pass, ladder: NonNullable<PassStep['ladder']>, setting: Setting): Piece[] {
   const key = `pass ${pass.id} `;
   if (ladder.on === 'the panel')
-    return ladderPieces(
-      setting,
-      {
-        on: `second coat ${pass.id}`,
-        panel: setting,
-        key,
-        title: ', second coat',
-        isFaint: ladder.strength <= FAINT,
-      },
-      false,
-    );
+    return ladderPieces(setting, {
+      on: `second coat ${pass.id}`,
+      panel: setting,
+      key,
+      title: ', second coat',
+      load: ladder.strength <= FAINT ? 'touch' : 'full',
+    });
   const strip = stripSetting(setting, ladder.size);
   const marked: Piece = {
     job: (desk) =>
@@ -137,7 +134,13 @@ function ladderAgain(pass: Pass, ladder: NonNullable<PassStep['ladder']>, settin
   };
   return [
     marked,
-    ...ladderPieces(strip, { on: `strip ${pass.id}`, panel: setting, key, title: ', on the strip' }, false),
+    ...ladderPieces(strip, {
+      on: `strip ${pass.id}`,
+      panel: setting,
+      key,
+      title: ', on the strip',
+      load: 'full',
+    }),
   ];
 }
 
@@ -153,8 +156,10 @@ function stripSetting({ resolved, unit, pace, changing }: Setting, size: Size): 
     school: schoolIdOf(resolved),
     joints: recipe.joints.map(({ width }) => ({ width: width * scale })),
   });
-  const { alsoOn: _, ...alone } = resolved;
-  return { ...settingOf({ ...alone, recipe: strip }, unit, pace), changing };
+  return {
+    ...settingOf({ ...resolved, recipe: strip }, unit, pace, measuredWords(strip, unit, 'strip')),
+    changing,
+  };
 }
 
 /** What can be seen on the panel once it is done. */
@@ -247,12 +252,12 @@ function addPassStep(
   { pass, step, key, ink, use, covers, traces = [] }: PassWork,
 ): Desk {
   const { pace, larger, panels } = setting;
-  const isFirst = !desk.steps.some(({ brush }) => brush);
   const taken =
-    use && ink ? takeUp(use, [ink], setting, isFirst) : { care: [], ownBrushes: [], minutes: 0, deeds: [] };
+    use && ink ? takeUp(desk, use, [ink], setting) : { care: [], ownBrushes: [], minutes: 0, deeds: [] };
   // Brushed on, it goes at the maker's own pace of laying a band.
   const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
-  const working = step.minutes * ownPace * (covers === undefined ? larger.over(1) : covers * panels);
+  const farther = covers === undefined ? larger.over(1) : covers * panels;
+  const working = step.minutes * ownPace * (step.once ? 1 : farther);
   const does = deedsOf(step);
   // What only cools does not hang on how things dry at this desk.
   const inAir = does.includes('dry') ? step.minutes * pace.airDry : step.minutes;
@@ -277,7 +282,7 @@ function addPassStep(
     care: [
       ...taken.care,
       ...step.care,
-      ...(panels > 1 && !step.waits ? ['The same on the other panel.'] : []),
+      ...(panels > 1 && !step.waits && !step.once ? ['The same on the other panel.'] : []),
     ],
     ownBrushes: taken.ownBrushes,
     ...(ink ? { ink } : {}),
@@ -285,7 +290,7 @@ function addPassStep(
     ...(step.waits ? { waits: step.waits } : {}),
     ...(step.noHeat ? { noHeat: true } : {}),
     ...(traces.length > 0 ? { traces } : {}),
-    minutes: minutes + taken.minutes + (use && !isFirst ? pace.wipeMat : 0),
+    minutes: minutes + taken.minutes,
     deeds: [...taken.deeds, ...deeds],
     ...(step.needs ? { needs: step.needs } : {}),
     ...(step.dangers ? { dangers: step.dangers } : {}),

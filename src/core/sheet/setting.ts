@@ -54,7 +54,12 @@ export interface Setting {
 /** Work on a small panel takes at least this part of what it takes on a usual one. */
 const LEAST = { over: 0.75, along: 0.67 } as const;
 
-export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Setting {
+export function settingOf(
+  resolved: ResolvedRecipe,
+  unit: Unit,
+  pace: Pace,
+  words: MeasuredWords = measuredWords(resolved.recipe, unit),
+): Setting {
   const { recipe, card } = resolved;
   const tool = TOOLS[recipe.tool];
   const { stroke, everyWay } = FINISHES[card.finish];
@@ -77,7 +82,7 @@ export function settingOf(resolved: ResolvedRecipe, unit: Unit, pace: Pace): Set
       goingBack,
       waking: tool.wakeStroke ?? goingBack,
     },
-    words: measuredWords(recipe, unit),
+    words,
     ground,
     neighbours: neighboursOf(recipe),
     holds: potencies(resolved).map(({ holds }) => holds),

@@ -53,8 +53,9 @@ export function groupOf(
     }
     const wiped = step.deeds.reduce((sum, deed) => sum + (deed.does === 'wipe mat' ? deed.minutes : 0), 0);
     const next = steps[i + 1];
-    // Going back is with what the brush still holds: no ink is taken from a mat.
-    const takesInk = step.ink !== undefined && step.deeds.some(({ does }) => does === 'load');
+    // Going back is with what the brush still holds, and a touch comes from the pad: no ink is taken from a mat.
+    const takesInk =
+      step.ink !== undefined && step.deeds.some((deed) => deed.does === 'load' && deed.load === 'full');
     const isOpen = step.ink && BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind);
     const brush = brushOf(step, resolved);
     own.push(step);

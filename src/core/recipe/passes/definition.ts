@@ -75,6 +75,8 @@ export interface PassStep {
   readonly noHeat?: true;
   /** What is done to the panel, one thing after another; where left out it is laid, or where it waits dries. */
   readonly does?: readonly PassDeed[];
+  /** Done on the desk once, whether one panel is laid at a time or two. */
+  readonly once?: true;
   /** What has to lie ready, beside inks and brushes. */
   readonly needs?: readonly string[];
   /**

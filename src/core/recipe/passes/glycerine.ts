@@ -30,6 +30,7 @@ export const glycerine = definePass({
       ],
       minutes: 0.5,
       does: [],
+      once: true,
       needs: ['glycerine and a dropper'],
     })),
 });

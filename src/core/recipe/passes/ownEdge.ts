@@ -28,7 +28,9 @@ export const ownEdge = definePass({
     contexts.map(({ params: { depth, strength } }) => ({
       title: 'Edge in its own inks',
       work: `Each side with the ink that lies there, from off the panel inward, about ${percent(strength)} of a full coat at the rim, to nothing by ${formatLength(depth, unit)}; where two meet, the one goes into the other.`,
-      care: ['With the panel on scrap paper and hardly any ink; each ink from its own pad or brush.'],
+      care: [
+        'With the panel on scrap paper and hardly any ink: with a corner of each pad, or with its brush where that is not washed yet.',
+      ],
       minutes: 2.5,
       needs: ['scrap paper'],
     })),

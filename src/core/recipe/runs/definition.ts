@@ -68,12 +68,15 @@ export interface BandGeometry {
   readonly middle?: Point;
   /** How borders run from their marks on, in a sentence, where the marks do not say it. */
   readonly shape?: string;
-  /** How the panel is turned in the hand while it is blended. */
-  readonly turning: string;
+  /** How the panel, or a strip, is turned in the hand while it is blended. */
+  readonly turning: (piece: WorkPiece) => string;
   /** Where the first rung begins and where the last one ends, and how the brush moves toward it, in words. */
   readonly start: RunEnd;
   readonly end: RunEnd;
 }
+
+/** What is blended. */
+export type WorkPiece = 'panel' | 'strip';
 
 export interface RunEnd {
   readonly place: string;

@@ -137,7 +137,7 @@ export const glow = defineBandRun({
       bordersAre: 'ring',
       middle: centre,
       ...(params.oval === 100 ? {} : { shape: describeOval(oval) }),
-      turning: 'Turn the panel as you go round.',
+      turning: (piece) => `Turn the ${piece} as you go round.`,
       start: { place: 'the centre', toward: 'inward' },
       end: { place: 'the edges', toward: 'outward' },
     };

@@ -102,7 +102,7 @@ export const slant = defineBandRun({
         return [first, ...others];
       },
       ...(oneMarkAt(panel, toward, 0) ? {} : { bordersAre: 'line' }),
-      turning: 'Turn the panel so that the blended edge lies toward your working hand.',
+      turning: (piece) => `Turn the ${piece} so that the blended edge lies toward your working hand.`,
       ...endsOf(toward),
     };
   },

@@ -15,7 +15,7 @@ export const straight = defineBandRun({
     handleAt: (along) => ({ x: width, y: along }),
     trace: (along) => `M0 ${along}H${width}`,
     markedAt: (along) => [levelMark({ width, height }, along)],
-    turning: 'Turn the panel so that the blended edge lies toward your working hand.',
+    turning: (piece) => `Turn the ${piece} so that the blended edge lies toward your working hand.`,
     start: { place: 'the top edge', toward: 'up' },
     end: { place: 'the foot', toward: 'down' },
   }),

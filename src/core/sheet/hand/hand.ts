@@ -253,7 +253,9 @@ class Hand {
     ladder: LadderState,
     brush: HeldBrush | undefined,
   ): void {
-    this.check(brush?.charge === 'full', 'The brush is not loaded.');
+    // A faint second coat is laid with a touch.
+    const isLoaded = brush?.charge === 'full' || (brush?.charge === 'touch' && on.startsWith('second coat'));
+    this.check(isLoaded, 'The brush is not loaded.');
     if (!isStrip(on))
       this.check(this.partAt(land, rung) >= this.solidest(rung), 'A loaded brush would land in a join.');
     if (extent) this.checkMarks(on, extent);
