@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useEffectEvent, useMemo } from 'react';
 import { memo } from '../core/base/memo';
 import { blendGround } from '../core/engine/blend';
 import { type Readings, readingsOf } from '../core/readings/readings';
@@ -7,8 +7,8 @@ import type { Recipe } from '../core/recipe/recipe';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { resolveAnyway } from '../core/recipe/resolved';
 import { edited, gestureEnded } from '../store/draft';
-import { useAppDispatch, useAppSelector } from '../store/hooks';
-import type { Shelf } from './session';
+import { useAppDispatch, useAppSelector, useAppStore } from '../store/hooks';
+import { type Shelf, useShelf } from './session';
 
 /** The same value for the same recipe and shelf, so that what was made of it serves again in another view. */
 const resolvedWith = memo(4, resolveAnyway);
@@ -17,6 +17,23 @@ const resolvedWith = memo(4, resolveAnyway);
 export function useResolvedRecipe(shelf: Shelf | undefined): ResolvedRecipe | undefined {
   const recipe = useAppSelector(({ draft }) => draft.recipe);
   return recipe && shelf ? resolvedWith(recipe, shelf) : undefined;
+}
+
+/** Tells of the recipe in hand as soon as it is changed, before the page begins to be drawn anew. */
+export function useRecipeAhead(tell: (resolved: ResolvedRecipe) => void): void {
+  const store = useAppStore();
+  const shelf = useShelf();
+  const told = useEffectEvent(tell);
+  useEffect(() => {
+    if (!shelf) return;
+    let known = store.getState().draft.recipe;
+    return store.subscribe(() => {
+      const { recipe } = store.getState().draft;
+      if (recipe === known) return;
+      known = recipe;
+      if (recipe) told(resolvedWith(recipe, shelf));
+    });
+  }, [store, shelf]);
 }
 
 /** What the blend is judged by: the inks, and what they lie on. */

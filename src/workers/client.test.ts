@@ -5,6 +5,8 @@ import { DEMO_CARDS } from '../data/demo/cards';
 import { DEMO_INKS } from '../data/demo/inks';
 import { DEMO_RECIPES } from '../data/demo/recipes';
 
+/** How long painters say that they worked, ms. */
+let took: number;
 /** What each painter was asked, in order. */
 type Asked = readonly [what: string, place: string, details?: unknown];
 let painters: Asked[][];
@@ -17,7 +19,7 @@ vi.mock('comlink', () => ({
       (what: string) =>
       (place: string, details?: unknown): Promise<unknown> => {
         asked.push([what, place, details]);
-        return Promise.resolve({ width: 1, height: 1, pixels: new Uint8ClampedArray(4) });
+        return Promise.resolve({ width: 1, height: 1, pixels: new Uint8ClampedArray(4), took });
       };
     return Object.fromEntries(
       ['setMaterials', 'forget', 'paint', 'panelSampler'].map((what) => [what, note(what)]),
@@ -37,6 +39,7 @@ const asked = (painter: number) => painters[painter]?.map(([what, place]) => `${
 
 beforeEach(() => {
   painters = [];
+  took = 1;
   vi.resetModules();
   vi.stubGlobal('Worker', class {});
   vi.stubGlobal('navigator', { hardwareConcurrency: 4 });
@@ -89,6 +92,21 @@ test('a second painter is started by the hand, paints what is in hand, and then 
   expect(rows()).toMatchObject([{ rows: { from: 0, to: 213 } }, { rows: { from: 213, to: 426 } }]);
   await paint('small', resolvedWith(0.3), { ...size, width: 60, height: 80 });
   expect(asked(1)).toEqual(['setMaterials bench', 'paint bench', 'paint bench']);
+});
+
+test('on two cores only what takes long is shared: the page itself wants one of them', async () => {
+  vi.stubGlobal('navigator', { hardwareConcurrency: 2 });
+  const { paint, readyForDragging } = await import('./client');
+  await paint('bench', resolvedWith(0.3), size);
+  readyForDragging();
+  await paint('bench', resolvedWith(0.31), size);
+  expect(await paint('bench', resolvedWith(0.32), size)).toHaveLength(1);
+  took = 20;
+  expect(await paint('bench', resolvedWith(0.33), size)).toHaveLength(1);
+  expect(await paint('bench', resolvedWith(0.34), size)).toHaveLength(2);
+  took = 2;
+  expect(await paint('bench', resolvedWith(0.35), size)).toHaveLength(2);
+  expect(await paint('bench', resolvedWith(0.36), size)).toHaveLength(1);
 });
 
 test('what is gone is not painted for nobody', async () => {

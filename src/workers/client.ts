@@ -101,6 +101,13 @@ type Asked = Omit<PaintRequest, 'recipe' | 'rows'>;
 
 /** A picture of fewer pixels than this is not worth sharing out. */
 const SHARED_FROM = 80_000;
+/**
+ * On two cores one that is painted sooner, ms, is not, either: the page itself is at work as long after a change, and a second
+ * painter would only take its core.
+ */
+const WORTH_A_CORE = 6;
+/** How long the last picture was worked on, by both painters together, ms. */
+let lastTook = 0;
 
 /**
  * Paints a panel for one place on the screen, its upper and its lower half at once where there are cores for it.
@@ -118,7 +125,10 @@ export async function paint(
   if (inHand?.place === place && inHand.resolved.recipe !== resolved.recipe) readyForDragging();
   inHand = { place, resolved, request };
   const { width, height } = request;
-  const shares = isSecondReady && width * height > SHARED_FROM;
+  const shares =
+    isSecondReady &&
+    width * height > SHARED_FROM &&
+    (navigator.hardwareConcurrency > 2 || lastTook > WORTH_A_CORE);
   const middle = shares ? Math.round(height / 2) : height;
   const part = (which: number, from: number, to: number) =>
     painterFor(which, place, resolved).paint(place, {
@@ -132,7 +142,9 @@ export async function paint(
   // Small pictures wait for this one, too.
   lastBusy = performance.now();
   const painted = halves.filter((half) => half !== null);
-  return painted.length < halves.length ? null : painted;
+  if (painted.length < halves.length) return null;
+  lastTook = painted.reduce((sum, { took }) => sum + took, 0);
+  return painted;
 }
 
 /** When the picture in hand was last asked for or painted, or something was pressed, ms. */

@@ -34,6 +34,11 @@ export interface PaintRequest {
   readonly isPlain?: boolean;
 }
 
+/** A picture, and how long it was worked on, ms. */
+export interface Painted extends Picture {
+  readonly took: number;
+}
+
 /** A place on the screen that shows a panel. */
 interface Place {
   materials: PlaceMaterials;
@@ -73,22 +78,25 @@ async function paintNow(
   place: Place,
   mine: number,
   { recipe, ...request }: PaintRequest,
-): Promise<Picture | null> {
+): Promise<Painted | null> {
   // In a drag several requests may be waiting already: let them in, so that only the last is painted.
   await breathe();
   if (place.newest !== mine || place.isGone) return null;
+  const begun = performance.now();
   const { picture, paintRows } = prepare({ resolved: resolvedAt(place, recipe), ...request });
   const { from, to } = request.rows ?? { from: 0, to: request.height };
-  const begun = performance.now();
-  let since = begun;
+  let since = performance.now();
+  let took = since - begun;
   for (let row = from; row < to; row += ROWS) {
     paintRows(row, Math.min(row + ROWS, to));
     if (performance.now() - since < SLICE) continue;
+    took += performance.now() - since;
     await breathe();
     if (place.newest !== mine && performance.now() - begun > WORTH_FINISHING) return null;
     since = performance.now();
   }
-  return transfer(picture, [picture.pixels.buffer]);
+  took += performance.now() - since;
+  return transfer({ ...picture, took }, [picture.pixels.buffer]);
 }
 
 const door = {
@@ -114,7 +122,7 @@ const door = {
    *
    * @returns the picture, its pixels transferred; null when it was given up
    */
-  async paint(name: string, request: PaintRequest): Promise<Picture | null> {
+  async paint(name: string, request: PaintRequest): Promise<Painted | null> {
     const place = known(name);
     const mine = ++place.newest;
     const painting = turn.then(() => paintNow(place, mine, request));

@@ -7,6 +7,7 @@ import type { Database } from '../../data/database';
 import { useAppSelector } from '../../store/hooks';
 import { forgetPlace, paint, paintQuietly } from '../../workers/client';
 import { useSession } from '../session';
+import { useRecipeAhead } from '../useBench';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
 import { keptPictures } from './keptPictures';
 import { pictureIsUnderWay } from './printing';
@@ -60,13 +61,21 @@ interface Props {
   readonly progress?: Progress;
   /** A small one beside the picture in hand: it waits until the hand rests. */
   readonly isQuiet?: boolean;
+  /** The panel in hand: when the recipe changes it is painted while the page is still being drawn anew. */
+  readonly isInHand?: boolean;
   /** Told once the panel is painted. */
   readonly onPainted?: ((canvas: HTMLCanvasElement) => void) | undefined;
 }
 
+function Ahead({ tell }: { readonly tell: (changed: ResolvedRecipe) => void }) {
+  useRecipeAhead(tell);
+  return null;
+}
+
 /** The panel as it will look, painted by the worker; the last picture stays until the next is there. */
 export function PanelPicture(props: Props) {
-  const { resolved, wetness, width, height, label, progress, isQuiet = false, onPainted } = props;
+  const { resolved, wetness, width, height, label, progress, isQuiet = false, isInHand = false } = props;
+  const { onPainted } = props;
   const painted = useEffectEvent((target: HTMLCanvasElement) => onPainted?.(target));
   const canvas = useRef<HTMLCanvasElement>(null);
   const place = useId();
@@ -130,8 +139,22 @@ export function PanelPicture(props: Props) {
     });
   }, [db, resolved, grain, wantsStored]);
 
+  const paintAhead = (changed: ResolvedRecipe): void => {
+    const { id, panel } = resolved.recipe;
+    // Another panel will have another size here.
+    if (changed.recipe.id !== id || changed.recipe.panel !== panel) return;
+    const request = { wetness, width: columns, height: rows, progress, isPlain };
+    pictures
+      .painted({ resolved: changed, wetness, progress, isPlain, columns, rows }, () =>
+        paint(place, changed, request),
+      )
+      // It is asked for again when it is to be shown, and what fails is told then.
+      .catch(() => {});
+  };
+
   return (
     <>
+      {isInHand && <Ahead tell={paintAhead} />}
       <canvas
         ref={canvas}
         {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}

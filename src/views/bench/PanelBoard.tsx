@@ -87,6 +87,7 @@ export function PanelBoard(props: Props) {
                 style={{ width, height }}
               >
                 <PanelPicture
+                  isInHand
                   resolved={resolved}
                   wetness={wetness}
                   width={width}
