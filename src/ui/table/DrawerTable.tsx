@@ -6,7 +6,7 @@ import {
   useReactTable,
   type VisibilityState,
 } from '@tanstack/react-table';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { type Range, useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
@@ -59,6 +59,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     ...listBox,
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
+    rangeExtractor: inChunks,
   });
   const seen = lines.getVirtualItems();
   const first = seen[0]?.index ?? 0;
@@ -188,6 +189,15 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** Rows drawn ahead of those in sight, either way. */
 const OVERSCAN = 10;
+/** Rows come and go so many at a time: few frames of a scroll have any to lay out. */
+const CHUNK = 8;
+
+/** The rows that are made: those in sight and around them, to whole chunks. */
+function inChunks({ startIndex, endIndex, overscan, count }: Range): number[] {
+  const first = Math.floor(Math.max(startIndex - overscan, 0) / CHUNK) * CHUNK;
+  const end = Math.min(Math.ceil((endIndex + overscan + 1) / CHUNK) * CHUNK, count);
+  return Array.from({ length: end - first }, (_, i) => first + i);
+}
 
 /** Room for the box that takes a row, px. */
 const BOX = 40;
