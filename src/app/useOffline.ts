@@ -1,15 +1,21 @@
 import { useEffect } from 'react';
 import { useNotify } from '../ui/Notices';
+import { handRests } from '../workers/client';
 
-/** How long after the first view the rest is fetched ahead, ms: nothing is to wait for it. */
-const AFTER = 4000;
+/**
+ * How long the hand rests before the rest is fetched ahead, ms: the browser compiles all of it as it comes, for a second or
+ * two, and nothing is to wait for that.
+ */
+const RESTED = 4000;
 
 /** Fetches the application ahead, so that it works without its server; a new version says so and waits. */
 export function useOffline(): void {
   const notify = useNotify();
   useEffect(() => {
     if (!import.meta.env.PROD) return;
-    const timer = setTimeout(async () => {
+    let isGone = false;
+    void handRests(RESTED).then(async () => {
+      if (isGone) return;
       const { registerSW } = await import('virtual:pwa-register');
       const update = registerSW({
         onNeedRefresh: () =>
@@ -18,7 +24,9 @@ export function useOffline(): void {
             action: { label: 'Take it now', run: () => void update(true) },
           }),
       });
-    }, AFTER);
-    return () => clearTimeout(timer);
+    });
+    return () => {
+      isGone = true;
+    };
   }, [notify]);
 }

@@ -154,6 +154,14 @@ const handMoves = (): void => {
 };
 for (const press of ['pointerdown', 'click', 'keydown'])
   globalThis.addEventListener?.(press, handMoves, { capture: true });
+/** Waits until for so long, ms, nothing was pressed and no picture in hand painted. */
+export async function handRests(long: number): Promise<void> {
+  for (;;) {
+    const left = lastBusy + long - performance.now();
+    if (left <= 0) return;
+    await new Promise((resolve) => setTimeout(resolve, left));
+  }
+}
 /** So long the hand has to rest, ms, before small pictures beside it are painted. */
 const REST = 400;
 /** Small pictures come one at a time: a hand that moves again waits for one of them at most. */
@@ -174,12 +182,9 @@ export function paintQuietly(
 ): Promise<Picture[] | null> {
   newestQuiet.set(place, request);
   const painting = quietQueue.then(async () => {
-    for (;;) {
-      if (newestQuiet.get(place) !== request) return null;
-      const rested = performance.now() - lastBusy;
-      if (rested >= REST) break;
-      await new Promise((resolve) => setTimeout(resolve, REST - rested));
-    }
+    if (newestQuiet.get(place) !== request) return null;
+    await handRests(REST);
+    if (newestQuiet.get(place) !== request) return null;
     startPainting();
     const last = pictures.at(-1) as Painter;
     const painted = await withMaterials(last, place, materials).paint(place, { recipe, ...request });
