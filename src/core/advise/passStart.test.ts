@@ -41,6 +41,9 @@ describe('what the trade would take (common practice)', () => {
   test('an edge starts in the darkest ink that lies there, a coat over the ladder too; over a resist in one that buffs off', () => {
     const coated = withPass(resolved, 'coat', { ink: inkOf('tarn-deep') });
     expect(start('edge', coated).inkId).toBe('tarn-deep');
+    // What is only stamped there is no ground.
+    const stamped = withPass(coated, 'silhouette', { ink: inkOf('soot-line') });
+    expect(start('edge', stamped).inkId).toBe('tarn-deep');
     const [reeds] = OWN_DESIGNS as [Design];
     const ladder = resolvedOf(['gorse-pale', 'saggar-deep'].map(inkOf));
     expect(start('edge', ladder).inkId).toBe('saggar-deep');

@@ -50,6 +50,21 @@ const [inside, outside] = [
   [8, 50],
 ] as const;
 
+test('what is cut out or stamped hides what stands up beneath it; what is only inked does not', () => {
+  const splashed = withPass(resolved, 'splash', { params: { after: 'dried' } });
+  const hidden = (over: ResolvedRecipe) => {
+    const [drops] = compileLayers(over, finished(over.recipe)).details;
+    return [drops?.under.length, drops?.stampedOver.length];
+  };
+  expect(hidden(splashed)).toEqual([0, 0]);
+  expect(hidden(withPass(splashed, 'greetingStrip'))).toEqual([1, 0]);
+  expect(hidden(withPass(splashed, 'silhouette', { design: SQUARE, ink: dark }))).toEqual([0, 1]);
+  for (const inked of ['horizon', 'edge', 'coat'] as const)
+    expect(hidden(withPass(splashed, inked, { ink: dark }))).toEqual([0, 0]);
+  // A resist is an image, too, and no ink.
+  expect(hidden(withPass(splashed, 'clearResist', { design: SQUARE }))).toEqual([0, 0]);
+});
+
 describe('resists (common practice)', () => {
   const resist = withPass(resolved, 'clearResist', { design: SQUARE });
 

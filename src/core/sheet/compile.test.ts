@@ -226,6 +226,20 @@ test('what sets in a brush is washed off while something dries for long, and tak
   ]);
 });
 
+test('an ink’s minutes fall to its fades as they are wide', () => {
+  const resolved = resolvedOf([yellow, teal, blue], WHITE_CARD, {
+    school: 'bothEnds',
+    panel: USUAL_PANEL,
+    joints: [{ width: 6 }, { width: 36 }],
+  });
+  const fades = compileSheet(resolved, 'mm').steps.flatMap(({ deeds }) =>
+    deeds.flatMap((deed) => (deed.does === 'fade' && deed.rung === 1 ? [deed] : [])),
+  );
+  const minutes = (toward: number) => fades.find((fade) => fade.toward === toward)?.minutes ?? 0;
+  expect(minutes(0)).toBeGreaterThan(0);
+  expect(minutes(2) / minutes(0)).toBeCloseTo(6, 6);
+});
+
 test('with too few brushes the one needed last is rubbed clean, washed where something dries before, and its ink comes back as a touch', () => {
   const gorse = ink('Gorse', '#e3b20f');
   const uses = brushesFor([...loads(gorse, deep), goesBack(gorse)], { 'dye and hybrid': 1 });
@@ -295,9 +309,10 @@ test('one brush for all is rubbed clean for each, since a washed one is damp, go
   expect(one.workMinutes).toBeCloseTo(compileSheet(resolved, 'mm').workMinutes + 0.3 * rubbed, 9);
   const quick = resolvedOf([yellow, teal, blue].map((one) => ({ ...one, kind: 'dye' as const })));
   for (const count of [1, 2])
-    expect(
-      tryOut(quick, compileSheet(quick, 'mm', { owned: { brushes: { 'dye and hybrid': count } } }), true),
-    ).toEqual([]);
+    for (const pace of [{}, { layBand: 0.5, goBack: 0.9 }, { layBand: 1, goBack: 0.5 }]) {
+      const maker = { owned: { brushes: { 'dye and hybrid': count } }, pace: { ...USUAL_PACE, ...pace } };
+      expect(tryOut(quick, compileSheet(quick, 'mm', maker), true)).toEqual([]);
+    }
   // A brush of its own goes back with what it holds.
   const own = compileSheet(resolved, 'mm').steps.find(({ title }) => title === 'Back with Gorse');
   expect(own?.care).toContain('No new ink.');

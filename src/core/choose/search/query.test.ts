@@ -23,6 +23,8 @@ describe('kinds of ink a trio may be made of', () => {
   });
 
   test('always leave one, whatever is pressed', () => {
+    const dyes: Constraints = { ...NO_CONSTRAINTS, kinds: ['dye'] };
+    expect(pressed(dyes, 'dye', false)).toEqual(dyes);
     const press = fc.record({ kind: fc.constantFrom(...BLENDED_KINDS), allowed: fc.boolean() });
     fc.assert(
       fc.property(fc.array(press, { maxLength: 12 }), (presses) => {

@@ -41,6 +41,13 @@ test('on kraft the pale rung drops, and how far is said (common practice)', () =
   expect(reasons.join(' ')).toMatch(/Gorse drops \d+ L\* \(ΔE00 \d+\)/);
 });
 
+test('on a pale yellow card a pale blue keeps its lightness and turns to another hue, and that is said', () => {
+  const yellow = { ...WHITE_CARD, colour: '#fffaa8' } as const;
+  const { shifts, reasons } = cardFit([ink('Haar', '#d9ebff', 'dye')], yellow);
+  expect(Math.abs(shifts[0]?.lightness ?? 9)).toBeLessThan(2.5);
+  expect(reasons[0]).toMatch(/^Haar turns to another hue \(ΔE00 \d\d\)\.$/);
+});
+
 test('65 lb cover curls once wetted, 110 lb does not (common practice)', () => {
   const of = (pounds: number) =>
     cardFit(three('hybrid'), { ...WHITE_CARD, grammage: Math.round(grammageOfPounds(pounds, 'cover')) });

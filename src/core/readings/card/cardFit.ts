@@ -98,9 +98,9 @@ const whyItSuits = ({ colour, finish }: Card): string =>
 const names = (shifts: readonly RungShift[]): string => listed(shifts.map(({ ink }) => ink.name));
 
 function describeShift({ ink, lightness, difference }: RungShift): string {
-  const far = Math.round(Math.abs(lightness));
-  const way = lightness < 0 ? 'drops' : 'rises';
-  return far >= 3
-    ? `${ink.name} ${way} ${far} L* (ΔE00 ${difference.toFixed(0)}).`
+  // No card is so much lighter than the usual white that an ink would rise.
+  const drop = Math.round(-lightness);
+  return drop >= 3
+    ? `${ink.name} drops ${drop} L* (ΔE00 ${difference.toFixed(0)}).`
     : `${ink.name} turns to another hue (ΔE00 ${difference.toFixed(0)}).`;
 }

@@ -116,6 +116,14 @@ describe('a hand refuses what cannot be done, and says why', () => {
       /A loaded brush would land in a join/,
     ],
     [
+      'brewing a middle on a brush that took up one of its inks alone',
+      resolvedOf([gorse, weir], WHITE_CARD, { school: 'bothEnds' }),
+      deeds((deed) => [
+        deed.does === 'load' && deed.inks.length > 1 ? { ...deed, inks: deed.inks.slice(0, 1) } : deed,
+      ]),
+      /does not hold Gorse and Weir/,
+    ],
+    [
       'landing in a join',
       plain,
       deeds((deed) => [deed.does === 'lay' ? { ...deed, land: { x: 50, y: USUAL_PANEL.height / 3 } } : deed]),
