@@ -110,7 +110,10 @@ export function PanelPicture(props: Props) {
     const request = { wetness, width: columns, height: rows, progress, isPlain };
     const painting = isQuiet
       ? paintQuietly(place, resolved, request)
-      : pictures.painted(what, () => paint(place, resolved, request));
+      : pictures.painted(what, async () =>
+          // One that was given up for a newer one is not painted after all.
+          mine === asked.current ? paint(place, resolved, request) : null,
+        );
     pictureIsUnderWay(painting);
     painting
       .then((halves) => {
