@@ -102,10 +102,10 @@ type Asked = Omit<PaintRequest, 'recipe' | 'rows'>;
 /** A picture of fewer pixels than this is not worth sharing out. */
 const SHARED_FROM = 80_000;
 /**
- * On two cores one that is painted sooner, ms, is not, either: the page itself is at work as long after a change, and a second
- * painter would only take its core.
+ * On two cores one that is painted within a frame, ms, is not, either: the page itself is at work half as long after a change,
+ * and a second painter would only take its core.
  */
-const WORTH_A_CORE = 6;
+const WORTH_A_CORE = 16;
 /** How long the last picture was worked on, by both painters together, ms. */
 let lastTook = 0;
 
