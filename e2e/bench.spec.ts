@@ -142,6 +142,45 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   expect(Math.abs(shares.reduce((sum, share) => sum + share, 0) - 100)).toBeLessThanOrEqual(1);
 });
 
+/** Runs in the page: notes what the first mark says each time a picture as large as the panel is asked of a painter. */
+function noteAsked(): void {
+  const asked: unknown[] = [];
+  Object.assign(window, { asked });
+  const post = Worker.prototype.postMessage;
+  Worker.prototype.postMessage = function (this: Worker, ...given: Parameters<typeof post>) {
+    const { path, argumentList } = given[0] ?? {};
+    if (path?.[0] === 'paint' && argumentList[1].value.width > 200)
+      asked.push(document.querySelector('[role=slider]')?.getAttribute('aria-valuenow'));
+    post.apply(this, given);
+  } as typeof post;
+}
+
+test('the panel is asked for while its marks still stand where they were, and not again once they are drawn', async ({
+  page,
+}) => {
+  await page.addInitScript(noteAsked);
+  await openBench(page);
+  const mark = page.getByRole('slider').first();
+  const panel = page.locator('main canvas[data-painted]').first();
+  const move = async (): Promise<unknown[]> => {
+    const [stood, shown] = [
+      await mark.getAttribute('aria-valuenow'),
+      await panel.getAttribute('data-painted'),
+    ];
+    await page.evaluate(() => {
+      (window as unknown as { asked: unknown[] }).asked.length = 0;
+    });
+    await mark.press('ArrowDown');
+    await expect(mark).not.toHaveAttribute('aria-valuenow', stood ?? '');
+    await expect(panel).not.toHaveAttribute('data-painted', shown ?? '');
+    const asked = await page.evaluate(() => (window as unknown as { asked: unknown[] }).asked);
+    return [...new Set(asked)].map((said) => said === stood);
+  };
+  // The first change starts the second painter, too.
+  expect(await move()).toEqual([true]);
+  expect(await move()).toEqual([true]);
+});
+
 test('everything follows the card: dyes vanish on black, and the steps follow the marks', async ({
   page,
 }) => {

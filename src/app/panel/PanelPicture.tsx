@@ -67,6 +67,7 @@ interface Props {
   readonly onPainted?: ((canvas: HTMLCanvasElement) => void) | undefined;
 }
 
+/** Hears of a change before what it stands in is drawn anew. */
 function Ahead({ tell }: { readonly tell: (changed: ResolvedRecipe) => void }) {
   useRecipeAhead(tell);
   return null;
