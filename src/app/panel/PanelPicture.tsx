@@ -9,11 +9,20 @@ import { forgetPlace, paint, paintQuietly } from '../../workers/client';
 import { useSession } from '../session';
 import { useRecipeAhead } from '../useBench';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
-import { keptPictures } from './keptPictures';
+import { keptPictures, type Shown } from './keptPictures';
 import { pictureIsUnderWay } from './printing';
 
 /** Painted panels, for when a view is opened again. */
 const pictures = keptPictures();
+
+/** What a painter is asked for, to show that. */
+const requestOf = ({ wetness, columns, rows, progress, isPlain }: Shown) => ({
+  wetness,
+  width: columns,
+  height: rows,
+  progress,
+  isPlain,
+});
 
 /** Puts a picture's halves onto a canvas, from the top down. */
 function putOn(target: HTMLCanvasElement, halves: readonly Picture[], width: number, height: number): void {
@@ -108,7 +117,7 @@ export function PanelPicture(props: Props) {
       show(known);
       return;
     }
-    const request = { wetness, width: columns, height: rows, progress, isPlain };
+    const request = requestOf(what);
     const painting = isQuiet
       ? paintQuietly(place, resolved, request)
       : pictures.painted(what, async () =>
@@ -147,11 +156,9 @@ export function PanelPicture(props: Props) {
     const { id, panel } = resolved.recipe;
     // Another panel will have another size here.
     if (changed.recipe.id !== id || changed.recipe.panel !== panel) return;
-    const request = { wetness, width: columns, height: rows, progress, isPlain };
+    const what = { resolved: changed, wetness, progress, isPlain, columns, rows };
     pictures
-      .painted({ resolved: changed, wetness, progress, isPlain, columns, rows }, () =>
-        paint(place, changed, request),
-      )
+      .painted(what, () => paint(place, changed, requestOf(what)))
       // It is asked for again when it is to be shown, and what fails is told then.
       .catch(() => {});
   };

@@ -133,8 +133,8 @@ export function addStep(desk: Desk, { recipe }: { readonly recipe: Recipe }, tol
 
 /** What a step leaves on the mat. */
 function matAfter({ deeds, waits }: Step, before: Desk['mat']): Desk['mat'] {
-  const loaded = deeds.findLast((deed) => deed.does === 'load' && deed.load === 'full');
-  const lies = loaded?.does === 'load' ? loaded.inks : before;
+  const loaded = deeds.flatMap((deed) => (deed.does === 'load' && deed.load === 'full' ? [deed.inks] : []));
+  const lies = loaded.at(-1) ?? before;
   return waits && lies ? [] : lies;
 }
 
