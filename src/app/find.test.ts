@@ -33,3 +33,18 @@ test('scattered letters are the last resort, and nothing is nothing', () => {
   expect(found('one after')).toEqual(['glow']);
   expect(found(' ')).toHaveLength(THINGS.length);
 });
+
+test('what a word means is found last, after what is called so', () => {
+  const piece = {
+    id: 'piece',
+    label: 'Piece of work: what the hands do at one go in a sitting, such as a step of one sheet',
+    sort: 'word',
+  };
+  const work = { id: 'work', label: 'Work step by step', sort: 'Recipe' };
+  const print = { id: 'print', label: 'Print the order of work', also: 'full sheet pdf', sort: 'Recipe' };
+  const all = [piece, work, print];
+  expect(findAmong(all, 'step').map(({ id }) => id)).toEqual(['work', 'piece']);
+  expect(findAmong(all, 'sheet').map(({ id }) => id)).toEqual(['print', 'piece']);
+  expect(findAmong(all, 'full sheet').map(({ id }) => id)).toEqual(['print']);
+  expect(findAmong(all, 'piece').map(({ id }) => id)).toEqual(['piece']);
+});

@@ -10,14 +10,20 @@ export interface Findable {
   readonly sort: string;
 }
 
-/** What may be found by its other words, and by letters scattered in a name only where nothing else is found. */
-const KEYS = [
-  { key: 'label', threshold: rankings.CONTAINS },
-  { key: 'also', threshold: rankings.WORD_STARTS_WITH, maxRanking: rankings.WORD_STARTS_WITH },
-] as const;
-
 /** Over what is longer, such as a sentence, almost any letters are scattered. */
 const SCATTERED_UP_TO = 40;
+
+/** What may be found by its other words, and by letters scattered in a name only where nothing else is found. */
+const KEYS = [
+  { key: nameOf, threshold: rankings.CONTAINS },
+  { key: 'also', threshold: rankings.WORD_STARTS_WITH, maxRanking: rankings.WORD_STARTS_WITH },
+  { key: 'label', threshold: rankings.CONTAINS, maxRanking: rankings.CONTAINS },
+] as const;
+
+/** What a word is, where it is told what it means: the rest of that comes last. */
+function nameOf({ label }: Findable): string {
+  return label.length > SCATTERED_UP_TO ? label.replace(/: .*/, '') : label;
+}
 
 /**
  * What is called so, the best first: the whole name, its beginning, a word of it, a part of it; then what has other words

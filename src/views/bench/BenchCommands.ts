@@ -61,7 +61,7 @@ export function BenchCommands({ readings, edit, onAdd, onSeen, onExport, onGo, l
         {
           id: 'sheet',
           label: 'Print the order of work',
-          also: 'sheet pdf steps',
+          also: 'full sheet pdf steps',
           group: 'Recipe',
           key: 'p',
           run: () => onGo('sheet'),
