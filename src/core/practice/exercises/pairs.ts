@@ -1,7 +1,7 @@
 import { hueSector } from '../../choose/shelf/gaps';
 import type { DriedInk } from '../../readings/driedShelf';
 
-/** Pairs tried for the one whose difference is nearest to what is wanted. */
+/** Pairs tried for the one whose difference is nearest to what is wanted; all of them where there are no more. */
 const TRIED = 160;
 
 /** One of a list. */
@@ -32,9 +32,7 @@ export function pairNear(
 ): readonly [DriedInk, DriedInk] | undefined {
   let best: readonly [DriedInk, DriedInk] | undefined;
   let nearest = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < TRIED; i++) {
-    const [one, other] = [oneOf(inks, draw), oneOf(inks, draw)];
-    if (!one || !other || one.ink.id === other.ink.id) continue;
+  for (const [one, other] of pairsToTry(inks, draw)) {
     const difference = differ(one, other);
     if (difference === undefined || difference < least) continue;
     const off = Math.abs(Math.log(difference / wanted));
@@ -44,6 +42,22 @@ export function pairNear(
     }
   }
   return best;
+}
+
+/** Each pair once where they are few, else so many by chance; whichever of the two first. */
+function pairsToTry(
+  inks: readonly DriedInk[],
+  draw: () => number,
+): readonly (readonly [DriedInk, DriedInk])[] {
+  const each = [...new Map(inks.map((one) => [one.ink.id, one])).values()];
+  if ((each.length * (each.length - 1)) / 2 <= TRIED)
+    return each.flatMap((one, i) =>
+      each.slice(i + 1).map((other) => (draw() < 0.5 ? ([one, other] as const) : ([other, one] as const))),
+    );
+  return Array.from({ length: TRIED }).flatMap(() => {
+    const [one, other] = [oneOf(each, draw), oneOf(each, draw)];
+    return one && other && one !== other ? [[one, other] as const] : [];
+  });
 }
 
 export const huesOf = (inks: readonly DriedInk[]): number[] => [
