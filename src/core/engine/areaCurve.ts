@@ -24,7 +24,7 @@ export const areaCurveOf = ({ run, panel }: Pick<Recipe, 'run' | 'panel'>): Area
 const curveOf = memo(16, (run: RunChoice, panel: Size): AreaCurve => {
   const bands = bandsOf({ run, panel });
   const length = bands?.length ?? panel.height;
-  if (!bands || (bands.isHorizontal && bands.toward.x === 0))
+  if (!bands || bands.isHorizontal)
     return { upTo: (along) => along / length, alongOf: (part) => part * length };
   return countAreas(bands, panel);
 });

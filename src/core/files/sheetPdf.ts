@@ -318,7 +318,7 @@ function drawMarks(
     placedPasses(resolved, pass).flatMap(({ traces }) => traces),
   );
   const given = lie ? givenMarks(recipe, lie, unit) : [];
-  const level = lie?.isHorizontal && lie.toward.x === 0;
+  const level = lie?.isHorizontal;
   page.pushOperators(
     pushGraphicsState(),
     rectangle(panel.x, panel.y, panel.width, panel.height),

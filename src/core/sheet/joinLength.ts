@@ -21,7 +21,7 @@ export const joinLength = (recipe: Recipe, joint: number): Millimetres =>
 const lengthsOf = memoOf((recipe: Recipe): readonly Millimetres[] => {
   const { panel } = recipe;
   const bands = bandsOf(recipe);
-  if (!bands || (bands.isHorizontal && bands.toward.x === 0)) return [];
+  if (!bands || bands.isHorizontal) return [];
   const { alongAt } = bands;
   const middles = jointSpans(recipe).map(({ start, end }) => (start + end) / 2);
   const sums = middles.map(() => 0);

@@ -119,8 +119,7 @@ function bandWords(recipe: Recipe, bands: BandGeometry, unit: Unit, piece: WorkP
     },
     isUpright: () => Math.abs(bands.toward.x) > Math.abs(bands.toward.y),
     turning: () => bands.turning(piece),
-    areas:
-      bands.isHorizontal && bands.toward.x === 0 ? recipe.rungs.map(({ share }) => share) : areasOf(recipe),
+    areas: bands.isHorizontal ? recipe.rungs.map(({ share }) => share) : areasOf(recipe),
   };
 }
 
