@@ -1,7 +1,11 @@
 import type { LayingChange } from './passes/definition';
 import { PASS_KINDS } from './passes/passes';
-import { passesInOrder } from './recipe';
+import { passesInOrder, type Recipe } from './recipe';
 import { contextsOf, type ResolvedRecipe } from './resolved';
+
+/** Whether the ladder is laid on a stamp and printed, and not laid on the card. */
+export const isPrinted = (recipe: Recipe): boolean =>
+  passesInOrder(recipe).some(({ kind }) => PASS_KINDS[kind].printsLadder);
 
 const AS_ALWAYS: LayingChange = { streaks: 1, mottle: 1, opens: 1 };
 

@@ -8,10 +8,12 @@ import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
 import { BARE, type Ink } from '../materials/ink/ink';
 import { paintPanel } from '../picture/paint';
+import { setRun } from '../recipe/editLadder';
 import { addPlacement } from '../recipe/editPasses';
 import { USUAL_PANEL } from '../recipe/panel';
 import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import type { ResolvedRecipe } from '../recipe/resolved';
+import type { RunId } from '../recipe/runs/runs';
 import type { SchoolId } from '../recipe/schools/schools';
 import type { ToolId } from '../recipe/tools/tools';
 import { brushesFor, DAMP_FOR } from './brushes';
@@ -107,6 +109,29 @@ test('of two panels both are worked on, and both strips; what is done on the des
   expect(times('Letter the strip')).toBe(2);
   expect(times('Gorse, on the strip')).toBeGreaterThan(1.4);
   expect(found(two, 'Gorse, on the strip')?.care.join(' ')).toContain('Turn the strip');
+});
+
+test('a ladder that is printed goes on one rubber for both panels, which stays where it lies, as in a mirror', () => {
+  const design = OWN_DESIGNS.find(({ id }) => id === 'crackle');
+  if (!design) throw new Error('there is no such stamp');
+  const base = resolvedOf([yellow, blue], WHITE_CARD, { tool: 'pad' });
+  const printed = (run: RunId): ResolvedRecipe =>
+    withPass({ ...base, recipe: setRun(base.recipe, run), alsoOn: WHITE_CARD }, 'backgroundStamp', {
+      design,
+    });
+  const told = (run: RunId, title: string): string => {
+    const step = compileSheet(printed(run), 'mm').steps.find((one) => one.title === title);
+    return [step?.work, ...(step?.care ?? [])].join(' ');
+  };
+  for (const title of ['Gorse', 'Skerry']) {
+    expect(told('straight', title)).toContain('Dab the pad straight on the rubber');
+    expect(told('straight', title)).not.toMatch(/on the card|Turn the panel|other panel/);
+  }
+  expect(told('straight', 'Background stamp')).not.toMatch(/mirror|other panel/);
+  expect(told('slant', 'Background stamp')).toContain('as in a mirror');
+  expect(told('corners', 'Background stamp')).toContain('as in a mirror');
+  expect(told('straight', 'Print it')).toContain('The same on the other panel.');
+  expect(told('straight', 'Clear-emboss the print')).toContain('wiped clean and dried');
 });
 
 const loads = (...inks: readonly Ink[]) => inks.map((one) => ({ inks: [one], takes: 'new ink' }) as const);

@@ -1,6 +1,7 @@
 import type { Unit } from '../base/length';
 import { memo } from '../base/memo';
 import { setsInBrush } from '../materials/ink/kinds';
+import { isPrinted } from '../recipe/laying';
 import type { Danger } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { passesInOrder } from '../recipe/recipe';
@@ -12,7 +13,7 @@ import { clearDesk, type Desk, type Piece, type Step } from './desk';
 import { check, isTimeToWash, prepared } from './finishing';
 import { ladderPieces, onPanel } from './ladderPieces';
 import { doLater, dry, isDueAfter, passPieces } from './passPieces';
-import { type Setting, settingOf } from './setting';
+import { onRubber, type Setting, settingOf } from './setting';
 import { describeMinutes, type Minutes, type Pace, USUAL_PACE } from './times';
 
 /** The order of work for one panel. */
@@ -85,7 +86,7 @@ function piecesOf(setting: Setting): Piece[] {
   };
   return [
     ...under.flatMap((pass, i) => passPieces(pass, i, setting)),
-    ...ladderPieces(setting, onPanel(setting)),
+    ...ladderPieces(isPrinted(setting.resolved.recipe) ? onRubber(setting) : setting, onPanel(setting)),
     blended,
     ...over.flatMap((pass, i) => passPieces(pass, under.length + i, setting)),
     end,

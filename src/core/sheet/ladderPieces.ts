@@ -120,7 +120,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
         work: words.lay(rung, extent, fadesToward),
         care: [
           ...taken.care,
-          ...(desk.mat ? [words.turning(rung)] : []),
+          ...(desk.mat && setting.turns ? [words.turning(rung)] : []),
           ...(laying.load === 'touch'
             ? [
                 `${setting.tool.touching}.`,

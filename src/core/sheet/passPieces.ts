@@ -5,7 +5,7 @@ import { INK_KINDS } from '../materials/ink/kinds';
 import { settle } from '../recipe/editLadder';
 import type { PassDeed, PassStep, PlacementContext } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
-import type { Recipe } from '../recipe/recipe';
+import { bandsOf, type Recipe } from '../recipe/recipe';
 import { contextsOf, placedPasses } from '../recipe/resolved';
 import { STRAIGHT } from '../recipe/runs/runs';
 import type { BrushUse } from './brushes';
@@ -129,7 +129,7 @@ function ladderAgain(pass: Pass, ladder: NonNullable<PassStep['ladder']>, settin
         minutes: 0.5,
         marks: strip.words.given,
         deeds: [{ does: 'mark', on: `strip ${pass.id}`, marks: strip.words.given }],
-        needs: ['strip of the same card'],
+        needs: ['spare of the same card, for the strip'],
       }),
   };
   return [
@@ -198,7 +198,7 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
     };
     return addPassStep(laid, setting, {
       pass: pass.id,
-      step,
+      step: kind.printsLadder ? { ...step, care: [...step.care, ...mirrored(resolved.recipe)] } : step,
       key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
       ...(ink ? { ink } : {}),
       ...(use ? { use } : {}),
@@ -209,6 +209,16 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
   return ink && kind.ink !== 'stamped'
     ? { need: { inks: [ink], takes: 'new ink' }, job }
     : { job: (desk) => job(desk) };
+}
+
+/** Over a stamp in its positioner left and right change places, as in a mirror; bands that lie level are the same there. */
+function mirrored(recipe: Recipe): string[] {
+  const bands = bandsOf(recipe);
+  return bands?.isHorizontal
+    ? []
+    : [
+        'Rubber up it lies as in a mirror: what is to be on the left of the panel goes on the right of the rubber.',
+      ];
 }
 
 /**

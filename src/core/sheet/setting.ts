@@ -7,7 +7,7 @@ import { judgeJoint, walkJoint, walkOnWhite } from '../readings/joints/joint';
 import { potencies } from '../readings/perceived';
 import { layingOf } from '../recipe/laying';
 import { USUAL_PANEL } from '../recipe/panel';
-import { jointSpans, patchesOf } from '../recipe/recipe';
+import { jointSpans, patchesOf, type Recipe } from '../recipe/recipe';
 import type { ResolvedRecipe } from '../recipe/resolved';
 import type { School } from '../recipe/schools/definition';
 import type { Tool } from '../recipe/tools/definition';
@@ -44,6 +44,8 @@ export interface Setting {
   readonly changing: Minutes;
   /** How many panels are laid at once. */
   readonly panels: number;
+  /** Whether what is laid on is turned under the tool, as card is: a stamp stays in its positioner. */
+  readonly turns: boolean;
   /** A panel's size against the usual one, times how many there are: how much farther the brush has to go over a part of it, and along the join of two rungs. */
   readonly larger: {
     readonly over: (area: number) => number;
@@ -63,9 +65,6 @@ export function settingOf(
   const { recipe, card } = resolved;
   const tool = TOOLS[recipe.tool];
   const { stroke, everyWay } = FINISHES[card.finish];
-  const { width, height } = recipe.panel;
-  const goingBack = tool.goBackStroke ?? `${everyWay ? stroke : 'small circles'}, light hand`;
-  const usual = USUAL_PANEL.width * USUAL_PANEL.height;
   const ground = blendGround(resolved);
   const spans = jointSpans(recipe);
   const panels = resolved.alsoOn ? 2 : 1;
@@ -77,11 +76,7 @@ export function settingOf(
     school: schoolOf(resolved),
     order: layingOrder(resolved),
     tool,
-    strokes: {
-      laying: tool.stroke ?? stroke,
-      goingBack,
-      waking: tool.wakeStroke ?? goingBack,
-    },
+    strokes: strokesOf(tool, stroke, everyWay ? stroke : CIRCLES),
     words,
     ground,
     neighbours: neighboursOf(recipe),
@@ -94,13 +89,38 @@ export function settingOf(
     },
     changing: 0,
     panels,
-    larger: {
-      over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
-      along: (one, other) =>
-        panels * Math.max(joinLength(recipe, Math.min(one, other)) / USUAL_PANEL.width, LEAST.along),
-    },
+    turns: true,
+    larger: largerThanUsual(recipe, panels),
   };
 }
+
+/** How a tool is moved that has no stroke of its own, wherever nothing speaks against it. */
+const CIRCLES = 'small circles';
+
+function strokesOf(tool: Tool, stroke: string, back: string): Setting['strokes'] {
+  const goingBack = tool.goBackStroke ?? `${back}, light hand`;
+  return { laying: tool.stroke ?? stroke, goingBack, waking: tool.wakeStroke ?? goingBack };
+}
+
+function largerThanUsual(recipe: Recipe, panels: number): Setting['larger'] {
+  const { width, height } = recipe.panel;
+  const usual = USUAL_PANEL.width * USUAL_PANEL.height;
+  return {
+    over: (area) => panels * Math.max(Math.sqrt((area * width * height) / usual), LEAST.over),
+    along: (one, other) =>
+      panels * Math.max(joinLength(recipe, Math.min(one, other)) / USUAL_PANEL.width, LEAST.along),
+  };
+}
+
+/** The same for a ladder that is laid on a stamp's rubber: one for all panels, without a grain, and fixed where it lies. */
+export const onRubber = (setting: Setting): Setting => ({
+  ...setting,
+  tool: { ...setting.tool, loading: setting.tool.loadingRubber ?? setting.tool.loading },
+  strokes: strokesOf(setting.tool, CIRCLES, CIRCLES),
+  panels: 1,
+  turns: false,
+  larger: largerThanUsual(setting.resolved.recipe, 1),
+});
 
 function canBrew({ inks }: ResolvedRecipe, ground: BlendGround): boolean {
   const [first, last, ...others] = inks;

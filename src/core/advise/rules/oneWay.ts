@@ -1,4 +1,5 @@
 import { FINISHES } from '../../materials/card/finishes';
+import { isPrinted } from '../../recipe/laying';
 import { TOOLS } from '../../recipe/tools/tools';
 import type { Rule } from './definition';
 import { nearestCard } from './nearest';
@@ -8,7 +9,8 @@ export const oneWay: Rule = {
   id: 'oneWay',
   check: ({ resolved: { recipe, card }, cards }) => {
     const tool = TOOLS[recipe.tool];
-    if (!tool.goesOneWay || !FINISHES[card.finish].everyWay) return [];
+    // A stamp’s rubber has no grain.
+    if (!tool.goesOneWay || !FINISHES[card.finish].everyWay || isPrinted(recipe)) return [];
     const other = nearestCard(card, cards, ({ finish }) => finish === 'smooth');
     return [
       {

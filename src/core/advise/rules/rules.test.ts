@@ -91,6 +91,12 @@ describe('each rule is seen, said, and gone once its press has mended it (common
       /dipped from its ends: it cannot be dipped into a glow/,
     ],
     [
+      'a stamp that is to be dipped',
+      withPass(dippedOne, 'backgroundStamp', { design: drawn('crackle') }),
+      'dipped stamp',
+      /^A stamp is inked and printed: it cannot be dipped/,
+    ],
+    [
       'a dye on black',
       kitWith(['leat-mid', 'gorse-mid'], 'black'),
       'lost',

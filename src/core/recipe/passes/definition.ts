@@ -146,6 +146,8 @@ export interface PassFacts {
   readonly lifts?: true;
   /** It is clear powder, melted on. */
   readonly clearPowder?: true;
+  /** The ladder is laid on its stamp instead of on the card, and printed. */
+  readonly printsLadder?: true;
   /** It lays the ladder's own inks over themselves. */
   readonly sameInks?: true;
   /** A thing of its own, laid over what is there: where it hides a design, that is not for want of contrast. */

@@ -110,7 +110,7 @@ export const greetingStrip = definePass({
           care: ['Cut it larger than its die all round: its edges will be fingered.'],
           minutes: 1,
           does: [],
-          needs: ['strip of the same card'],
+          needs: ['spare of the same card, for the strip'],
           ladder: { on: 'a strip', size: { width: height, height: width } },
         },
         {

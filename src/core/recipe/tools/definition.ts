@@ -28,6 +28,8 @@ export interface Tool {
   readonly goesOneWay?: true;
   /** How it takes up ink and comes down on the card: "Load, tap off on white kitchen paper, land in the solid part". */
   readonly loading: string;
+  /** How it takes up ink and comes down on the rubber of a stamp; absent where it does as on the card. */
+  readonly loadingRubber?: string;
   /** How a touch of ink is taken where a brush has been cleaned since. */
   readonly touching: string;
   /** How it is moved, after that; absent where the card's own stroke serves. */

@@ -23,4 +23,6 @@ export const pad = {
   ...BRUSH_WORDS,
   loading:
     'Dab the pad straight on the card where it is to be solid, then blend it out at once with the brush of its colour',
+  loadingRubber:
+    'Dab the pad straight on the rubber where it is to be solid, then blend it out at once with the brush of its colour',
 } as const satisfies Tool;
