@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSession, useShelf } from '../../app/session';
 import { counted, named } from '../../core/base/words';
+import { washingUp } from '../../core/make/sitting/brushwork';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
 import { letterOf } from '../../core/sheet/brushes';
+import { describeMinutes } from '../../core/sheet/times';
 import { endSitting, reopenSitting } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
@@ -29,7 +31,7 @@ export function EndOfSitting({ record, run, known }: Props) {
   const [typed, setTyped] = useState<Readonly<Record<string, number>>>({});
   const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
   const made = Object.keys(run.logged).length;
-  const brushes = [...new Set(run.lines.flatMap(({ brush }) => brush ?? []))].toSorted((p, q) => p - q);
+  const { brushes, minutes } = washingUp(known.sitting, run.lines);
   const last = Math.max(0, ...run.lines.map(({ end }) => end));
   // What the plan reserved is at hand at once.
   const planned = record.reserves ?? outlay?.used;
@@ -73,7 +75,10 @@ export function EndOfSitting({ record, run, known }: Props) {
       ) : (
         <>
           {brushes.length > 0 && (
-            <p>Wash {named('brush', brushes.map(letterOf))}: what stays on one spoils the next blend.</p>
+            <p>
+              Wash {named('brush', brushes.map(letterOf))}, about {describeMinutes(minutes)}: what stays on
+              one spoils the next blend.
+            </p>
           )}
           {used.map(({ cardId, sheets }) => (
             <p key={cardId} className="flex items-center gap-3 text-lg">

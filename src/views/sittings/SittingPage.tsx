@@ -4,6 +4,7 @@ import { type Command, useCommands } from '../../app/commands';
 import { useSession } from '../../app/session';
 import { percent } from '../../core/base/words';
 import { keyOf } from '../../core/make/sitting/begun';
+import { washingUp } from '../../core/make/sitting/brushwork';
 import { criticalLines } from '../../core/make/sitting/critical';
 import { doneTimes } from '../../core/make/sitting/evenings';
 import type { KnownSitting } from '../../core/make/sitting/known';
@@ -263,6 +264,7 @@ function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
   const by = Math.max(0, ...doneTimes(known.sitting, shown).values(), shown.makespan);
   const first = planned?.naive.inFours ?? planned?.naive.panelAfterPanel;
   const sooner = first ? Math.round(first.makespan - shown.makespan) : 0;
+  const toWash = washingUp(known.sitting, shown.lines).minutes;
   const over = planned && planned.bound > 0 ? 100 * (shown.makespan / planned.bound - 1) : undefined;
   return (
     <dl className="flex flex-wrap gap-x-6 gap-y-1 text-right [&_dd]:text-xl [&_dd]:font-semibold [&_dd]:tabular-nums [&_dt]:text-mute [&>div]:flex [&>div]:flex-col-reverse">
@@ -282,6 +284,12 @@ function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
         <dt>waiting</dt>
         <dd>{Math.round(shown.waiting)} min</dd>
       </div>
+      {toWash > 0 && (
+        <div>
+          <dt>washing up after</dt>
+          <dd>{Math.max(Math.round(toWash), 1)} min</dd>
+        </div>
+      )}
       {!isRunning && over !== undefined && (
         <div>
           <dt>

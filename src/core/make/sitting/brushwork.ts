@@ -1,5 +1,6 @@
+import type { Minutes } from '../../sheet/times';
 import type { BrushBegun } from './begun';
-import type { BrushWish, Sitting, Work } from './sitting';
+import type { BrushWish, Planned, Sitting, Work } from './sitting';
 
 /** Which brushes a stage is worked with, one for each operation, and which are washed before it and right after it. */
 export interface Brushwork {
@@ -118,4 +119,18 @@ function toWash(
   });
   if (best < 0) throw new RangeError(`a stage wants more brushes for ${set} at once than there are`);
   return best;
+}
+
+/** The brushes with colour on them once all is done, by their numbers, and how long it takes to wash them. */
+export function washingUp(
+  { atHand }: Sitting,
+  lines: readonly Planned[],
+): { readonly brushes: readonly number[]; readonly minutes: Minutes } {
+  const last = new Map<number, Planned>();
+  for (const line of lines.toSorted((p, q) => p.end - q.end))
+    if (line.brush !== undefined) last.set(line.brush, line);
+  const brushes = [...last]
+    .flatMap(([brush, { does }]) => (does === 'wash' ? [] : [brush]))
+    .toSorted((p, q) => p - q);
+  return { brushes, minutes: brushes.length * atHand.washMinutes };
 }

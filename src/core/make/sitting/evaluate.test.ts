@@ -1,7 +1,16 @@
 import { describe, expect, test } from 'vitest';
+import { washingUp } from './brushwork';
 import { evaluate, type Token, workbenchOf } from './evaluate';
 import { plainOrders } from './orders';
-import { type AtHand, type Operation, type Plan, type Sitting, USUAL_TABLE, whyNot } from './sitting';
+import {
+  type AtHand,
+  type Operation,
+  type Plan,
+  type Planned,
+  type Sitting,
+  USUAL_TABLE,
+  whyNot,
+} from './sitting';
 
 /** Everything here is reckoned by hand: pieces of whole minutes, wiping 1 min, washing 2, damp for 10. */
 const TABLE: AtHand = { ...USUAL_TABLE, wipeMinutes: 1, washMinutes: 2, dampMinutes: 10 };
@@ -168,6 +177,16 @@ describe('brushes', () => {
       '18–21 operation 1.0 mat 1 brush 0',
     ]);
     expect(one).toMatchObject({ washes: 1, waiting: 10 });
+  });
+
+  test('that have colour on them at the end are washed after it; one washed last is clean', () => {
+    const sitting = sittingOf(two, { mats: 2, brushes: { all: 2 } });
+    const { lines } = planOf(sitting, token(0), token(1), token(0)) as Plan;
+    expect(washingUp(sitting, lines)).toEqual({ brushes: [0, 1], minutes: 4 });
+    const [first] = lines;
+    const washed = { ...(first as Planned), does: 'wash' as const, start: 9, end: 11 };
+    expect(washingUp(sitting, [washed, ...lines])).toEqual({ brushes: [1], minutes: 2 });
+    expect(washingUp(sitting, [])).toEqual({ brushes: [], minutes: 0 });
   });
 });
 
