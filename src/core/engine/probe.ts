@@ -10,7 +10,7 @@ import type { ResolvedRecipe } from '../recipe/resolved';
 import { compileLayers, type LayerProgram } from './layers';
 import { lightOf, reflectanceOf, type Wetness } from './mixing';
 import { finished, type Progress } from './progress';
-import { countLayers, type LayerStack } from './stack';
+import { countLayers, type LayerStack, stackHasher } from './stack';
 
 /** Asks a panel what lies at its points and which colour that is, dried or wet, after some of the work. */
 export interface PanelProbe {
@@ -26,6 +26,9 @@ export interface PanelProbe {
   /** Dried, whatever the wetness asked for. */
   readonly reflectanceOf: (stack: LayerStack) => Spectrum;
 }
+
+/** So many colours a probe remembers. */
+const MOST_KNOWN = 20_000;
 
 /** @param progress  how far the work has come; the finished panel where left out */
 export function probePanel(
@@ -44,7 +47,16 @@ export function probePanel(
     program.layAt(x, y, inside, stack);
     return stack;
   };
-  const lightAt = (x: Millimetres, y: Millimetres, inside?: Inside) => light(stackAt(x, y, inside));
+  const hash = stackHasher();
+  // Where one ink is solid, and along level bands, the same lies at many points.
+  const known = new Map<number, LinearRgb>();
+  const lightAt = (x: Millimetres, y: Millimetres, inside?: Inside): LinearRgb => {
+    const here = hash(stackAt(x, y, inside));
+    const found = known.get(here) ?? light(stack);
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(here, found);
+    return found;
+  };
   return {
     program,
     stackAt,

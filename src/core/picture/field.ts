@@ -2,7 +2,7 @@ import { coverageOnGrid } from '../engine/coverage';
 import type { LayerProgram } from '../engine/layers';
 import type { Wetness } from '../engine/mixing';
 import type { Progress } from '../engine/progress';
-import { countLayers, type LayerStack } from '../engine/stack';
+import { stackHasher } from '../engine/stack';
 import { groundOfCard } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
 import type { ResolvedRecipe } from '../recipe/resolved';
@@ -243,30 +243,5 @@ function nodeVisitor({ resolved, wetness, progress, program, surface, columns, r
       if (cache.checkedBy[node] !== field) compare(cache, node, field);
       if (grid.visited[node] !== cache.state[node]) look(cache, grid, node);
     },
-  };
-}
-
-/**
- * Tells stacks apart by one number of 53 bits, at least 0: the same for the same stack, and for two others so hardly
- * ever that no picture will show it. Source of the mixing: FNV-1a's prime and xorshift, from memory.
- */
-function stackHasher(): (stack: LayerStack) => number {
-  const bits = new Float64Array(1);
-  const halves = new Uint32Array(bits.buffer);
-  return (stack) => {
-    const { amounts, inks } = stack;
-    const layers = countLayers(stack);
-    let one = 0x811c9dc5 ^ layers ^ (stack.wet ? 0x100 : 0);
-    let other = 0x9747b28c;
-    for (let i = 0; i < layers * inks; i++) {
-      if (amounts[i] === 0) continue;
-      bits[0] = amounts[i];
-      one = Math.imul(one ^ halves[0] ^ i, 0x01000193);
-      one = Math.imul(one ^ halves[1], 0x01000193);
-      other = Math.imul(other ^ halves[1] ^ (i << 8), 0x5bd1e995);
-      other = Math.imul(other ^ (other >>> 15) ^ halves[0], 0x5bd1e995);
-      one ^= one >>> 13;
-    }
-    return (one >>> 0) * 0x200000 + (other >>> 11);
   };
 }
