@@ -68,6 +68,17 @@ describe('what the trade would take (common practice)', () => {
       params: { strength: expect.any(Number) },
     });
     expect(start('silhouette').params).toBeUndefined();
+    // An ink that reads is not left for one that reads still better.
+    const brown = {
+      ...inkOf('soot-line'),
+      id: 'peat-line',
+      name: 'Peat Line',
+      overWhite: '#4a3420' as const,
+    };
+    const [first] = DEMO_INKS.filter(({ kind }) => kind === 'detail');
+    const both = [brown, ...DEMO_INKS];
+    expect(first?.id).toBe('soot-line');
+    expect(start('silhouette', resolved, both)).toMatchObject({ inkId: 'peat-line' });
   });
 
   test('a strip starts with a shadow where it would hardly stand off', () => {

@@ -354,6 +354,20 @@ test('white ink is wiped where it comes over colour, not where it is laid on bar
   };
   expect(wiped('paleFirst')).toEqual(['Back with Slip']);
   expect(wiped('darkFirst')).toEqual(['Slip']);
+  // With bare card at its one end, whichever, it comes from there; between colours, or in patches, from nowhere.
+  const slip = ink('Slip', '#fdfdfb', 'white');
+  const wiping = (inks: readonly Ink[], run: RunId = 'straight') => {
+    const resolved = resolvedOf(inks);
+    const recipe = { ...setRun(resolved.recipe, run), school: 'darkFirst' as const };
+    const lines = compileSheet({ ...resolved, recipe }, 'mm').steps.flatMap(({ care }) => care);
+    return [
+      ...new Set(lines.filter((line) => line.includes('picks up')).map((line) => line.split(' picks')[0])),
+    ];
+  };
+  expect(wiping([BARE, slip, teal])).toEqual(['From the bare end inward; it']);
+  expect(wiping([teal, slip, BARE])).toEqual(['From the bare end inward; it']);
+  expect(wiping([yellow, slip, teal])).toEqual(['It']);
+  expect(wiping([BARE, slip, teal], 'scatter')).toEqual(['It']);
 });
 
 test('brushes are labelled by the family they hold, pigment apart, white as white, and one of the maker’s own by its name', () => {

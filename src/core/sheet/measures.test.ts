@@ -39,6 +39,15 @@ describe('on a straight run, whose joins lie at 85 to 75 and 45 to 35 mm from th
   });
 });
 
+test('what an ink covers of level bands is its share; of rings it is what lies within them', () => {
+  expect(measuredWords(three, 'mm').areas).toEqual(three.rungs.map(({ share }) => share));
+  const rings = setRun(three, 'glow');
+  const areas = Array.from(measuredWords(rings, 'mm').areas);
+  expect(areas.reduce((sum, area) => sum + area, 0)).toBeCloseTo(1, 2);
+  for (const [i, area] of areas.entries())
+    expect(Math.abs(area - (rings.rungs[i]?.share ?? 0))).toBeGreaterThan(0.01);
+});
+
 test('bands that lie upright or level are marked by one figure each, slanting ones by lines from edge to edge', () => {
   const on = (angle: number) => {
     const words = measuredWords({ ...three, run: { id: 'slant', params: { angle } } }, 'mm');

@@ -88,8 +88,8 @@ describe('how long a pass takes', () => {
   test('with a design goes by how far the hand has to go over it, on each panel: not less than 0.6 nor more than twice', () => {
     const stamped = (width: number, height = width, on = resolved) =>
       minutesOf(
-        withPass(on, 'backgroundStamp', { ink: gorse, design: leaf(width, height), params: { width } }),
-        'Background stamp',
+        withPass(on, 'clearResist', { design: leaf(width, height), params: { width } }),
+        'Emboss the resist',
       );
     const usual = stamped(80);
     expect(stamped(120)).toBeCloseTo(1.5 * usual, 9);
@@ -110,6 +110,10 @@ describe('how long a pass takes', () => {
     const coated = (made: ResolvedRecipe) =>
       withPass(withPass(made, 'coat', { ink: gorse }), 'coat', { ink: gorse });
     expect(minutesOf(two, 'Mask the blend')).toBeCloseTo(1.5 * minutesOf(masked, 'Mask the blend'), 9);
+    // However large they are.
+    const large = withPass(resolved, 'shield', { design: leaf(120, 120), params: { width: 120 } });
+    const larges = { ...large, recipe: addPlacement(large.recipe, 'shield-1') };
+    expect(minutesOf(larges, 'Mask the blend')).toBeCloseTo(1.5 * minutesOf(large, 'Mask the blend'), 9);
     expect(lifts(coated(masked))).toEqual([['Lift the mask', 1]]);
     expect(lifts(coated(two))).toEqual([['Lift the mask', 2]]);
     const second = two.recipe.passes[0]?.placements[1]?.id ?? '';

@@ -112,6 +112,13 @@ describe('what scores are put together from', () => {
     const judged = shelfOf([read(80, 50, 60), read(60, 50, 100), read(40, 50, 140)]);
     for (const id of RELATION_IDS) expect(RELATIONS[id].tell(judged, 0, 1, 2)).toMatch(/^[A-Z].*\.$/);
     expect(RELATIONS.tonal.tell(judged, 0, 1, 2)).toContain('hues within 80°, 20 and 20 darker');
+    const overlaps = shelfOf([read(80, 50, 60), read(60, 50, 100), read(40, 50, 140)], {
+      ab: joint({ wide: 0.5 }),
+      bc: joint({ wide: 0.3 }),
+    });
+    expect(RELATIONS.newColour.tell(overlaps, 0, 1, 2)).toBe(
+      'Overlaps make a colour of their own over 5 tenths of the joint of ink 0 and ink 1, and over 3 tenths of the joint of ink 1 and ink 2.',
+    );
   });
 });
 
