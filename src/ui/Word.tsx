@@ -43,5 +43,6 @@ export function Word(props: Props) {
   );
 }
 
+// A word that fills a line of its own leaves room at its end for the comma.
 const WORD =
-  'border-b border-text text-left font-sans text-lead leading-6 font-semibold not-italic hover:bg-field data-[state=open]:bg-field max-sm:min-h-9';
+  'max-w-[calc(100%-0.75ch)] border-b border-text text-left font-sans text-lead leading-6 font-semibold not-italic hover:bg-field data-[state=open]:bg-field max-sm:min-h-9';

@@ -101,7 +101,7 @@ function Sitting({ record, known }: Props) {
               label="Name of the sitting"
               shown={record.name}
               onCommit={rename}
-              className="heading -ml-2 w-full max-w-2xl border-transparent bg-transparent text-title"
+              className="heading -ml-2 w-full max-w-2xl truncate border-transparent bg-transparent text-title"
             />
           </h1>
           {undo && (
