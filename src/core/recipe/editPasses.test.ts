@@ -16,7 +16,7 @@ import {
   setPassDesign,
   setPlacement,
 } from './editPasses';
-import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS } from './passes/passes';
+import { PASS_KIND_IDS, PASS_KINDS, PASS_LIMITS, placementsOf } from './passes/passes';
 import type { Recipe } from './recipe';
 import type { ResolvedRecipe } from './resolved';
 
@@ -116,6 +116,24 @@ const anyChange = fc.oneof(
       return pass && key ? setPlacement(recipe, pass.id, 'p1', { params: { [key]: value } }) : recipe;
     }),
 );
+
+test('an image starts within the panel, a background stamp beyond it on every side, whichever way either lies', () => {
+  const images = OWN_DESIGNS.filter(({ use }) => use === 'image');
+  for (const panel of [
+    { width: 80, height: 100 },
+    { width: 140, height: 60 },
+  ])
+    for (const design of images) {
+      const widthOf = (kind: 'clearResist' | 'backgroundStamp') => {
+        const [pass] = addPass({ ...resolved.recipe, panel }, kind, { design }).passes;
+        return Number(pass && placementsOf(pass)[0]?.params.width);
+      };
+      expect(widthOf('clearResist')).toBeLessThanOrEqual(0.8 * panel.width);
+      const printed = widthOf('backgroundStamp');
+      expect(printed).toBeGreaterThan(panel.width);
+      expect((printed * design.height) / design.width).toBeGreaterThan(panel.height);
+    }
+});
 
 test('after any changes ids differ, limits and ranges hold, and a file carries all of it', () => {
   fc.assert(

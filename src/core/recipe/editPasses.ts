@@ -1,6 +1,7 @@
 import type { Millimetres } from '../base/length';
 import type { Params, ParamsOf } from '../base/params';
 import type { Design } from '../materials/design/design';
+import { SIZE_PARAM } from '../materials/design/placement';
 import type { Panel } from './panel';
 import { coat } from './passes/coat';
 import type { AnyPlacement, PassKind } from './passes/definition';
@@ -42,7 +43,7 @@ export function addPass(
     {
       ...(inkId === undefined ? {} : { inkId }),
       ...(design ? { designId: design.id } : {}),
-      params: { ...(design ? { width: startWidth(design, panel) } : {}), ...params },
+      params: { ...(design ? { width: startWidth(kindId, design, panel) } : {}), ...params },
     },
     panel,
   );
@@ -64,9 +65,20 @@ function freePassId(passes: readonly Pass[], kind: PassKindId): string {
 /** An image starts at most so wide, as a part of the panel. */
 const START_PART = 0.8;
 
-/** A stencil lies in its own size; an image a little narrower than the panel, or in its own if that is less. */
-const startWidth = (design: Design, panel: Panel): Millimetres =>
-  design.use === 'image' ? Math.min(design.width, Math.round(panel.width * START_PART)) : design.width;
+/** What is meant as a background goes so far beyond the panel. */
+const BEYOND = 1.05;
+
+/**
+ * A stencil lies in its own size; an image a little narrower than the panel, or in its own if that is less. A stamp that
+ * the ladder is printed from is a large one: it goes beyond the panel on every side.
+ */
+function startWidth(kind: PassKindId, design: Design, panel: Panel): Millimetres {
+  if (PASS_KINDS[kind].printsLadder) {
+    const covers = Math.max(panel.width, (panel.height * design.width) / design.height);
+    return Math.min(Math.round(BEYOND * covers), SIZE_PARAM.width.max);
+  }
+  return design.use === 'image' ? Math.min(design.width, Math.round(panel.width * START_PART)) : design.width;
+}
 
 export const removePass = (recipe: Recipe, id: string): Recipe => ({
   ...recipe,
@@ -99,7 +111,7 @@ export const setPassDesign = (recipe: Recipe, id: string, design: Design | undef
   changePass(recipe, id, (pass) => {
     if (!PASS_KINDS[pass.kind].design) return pass;
     const { designId: _, ...rest } = pass;
-    const width = design ? { width: startWidth(design, recipe.panel) } : {};
+    const width = design ? { width: startWidth(pass.kind, design, recipe.panel) } : {};
     return withPlacements(
       { ...rest, ...(design ? { designId: design.id } : {}) } as Pass,
       placementsOf(pass).map((placement) => ({ ...placement, params: { ...placement.params, ...width } })),
