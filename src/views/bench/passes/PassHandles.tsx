@@ -1,7 +1,7 @@
 import type { RefObject } from 'react';
 import { describePoint, Handle } from '../../../app/Handle';
 import type { Edit } from '../../../app/useBench';
-import type { Point } from '../../../core/base/geometry';
+import { endWithin, type Point, type Size } from '../../../core/base/geometry';
 import { formatLength, type Unit } from '../../../core/base/length';
 import { fitParams, type Params } from '../../../core/base/params';
 import type { Design } from '../../../core/materials/design/design';
@@ -45,7 +45,7 @@ export function PassHandles({ resolved, pass, unit, board, edit, onDone }: Props
         description={describePoint(middle, panel.height, unit)}
         onMove={(to) => change('move', { x: to.x, y: to.y })}
       />,
-      ...(design ? designHandles(design, fitParams(IMAGE_PARAMS, params, panel)) : []).map(
+      ...(design ? designHandles(design, fitParams(IMAGE_PARAMS, params, panel), panel) : []).map(
         ({ key, at, description, shape, moved }) => (
           <Handle
             {...shared}
@@ -70,8 +70,8 @@ interface DesignHandle {
   readonly moved: (to: Point) => Params;
 }
 
-/** Turned at the middle of its top, made larger at the lower right corner. */
-function designHandles(design: Design, params: DesignParams): DesignHandle[] {
+/** Turned at the middle of its top, or where the way there leaves the panel; made larger at the lower right corner. */
+function designHandles(design: Design, params: DesignParams, panel: Size): DesignHandle[] {
   const placing = placingOf(design, params);
   const { middle, turn, scale, flip } = placing;
   const corner = { x: flip ? 0 : design.width, y: design.height };
@@ -79,7 +79,7 @@ function designHandles(design: Design, params: DesignParams): DesignHandle[] {
     {
       key: 'turn',
       shape: 'diamond',
-      at: ontoPanel(design, placing, { x: design.width / 2, y: 0 }),
+      at: endWithin(middle, ontoPanel(design, placing, { x: design.width / 2, y: 0 }), panel),
       description: () => `${Math.round(turn)}°`,
       moved: ({ x, y }) => {
         const angle = (Math.atan2(x - middle.x, middle.y - y) * 180) / Math.PI;
