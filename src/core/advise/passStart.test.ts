@@ -5,10 +5,12 @@ import type { Design } from '../materials/design/design';
 import { OWN_DESIGNS } from '../materials/design/own';
 import { NEEDS } from '../readings/legibility/contrast';
 import { rankTopCoats } from '../readings/legibility/topCoat';
+import { readingsOf } from '../readings/readings';
 import { addPass } from '../recipe/editPasses';
 import { inkSuits } from '../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS } from '../recipe/passes/passes';
 import { startFor } from './passStart';
+import { smallStencil } from './rules/smallStencil';
 
 const inkOf = (id: string) => DEMO_INKS.find((one) => one.id === id) ?? ink('none', '#808080');
 const resolved = resolvedOf(['gorse-pale', 'thrift-pale', 'leat-pale'].map(inkOf));
@@ -86,6 +88,21 @@ describe('what the trade would take (common practice)', () => {
     expect(start('greetingStrip', resolvedOf(even)).params).toEqual({ shadow: 'black' });
     const steep = ['gorse-pale', 'leat-mid', 'skerry-deep'].map(inkOf);
     expect(start('greetingStrip', resolvedOf(steep)).params).toBeUndefined();
+  });
+
+  test('a pattern goes over the whole panel: a stencil that is smaller is moved on, and no rule has to say so', () => {
+    const on = (width: number, height: number) => {
+      const panel = { ...resolved, recipe: { ...resolved.recipe, panel: { width, height } } };
+      return { panel, start: start('patternStencil', panel) };
+    };
+    const [bricks] = OWN_DESIGNS.filter(({ use }) => use === 'pattern') as [Design];
+    expect(on(bricks.width, bricks.height).start.params).toBeUndefined();
+    for (const { panel, start } of [on(bricks.width + 1, 60), on(60, bricks.height + 1)]) {
+      expect(start.params).toEqual({ repeat: 'tiles' });
+      const laid = { ...panel, recipe: addPass(panel.recipe, 'patternStencil', start), designs: [bricks] };
+      const input = { resolved: laid, readings: readingsOf(laid), passes: [], shelf: [], cards: [] };
+      expect(smallStencil.check({ ...input, unit: 'mm' })).toEqual([]);
+    }
   });
 
   test('a base is white, else the palest pigment owned; without either there is none to start with', () => {

@@ -9,6 +9,7 @@ import { addPass, type PassStart } from '../recipe/editPasses';
 import type { DesignNeed } from '../recipe/passes/definition';
 import { greetingStrip } from '../recipe/passes/greetingStrip';
 import { PASS_KINDS, type PassKindId } from '../recipe/passes/passes';
+import { patternStencil } from '../recipe/passes/patternStencil';
 import { silhouette } from '../recipe/passes/silhouette';
 import { passesInOrder } from '../recipe/recipe';
 import { contextsOf, type ResolvedRecipe } from '../recipe/resolved';
@@ -19,7 +20,8 @@ const FULL = 100;
 /**
  * What a new pass starts in and with: the darkest ink that lies there already, over a resist one that buffs off it, and as a
  * coat over one the dark that reads best; white for a base; detail black for a stamp, or white where only that would read; a
- * shadow under a strip that would not stand off; the first design meant for it. Some tens of milliseconds for what is to stand out.
+ * shadow under a strip that would not stand off; the first design meant for it, moved on where a pattern is smaller than the
+ * panel. Some tens of milliseconds for what is to stand out.
  */
 export function startFor(
   kindId: PassKindId,
@@ -36,8 +38,22 @@ export function startFor(
     // Over a resist a veil is no use: the coat has to cover.
     ...(coversAll && hasResist(resolved) ? { params: { strength: FULL } } : {}),
   };
-  return { ...start, ...asItReads(kindId, start, ink, resolved, shelf) };
+  return {
+    ...start,
+    ...(design && isTooSmall(kindId, design, resolved) ? { params: { repeat: 'tiles' } } : {}),
+    ...asItReads(kindId, start, ink, resolved, shelf),
+  };
 }
+
+/** A pattern that is to go over the whole panel and does not reach that far is moved on. */
+const isTooSmall = (
+  kindId: PassKindId,
+  { use, width, height }: Design,
+  { recipe }: ResolvedRecipe,
+): boolean =>
+  kindId === patternStencil.id &&
+  use === 'pattern' &&
+  (width < recipe.panel.width || height < recipe.panel.height);
 
 /** Cells along the panel at which that is looked at: a press waits for it. */
 const LOOKED_AT = 24;
