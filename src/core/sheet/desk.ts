@@ -40,6 +40,8 @@ export interface Step {
   readonly waits?: 'air' | 'heat';
   /** Waited in air alone: the heat tool would spoil it. */
   readonly noHeat?: true;
+  /** It comes right after the blend, while that is wet: a stamp is printed, paste rubbed clean. */
+  readonly whileWet?: true;
   /** When it begins, in minutes from the first step, with all waiting before it. */
   readonly begins: Minutes;
   /** What has to lie ready for it, beside inks and brushes. */

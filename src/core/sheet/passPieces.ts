@@ -62,7 +62,13 @@ export function doLater(desk: Desk, setting: Setting, isDue: (pending: Pending) 
   const due = desk.pending.filter(isDue);
   const kept = desk.pending.filter((one) => !isDue(one) || one.when === 'inked');
   return due.reduce<Desk>(
-    (now, { pass, step }) => addPassStep(now, setting, { pass, step, key: laterKey(now, pass, step) }),
+    (now, { pass, step, when }) =>
+      addPassStep(now, setting, {
+        pass,
+        step,
+        key: laterKey(now, pass, step),
+        isWhileWet: when === 'blended',
+      }),
     { ...desk, pending: kept },
   );
 }
@@ -252,6 +258,7 @@ interface PassWork {
   readonly ink?: Ink;
   readonly use?: BrushUse;
   readonly traces?: readonly string[];
+  readonly isWhileWet?: boolean;
   /** How much farther than over a usual design the hand has to go, where it does not go over all of the panel. */
   readonly covers?: number;
 }
@@ -259,7 +266,7 @@ interface PassWork {
 function addPassStep(
   desk: Desk,
   setting: Setting,
-  { pass, step, key, ink, use, covers, traces = [] }: PassWork,
+  { pass, step, key, ink, use, covers, isWhileWet = false, traces = [] }: PassWork,
 ): Desk {
   const { pace, larger, panels } = setting;
   const taken =
@@ -299,6 +306,7 @@ function addPassStep(
     ...(use ? { brush: use.brush } : {}),
     ...(step.waits ? { waits: step.waits } : {}),
     ...(step.noHeat ? { noHeat: true } : {}),
+    ...(isWhileWet ? { whileWet: true } : {}),
     ...(traces.length > 0 ? { traces } : {}),
     minutes: minutes + taken.minutes,
     deeds: [...taken.deeds, ...deeds],

@@ -51,3 +51,17 @@ describe('dried the maker’s way', () => {
     expect(restAfter(dabbed, 'heat', 'Splashes')).toBeUndefined();
   });
 });
+
+test('what is done to the wet blend is done while it is wet: a stamp is printed, and paste rubbed clean', () => {
+  const inks = resolvedOf([ink('Gorse', '#f8d46f'), ink('Slip', '#009aab', 'pigment')]);
+  for (const [kind, title, open] of [
+    ['backgroundStamp', 'Print it', 4],
+    ['paste', 'Rub the paste back', 4],
+  ] as const) {
+    const operations = work(withPass(inks, kind), 'sheet');
+    const at = operations.findIndex(({ name }) => name === title);
+    expect(at, kind).toBeGreaterThan(0);
+    // The last to touch the blend goes back with Gorse, a hybrid.
+    expect(operations[at - 1]?.rest, kind).toEqual({ max: open });
+  }
+});

@@ -28,7 +28,8 @@ export interface SheetGroup extends PanelGroup {
 
 /**
  * So many panels of a recipe as a planner sees them: the sheet's steps, the wipe of the mat told apart from the laying, and
- * drying in air as waiting without hands. A next ink begins while the one before is open, and going back ends while it is.
+ * drying in air as waiting without hands. A next ink begins while the one before is open, as does what is done to the wet blend,
+ * and going back ends while it is.
  */
 export function groupOf(
   resolved: ResolvedRecipe,
@@ -56,7 +57,7 @@ export function groupOf(
     // Going back is with what the brush still holds, and a touch comes from the pad: no ink is taken from a mat.
     const takesInk =
       step.ink !== undefined && step.deeds.some((deed) => deed.does === 'load' && deed.load === 'full');
-    const isOpen = step.ink && BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind);
+    const goesOn = next && (next.whileWet || BLENDED.includes(next.kind));
     const brush = brushOf(step, resolved);
     own.push(step);
     operations.push({
@@ -65,7 +66,9 @@ export function groupOf(
       ...(takesInk && step.ink ? { ink: step.ink.name } : {}),
       ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
-      ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
+      ...(goesOn && step.ink && BLENDED.includes(step.kind)
+        ? { rest: { max: openAfter(step.ink.kind, next) } }
+        : {}),
     });
   });
   const inHand = new Set(own.flatMap(({ needs }) => needs));
