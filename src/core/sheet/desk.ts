@@ -40,7 +40,7 @@ export interface Step {
   readonly waits?: 'air' | 'heat';
   /** Waited in air alone: the heat tool would spoil it. */
   readonly noHeat?: true;
-  /** It comes right after the blend, while that is wet: a stamp is printed, paste rubbed clean. */
+  /** It comes while the ink of the step before is wet: a stamp is printed, paste rubbed clean, foil wiped. */
   readonly whileWet?: true;
   /** When it begins, in minutes from the first step, with all waiting before it. */
   readonly begins: Minutes;

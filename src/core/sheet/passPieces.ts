@@ -62,12 +62,12 @@ export function doLater(desk: Desk, setting: Setting, isDue: (pending: Pending) 
   const due = desk.pending.filter(isDue);
   const kept = desk.pending.filter((one) => !isDue(one) || one.when === 'inked');
   return due.reduce<Desk>(
-    (now, { pass, step, when }) =>
+    (now, { pass, step, when, isWhileWet = when === 'blended' }) =>
       addPassStep(now, setting, {
         pass,
         step,
         key: laterKey(now, pass, step),
-        isWhileWet: when === 'blended',
+        isWhileWet,
       }),
     { ...desk, pending: kept },
   );

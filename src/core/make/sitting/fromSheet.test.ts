@@ -52,7 +52,7 @@ describe('dried the maker’s way', () => {
   });
 });
 
-test('what is done to the wet blend is done while it is wet: a stamp is printed, and paste rubbed clean', () => {
+test('what is done to the wet blend is done while it is wet: a stamp is printed, paste rubbed clean, foil wiped', () => {
   const inks = resolvedOf([ink('Gorse', '#f8d46f'), ink('Slip', '#009aab', 'pigment')]);
   for (const [kind, title, open] of [
     ['backgroundStamp', 'Print it', 4],
@@ -64,4 +64,11 @@ test('what is done to the wet blend is done while it is wet: a stamp is printed,
     // The last to touch the blend goes back with Gorse, a hybrid.
     expect(operations[at - 1]?.rest, kind).toEqual({ max: open });
   }
+  const coat = ink('Sloe', '#393060', 'dye');
+  const over = work(withPass(withPass(inks, 'foil'), 'coat', { ink: coat }), 'sheet');
+  expect(over.slice(-2).map(({ name, rest }) => [name, rest?.max])).toEqual([
+    ['Wipe the foil', undefined],
+    ['Check, dry', undefined],
+  ]);
+  expect(over.find(({ name }) => name === 'Top coat: Sloe')?.rest).toEqual({ max: 2 });
 });

@@ -28,8 +28,8 @@ export interface SheetGroup extends PanelGroup {
 
 /**
  * So many panels of a recipe as a planner sees them: the sheet's steps, the wipe of the mat told apart from the laying, and
- * drying in air as waiting without hands. A next ink begins while the one before is open, as does what is done to the wet blend,
- * and going back ends while it is.
+ * drying in air as waiting without hands. A next ink begins while the one before is open, as does what is done to wet ink, and
+ * going back ends while it is.
  */
 export function groupOf(
   resolved: ResolvedRecipe,
@@ -57,7 +57,7 @@ export function groupOf(
     // Going back is with what the brush still holds, and a touch comes from the pad: no ink is taken from a mat.
     const takesInk =
       step.ink !== undefined && step.deeds.some((deed) => deed.does === 'load' && deed.load === 'full');
-    const goesOn = next && (next.whileWet || BLENDED.includes(next.kind));
+    const isOpen = next?.whileWet || (BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind));
     const brush = brushOf(step, resolved);
     own.push(step);
     operations.push({
@@ -66,9 +66,7 @@ export function groupOf(
       ...(takesInk && step.ink ? { ink: step.ink.name } : {}),
       ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
-      ...(goesOn && step.ink && BLENDED.includes(step.kind)
-        ? { rest: { max: openAfter(step.ink.kind, next) } }
-        : {}),
+      ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
     });
   });
   const inHand = new Set(own.flatMap(({ needs }) => needs));

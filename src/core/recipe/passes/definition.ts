@@ -98,6 +98,8 @@ export interface LaterStep {
   readonly when: 'blended' | 'dry' | 'inked' | number;
   /** Of what is inked: only where some of it is of such a kind. */
   readonly of?: (kind: InkKindId) => boolean;
+  /** It is done while what was inked is wet, as all is that comes as soon as the blend is down. */
+  readonly isWhileWet?: true;
   readonly step: PassStep;
 }
 

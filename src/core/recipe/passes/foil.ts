@@ -116,6 +116,7 @@ export const foil = definePass({
     {
       when: 'inked',
       of: buffsOff,
+      isWhileWet: true,
       step: {
         title: 'Wipe the foil',
         work: 'A soft dry cloth over the foil while the ink still beads on it.',
