@@ -434,8 +434,9 @@ test('every kind tells its work, asks for what it needs, and starts inside its r
     const laid = laidWith(resolved, [{ kind: id, drawn: SQUARE, x: 40, y: 50, turn: 10 }]);
     const [pass] = laid.recipe.passes;
     if (!pass) throw new Error('nothing was laid');
-    const steps = kind.steps(contextsOf(laid, pass), 'mm');
-    expect(steps.length).toBeGreaterThan(0);
+    const contexts = contextsOf(laid, pass);
+    const steps = kind.steps(contexts, 'mm');
+    expect(steps.length + (kind.atEachInk?.(contexts).length ?? 0)).toBeGreaterThan(0);
     for (const { title, work, care, minutes } of steps) {
       expect([title, work, ...care].every((told) => told.length > 2 && !/undefined|NaN/.test(told))).toBe(
         true,

@@ -29,6 +29,8 @@ export type Deed =
       readonly minutes: Minutes;
     }
   | { readonly does: 'load'; readonly brush: string; readonly inks: readonly Ink[]; readonly load: Load }
+  /** Something is dropped beside the ink on the mat, and taken up with it. */
+  | { readonly does: 'drop'; readonly minutes: Minutes }
   | LadderDeed
   | { readonly does: 'dry'; readonly minutes: Minutes }
   /** Something of a pass; see `PassDeed`. */

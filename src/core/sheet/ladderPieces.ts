@@ -3,7 +3,7 @@ import { plainColour } from '../materials/colour/plainWords';
 import { BARE, type Ink, isBare } from '../materials/ink/ink';
 import { HOLDS } from '../readings/perceived';
 import { bandsOf } from '../recipe/recipe';
-import { isStrip, type LadderDeed, type Load, type On } from './deeds';
+import { type Deed, isStrip, type LadderDeed, type Load, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
 import { type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
 import type { Setting } from './setting';
@@ -89,6 +89,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
     job: (desk, use) => {
       const { words, holds } = setting;
       const taken = takeUp(desk, use, [ink], setting, laying.load);
+      const added = addedTo(setting, laying);
       const down = progressed(desk, laying, { laid: desk.progress.laid.with(rung, true) });
       const wet = isStrip(laying.on) ? desk.wet : [...desk.wet, ink];
       const reach = words.extent(rung);
@@ -126,7 +127,7 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
                 `${setting.tool.touching}.`,
                 `${capitalised(setting.strokes.waking)}, from the solid part outward.`,
               ]
-            : [`${setting.tool.loading}, ${setting.strokes.laying}.`]),
+            : [...added.care, `${setting.tool.loading}, ${setting.strokes.laying}.`]),
           ...((extent === 'faded' || fades.length > 0) && ink.kind !== 'white'
             ? [fadeSentence(setting, rung)]
             : []),
@@ -147,11 +148,23 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
         ownBrushes: taken.ownBrushes,
         ink,
         brush: use.brush,
-        minutes: minutes + taken.minutes,
+        minutes: minutes + taken.minutes + added.minutes,
         marks: marksOf(setting, rung),
-        deeds: [...taken.deeds, ...deeds],
+        deeds: [...taken.deeds, ...added.deeds, ...deeds],
+        needs: added.needs,
       });
     },
+  };
+}
+
+/** What passes add where an ink is taken up in full: a touch of it comes from the pad. */
+function addedTo({ atEachInk }: Setting, { load }: Laying) {
+  const all = load === 'full' ? atEachInk : [];
+  return {
+    care: all.map(({ care }) => care),
+    minutes: all.reduce((sum, { minutes }) => sum + minutes, 0),
+    needs: all.flatMap(({ needs }) => needs),
+    deeds: all.map(({ minutes }): Deed => ({ does: 'drop', minutes })),
   };
 }
 
@@ -307,6 +320,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
     job: (desk, use) => {
       const { words, tool } = setting;
       const taken = takeUp(desk, use, inks, setting, laying.load);
+      const added = addedTo(setting, laying);
       const [p, q] = inks as [Ink, Ink];
       const told = mixes.map(({ parts: [a, b], lab, at }) => {
         const [more, less] = a >= b ? [p, q] : [q, p];
@@ -326,7 +340,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
           ...taken.care,
           ...(laying.load === 'touch'
             ? ['Hardly any of either: tap off until it hardly marks white paper.']
-            : []),
+            : added.care),
           mixes.length === 1
             ? 'Land in the middle of the strip, work outward, no new ink toward the ends.'
             : 'Each mix from its own place outward until it runs into the next; no new ink toward the ends.',
@@ -334,10 +348,11 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
         ],
         ownBrushes: taken.ownBrushes,
         brush: use.brush,
-        minutes: minutes + taken.minutes,
+        minutes: minutes + taken.minutes + added.minutes,
         marks: words.given,
         deeds: [
           ...taken.deeds,
+          ...added.deeds,
           {
             does: 'brew',
             on: laying.on,
@@ -348,6 +363,7 @@ function brew({ between, mixes, section, minutes }: MoveOf<'brew'>, setting: Set
             minutes,
           },
         ],
+        needs: added.needs,
       });
     },
   };

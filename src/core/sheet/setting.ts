@@ -7,8 +7,10 @@ import { judgeJoint, walkJoint, walkOnWhite } from '../readings/joints/joint';
 import { potencies } from '../readings/perceived';
 import { layingOf } from '../recipe/laying';
 import { USUAL_PANEL } from '../recipe/panel';
-import { jointSpans, patchesOf, type Recipe } from '../recipe/recipe';
-import type { ResolvedRecipe } from '../recipe/resolved';
+import type { AtEachInk } from '../recipe/passes/definition';
+import { PASS_KINDS } from '../recipe/passes/passes';
+import { jointSpans, passesInOrder, patchesOf, type Recipe } from '../recipe/recipe';
+import { contextsOf, type ResolvedRecipe } from '../recipe/resolved';
 import type { School } from '../recipe/schools/definition';
 import type { Tool } from '../recipe/tools/definition';
 import { TOOLS } from '../recipe/tools/tools';
@@ -36,6 +38,8 @@ export interface Setting {
   readonly holds: readonly number[];
   /** How much longer than alone the inks stay open with what is mixed into them. */
   readonly opens: number;
+  /** What passes add to each laying of an ink. */
+  readonly atEachInk: readonly AtEachInk[];
   /** Whether a middle may be brewed of two inks: they share a brush, and what they make is no mud. */
   readonly brews: boolean;
   /** Over how many mm two rungs fade into each other. */
@@ -82,6 +86,9 @@ export function settingOf(
     neighbours: neighboursOf(recipe),
     holds: potencies(resolved).map(({ holds }) => holds),
     opens: layingOf(resolved).opens,
+    atEachInk: passesInOrder(recipe).flatMap(
+      (pass) => PASS_KINDS[pass.kind].atEachInk?.(contextsOf(resolved, pass)) ?? [],
+    ),
     brews: canBrew(resolved, ground),
     joinWidth: (one, other) => {
       const { start = 0, end = 0 } = spans[Math.min(one, other)] ?? {};

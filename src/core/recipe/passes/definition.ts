@@ -110,6 +110,13 @@ export interface LayingChange {
   readonly opens: number;
 }
 
+/** What is done each time that an ink of the ladder is taken up anew. */
+export interface AtEachInk {
+  readonly care: string;
+  readonly minutes: number;
+  readonly needs: readonly string[];
+}
+
 /** What is used up on the parts that a design covers: so much a square metre of them. */
 export interface Taken {
   readonly thing: string;
@@ -177,6 +184,8 @@ export interface PassKind<
   steps(contexts: readonly PlacementContext<Specs>[], unit: Unit): readonly PassStep[];
   /** How it changes the laying of the ladder itself. */
   changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
+  /** What it adds to each laying of an ink of the ladder. */
+  atEachInk?(contexts: readonly PlacementContext<Specs>[]): readonly AtEachInk[];
   /** What it leaves to be done later. */
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
   /** What its design takes of powder or paste. */
@@ -194,6 +203,8 @@ interface Draft<Id, Specs extends ParamSpecs, Inked, Drawn> extends PassFacts {
   steps(contexts: readonly PlacementContext<Specs>[], unit: Unit): readonly PassStep[];
   /** How it changes the laying of the ladder itself. */
   changesLaying?(contexts: readonly PlacementContext<Specs>[]): Partial<LayingChange>;
+  /** What it adds to each laying of an ink of the ladder. */
+  atEachInk?(contexts: readonly PlacementContext<Specs>[]): readonly AtEachInk[];
   /** What it leaves to be done later. */
   later?(contexts: readonly PlacementContext<Specs>[]): readonly LaterStep[];
   /** What its design takes of powder or paste. */

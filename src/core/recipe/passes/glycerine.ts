@@ -19,18 +19,16 @@ export const glycerine = definePass({
   needsDry: false,
   layOn: () => ({ borders: [], effects: [], traces: [] }),
   changesLaying: ([context]) => DROPS[context?.params.drops ?? 'one'],
-  steps: (contexts) =>
+  // The mat is wiped between inks: each has a drop of its own.
+  steps: () => [],
+  atEachInk: (contexts) =>
     contexts.map(({ params: { drops } }) => ({
-      title: 'Glycerine on the mat',
-      work: `${drops === 'one' ? 'One drop' : 'Two drops'} beside each colour on the mat, from a dropper; take ink and glycerine up together.`,
-      care: [
+      care:
         drops === 'one'
-          ? 'One drop, no more: with more the ink slides and stays patchy.'
-          : 'So much makes the ink slide and stay patchy: if that is not what you are after, take one.',
-      ],
-      minutes: 0.5,
-      does: [],
-      once: true,
+          ? 'One drop of glycerine beside it on the mat, no more; take both up together.'
+          : 'Two drops of glycerine beside it on the mat: so much makes the ink slide and stay patchy; if that is not what you are after, one.',
+      // From memory.
+      minutes: 0.2,
       needs: ['glycerine and a dropper'],
     })),
 });

@@ -59,7 +59,10 @@ function told(kind: PassKind, unit: Unit): string {
           ];
           return `  ${[title, work, ...care].join('\n    ')}\n    [${facts.filter(Boolean).join(', ')}]`;
         });
-      return `${name}:\n${steps.join('\n')}`;
+      const atEach = (kind.atEachInk?.(contexts) ?? []).map(
+        ({ care, minutes }) => `  At each ink\n    ${care}\n    [${minutes} min]`,
+      );
+      return `${name}:\n${[...atEach, ...steps].join('\n')}`;
     })
     .join('\n');
 }
@@ -80,7 +83,7 @@ test.each(PASS_KIND_IDS)('%s tells the hand of all that can be chosen of it', (i
   const repeated: Params = 'repeat' in kind.params ? { repeat: 'tiles' } : {};
   const toldWith = (params: Params) => {
     const contexts = [contextOf(kind, 'p1', { ...repeated, ...params })];
-    return JSON.stringify([kind.steps(contexts, 'mm'), kind.later?.(contexts)]);
+    return JSON.stringify([kind.steps(contexts, 'mm'), kind.atEachInk?.(contexts), kind.later?.(contexts)]);
   };
   for (const [key, spec] of Object.entries(kind.params)) {
     if (isChoice(spec) ? key === 'repeat' : spec.unit === 'seed') continue;

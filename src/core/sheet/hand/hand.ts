@@ -159,6 +159,10 @@ class Hand {
       case 'load':
         this.load(deed.brush, deed.inks, deed.load);
         return;
+      case 'drop':
+        this.check(this.matHolds.length > 0, 'No ink lies on the mat to drop it beside.');
+        this.clock += deed.minutes;
+        return;
       case 'dry':
         this.dryFace();
         this.clock += deed.minutes;
