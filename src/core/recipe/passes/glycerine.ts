@@ -25,8 +25,8 @@ export const glycerine = definePass({
     contexts.map(({ params: { drops } }) => ({
       care:
         drops === 'one'
-          ? 'One drop of glycerine beside it on the mat, no more; take both up together.'
-          : 'Two drops of glycerine beside it on the mat: so much makes the ink slide and stay patchy; if that is not what you are after, one.',
+          ? 'Its pad pressed on the mat, one drop of glycerine beside it and no more; take both up together.'
+          : 'Its pad pressed on the mat, two drops of glycerine beside it: so much makes the ink slide and stay patchy; if that is not what you are after, one.',
       // From memory.
       minutes: 0.2,
       needs: ['glycerine and a dropper'],
