@@ -62,13 +62,7 @@ export function doLater(desk: Desk, setting: Setting, isDue: (pending: Pending) 
   const due = desk.pending.filter(isDue);
   const kept = desk.pending.filter((one) => !isDue(one) || one.when === 'inked');
   return due.reduce<Desk>(
-    (now, { pass, step, when, isWhileWet = when === 'blended' }) =>
-      addPassStep(now, setting, {
-        pass,
-        step,
-        key: laterKey(now, pass, step),
-        isWhileWet,
-      }),
+    (now, { pass, step }) => addPassStep(now, setting, { pass, step, key: laterKey(now, pass, step) }),
     { ...desk, pending: kept },
   );
 }
@@ -258,7 +252,6 @@ interface PassWork {
   readonly ink?: Ink;
   readonly use?: BrushUse;
   readonly traces?: readonly string[];
-  readonly isWhileWet?: boolean;
   /** How much farther than over a usual design the hand has to go, where it does not go over all of the panel. */
   readonly covers?: number;
 }
@@ -266,7 +259,7 @@ interface PassWork {
 function addPassStep(
   desk: Desk,
   setting: Setting,
-  { pass, step, key, ink, use, covers, isWhileWet = false, traces = [] }: PassWork,
+  { pass, step, key, ink, use, covers, traces = [] }: PassWork,
 ): Desk {
   const { pace, larger, panels } = setting;
   const taken =
@@ -306,7 +299,7 @@ function addPassStep(
     ...(use ? { brush: use.brush } : {}),
     ...(step.waits ? { waits: step.waits } : {}),
     ...(step.noHeat ? { noHeat: true } : {}),
-    ...(isWhileWet ? { whileWet: true } : {}),
+    ...(step.whileWet ? { whileWet: true } : {}),
     ...(traces.length > 0 ? { traces } : {}),
     minutes: minutes + taken.minutes,
     deeds: [...taken.deeds, ...deeds],

@@ -52,11 +52,12 @@ describe('dried the maker’s way', () => {
   });
 });
 
-test('what is done to the wet blend is done while it is wet: a stamp is printed, paste rubbed clean, foil wiped', () => {
+test('what is done to the wet blend is done while it is wet: a stamp is printed, paste rubbed clean, a mist laid on, foil wiped', () => {
   const inks = resolvedOf([ink('Gorse', '#f8d46f'), ink('Slip', '#009aab', 'pigment')]);
   for (const [kind, title, open] of [
     ['backgroundStamp', 'Print it', 4],
     ['paste', 'Rub the paste back', 4],
+    ['mist', 'Mist and smooth', 4],
   ] as const) {
     const operations = work(withPass(inks, kind), 'sheet');
     const at = operations.findIndex(({ name }) => name === title);

@@ -61,6 +61,7 @@ export const backgroundStamp = definePass({
           care: ['Breathe on the rubber first where it has gone matt.'],
           minutes: params.layers === 'two' ? 4 : 7,
           does: ['uncover'] as const,
+          whileWet: true as const,
         },
       },
       ...(params.emboss === 'yes'

@@ -75,6 +75,8 @@ export interface PassStep {
   readonly noHeat?: true;
   /** What is done to the panel, one thing after another; where left out it is laid, or where it waits dries. */
   readonly does?: readonly PassDeed[];
+  /** Done while the ink of the step before is wet. */
+  readonly whileWet?: true;
   /** Done on the desk once, whether one panel is laid at a time or two. */
   readonly once?: true;
   /** What has to lie ready, beside inks and brushes. */
@@ -98,8 +100,6 @@ export interface LaterStep {
   readonly when: 'blended' | 'dry' | 'inked' | number;
   /** Of what is inked: only where some of it is of such a kind. */
   readonly of?: (kind: InkKindId) => boolean;
-  /** It is done while what was inked is wet, as all is that comes as soon as the blend is down. */
-  readonly isWhileWet?: true;
   readonly step: PassStep;
 }
 

@@ -116,13 +116,13 @@ export const foil = definePass({
     {
       when: 'inked',
       of: buffsOff,
-      isWhileWet: true,
       step: {
         title: 'Wipe the foil',
         work: 'A soft dry cloth over the foil while the ink still beads on it.',
         care: ['Lightly: foil that is rubbed scratches.'],
         minutes: 0.5,
         does: ['buff'],
+        whileWet: true,
         needs: ['soft dry cloth'],
       },
     },

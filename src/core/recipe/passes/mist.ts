@@ -23,6 +23,7 @@ export const mist = definePass({
       care: ['A mist, no drops: the card may look damp, never wet.'],
       minutes: 1,
       does: [],
+      whileWet: true,
       needs: ['water spray'],
     },
   ],

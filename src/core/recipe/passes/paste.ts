@@ -105,6 +105,7 @@ export const paste = definePass({
           care: ['Wring it out first; a clean part of the cloth for each wipe.'],
           minutes: 1.5,
           does: ['uncover'],
+          whileWet: true,
           needs: ['cloth, barely damp'],
         },
       })),
