@@ -49,6 +49,8 @@ test('what lies under the blend stands first, and moving keeps it so', () => {
     edged,
   );
   expect(labels(many)).toEqual(['mask-1', 'whiteBase-1', 'edge-1', 'coat-1', 'edge-2']);
+  // A mist is laid on while the blend is wet: before all else over it.
+  expect(labels(addPass(many, 'mist')).slice(1, 4)).toEqual(['whiteBase-1', 'mist-1', 'edge-1']);
   fc.assert(
     fc.property(fc.constantFrom(...labels(many)), fc.integer({ min: -3, max: 9 }), (id, to) => {
       const moved = movePass(many, id, to);

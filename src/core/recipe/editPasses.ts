@@ -27,8 +27,8 @@ export interface PassStart {
 const isUnder = ({ kind }: Pass): boolean => PASS_KINDS[kind].stage === 'under';
 
 /**
- * One more pass with the numbers it starts with: after all others of its stage. Those laid before the blend stand first
- * in the list. The recipe comes back as it was when it holds as many as it may.
+ * One more pass with the numbers it starts with: after all others of its stage, but what works the wet blend before them. Those
+ * laid before the blend stand first in the list. The recipe comes back as it was when it holds as many as it may.
  */
 export function addPass(
   recipe: Recipe,
@@ -49,7 +49,8 @@ export function addPass(
   );
   const under = passes.filter(isUnder);
   const over = passes.filter((other) => !isUnder(other));
-  return { ...recipe, passes: isUnder(pass) ? [...under, pass, ...over] : [...under, ...over, pass] };
+  const isNext = isUnder(pass) || PASS_KINDS[kindId].worksWet;
+  return { ...recipe, passes: isNext ? [...under, pass, ...over] : [...under, ...over, pass] };
 }
 
 const countPlacements = (passes: readonly Pass[]): number =>

@@ -13,7 +13,7 @@ import { BARE, type Ink } from '../../materials/ink/ink';
 import { passReadings } from '../../readings/passReadings';
 import { readLadder } from '../../readings/readings';
 import { setRun } from '../../recipe/editLadder';
-import { addPass, addPlacement, setPlacement, setPlacements } from '../../recipe/editPasses';
+import { addPass, addPlacement, movePass, setPlacement, setPlacements } from '../../recipe/editPasses';
 import { inkSuits } from '../../recipe/passes/definition';
 import { PASS_KIND_IDS, PASS_KINDS } from '../../recipe/passes/passes';
 import type { Recipe } from '../../recipe/recipe';
@@ -89,6 +89,17 @@ describe('each rule is seen, said, and gone once its press has mended it (common
       { ...dippedOne, recipe: setRun(dippedOne.recipe, 'glow') },
       'dipped',
       /dipped from its ends: it cannot be dipped into a glow/,
+    ],
+    [
+      'a mist after an edge',
+      ((laid) => ({ ...laid, recipe: movePass(laid.recipe, 'mist-1', 1) }))(
+        withPass(
+          withPass(kitWith(['gorse-pale', 'weir-mid']), 'edge', { ink: inkOf('skerry-deep') }),
+          'mist',
+        ),
+      ),
+      'late mist-1',
+      /^Mist wants the blend wet and bare: Edge comes before it/,
     ],
     [
       'a stamp that is to be dipped',

@@ -11,6 +11,7 @@ import { freshSilhouette } from './freshSilhouette';
 import { greyedWhite } from './greyedWhite';
 import { heatedFoil } from './heatedFoil';
 import { hidden } from './hidden';
+import { lateMist } from './lateMist';
 import { littleLifted } from './littleLifted';
 import { lostImage } from './lostImage';
 import { lostInk } from './lostInk';
@@ -52,6 +53,7 @@ export const RULES: readonly Rule[] = [
   lostImage,
   freshSilhouette,
   heatedFoil,
+  lateMist,
   muddyJoint,
   muddyCoat,
   alikeRungs,

@@ -145,6 +145,8 @@ export interface PassFacts {
   readonly frames?: true;
   /** It rubs or wets the face of the panel, and smudges what is not set. */
   readonly rubs?: true;
+  /** It works the wet blend: it comes before all else that goes over that. */
+  readonly worksWet?: true;
   /** It only dries what is wet. */
   readonly sets?: true;
   /** It wets the card through. */

@@ -14,6 +14,7 @@ export const mist = definePass({
   params: {},
   needsDry: false,
   wetsThrough: true,
+  worksWet: true,
   layOn: () => ({ borders: [], effects: [], traces: [] }),
   changesLaying: () => LEFT,
   steps: () => [
