@@ -48,3 +48,12 @@ test('what a word means is found last, after what is called so', () => {
   expect(findAmong(all, 'full sheet').map(({ id }) => id)).toEqual(['print']);
   expect(findAmong(all, 'piece').map(({ id }) => id)).toEqual(['piece']);
 });
+
+test('what is called exactly so goes before what only begins so, also behind what is done with it', () => {
+  const all = [
+    { id: 'grey', label: 'mist grey 270 g/m²', sort: 'card' },
+    { id: 'pass', label: 'Add a pass: mist', sort: 'Passes' },
+  ];
+  expect(findAmong(all, 'mist').map(({ id }) => id)).toEqual(['pass', 'grey']);
+  expect(findAmong(all, 'mist g').map(({ id }) => id)).toEqual(['grey']);
+});

@@ -15,14 +15,16 @@ const SCATTERED_UP_TO = 40;
 
 /** What may be found by its other words, and by letters scattered in a name only where nothing else is found. */
 const KEYS = [
-  { key: nameOf, threshold: rankings.CONTAINS },
+  { key: namesOf, threshold: rankings.CONTAINS },
   { key: 'also', threshold: rankings.WORD_STARTS_WITH, maxRanking: rankings.WORD_STARTS_WITH },
   { key: 'label', threshold: rankings.CONTAINS, maxRanking: rankings.CONTAINS },
 ] as const;
 
-/** What a word is, where it is told what it means: the rest of that comes last. */
-function nameOf({ label }: Findable): string {
-  return label.length > SCATTERED_UP_TO ? label.replace(/: .*/, '') : label;
+/** What a word is, where it is told what it means: the rest of that comes last. Of "Add a pass: mist" the mist is a name, too. */
+function namesOf({ label }: Findable): string[] {
+  const [first = label, ...rest] = label.split(': ');
+  if (label.length > SCATTERED_UP_TO) return [first];
+  return rest.length > 0 ? [label, rest.join(': ')] : [label];
 }
 
 /**
