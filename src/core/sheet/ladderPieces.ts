@@ -5,7 +5,7 @@ import { HOLDS } from '../readings/perceived';
 import { bandsOf } from '../recipe/recipe';
 import { type Deed, isStrip, type LadderDeed, type Load, type On } from './deeds';
 import { addStep, type Desk, type Piece, takeBack, takeUp } from './desk';
-import { type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
+import { addingMinutes, type Move, metBy, openMinutes, planLadder, type Section } from './ladderPlan';
 import type { Setting } from './setting';
 import { describeMinutes } from './times';
 
@@ -158,11 +158,11 @@ function lay(move: MoveOf<'lay'>, setting: Setting, laying: Laying): Piece {
 }
 
 /** What passes add where an ink is taken up in full: a touch of it comes from the pad. */
-function addedTo({ atEachInk }: Setting, { load }: Laying) {
-  const all = load === 'full' ? atEachInk : [];
+function addedTo(setting: Setting, { load }: Laying) {
+  const all = load === 'full' ? setting.atEachInk : [];
   return {
     care: all.map(({ care }) => care),
-    minutes: all.reduce((sum, { minutes }) => sum + minutes, 0),
+    minutes: load === 'full' ? addingMinutes(setting) : 0,
     needs: all.flatMap(({ needs }) => needs),
     deeds: all.map(({ minutes }): Deed => ({ does: 'drop', minutes })),
   };

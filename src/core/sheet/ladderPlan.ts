@@ -95,6 +95,7 @@ function layRung(
   later: readonly number[],
 ): void {
   const { pace, changing } = setting;
+  const adding = addingMinutes(setting);
   const plain = clock.tried((one) => one.layWhole(rung, down, later));
   if (plain) {
     clock.become(plain);
@@ -102,7 +103,7 @@ function layRung(
   }
   const woken = clock.tried((one) => {
     for (const other of down)
-      if (!one.staysOpen(other, rung, one.reachesJoinIn(rung) + pace.wipeMat + changing))
+      if (!one.staysOpen(other, rung, one.reachesJoinIn(rung) + pace.wipeMat + changing + adding))
         one.wake(other, rung, WHOLE);
     one.layWhole(rung, down, later);
   });
@@ -129,6 +130,7 @@ const TWO_MIXES = 80;
 /** Two solid ends, then the strip between them in one to three mixes, and each end back into its own half. */
 function planBrew(setting: Setting, first: number, last: number): Move[] {
   const { resolved, ground, joinWidth, tool, changing } = setting;
+  const adding = addingMinutes(setting);
   const clock = new Clock(setting);
   clock.laySolid(first, [last], 'to the middle');
   clock.laySolid(last, [first], 'to the middle');
@@ -144,7 +146,7 @@ function planBrew(setting: Setting, first: number, last: number): Move[] {
       [first, last],
       [last, first],
     ] as const)
-      if (!clock.staysOpen(end, over, changing + clock.brewing(first, last, mixes, sections)))
+      if (!clock.staysOpen(end, over, changing + adding + clock.brewing(first, last, mixes, sections)))
         clock.wake(end, over, section, 'edge');
     clock.brew([first, last], mixes, section);
     clock.ownHalf(first, last, section);
@@ -186,7 +188,7 @@ class Clock {
   layWhole(rung: number, down: readonly number[], later: readonly number[]): void {
     const { solid, fade } = minutesOf(this.setting, rung);
     const fades = [...down, ...later].map((toward) => ({ toward, minutes: fade(toward) }));
-    this.wipeMat();
+    this.takeUp();
     let at = this.now + solid;
     for (const { toward, minutes } of fades) {
       if (down.includes(toward) && !this.isOpen(toward, rung, at)) this.late = true;
@@ -205,7 +207,7 @@ class Clock {
       minutes: fade(toward),
     }));
     const minutes = solid + fades.reduce((sum, one) => sum + one.minutes, 0);
-    this.wipeMat();
+    this.takeUp();
     let at = this.now + solid;
     this.add({ move: 'lay', rung, fades, extent, minutes, solid });
     for (const toward of later) this.wetAt.set(keyOf(rung, toward), this.now);
@@ -244,7 +246,7 @@ class Clock {
   }
 
   brew(between: readonly [number, number], mixes: readonly BrewMix[], section: Section): void {
-    this.wipeMat();
+    this.takeUp();
     this.add({ move: 'brew', between, mixes, section, minutes: this.brewing(...between, mixes, section.of) });
     this.wetAt.set(keyOf(...between), this.now);
     this.wetAt.set(keyOf(between[1], between[0]), this.now);
@@ -290,9 +292,11 @@ class Clock {
     return (pace.goBack * tool.takes * larger.along(rung, over)) / of;
   }
 
-  private wipeMat(): void {
+  /** New ink: the mat is wiped of the one before, and what passes add goes beside it. */
+  private takeUp(): void {
     const { pace, changing } = this.setting;
     if (this.moves.length > 0) this.now += pace.wipeMat + changing;
+    this.now += addingMinutes(this.setting);
   }
 
   /** The brush that goes to work may have to be cleaned of another ink first. */
@@ -305,6 +309,10 @@ class Clock {
     this.now += move.minutes;
   }
 }
+
+/** How long what passes add to an ink takes, each time that it is taken up. */
+export const addingMinutes = ({ atEachInk }: Setting): Minutes =>
+  atEachInk.reduce((sum, { minutes }) => sum + minutes, 0);
 
 /** However little there is to be laid or to do on a join, the hand has to come to it. From memory. */
 const QUICKEST: Minutes = 0.25;

@@ -45,6 +45,16 @@ test('a hand can carry out any sheet with the brushes it has, and what it has la
   );
 });
 
+test('what goes beside each ink on the mat takes its time before the joins dry, too', () => {
+  fc.assert(
+    fc.property(anyRecipe(2), fc.constantFrom('one', 'two'), (resolved, drops) => {
+      const dropped = withPass(resolved, 'glycerine', { params: { drops } });
+      expect(tryOut(dropped, compileSheet(dropped, 'mm'), true)).toEqual([]);
+    }),
+    { numRuns: 40 },
+  );
+});
+
 const design = (id: string): Design => OWN_DESIGNS.find((one) => one.id === id) as Design;
 const [gorse, weir, skerry] = [
   ink('Gorse', '#e3b20f'),
