@@ -40,6 +40,8 @@ export interface Step {
   readonly waits?: 'air' | 'heat';
   /** Waited in air alone: the heat tool would spoil it. */
   readonly noHeat?: true;
+  /** Done on the desk once, for all panels that are made there. */
+  readonly once?: true;
   /** It comes while the ink of the step before is wet: a stamp is printed, paste rubbed clean, foil wiped. */
   readonly whileWet?: true;
   /** When it begins, in minutes from the first step, with all waiting before it. */

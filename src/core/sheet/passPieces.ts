@@ -300,6 +300,7 @@ function addPassStep(
     ...(step.waits ? { waits: step.waits } : {}),
     ...(step.noHeat ? { noHeat: true } : {}),
     ...(step.whileWet ? { whileWet: true } : {}),
+    ...(step.once ? { once: true } : {}),
     ...(traces.length > 0 ? { traces } : {}),
     minutes: minutes + taken.minutes,
     deeds: [...taken.deeds, ...deeds],

@@ -66,6 +66,7 @@ export function groupOf(
       ...(takesInk && step.ink ? { ink: step.ink.name } : {}),
       ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
+      ...(step.once ? { once: true } : {}),
       ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
     });
   });

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
+import { ink, resolvedOf, withPass } from '../../../testing/resolvedRecipes';
 import { BARE } from '../../materials/ink/ink';
 import type { Maker } from '../../sheet/compile';
 import { groupOf } from './fromSheet';
@@ -49,6 +49,21 @@ test('the planner is told of the work without its sheets, in air and with the he
     expect(Object.keys(one).sort()).toEqual(['count', 'name', 'operations']);
   expect(known.heated.map(({ count }) => count)).toEqual([5, 2, 3]);
   expect(known.heated[0]?.operations).toEqual(heated.operations);
+});
+
+test('a stamp is set up once for all panels of a recipe that are printed with it', () => {
+  const printed = withPass(resolved, 'backgroundStamp');
+  const one = {
+    resolved: printed,
+    group: groupOf(printed, 0),
+    heated: groupOf(printed, 0, { drying: 'heat' }),
+  };
+  const [setUp, lays] = one.group.operations;
+  expect([setUp?.name, setUp?.minutes]).toEqual(['Background stamp', 2]);
+  for (const { operations, count } of of([one, one, one]).sitting.groups) {
+    expect(operations[0]?.minutes).toBeCloseTo(2 / count, 9);
+    expect(operations[1]).toBe(lays);
+  }
 });
 
 test('a run stays with the pace it was begun with; else it is the maker’s of today', () => {

@@ -39,11 +39,21 @@ export interface KnownSitting {
   readonly question: string;
 }
 
-/** So many of a lot's panels as the planner is told of them: without their sheets, which it does not read. */
+/** However little of what is done once falls to a panel, the hand has to come to it, minutes. */
+const LEAST = 0.1;
+
+/**
+ * So many of a lot's panels as the planner is told of them: without their sheets, which it does not read, and what is done
+ * once for all of them shared out.
+ */
 const planned = ({ name, operations }: SheetGroup, { count }: Lot): PanelGroup => ({
   name,
   count,
-  operations,
+  operations: operations.map((operation) =>
+    operation.once
+      ? { ...operation, minutes: Math.max(operation.minutes / Math.max(count, 1), LEAST) }
+      : operation,
+  ),
 });
 
 /**
@@ -92,8 +102,10 @@ type At = Pick<Planned, 'group' | 'panel'>;
 export const numberOf = ({ lots }: KnownSitting, { group, panel }: At): number =>
   (lots[group]?.before ?? 0) + panel + 1;
 
-export const operationOf = ({ lots }: KnownSitting, { group, operation }: Planned): Operation | undefined =>
-  lots[group]?.group.operations[operation];
+export const operationOf = (
+  { sitting }: KnownSitting,
+  { group, operation }: Planned,
+): Operation | undefined => sitting.groups[group]?.operations[operation];
 
 export const stepOf = ({ lots }: KnownSitting, { group, operation }: Planned): Step | undefined =>
   lots[group]?.group.steps[operation];

@@ -13,6 +13,8 @@ export interface Operation {
   readonly brush?: BrushWish;
   /** Done with the heat tool. */
   readonly heat?: boolean;
+  /** Done once for all panels of its group: of that so many minutes, and in a group as it is planned each panel's share. */
+  readonly once?: true;
   /**
    * Between its end and the beginning of the panel's next operation: at least so long, which is drying without hands, and
    * at most so long, as a join stays open. After the last one, at least so long until the panel is done.

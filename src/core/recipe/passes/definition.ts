@@ -77,7 +77,7 @@ export interface PassStep {
   readonly does?: readonly PassDeed[];
   /** Done while the ink of the step before is wet. */
   readonly whileWet?: true;
-  /** Done on the desk once, whether one panel is laid at a time or two. */
+  /** Done on the desk once, for all panels that are made there. */
   readonly once?: true;
   /** What has to lie ready, beside inks and brushes. */
   readonly needs?: readonly string[];
