@@ -97,7 +97,7 @@ describe('what the trade would take (common practice)', () => {
     };
     const [bricks] = OWN_DESIGNS.filter(({ use }) => use === 'pattern') as [Design];
     expect(on(bricks.width, bricks.height).start.params).toBeUndefined();
-    for (const { panel, start } of [on(bricks.width + 1, 60), on(60, bricks.height + 1)]) {
+    for (const { panel, start } of [on(bricks.width + 2, 60), on(60, bricks.height + 2)]) {
       expect(start.params).toEqual({ repeat: 'tiles' });
       const laid = { ...panel, recipe: addPass(panel.recipe, 'patternStencil', start), designs: [bricks] };
       const input = { resolved: laid, readings: readingsOf(laid), passes: [], shelf: [], cards: [] };

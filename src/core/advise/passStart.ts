@@ -1,5 +1,6 @@
 import { blendGround, solidColour } from '../engine/blend';
 import type { Design } from '../materials/design/design';
+import { coversPanel } from '../materials/design/placement';
 import { type Ink, isBare } from '../materials/ink/ink';
 import { buffsOff } from '../materials/ink/kinds';
 import { NEEDS, standsOff } from '../readings/legibility/contrast';
@@ -46,14 +47,11 @@ export function startFor(
 }
 
 /** A pattern that is to go over the whole panel and does not reach that far is moved on. */
-const isTooSmall = (
-  kindId: PassKindId,
-  { use, width, height }: Design,
-  { recipe }: ResolvedRecipe,
-): boolean =>
-  kindId === patternStencil.id &&
-  use === 'pattern' &&
-  (width < recipe.panel.width || height < recipe.panel.height);
+function isTooSmall(kindId: PassKindId, design: Design, { recipe: { panel } }: ResolvedRecipe): boolean {
+  if (kindId !== patternStencil.id || design.use !== 'pattern') return false;
+  const middle = { x: panel.width / 2, y: panel.height / 2 };
+  return !coversPanel(design, { middle, scale: 1, turn: 0, flip: false }, panel);
+}
 
 /** Cells along the panel at which that is looked at: a press waits for it. */
 const LOOKED_AT = 24;
