@@ -158,9 +158,9 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
   // Every way is in sight, or behind the last of them.
   const ways = page.getByRole('navigation', { name: 'Views' });
   await expect(ways.getByRole('button', { name: 'More' })).toBeVisible();
-  expect(
-    await ways.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth),
-  ).toBeLessThanOrEqual(0);
+  await expect
+    .poll(() => ways.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth))
+    .toBeLessThanOrEqual(0);
   await ways.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Desk settings' }).click();
   await expect(page.getByRole('dialog', { name: 'Desk settings' })).toBeVisible();

@@ -139,8 +139,28 @@ test('a ladder that is printed goes on one rubber for both panels, which stays w
   expect(told('straight', 'Background stamp')).not.toMatch(/mirror|other panel/);
   expect(told('slant', 'Background stamp')).toContain('as in a mirror');
   expect(told('corners', 'Background stamp')).toContain('as in a mirror');
-  expect(told('straight', 'Print it')).toContain('The same on the other panel.');
+  expect(told('straight', 'Print it')).toContain('The same on the other panel, the stamp inked anew for it.');
   expect(told('straight', 'Clear-emboss the print')).toContain('wiped clean and dried');
+});
+
+test('printing takes as long as inking the stamp again does: with more inks, layers and panels longer (from memory)', () => {
+  const minutes = (inks: readonly Ink[], layers: 'two' | 'three' = 'two', alsoOn?: Card): number =>
+    compileSheet(
+      withPass(
+        { ...resolvedOf(inks, WHITE_CARD, { tool: 'brush' }), ...(alsoOn ? { alsoOn } : {}) },
+        'backgroundStamp',
+        { params: { layers } },
+      ),
+      'mm',
+    ).steps.find(({ title }) => title === 'Print it')?.minutes ?? 0;
+  // Half a minute a print, and one an ink that is laid on again; all of it for so large a panel.
+  const usual = minutes([yellow, blue]) / 3;
+  expect(usual).toBeGreaterThan(0.5);
+  expect(minutes([yellow, blue, BARE])).toBeCloseTo(3 * usual);
+  expect(minutes([yellow, blue, teal])).toBeCloseTo(4 * usual);
+  expect(minutes([yellow, blue], 'three')).toBeCloseTo(5.5 * usual);
+  // Two prints on each of two panels: inked three times after the ladder itself.
+  expect(minutes([yellow, blue], 'two', WHITE_CARD)).toBeCloseTo(8 * usual);
 });
 
 const loads = (...inks: readonly Ink[]) => inks.map((one) => ({ inks: [one], takes: 'new ink' }) as const);

@@ -3,6 +3,7 @@ import { wetAfterPass } from '../engine/drying';
 import { type Ink, isBare } from '../materials/ink/ink';
 import { INK_KINDS } from '../materials/ink/kinds';
 import { settle } from '../recipe/editLadder';
+import { isPrinted } from '../recipe/laying';
 import type { PassDeed, PassStep, PlacementContext } from '../recipe/passes/definition';
 import { PASS_KINDS, type Pass } from '../recipe/passes/passes';
 import { bandsOf, type Recipe } from '../recipe/recipe';
@@ -184,6 +185,7 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
   const ink = step.waits ? undefined : contexts[Math.max(placing, 0)]?.ink;
   const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
   const farther = fartherThanUsual(placing < 0 ? contexts : contexts.slice(placing, placing + 1));
+  const words = (isPrinted(resolved.recipe) && step.printed) || undefined;
   const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
   const job = (desk: Desk, use?: BrushUse): Desk => {
     const laid: Desk = {
@@ -198,7 +200,9 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
     };
     return addPassStep(laid, setting, {
       pass: pass.id,
-      step: kind.printsLadder ? { ...step, care: [...step.care, ...mirrored(resolved.recipe)] } : step,
+      step: kind.printsLadder
+        ? { ...step, care: [...step.care, ...mirrored(resolved.recipe)] }
+        : { ...step, ...words },
       key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
       ...(ink ? { ink } : {}),
       ...(use ? { use } : {}),
@@ -267,7 +271,7 @@ function addPassStep(
   // Brushed on, it goes at the maker's own pace of laying a band.
   const ownPace = use ? pace.layBand / USUAL_PACE.layBand : 1;
   const farther = covers === undefined ? larger.over(1) : covers * panels;
-  const working = step.minutes * ownPace * (step.once ? 1 : farther);
+  const working = step.minutes * ownPace * (step.once ? 1 : farther) + inkingAgain(step, setting);
   const does = deedsOf(step);
   // What only cools does not hang on how things dry at this desk.
   const inAir = does.includes('dry') ? step.minutes * pace.airDry : step.minutes;
@@ -292,7 +296,9 @@ function addPassStep(
     care: [
       ...taken.care,
       ...step.care,
-      ...(panels > 1 && !step.waits && !step.once ? ['The same on the other panel.'] : []),
+      ...(panels > 1 && !step.waits && !step.once
+        ? [`The same on the other panel${step.inksAgain ? ', the stamp inked anew for it' : ''}.`]
+        : []),
     ],
     ownBrushes: taken.ownBrushes,
     ...(ink ? { ink } : {}),
@@ -307,6 +313,14 @@ function addPassStep(
     ...(step.needs ? { needs: step.needs } : {}),
     ...(step.dangers ? { dangers: step.dangers } : {}),
   });
+}
+
+/** What it takes to ink the ladder's stamp again and again, minutes. */
+function inkingAgain({ inksAgain }: PassStep, { resolved, pace, larger, panels }: Setting): number {
+  if (!inksAgain) return 0;
+  const inks = resolved.inks.filter((ink) => !isBare(ink)).length;
+  const once = inksAgain.minutesAnInk * inks * (pace.layBand / USUAL_PACE.layBand);
+  return once * (larger.over(1) / panels) * (inksAgain.times * panels + panels - 1);
 }
 
 /** What follows from a pass that is done: designs are buffed, masks lifted, and what it leaves for later noted. */

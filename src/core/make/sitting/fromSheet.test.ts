@@ -65,6 +65,11 @@ test('what is done to the wet blend is done while it is wet: a stamp is printed,
     // The last to touch the blend goes back with Gorse, a hybrid.
     expect(operations[at - 1]?.rest, kind).toEqual({ max: open });
   }
+  const misted = work(withPass(withPass(inks, 'backgroundStamp'), 'mist'), 'sheet').slice(-5, -2);
+  expect(misted.map(({ name }) => name).slice(1)).toEqual(['Mist the rubber', 'Print it']);
+  const [blended, mist] = misted;
+  expect(blended?.rest).toEqual({ max: 4 - (mist?.minutes ?? 0) - 0.5 });
+  expect(mist?.rest).toEqual({ max: 0.5 });
   const coat = ink('Sloe', '#393060', 'dye');
   const over = work(withPass(withPass(inks, 'foil'), 'coat', { ink: coat }), 'sheet');
   expect(over.slice(-2).map(({ name, rest }) => [name, rest?.max])).toEqual([

@@ -12,6 +12,8 @@ import type { BrushWish, Operation, PanelGroup } from './sitting';
 const BLENDED: readonly Step['kind'][] = ['lay', 'go back', 'brew'];
 /** Steps in which nobody's hands are timed by the sheet take this long, minutes; from memory. */
 const UNTIMED = 0.5;
+/** What has to follow at once may wait no longer, minutes. */
+const AT_ONCE = 0.5;
 
 /** How what is wet is dried: as the sheet says, or all of it one way. */
 export type Drying = 'sheet' | 'air' | 'heat';
@@ -58,6 +60,8 @@ export function groupOf(
     const takesInk =
       step.ink !== undefined && step.deeds.some((deed) => deed.does === 'load' && deed.load === 'full');
     const isOpen = next?.whileWet || (BLENDED.includes(step.kind) && next && BLENDED.includes(next.kind));
+    const open =
+      isOpen && (step.ink ? openAfter(step.ink.kind, steps.slice(i + 1)) : step.whileWet && AT_ONCE);
     const brush = brushOf(step, resolved);
     own.push(step);
     operations.push({
@@ -67,7 +71,7 @@ export function groupOf(
       ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
       ...(step.once ? { once: true } : {}),
-      ...(isOpen && step.ink ? { rest: { max: openAfter(step.ink.kind, next) } } : {}),
+      ...(open ? { rest: { max: open } } : {}),
     });
   });
   const inHand = new Set(own.flatMap(({ needs }) => needs));
@@ -118,8 +122,15 @@ function brushOf(step: Step, { recipe }: ResolvedRecipe): BrushWish | undefined 
   };
 }
 
-/** How long after a step its join may wait for the next one: going back has to end while it is open. */
-function openAfter(kind: keyof typeof INK_KINDS, next: Step): number {
+/**
+ * How long after a step what follows it may wait, minutes: going back has to end while the ink is open, and of several
+ * things that are done to it while it is wet the last has to begin so, each coming at once after the one before.
+ */
+function openAfter(kind: keyof typeof INK_KINDS, [next, ...later]: readonly Step[]): number {
   const open = INK_KINDS[kind].openMinutes;
-  return next.kind === 'go back' ? Math.max(open - (next.minutes ?? 0), 0.5) : open;
+  if (next?.kind === 'go back') return Math.max(open - (next.minutes ?? 0), AT_ONCE);
+  const firstDry = later.findIndex(({ whileWet }) => !whileWet);
+  const wetWork = next?.whileWet ? [next, ...later.slice(0, firstDry < 0 ? later.length : firstDry)] : [];
+  const taken = wetWork.slice(0, -1).reduce((sum, { minutes = UNTIMED }) => sum + minutes + AT_ONCE, 0);
+  return Math.max(open - taken, AT_ONCE);
 }

@@ -7,6 +7,9 @@ import { describeAllPlaced, stampsOf } from './words';
 
 /** In how many light layers it is printed. */
 const LAYERS = { two: 'two', three: 'three' } as const;
+const PRINTS = { two: 2, three: 3 } as const;
+/** An ink goes lightly over its part of the rubber once more in so many minutes; from memory. */
+const INKED_AGAIN = 1;
 
 /** The ladder blended on a large stamp instead of on the card, and printed: the card stays bare between its lines. */
 export const backgroundStamp = definePass({
@@ -59,7 +62,8 @@ export const backgroundStamp = definePass({
           title: 'Print it',
           work: `Close the positioner, press all over, lift; ink the rubber again in the same order and print once more, ${LAYERS[params.layers]} layers in all.`,
           care: ['Breathe on the rubber first where it has gone matt.'],
-          minutes: params.layers === 'two' ? 4 : 7,
+          minutes: 0.5 * PRINTS[params.layers],
+          inksAgain: { times: PRINTS[params.layers] - 1, minutesAnInk: INKED_AGAIN },
           does: ['uncover'] as const,
           whileWet: true as const,
         },

@@ -67,6 +67,10 @@ export interface PassStep {
   readonly work: string;
   readonly care: readonly string[];
   readonly minutes: number;
+  /** The ladder's stamp is inked again, so many times for each panel, beside once for each after the first. */
+  readonly inksAgain?: { readonly times: number; readonly minutesAnInk: number };
+  /** What it is told as where the ladder is printed from a stamp: it is done to the rubber. */
+  readonly printed?: Pick<PassStep, 'title' | 'work' | 'care'>;
   /** The placement it lays, where each has a step of its own: then the picture grows with them. */
   readonly placement?: string;
   /** Waiting, not working; `heat` where it is done with the heat tool, at the maker's own pace. */

@@ -25,6 +25,11 @@ export const mist = definePass({
       minutes: 1,
       does: [],
       whileWet: true,
+      printed: {
+        title: 'Mist the rubber',
+        work: 'One light mist over the inked rubber from arm’s length, right before it is pressed, and so before each layer.',
+        care: ['A mist, no drops: on wet rubber the ink runs out of the lines.'],
+      },
       needs: ['water spray'],
     },
   ],
