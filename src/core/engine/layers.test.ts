@@ -414,7 +414,7 @@ test('whatever the passes: the painted picture shows at each place what lies the
         expect(shown).toBeLessThan(Math.max(STRAYS, ...passes.map(({ kind }) => STRAYS_MORE[kind] ?? 0)));
       },
     ),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 

@@ -60,7 +60,7 @@ test('what is mixed is the film model’s mixture, station by station, over both
 });
 
 test('a shelf is judged alike by either mixer, and with what another card has told of it on white', () => {
-  const inks = STANDARD_1912.filter((_, i) => i % 29 === 0).map(({ name, hex }, i) =>
+  const inks = STANDARD_1912.filter((_, i) => i % 43 === 0).map(({ name, hex }, i) =>
     ink(name, hex as Hex, (['hybrid', 'dye', 'pigment'] as const)[i % 3]),
   );
   const onWhite = emptyDullnesses(inks.length);
