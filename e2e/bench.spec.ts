@@ -48,10 +48,24 @@ test('the first visit opens a demo recipe: picture, rail, readings and order of 
   expect(errors).toEqual([]);
 });
 
-test('an ink from the rail goes on the nearest rung, on a chosen one, or on a new one; by keyboard too', async ({
+test('rungs are ordered light to dark, swapped and reversed; an ink from the rail goes on the nearest, a chosen or a new one, by keyboard too', async ({
   page,
 }) => {
   await openBench(page);
+  const first = () =>
+    readings(page)
+      .getByRole('button', { name: /^Change/ })
+      .first();
+  await arrange(page, 'Light to dark, pale at the foot');
+  await expect(first()).toHaveAccessibleName(/Skerry Deep/);
+  await arrange(page, 'Reverse');
+  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
+  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
+  await page.getByRole('menuitem', { name: 'Swap with the rung below' }).click();
+  await expect(first()).toHaveAccessibleName(/Leat Mid/);
+  await arrange(page, 'Light to dark, pale at the top');
+  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
+
   await rail(page)
     .getByRole('option', { name: /^Tarn Deep/ })
     .click();
@@ -79,23 +93,6 @@ test('an ink from the rail goes on the nearest rung, on a chosen one, or on a ne
   await page.getByRole('button', { name: 'More for Haar Pale' }).click();
   await page.getByRole('menuitem', { name: 'Take this rung off' }).click();
   await expect(rail(page).getByRole('option', { selected: true })).toHaveCount(3);
-});
-
-test('rungs are ordered light to dark, swapped and reversed', async ({ page }) => {
-  await openBench(page);
-  const first = () =>
-    readings(page)
-      .getByRole('button', { name: /^Change/ })
-      .first();
-  await arrange(page, 'Light to dark, pale at the foot');
-  await expect(first()).toHaveAccessibleName(/Skerry Deep/);
-  await arrange(page, 'Reverse');
-  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
-  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
-  await page.getByRole('menuitem', { name: 'Swap with the rung below' }).click();
-  await expect(first()).toHaveAccessibleName(/Leat Mid/);
-  await arrange(page, 'Light to dark, pale at the top');
-  await expect(first()).toHaveAccessibleName(/Gorse Pale/);
 });
 
 test('marks are dragged, moved by arrow keys and typed; shares keep adding up and joints never cross', async ({
@@ -286,30 +283,7 @@ function saveAsAnotherTabWould(): Promise<void> {
   });
 }
 
-test('recipes are listed, made, copied, renamed, deleted and brought back', async ({ page }) => {
-  await openBench(page);
-  await page.getByRole('link', { name: 'Recipes' }).click();
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
-  await page.getByRole('button', { name: 'More for Kiln mouth', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
-  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth (2)');
-  await page.getByRole('button', { name: 'Recipe …' }).click();
-  await page.getByRole('menuitem', { name: 'New recipe' }).click();
-  await page.getByRole('button', { name: 'Start from Skerry' }).click();
-  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Skerry in three depths');
-  await page.getByRole('link', { name: 'Recipes' }).click();
-  const name = page.getByLabel('Name of Kiln mouth (2)');
-  await name.fill('Kiln door');
-  await name.press('Enter');
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(6);
-  await page.getByRole('button', { name: 'More for Kiln door' }).click();
-  await page.getByRole('menuitem', { name: 'Delete' }).click();
-  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: 'Open Kiln door on the bench' })).toBeVisible();
-});
-
-test('a recipe goes out as a file and comes back; a wrong file is refused with its place', async ({
+test('a recipe goes out as a file and comes back elsewhere, or is refused with the place; recipes are made, copied, renamed, deleted and brought back', async ({
   page,
   browser,
 }) => {
@@ -357,6 +331,26 @@ test('a recipe goes out as a file and comes back; a wrong file is refused with i
   await expect(elsewhere.getByRole('dialog')).toContainText(/50\.0 MB, and at most 4 MB/);
   await elsewhere.getByRole('button', { name: 'Close' }).click();
   await expect(elsewhere.getByRole('link', { name: /^Open/ })).toHaveCount(5);
+
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(4);
+  await page.getByRole('button', { name: 'More for Kiln mouth', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Kiln mouth (2)');
+  await page.getByRole('button', { name: 'Recipe …' }).click();
+  await page.getByRole('menuitem', { name: 'New recipe' }).click();
+  await page.getByRole('button', { name: 'Start from Skerry' }).click();
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Skerry in three depths');
+  await page.getByRole('link', { name: 'Recipes' }).click();
+  const name = page.getByLabel('Name of Kiln mouth (2)');
+  await name.fill('Kiln door');
+  await name.press('Enter');
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(6);
+  await page.getByRole('button', { name: 'More for Kiln door' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /^Open/ })).toHaveCount(5);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Open Kiln door on the bench' })).toBeVisible();
 });
 
 test('the full sheet has every step, and prints without the chrome around it; axe finds nothing serious on it, nor on a phone', async ({

@@ -3,12 +3,24 @@ import { expect } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, word } from './bench';
-import { test } from './test';
+import { goOn, test } from './test';
 
-test('a card is added by pounds and a reading in Lab, changed, used, kept while it is used, and taken out with undo', async ({
+test('one recipe lies on all cards, the best fit first, and opens on another; a card is added by pounds, changed, kept while it is used, and taken out with undo', async ({
   page,
 }) => {
   await page.goto('/cards');
+  await page.getByText('One recipe on all cards').click();
+  const all = page.getByRole('region', { name: 'On all cards' });
+  await expect(all.getByRole('listitem').filter({ has: page.getByRole('img') })).toHaveCount(8);
+  await expect(all.locator('canvas[data-painted]')).toHaveCount(8);
+  await expect(all.getByRole('heading').first()).toContainText(/white|cream/);
+  await expect(all.getByRole('heading').last()).toContainText(/kraft|black/);
+  await expect(all).toContainText('cannot be told from the bare card');
+  await expectAccessible(page, 'on all cards');
+  await page.getByRole('button', { name: 'Open a copy on kraft 280 g/m²' }).click();
+  await expect(word(page, 'Card')).toHaveText('kraft 280 g/m²');
+
+  await goOn(page, '/cards');
   const drawer = page.getByRole('list', { name: 'Cards' });
   await expect(drawer.getByRole('listitem')).toHaveCount(8);
   await page.getByRole('button', { name: 'Add a card' }).click();
@@ -38,22 +50,6 @@ test('a card is added by pounds and a reading in Lab, changed, used, kept while 
   const told = page.getByRole('listitem').filter({ hasText: 'is out of the drawer' });
   await told.getByRole('button', { name: 'Undo' }).click();
   await expect(drawer.getByRole('listitem')).toHaveCount(9);
-});
-
-test('one recipe lies on all cards, the best fit first, with the reason, and opens on another', async ({
-  page,
-}) => {
-  await page.goto('/cards');
-  await page.getByText('One recipe on all cards').click();
-  const all = page.getByRole('region', { name: 'On all cards' });
-  await expect(all.getByRole('listitem').filter({ has: page.getByRole('img') })).toHaveCount(8);
-  await expect(all.locator('canvas[data-painted]')).toHaveCount(8);
-  await expect(all.getByRole('heading').first()).toContainText(/white|cream/);
-  await expect(all.getByRole('heading').last()).toContainText(/kraft|black/);
-  await expect(all).toContainText('cannot be told from the bare card');
-  await expectAccessible(page, 'on all cards');
-  await page.getByRole('button', { name: 'Open a copy on kraft 280 g/m²' }).click();
-  await expect(word(page, 'Card')).toHaveText('kraft 280 g/m²');
 });
 
 test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts are listed, files go out', async ({

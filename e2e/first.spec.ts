@@ -76,28 +76,7 @@ test('the same by keyboard alone, three inks of one’s own choosing by their na
   expect(presses).toBeLessThanOrEqual(40);
 });
 
-test('letters typed on the rail choose inks and are no commands; the keys never fall to the page', async ({
-  page,
-}) => {
-  await openBench(page);
-  await page.getByRole('option', { name: /^Leat Mid/ }).focus();
-  await page.keyboard.type('tarn d');
-  await expect(page.getByRole('option', { name: /^Tarn Deep/ })).toBeFocused();
-  await page.keyboard.press('Enter');
-  const readings = page.getByRole('region', { name: 'Readings' });
-  await expect(readings.getByRole('button', { name: /^Change Tarn Deep/ })).toBeVisible();
-  // "r" reverses the ladder elsewhere; here it is the beginning of a name.
-  await expect(readings.getByRole('button', { name: /^Change/ }).first()).toHaveAccessibleName(/Gorse Pale/);
-  await page.keyboard.press('Home');
-  await expect(page.getByRole('option', { name: /^(bare card|Slip White)/ }).first()).toBeFocused();
-  for (const view of ['Choose', 'Sittings', 'Inks', 'Cards', 'Designs', 'Recipes', 'Bench']) {
-    await page.getByRole('link', { name: view, exact: true }).press('Enter');
-    await expect(page.getByRole('main')).toBeVisible();
-    await expect(page.locator('body')).not.toBeFocused();
-  }
-});
-
-test('the bench at rest asks for little: at most forty controls in sight, the rail’s inks not counted', async ({
+test('the bench at rest asks for little; letters typed on its rail choose inks and are no commands; the keys never fall to the page', async ({
   page,
 }) => {
   await openBench(page);
@@ -118,6 +97,22 @@ test('the bench at rest asks for little: at most forty controls in sight, the ra
       .map((one) => one.getAttribute('aria-label') ?? one.textContent ?? ''),
   );
   expect(controls.length, controls.join(' | ')).toBeLessThanOrEqual(40);
+
+  await page.getByRole('option', { name: /^Leat Mid/ }).focus();
+  await page.keyboard.type('tarn d');
+  await expect(page.getByRole('option', { name: /^Tarn Deep/ })).toBeFocused();
+  await page.keyboard.press('Enter');
+  const readings = page.getByRole('region', { name: 'Readings' });
+  await expect(readings.getByRole('button', { name: /^Change Tarn Deep/ })).toBeVisible();
+  // "r" reverses the ladder elsewhere; here it is the beginning of a name.
+  await expect(readings.getByRole('button', { name: /^Change/ }).first()).toHaveAccessibleName(/Gorse Pale/);
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('option', { name: /^(bare card|Slip White)/ }).first()).toBeFocused();
+  for (const view of ['Choose', 'Sittings', 'Inks', 'Cards', 'Designs', 'Recipes', 'Bench']) {
+    await page.getByRole('link', { name: view, exact: true }).press('Enter');
+    await expect(page.getByRole('main')).toBeVisible();
+    await expect(page.locator('body')).not.toBeFocused();
+  }
 });
 
 test('find anything finds what people call things, and says what can be looked for', async ({ page }) => {

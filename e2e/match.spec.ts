@@ -32,30 +32,6 @@ const bandsOnTheSide = () =>
     .jpeg({ quality: 95 })
     .toBuffer();
 
-test('a picture of one’s own: upright, its colours found, inks given, one swapped, opened as a ladder', async ({
-  page,
-}) => {
-  await openMatch(page);
-  const picture = page.getByLabel('Picture file');
-  await picture.setInputFiles({ name: 'bands.jpg', mimeType: 'image/jpeg', buffer: await bandsOnTheSide() });
-  const shown = page.getByRole('img', { name: 'bands.jpg' });
-  await expect(shown).toBeVisible();
-  // On its side in the file, 600 × 900; upright it is wider than high.
-  const box = await shown.boundingBox();
-  expect((box?.width ?? 0) / (box?.height ?? 1)).toBeCloseTo(1.5, 1);
-  const inks = async () => (await Promise.all([1, 2, 3].map((n) => inkOf(page, n).inputValue()))).sort();
-  await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
-
-  await inkOf(page, 1).selectOption({ index: 1 });
-  await matched(page).getByText('light to dark').click();
-  await matched(page).getByLabel('Shares as in the picture').check();
-  await expect(matched(page)).toContainText(/Gorse Pale 3\d %, .* 3\d %/);
-  await matched(page).getByRole('button', { name: 'Open on the bench' }).click();
-  await expect(
-    page.getByRole('region', { name: 'Readings' }).getByRole('button', { name: /^Change/ }),
-  ).toHaveCount(3);
-});
-
 test('a marker is moved by keys and by hand, pasted colours are matched in their order; nothing serious for axe, wide or narrow', async ({
   page,
 }) => {
@@ -89,7 +65,9 @@ test('a marker is moved by keys and by hand, pasted colours are matched in their
   await expectNoSideScroll(page, 390);
 });
 
-test('what is no picture is refused with the reason, and the one in sight stays', async ({ page }) => {
+test('what is no picture is refused, and the one in sight stays; one’s own is upright, its colours found, inks given, one swapped, and opened as a ladder', async ({
+  page,
+}) => {
   await openMatch(page);
   const file = page.getByLabel('Picture file');
   await file.setInputFiles({
@@ -102,6 +80,25 @@ test('what is no picture is refused with the reason, and the one in sight stays'
   await file.setInputFiles({ name: 'cut.jpg', mimeType: 'image/jpeg', buffer: whole.subarray(0, 400) });
   await expect(page.getByRole('alert')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Kiln mouth' })).toBeVisible();
+
+  const picture = page.getByLabel('Picture file');
+  await picture.setInputFiles({ name: 'bands.jpg', mimeType: 'image/jpeg', buffer: await bandsOnTheSide() });
+  const shown = page.getByRole('img', { name: 'bands.jpg' });
+  await expect(shown).toBeVisible();
+  // On its side in the file, 600 × 900; upright it is wider than high.
+  const box = await shown.boundingBox();
+  expect((box?.width ?? 0) / (box?.height ?? 1)).toBeCloseTo(1.5, 1);
+  const inks = async () => (await Promise.all([1, 2, 3].map((n) => inkOf(page, n).inputValue()))).sort();
+  await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
+
+  await inkOf(page, 1).selectOption({ index: 1 });
+  await matched(page).getByText('light to dark').click();
+  await matched(page).getByLabel('Shares as in the picture').check();
+  await expect(matched(page)).toContainText(/Gorse Pale 3\d %, .* 3\d %/);
+  await matched(page).getByRole('button', { name: 'Open on the bench' }).click();
+  await expect(
+    page.getByRole('region', { name: 'Readings' }).getByRole('button', { name: /^Change/ }),
+  ).toHaveCount(3);
 });
 
 test('swatches are read off the sample sheet against its bare card, and become inks with undo', async ({

@@ -112,21 +112,9 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
   await expect(steps(page)).not.toContainText('Mask above');
 });
 
-test('one ink fades to bare card, and a wanted width of a new colour is laid', async ({ page }) => {
-  await openBench(page);
-  await showNumbers(page);
-  const wide = page.getByLabel('Width of the new colour in joint 1, mm');
-  await wide.fill('8');
-  await wide.press('Enter');
-  await expect(wide).toHaveValue('8');
-  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
-  await page.getByRole('menuitem', { name: 'Fade to bare card here' }).click();
-  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('bare card');
-  await expect(page.getByLabel('Order of laying')).toContainText('Suggested: dark first');
-  await expect.poll(() => lightAt(page, 0.5, 0.01)).toBeGreaterThan(240);
-});
-
-test('shares that are to be seen are laid by one press, and undone by one', async ({ page }) => {
+test('shares that are to be seen are laid by one press, and undone by one; a wanted width is laid, and one ink fades to bare card', async ({
+  page,
+}) => {
   await openBench(page);
   await showNumbers(page);
   const shares = page.getByRole('region', { name: 'True shares' });
@@ -138,6 +126,16 @@ test('shares that are to be seen are laid by one press, and undone by one', asyn
   await expect(shares.getByRole('row', { name: /Gorse Pale/ })).toContainText('50 %');
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Share of Gorse Pale, per cent')).toHaveValue('35 %');
+
+  const wide = page.getByLabel('Width of the new colour in joint 1, mm');
+  await wide.fill('8');
+  await wide.press('Enter');
+  await expect(wide).toHaveValue('8');
+  await page.getByRole('button', { name: 'More for Gorse Pale' }).click();
+  await page.getByRole('menuitem', { name: 'Fade to bare card here' }).click();
+  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('bare card');
+  await expect(page.getByLabel('Order of laying')).toContainText('Suggested: dark first');
+  await expect.poll(() => lightAt(page, 0.5, 0.01)).toBeGreaterThan(240);
 });
 
 test('a rule of the trade is told as one goes, and mended by its press', async ({ page }) => {

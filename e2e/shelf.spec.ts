@@ -106,7 +106,7 @@ test('the gaps are a plane of real colours, and the ink that would add the most 
   await expect(page.getByRole('table', { name: 'Inks' })).toContainText(name);
 });
 
-test('a table goes out, and a table comes in after a look at what it would do, with undo', async ({
+test('a table goes out, and one comes in after a look at what it would do, with undo; a palette comes in as the inks it went out as', async ({
   page,
 }) => {
   await openShelf(page);
@@ -125,14 +125,11 @@ test('a table goes out, and a table comes in after a look at what it would do, w
   await expect(status(page)).toHaveText('73 of 73');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(status(page)).toHaveText('72 of 72');
-});
 
-test('the palette goes out as GPL and comes in again as the same inks', async ({ page }) => {
-  await openShelf(page);
-  const file = page.waitForEvent('download');
+  const palette = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export' }).first().click();
   await page.getByRole('menuitem', { name: 'As a palette' }).click();
-  const path = await (await file).path();
+  const path = await (await palette).path();
   const text = await readFile(path, 'utf8');
   expect(text).toMatch(/^GIMP Palette\r?\n/);
   await page.getByRole('button', { name: 'Import' }).click();
