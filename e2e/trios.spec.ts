@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, openBench, word } from './bench';
-import { test } from './test';
+import { goOn, test } from './test';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');
@@ -49,7 +49,9 @@ test('while the hand rests on the bench the shelf is made ready, with the vector
   expect(await firstName(page)).toBe(ahead);
 });
 
-test('a trio is compared wet and dried, cut to two inks, and opened on the bench', async ({ page }) => {
+test('a trio is compared wet and dried, cut to two inks, and opened; one is kept, told as kept, narrows the next search, and is taken off with undo', async ({
+  page,
+}) => {
   await openTrios(page);
   await inHand(page)
     .getByRole('button', { name: /^Compare / })
@@ -79,12 +81,9 @@ test('a trio is compared wet and dried, cut to two inks, and opened on the bench
     page.getByRole('region', { name: 'Readings' }).getByRole('button', { name: /^Change/ }),
   ).toHaveCount(2);
   for (const name of names) await expect(page.getByRole('region', { name: 'Readings' })).toContainText(name);
-});
 
-test('a trio is kept, told as kept, narrows the next search, and is taken off with undo', async ({
-  page,
-}) => {
-  await openTrios(page);
+  await goOn(page, '/trios');
+  await expect(told(page)).toContainText('trios fit');
   const all = await count(page);
   const took = () => page.locator('[data-took]').getAttribute('data-took');
   const before = await took();
@@ -105,8 +104,8 @@ test('a trio is kept, told as kept, narrows the next search, and is taken off wi
   await expectAccessible(page, 'kept');
   await kept.getByRole('button', { name: /^Take off/ }).click();
   await expect(page.getByText('Nothing is kept yet')).toBeVisible();
-  const told = page.getByRole('listitem').filter({ hasText: 'is no longer kept' });
-  await told.getByRole('button', { name: 'Undo' }).click();
+  const gone = page.getByRole('listitem').filter({ hasText: 'is no longer kept' });
+  await gone.getByRole('button', { name: 'Undo' }).click();
   await expect(kept.getByRole('listitem')).toHaveCount(1);
 });
 
