@@ -15,6 +15,7 @@ import { useAppSelector } from '../store/hooks';
 import { Button } from '../ui/Button';
 import { Select } from '../ui/Select';
 import { TypedField } from '../ui/TypedField';
+import { useKeyRun } from './useKeyRun';
 
 interface Props {
   /** What the parameters belong to, in words. */
@@ -47,8 +48,11 @@ export const ParamFields = ({ of, specs, params, panel, onChange, isBare = false
         isBare={isBare}
         spec={toldSpec(spec, panel)}
         value={toldOn(spec, Number(params[key] ?? spec.min), panel)}
-        onChange={(told, steady) =>
-          onChange({ [key]: toldOn(spec, told, panel) }, steady ? `${of} ${key}` : undefined)
+        onChange={(told, run) =>
+          onChange(
+            { [key]: toldOn(spec, told, panel) },
+            run === undefined ? undefined : `${of} ${key} ${run}`,
+          )
         }
       />
     ),
@@ -79,12 +83,13 @@ interface MeasureProps {
   readonly isBare: boolean;
   readonly spec: MeasureSpec;
   readonly value: number;
-  /** @param steady  whether it is one of many small steps, which are undone as one */
-  readonly onChange: (value: number, steady?: boolean) => void;
+  /** @param run  which run of small steps it is of: those are undone as one */
+  readonly onChange: (value: number, run?: number) => void;
 }
 
 function MeasureField({ of, isBare, spec, value, onChange }: MeasureProps) {
   const unit = useAppSelector(({ view }) => view.unit);
+  const pressed = useKeyRun();
   const commit = (text: string): string | undefined => {
     const read = readMeasure(spec, text, unit);
     if (read === undefined)
@@ -100,7 +105,7 @@ function MeasureField({ of, isBare, spec, value, onChange }: MeasureProps) {
         label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
         shown={formatMeasure(spec, value, unit)}
         onCommit={commit}
-        onStep={(steps) => onChange(clampMeasure(spec, value + steps * spec.step), true)}
+        onStep={(steps) => onChange(clampMeasure(spec, value + steps * spec.step), pressed())}
         className={spec.unit === 'mm' && unit === 'in' ? 'w-16 text-right' : 'w-12 text-right'}
         {...(suffix && !isBare ? { suffix } : {})}
       />

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { useKeyRun } from './useKeyRun';
 
 /** What a key asks of a grip: so many steps right and down, or one of its ends. */
 export type GripKey = { readonly right: number; readonly down: number } | 'home' | 'end';
@@ -42,6 +43,7 @@ interface Grip {
  */
 export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
   const held = useRef(false);
+  const pressed = useKeyRun(onDone);
   const letGo = () => {
     if (!held.current) return;
     held.current = false;
@@ -52,6 +54,7 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
       const key = gripKey(event);
       if (!key) return;
       event.preventDefault();
+      pressed();
       onKey(key);
     },
     onBlur: onDone,
@@ -60,6 +63,8 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus();
       held.current = true;
+      // What keys moved before is undone apart.
+      onDone();
       onHold?.(event);
     },
     onPointerMove: (event: PointerEvent) => {
