@@ -134,6 +134,18 @@ describe('a hand refuses what cannot be done, and says why', () => {
       /does not hold Gorse and Weir/,
     ],
     [
+      'a strong second coat laid with a touch of the pad',
+      withPass(plain, 'secondCoat', { params: { strength: 80 } }),
+      (steps) =>
+        steps.map((step) => ({
+          ...step,
+          deeds: step.deeds.map((deed) =>
+            deed.does === 'load' && step.title.endsWith('second coat') ? { ...deed, load: 'touch' } : deed,
+          ),
+        })),
+      /The brush is not loaded/,
+    ],
+    [
       'landing in a join',
       plain,
       deeds((deed) => [deed.does === 'lay' ? { ...deed, land: { x: 50, y: USUAL_PANEL.height / 3 } } : deed]),

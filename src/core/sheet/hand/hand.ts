@@ -1,4 +1,5 @@
 import type { Point } from '../../base/geometry';
+import type { Params } from '../../base/params';
 import { coverageOf } from '../../engine/coverage';
 import { neighboursOf } from '../../engine/neighbours';
 import { INK_DEPTHS, type Ink, isBare } from '../../materials/ink/ink';
@@ -59,6 +60,9 @@ export function tryOut(resolved: ResolvedRecipe, { steps }: Sheet, checksFace = 
   hand.finish(checksFace);
   return hand.refusals;
 }
+
+/** So much of a full coat a touch of the pad lays at most, per cent. By eye. */
+const MOST_OF_A_TOUCH = 50;
 
 const setOf = ([ink]: readonly Ink[]): BrushSet => (ink ? INK_KINDS[ink.kind].brushSet : 'none');
 const same = (p: readonly Ink[], q: readonly Ink[]): boolean =>
@@ -257,8 +261,7 @@ class Hand {
     ladder: LadderState,
     brush: HeldBrush | undefined,
   ): void {
-    // A faint second coat is laid with a touch.
-    const isLoaded = brush?.charge === 'full' || (brush?.charge === 'touch' && on.startsWith('second coat'));
+    const isLoaded = brush?.charge === 'full' || (brush?.charge === 'touch' && this.isFaint(on));
     this.check(isLoaded, 'The brush is not loaded.');
     if (!isStrip(on))
       this.check(this.partAt(land, rung) >= this.solidest(rung), 'A loaded brush would land in a join.');
@@ -274,6 +277,13 @@ class Hand {
         ...(extent ? { extent } : {}),
       });
     if (!isStrip(on)) this.dirty([this.inkOf(rung)]);
+  }
+
+  /** Whether the ladder goes on so thinly there that a touch of the pad is enough. */
+  private isFaint(on: On): boolean {
+    const coat = this.resolved.recipe.passes.find(({ id }) => on === `second coat ${id}`);
+    const { strength }: Params = coat?.placements[0]?.params ?? {};
+    return typeof strength === 'number' && strength <= MOST_OF_A_TOUCH;
   }
 
   private partAt({ x, y }: Point, rung: number): number {
