@@ -43,6 +43,19 @@ describe('why a piece begins then and no earlier', () => {
     expect(why([heated], line(0, 2, { hand: 1 }))).toBeUndefined();
   });
 
+  test('a stamp that is in the other hands is told', () => {
+    const print = (stamp: string): Operation => ({ name: 'print', minutes: 2, things: [stamp] });
+    const stamped = sitting({
+      groups: [{ name: 'cards', count: 3, operations: [print('reeds'), print('hills')] }],
+    });
+    const before = line(0, 0, { panel: 1 });
+    expect(why([before], line(0, 2, { hand: 1 }), stamped)).toEqual({
+      for: 'the stamp or stencil',
+      after: before,
+    });
+    expect(why([before], line(1, 2, { hand: 1 }), stamped)).toBeUndefined();
+  });
+
   test('its own drying, which nobody can hurry, is told before the hands that were free just then', () => {
     const coat = line(1, 0);
     const other = line(0, 15, { panel: 2 });

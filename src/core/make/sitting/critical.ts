@@ -9,6 +9,7 @@ export type WaitedFor =
   | 'the mat'
   | 'the brush'
   | 'the heat tool'
+  | 'the stamp or stencil'
   | 'its drying'
   | 'a break'
   | 'room to dry'
@@ -18,6 +19,8 @@ const restOf = ({ groups }: Sitting, { group, operation }: Planned): number =>
   groups[group]?.operations[operation]?.rest?.min ?? 0;
 const isHeated = ({ groups }: Sitting, { does, group, operation }: Planned): boolean =>
   does === 'operation' && groups[group]?.operations[operation]?.heat === true;
+const thingsOf = ({ groups }: Sitting, { does, group, operation }: Planned): readonly string[] =>
+  (does === 'operation' && groups[group]?.operations[operation]?.things) || [];
 const isWhen = (at: number, { start }: Planned): boolean => Math.abs(at - start) < SAME;
 
 /** What of a line let another begin just then; drying first, which nobody can hurry. */
@@ -37,7 +40,9 @@ function releasedBy(sitting: Sitting, line: Planned, next: Planned): WaitedFor |
   if (line.hand === next.hand) return 'the hands';
   if (hasBrush) return 'the brush';
   if (line.mat !== undefined && line.mat === next.mat) return 'the mat';
-  return isHeated(sitting, line) && isHeated(sitting, next) ? 'the heat tool' : undefined;
+  if (isHeated(sitting, line) && isHeated(sitting, next)) return 'the heat tool';
+  const wanted = thingsOf(sitting, next);
+  return thingsOf(sitting, line).some((thing) => wanted.includes(thing)) ? 'the stamp or stencil' : undefined;
 }
 
 /** The line that let another begin when it did, and what it held; undefined for the first, and after a break. */

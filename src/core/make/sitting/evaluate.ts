@@ -52,6 +52,8 @@ interface Table {
   inked: number;
   /** From when each brush can be used. */
   readonly brushes: number[];
+  /** From when each thing that there is one of can be. */
+  readonly things: Map<string, number>;
   /** Until when each place is taken; endless while nobody knows when the panel is taken up again. */
   readonly lying: Map<string, number>;
   readonly lines: Planned[];
@@ -59,8 +61,8 @@ interface Table {
 }
 
 /**
- * Lays stages out in an order, each as early as hands, mats, brushes, heat tools and places to dry let it; a stage is never
- * left. What is in the midst of one comes first.
+ * Lays stages out in an order, each as early as hands, mats, brushes, heat tools, stamps and places to dry let it; a stage is
+ * never left. What is in the midst of one comes first.
  *
  * @returns undefined where the order cannot be worked: a stage before the one it follows, or no place to dry
  */
@@ -76,6 +78,7 @@ export function evaluate(bench: Workbench, order: readonly Token[]): Plan | unde
     mats: begun.mats.map((ink) => ({ ink, free: begun.now })),
     heat: Array.from({ length: Math.max(atHand.heatTools, 1) }, () => begun.now),
     brushes: begun.brushes.map(({ free }) => free),
+    things: new Map(),
     nextUse: atHand.mats > 1 ? nextUses(sitting, works) : () => 0,
     inked: 0,
     lying: new Map(),
@@ -169,6 +172,7 @@ function layWork(
     table.lines.push({ group, panel, hand, ...line });
     table.busy[hand] = (table.busy[hand] ?? 0) + line.end - line.start;
     if (line.brush !== undefined) table.brushes[line.brush] = line.end;
+    for (const thing of operations[line.operation]?.things ?? []) table.things.set(thing, line.end);
   }
   table.mats = laid.mats;
   for (let i = work.from; i < work.to; i++) if (operations[i]?.ink !== undefined) table.inked++;
@@ -286,6 +290,7 @@ function layFrom(
     const closed = end;
     const brush = brushwork?.uses[i - from];
     if (brush !== undefined) time = Math.max(time, own.get(brush) ?? table.brushes[brush] ?? 0);
+    for (const thing of operation.things ?? []) time = Math.max(time, table.things.get(thing) ?? 0);
     let mat: number | undefined;
     if (operation.ink !== undefined) {
       mat = matFor(mats, operation.ink, time, (ink) => table.nextUse(ink, inked));

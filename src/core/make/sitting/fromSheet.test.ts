@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { ink, resolvedOf, withPass } from '../../../testing/resolvedRecipes';
+import { OWN_DESIGNS } from '../../materials/design/own';
 import { PASS_KIND_IDS } from '../../recipe/passes/passes';
 import { compileSheet } from '../../sheet/compile';
 import { type Drying, groupOf } from './fromSheet';
@@ -65,11 +66,15 @@ test('what is done to the wet blend is done while it is wet: a stamp is printed,
     // The last to touch the blend goes back with Gorse, a hybrid.
     expect(operations[at - 1]?.rest, kind).toEqual({ max: open });
   }
-  const misted = work(withPass(withPass(inks, 'backgroundStamp'), 'mist'), 'sheet').slice(-5, -2);
+  const [design] = OWN_DESIGNS.filter(({ use }) => use === 'image');
+  if (!design) throw new Error('there is no stamp');
+  const misted = work(withPass(withPass(inks, 'backgroundStamp', { design }), 'mist'), 'sheet').slice(-5, -2);
   expect(misted.map(({ name }) => name).slice(1)).toEqual(['Mist the rubber', 'Print it']);
   const [blended, mist] = misted;
   expect(blended?.rest).toEqual({ max: 4 - (mist?.minutes ?? 0) - 0.5 });
   expect(mist?.rest).toEqual({ max: 0.5 });
+  const stamp = [`stamp: ${design.name}`];
+  expect(misted.map(({ things }) => things)).toEqual([stamp, undefined, stamp]);
   const coat = ink('Sloe', '#393060', 'dye');
   const over = work(withPass(withPass(inks, 'foil'), 'coat', { ink: coat }), 'sheet');
   expect(over.slice(-2).map(({ name, rest }) => [name, rest?.max])).toEqual([

@@ -1,5 +1,7 @@
 import { listed } from '../../base/words';
 import { INK_KINDS, setsInBrush } from '../../materials/ink/kinds';
+import { isPrinted } from '../../recipe/laying';
+import { isOneOfAKind } from '../../recipe/passes/words';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { TOOLS } from '../../recipe/tools/tools';
 import { compileSheet, type Maker, type Sheet } from '../../sheet/compile';
@@ -31,7 +33,7 @@ export interface SheetGroup extends PanelGroup {
 /**
  * So many panels of a recipe as a planner sees them: the sheet's steps, the wipe of the mat told apart from the laying, and
  * drying in air as waiting without hands. A next ink begins while the one before is open, as does what is done to wet ink, and
- * going back ends while it is.
+ * going back ends while it is. A ladder that is printed holds its stamp until then.
  */
 export function groupOf(
   resolved: ResolvedRecipe,
@@ -43,6 +45,9 @@ export function groupOf(
   const operations: Operation[] = [];
   const own: Step[] = [];
   const steps = sheet.steps.map((step) => driedAs(step, drying, resolved, maker));
+  const onStamp = isPrinted(resolved.recipe)
+    ? steps.flatMap(({ once, needs }) => (once ? needs.filter(isOneOfAKind) : []))
+    : [];
   steps.forEach((step, i) => {
     if (step.kind === 'prepare') return;
     if (step.waits === 'air') {
@@ -64,12 +69,14 @@ export function groupOf(
       isOpen && (step.ink ? openAfter(step.ink.kind, steps.slice(i + 1)) : step.whileWet && AT_ONCE);
     const brush = brushOf(step, resolved);
     own.push(step);
+    const things = BLENDED.includes(step.kind) ? onStamp : step.needs.filter(isOneOfAKind);
     operations.push({
       name: step.title,
       minutes: Math.max((step.minutes ?? UNTIMED) - wiped, 0.1),
       ...(takesInk && step.ink ? { ink: step.ink.name } : {}),
       ...(brush ? { brush } : {}),
       ...(step.waits === 'heat' ? { heat: true } : {}),
+      ...(things.length > 0 ? { things } : {}),
       ...(step.once ? { once: true } : {}),
       ...(open ? { rest: { max: open } } : {}),
     });

@@ -19,16 +19,18 @@ const operation: fc.Arbitrary<Operation> = fc
     wait: minutes,
     open: fc.boolean(),
     heat: fc.boolean(),
+    stamp: fc.option(fc.constantFrom('reeds', 'hills')),
     brush: fc.option(
       fc.record({ holds: fc.constantFrom('gold', 'blue', 'red'), set: fc.constantFrom('dye', 'pigment') }),
     ),
   })
-  .map(({ minutes: takes, ink: wanted, dries, wait, open, heat, brush }) => ({
+  .map(({ minutes: takes, ink: wanted, dries, wait, open, heat, stamp, brush }) => ({
     name: 'work',
     minutes: takes,
     ...(wanted ? { ink: wanted } : {}),
     ...(brush ? { brush } : {}),
     ...(heat ? { heat } : {}),
+    ...(stamp ? { things: [stamp] } : {}),
     ...(dries ? { rest: { min: 3 * wait } } : open ? { rest: { max: 2 + wait } } : {}),
   }));
 const group = (count: fc.Arbitrary<number>, most: number): fc.Arbitrary<PanelGroup> =>

@@ -13,6 +13,8 @@ export interface Operation {
   readonly brush?: BrushWish;
   /** Done with the heat tool. */
   readonly heat?: boolean;
+  /** What it is done with that there is one of: a stamp, a stencil. */
+  readonly things?: readonly string[];
   /** Done once for all panels of its group: of that so many minutes, and in a group as it is planned each panel's share. */
   readonly once?: true;
   /**

@@ -66,6 +66,7 @@ export const backgroundStamp = definePass({
           inksAgain: { times: PRINTS[params.layers] - 1, minutesAnInk: INKED_AGAIN },
           does: ['uncover'] as const,
           whileWet: true as const,
+          needs: stampsOf(contexts),
         },
       },
       ...(params.emboss === 'yes'
@@ -79,6 +80,7 @@ export const backgroundStamp = definePass({
                 minutes: 4.5,
                 does: ['melt', 'cool'] as const,
                 needs: [
+                  ...stampsOf(contexts),
                   'damp cloth',
                   'clear embossing ink',
                   'clear embossing powder',

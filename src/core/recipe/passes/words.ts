@@ -32,7 +32,7 @@ export function describePlaced({ design, params, panel }: PlacedOnPanel, unit: U
   ].join(', ');
 }
 
-/** The stamp or the stencil that placements are made with, as it is laid out. */
+/** The stamp or the stencil that placements are made with, as it is laid out: there is one of it. */
 const toolOf =
   (noun: string) =>
   (contexts: readonly { readonly design?: Design }[]): string[] => [
@@ -40,6 +40,7 @@ const toolOf =
   ];
 export const stampsOf = toolOf('stamp');
 export const stencilsOf = toolOf('stencil');
+export const isOneOfAKind = (thing: string): boolean => /^(stamp|stencil): /.test(thing);
 
 /** A placing that may lie over the one before it: that has to have gone matt first. */
 export const layAgain = (place: number, deed: 'lay' | 'stamp' = 'lay'): readonly PassDeed[] =>
