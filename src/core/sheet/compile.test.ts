@@ -125,9 +125,12 @@ test('a ladder that is printed goes on one rubber for both panels, which stays w
   if (!design) throw new Error('there is no such stamp');
   const base = resolvedOf([yellow, blue], WHITE_CARD, { tool: 'pad' });
   const printed = (run: RunId): ResolvedRecipe =>
-    withPass({ ...base, recipe: setRun(base.recipe, run), alsoOn: WHITE_CARD }, 'backgroundStamp', {
-      design,
-    });
+    withPass(
+      withPass({ ...base, recipe: setRun(base.recipe, run), alsoOn: WHITE_CARD }, 'backgroundStamp', {
+        design,
+      }),
+      'mist',
+    );
   const told = (run: RunId, title: string): string => {
     const step = compileSheet(printed(run), 'mm').steps.find((one) => one.title === title);
     return [step?.work, ...(step?.care ?? [])].join(' ');
@@ -141,6 +144,8 @@ test('a ladder that is printed goes on one rubber for both panels, which stays w
   expect(told('corners', 'Background stamp')).toContain('as in a mirror');
   expect(told('straight', 'Print it')).toContain('The same on the other panel, the stamp inked anew for it.');
   expect(told('straight', 'Clear-emboss the print')).toContain('wiped clean and dried');
+  expect(told('straight', 'Mist the rubber')).toContain('before each layer');
+  expect(told('straight', 'Mist the rubber')).not.toMatch(/on the card|other panel/);
 });
 
 test('printing takes as long as inking the stamp again does: with more inks, layers and panels longer (from memory)', () => {

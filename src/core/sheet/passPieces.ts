@@ -185,7 +185,7 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
   const ink = step.waits ? undefined : contexts[Math.max(placing, 0)]?.ink;
   const traces = placedPasses(resolved, pass).map((placed) => placed.traces);
   const farther = fartherThanUsual(placing < 0 ? contexts : contexts.slice(placing, placing + 1));
-  const words = (isPrinted(resolved.recipe) && step.printed) || undefined;
+  const onRubber = isPrinted(resolved.recipe) && step.printed;
   const isFirstOfPlacing = steps.findIndex(({ placement }) => placement === step.placement) === at;
   const job = (desk: Desk, use?: BrushUse): Desk => {
     const laid: Desk = {
@@ -202,10 +202,11 @@ function stepPiece({ pass, place, step, at, contexts, steps }: StepOfPass, setti
       pass: pass.id,
       step: kind.printsLadder
         ? { ...step, care: [...step.care, ...mirrored(resolved.recipe)] }
-        : { ...step, ...words },
+        : { ...step, ...onRubber },
       key: `pass ${pass.id} ${step.placement === undefined ? at : step.placement}${step.placement !== undefined && !isFirstOfPlacing ? ' then' : ''}`,
       ...(ink ? { ink } : {}),
       ...(use ? { use } : {}),
+      ...(onRubber ? { isOnRubber: true } : {}),
       ...(farther === undefined ? {} : { covers: farther }),
       traces: step.waits ? [] : placing < 0 ? traces.flat() : (traces[placing] ?? []),
     });
@@ -255,6 +256,8 @@ interface PassWork {
   readonly key: string;
   readonly ink?: Ink;
   readonly use?: BrushUse;
+  /** It is done to the ladder's stamp, as its words say before each print. */
+  readonly isOnRubber?: true;
   readonly traces?: readonly string[];
   /** How much farther than over a usual design the hand has to go, where it does not go over all of the panel. */
   readonly covers?: number;
@@ -263,7 +266,7 @@ interface PassWork {
 function addPassStep(
   desk: Desk,
   setting: Setting,
-  { pass, step, key, ink, use, covers, traces = [] }: PassWork,
+  { pass, step, key, ink, use, isOnRubber, covers, traces = [] }: PassWork,
 ): Desk {
   const { pace, larger, panels } = setting;
   const taken =
@@ -296,7 +299,7 @@ function addPassStep(
     care: [
       ...taken.care,
       ...step.care,
-      ...(panels > 1 && !step.waits && !step.once
+      ...(panels > 1 && !step.waits && !step.once && !isOnRubber
         ? [`The same on the other panel${step.inksAgain ? ', the stamp inked anew for it' : ''}.`]
         : []),
     ],
