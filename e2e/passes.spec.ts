@@ -310,8 +310,15 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await openBench(page);
   await deskSetting(page, 'in');
   await addPass(page, 'Horizon');
+  const high = page.getByLabel('Horizon: Height, in', { exact: true });
+  // An arrow takes what is being typed, and the next one steps from it.
+  await high.fill('1 1/2');
+  await high.press('ArrowUp');
+  await expect(steps(page)).toContainText('Mask above 1 1/2 in from the foot');
+  await high.press('Shift+ArrowUp');
+  await expect(steps(page)).not.toContainText('Mask above 1 1/2 in from the foot');
   await type(page, 'Horizon: Height, in', '1 1/4');
-  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
+  await expect(high).toHaveValue('1 1/4');
   await expect(steps(page)).toContainText('Mask above 1 1/4 in from the foot');
   const line = page.getByRole('button', { name: /^Horizon: / });
   const box = await line.boundingBox();
@@ -319,9 +326,9 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await page.mouse.down();
   await page.mouse.move((box?.x ?? 0) + 10, (box?.y ?? 0) - 60, { steps: 5 });
   await page.mouse.up();
-  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).not.toHaveValue('1 1/4');
+  await expect(high).not.toHaveValue('1 1/4');
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Horizon: Height, in', { exact: true })).toHaveValue('1 1/4');
+  await expect(high).toHaveValue('1 1/4');
 
   // Found in its menu by its first letters, which are no commands there.
   await page.getByRole('button', { name: 'Add over it' }).press('Enter');

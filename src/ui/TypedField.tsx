@@ -59,6 +59,8 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
           if (event.key === 'Escape') giveUp();
           if (onStep && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
             event.preventDefault();
+            // What is being typed is taken first; the next arrow steps from it.
+            if (typed !== null && typed.trim() !== shown) return commit();
             giveUp();
             onStep((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
           }
