@@ -4,6 +4,7 @@ import {
   clampMeasure,
   formatMeasure,
   isChoice,
+  keyStep,
   type MeasureSpec,
   type ParamSpecs,
   type Params,
@@ -105,7 +106,7 @@ function MeasureField({ of, isBare, spec, value, onChange }: MeasureProps) {
         label={`${of}: ${spec.label}${suffix ? `, ${suffix}` : ''}`}
         shown={formatMeasure(spec, value, unit)}
         onCommit={commit}
-        onStep={(steps) => onChange(clampMeasure(spec, value + steps * spec.step), pressed())}
+        onStep={(steps) => onChange(clampMeasure(spec, value + steps * keyStep(spec, unit)), pressed())}
         className={spec.unit === 'mm' && unit === 'in' ? 'w-16 text-right' : 'w-12 text-right'}
         {...(suffix && !isBare ? { suffix } : {})}
       />

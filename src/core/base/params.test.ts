@@ -10,6 +10,7 @@ import {
   formatMeasure,
   initialParams,
   isChoice,
+  keyStep,
   type MeasureSpec,
   type ParamSpec,
   readMeasure,
@@ -21,6 +22,23 @@ const SPECS: readonly MeasureSpec[] = [
   ...RUN_IDS.flatMap((id) => Object.values<ParamSpec>(RUNS[id].params)),
   ...PASS_KIND_IDS.flatMap((id) => Object.values<ParamSpec>(PASS_KINDS[id].params)),
 ].flatMap((spec) => (isChoice(spec) ? [] : [spec]));
+
+test('a key changes what is shown of a length as a rule reads it, in either unit', () => {
+  const lengths = SPECS.filter(({ unit, step }) => unit === 'mm' && step >= 0.5);
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...lengths),
+      fc.double({ min: 0, max: 200, noNaN: true }),
+      fc.constantFrom('mm' as const, 'in' as const),
+      (spec, value, unit) => {
+        const [before, after] = [value, value + keyStep(spec, unit)].map((one) =>
+          formatMeasure(spec, one, unit),
+        );
+        expect(after).not.toBe(before);
+      },
+    ),
+  );
+});
 
 test('every number of every run and pass may be typed as it is told, its limits too, in either unit', () => {
   fc.assert(

@@ -1,5 +1,5 @@
 import type { Size } from './geometry';
-import { formatBare, formatFineBare, parseLength, type Unit } from './length';
+import { formatBare, formatFineBare, MM_AN_INCH, parseLength, type Unit } from './length';
 
 /** What is so of every parameter. */
 interface SpecFacts {
@@ -69,11 +69,19 @@ const isWordOf = ({ choices }: ChoiceSpec, value: ParamValue | undefined): value
 /** Whether only whole numbers will do. */
 export const isWhole = ({ unit }: MeasureSpec): boolean => unit === 'seed' || unit === '×';
 
+/** What is set by steps smaller than that, mm, is shown finer than a rule reads. */
+const SHOWN_FINER_BELOW = 0.5;
+
 /** A measured number without its unit: lengths as a rule reads them, or finer where they are set finer. */
 export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): string {
-  if (spec.unit === 'mm') return spec.step < 0.5 ? formatFineBare(value, unit) : formatBare(value, unit);
+  if (spec.unit === 'mm')
+    return spec.step < SHOWN_FINER_BELOW ? formatFineBare(value, unit) : formatBare(value, unit);
   return String(spec.step < 1 ? Math.round(value * 10) / 10 : Math.round(value));
 }
+
+/** By how much a key changes a value: in inches by no less than the sixteenth that is shown. */
+export const keyStep = ({ step, unit: of }: MeasureSpec, unit: Unit): number =>
+  of === 'mm' && unit === 'in' && step >= SHOWN_FINER_BELOW ? Math.max(step, MM_AN_INCH / 16) : step;
 
 /** A kept value as it is told on a panel, or a told one as it is kept. Its own inverse. */
 export const toldOn = ({ toldFrom }: MeasureSpec, value: number, { height }: Size): number =>
