@@ -6,6 +6,9 @@ export type Unit = 'mm' | 'in';
 export const MM_AN_INCH = 25.4;
 const SIXTEENTHS = 16;
 
+/** The least that a rule tells apart, mm: half a millimetre, or a sixteenth of an inch. */
+export const ruleStep = (unit: Unit): Millimetres => (unit === 'mm' ? 0.5 : MM_AN_INCH / SIXTEENTHS);
+
 /** A length as the maker reads it off a rule: `63 mm`, or inches to the nearest sixteenth, `2 1/2 in`. */
 export const formatLength = (mm: Millimetres, unit: Unit): string => `${formatBare(mm, unit)} ${unit}`;
 

@@ -1,5 +1,5 @@
 import type { Size } from './geometry';
-import { formatBare, formatFineBare, MM_AN_INCH, parseLength, type Unit } from './length';
+import { formatBare, formatFineBare, parseLength, ruleStep, type Unit } from './length';
 
 /** What is so of every parameter. */
 interface SpecFacts {
@@ -81,7 +81,7 @@ export function formatMeasure(spec: MeasureSpec, value: number, unit: Unit): str
 
 /** By how much a key changes a value: in inches by no less than the sixteenth that is shown. */
 export const keyStep = ({ step, unit: of }: MeasureSpec, unit: Unit): number =>
-  of === 'mm' && unit === 'in' && step >= SHOWN_FINER_BELOW ? Math.max(step, MM_AN_INCH / 16) : step;
+  of === 'mm' && step >= SHOWN_FINER_BELOW ? Math.max(step, ruleStep(unit)) : step;
 
 /** A kept value as it is told on a panel, or a told one as it is kept. Its own inverse. */
 export const toldOn = ({ toldFrom }: MeasureSpec, value: number, { height }: Size): number =>

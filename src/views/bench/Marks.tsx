@@ -7,8 +7,8 @@ import {
   formatBare,
   formatLength,
   type Millimetres,
-  MM_AN_INCH,
   parseLength,
+  ruleStep,
   type Unit,
 } from '../../core/base/length';
 import { spread } from '../../core/base/spread';
@@ -144,7 +144,7 @@ function Handle(props: HandleProps) {
     const { x, y } = pointOn(board, recipe.panel, event);
     return bands.alongAt(x, y);
   };
-  const step = unit === 'mm' ? 0.5 : MM_AN_INCH / 16;
+  const step = ruleStep(unit);
   const self = useRef<HTMLDivElement>(null);
   const commit = (text: string): string | undefined => {
     const typed = parseLength(text, unit);

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { type Millimetres, MM_AN_INCH, type Unit } from '../../core/base/length';
+import { type Millimetres, ruleStep, type Unit } from '../../core/base/length';
 
 interface Props {
   readonly length: Millimetres;
@@ -20,7 +20,7 @@ const RULES = {
     figure: (k: number) => (k % 20 === 0 ? String(k) : ''),
   },
   in: {
-    step: MM_AN_INCH / 16,
+    step: ruleStep('in'),
     sizes: [
       [16, 16],
       [8, 12],
