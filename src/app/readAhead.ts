@@ -1,7 +1,11 @@
 import { type ComponentType, lazy } from 'react';
+import { handRests } from '../workers/client';
 import { firstPicture } from './panel/firstPicture';
 
 type Load = () => Promise<{ default: ComponentType }>;
+
+/** So long the hand rests before a view is read ahead, ms: what it does first is not to wait for views it did not ask for. */
+const RESTED = 1000;
 
 /** Views that are read ahead, in the order in which they are declared. */
 const waiting: Load[] = [];
@@ -12,10 +16,11 @@ export function viewAhead(load: Load) {
   return lazy(load);
 }
 
-/** Reads the declared views one after another once the first panel is on the screen, so that they open at once. */
+/** Reads the declared views one after another while the hand rests after the first panel, so that they open at once. */
 export async function readAhead(): Promise<void> {
   await firstPicture;
   for (const load of waiting.splice(0)) {
+    await handRests(RESTED);
     await new Promise((resolve) => requestIdleCallback(resolve));
     // What cannot be read now is read, and its failure told, when it is opened.
     await load().catch(() => {});
