@@ -47,8 +47,8 @@ export async function typeMark(page: Page, name: string, measure: string): Promi
 
 /** What is to be minded, unfolded. */
 export async function unfoldMind(page: Page): Promise<Locator> {
-  const mind = page.getByRole('region', { name: 'To mind' });
-  const fold = mind.getByRole('button', { name: /^To mind/ });
+  const mind = page.getByRole('region', { name: 'Watch out' });
+  const fold = mind.getByRole('button', { name: /^Watch out/ });
   await expect(fold).toBeVisible();
   if ((await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
   return mind;

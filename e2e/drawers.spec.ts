@@ -22,7 +22,7 @@ test('recipes are searched, favoured, tagged, and go out and come in as a zip', 
   await page.getByLabel('Search recipes').fill('');
   await page.getByLabel('Favourites only').check();
   await expect(opened(page)).toHaveCount(1);
-  await page.getByLabel('Take Raku dusk, tonal').check();
+  await page.getByLabel('Select Raku dusk, tonal').check();
   await page.getByRole('button', { name: 'Tag …' }).click();
   await page.getByLabel('A new tag').fill('fair');
   await page.keyboard.press('Enter');
@@ -31,7 +31,7 @@ test('recipes are searched, favoured, tagged, and go out and come in as a zip', 
   await page.getByLabel('Tag', { exact: true }).selectOption('fair');
   await expect(opened(page)).toHaveCount(1);
   await page.getByLabel('Tag', { exact: true }).selectOption('');
-  await page.getByLabel('Take Kiln mouth').check();
+  await page.getByLabel('Select Kiln mouth').check();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export', exact: true }).click();
   const zip = await readFile(await (await download).path());
@@ -129,7 +129,7 @@ test('cards and designs are lists too: sorted, tagged, taken out; what is used s
     'aria-sort',
     /ascending|descending/,
   );
-  await page.getByLabel('Take every one of cards').check();
+  await page.getByLabel('Select all cards').check();
   await page.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByText(/out of the drawer\. 2 stay/).first()).toBeVisible();
   await expect(rows(page)).toHaveCount(2);
@@ -138,7 +138,7 @@ test('cards and designs are lists too: sorted, tagged, taken out; what is used s
   await expectAccessible(page, 'cards as a list');
   await goOn(page, '/designs?as=list');
   await expect(rows(page)).toHaveCount(15);
-  await page.getByLabel('Take Reeds').check();
+  await page.getByLabel('Select Reeds').check();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export', exact: true }).click();
   expect((await download).suggestedFilename()).toBe('designs.zip');

@@ -33,7 +33,7 @@ async function makeAndRead(page: Page): Promise<void> {
 /** What a panel's readings lay off, ΔE00: from what was said when it was made, and from what is told now. */
 async function offsOf(page: Page): Promise<readonly [number, number]> {
   const told = (await page.getByText(/ΔE00 at the median/).textContent()) ?? '';
-  const [, then, now] = /: ([\d.]+) from what was said of it, ([\d.]+) from/.exec(told) ?? [];
+  const [, then, now] = /: ([\d.]+) from its prediction, ([\d.]+) from/.exec(told) ?? [];
   return [Number(then), Number(now)];
 }
 
@@ -56,7 +56,7 @@ test('from an empty log: a panel is made, photographed, read and learned from, a
 
   await page.goto('/log?side=lessons');
   await expect(page.getByText(/^Leat Mid lays .* its swatch says.*from 2 panels\./)).toBeVisible();
-  const reckon = page.getByRole('checkbox', { name: 'Reckon with what is learned of Leat Mid' });
+  const reckon = page.getByRole('checkbox', { name: 'Use what is learned of Leat Mid' });
   await reckon.click();
   await expect(reckon).not.toBeChecked();
   await page.reload();
@@ -95,7 +95,7 @@ test('a panel’s page: rated, noted, its trouble found by what is seen, and mad
   await expect(page.getByRole('status').filter({ hasText: '1 of 1' })).toBeVisible();
   await page.getByRole('searchbox', { name: 'Search the log' }).fill('nobody at all');
   await expect(page.getByText('No panel matches.')).toBeVisible();
-  await page.getByRole('button', { name: 'Ask for all' }).click();
+  await page.getByRole('button', { name: 'Show all' }).click();
   await page.getByRole('link', { name: /^No 1,/ }).click();
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Take out of the log' }).click();
@@ -223,7 +223,7 @@ test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a p
   await expect(page.getByRole('link', { name: /^No 30,/ })).toBeVisible({ timeout: 30_000 });
   await page.getByLabel('With the ink').selectOption('Betony Mid');
   await expect(page.getByRole('status').filter({ hasText: /^[1-9]\d* of 30$/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Without asking for Betony Mid' }).click();
+  await page.getByRole('button', { name: 'Drop Betony Mid' }).click();
   await page.getByLabel('Sorted by').selectOption('unlike');
   await expect(page.getByRole('link', { name: /^No / }).first()).toBeVisible();
   await expectAccessible(page, 'the wall');

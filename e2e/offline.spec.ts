@@ -17,7 +17,7 @@ test('after the first visit it works without its server: a reload, every view, t
   for (const view of ['Choose', 'Inks', 'Cards', 'Designs', 'Recipes']) {
     await page.getByRole('link', { name: view, exact: true }).click();
     await expect(page.getByRole('main')).toBeVisible();
-    await expect(page.getByText('This view stopped by a fault')).toHaveCount(0);
+    await expect(page.getByText('This view stopped because of a fault')).toHaveCount(0);
   }
   await page.goto('/sheet/kiln-mouth');
   const pdf = page.waitForEvent('download');

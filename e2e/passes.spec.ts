@@ -7,7 +7,7 @@ import { test } from './test';
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
 const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
-const mind = (page: Page) => page.getByRole('region', { name: 'To mind' });
+const mind = (page: Page) => page.getByRole('region', { name: 'Watch out' });
 /** What is seldom changed is shown. */
 const more = (page: Page) => passes(page).getByRole('button', { name: 'More', exact: true }).click();
 const type = async (page: Page, label: string, value: string) => {

@@ -25,7 +25,7 @@ async function answer(page: Page, many: number): Promise<Set<string>> {
     await expect(page.getByRole('region', { name: 'Question' })).toBeVisible({ timeout: 30_000 });
     const name = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
     asked.add(name);
-    const set = page.getByRole('button', { name: 'So it is' });
+    const set = page.getByRole('button', { name: 'That’s my answer' });
     if (await set.isVisible()) {
       await page.getByRole('slider').first().focus();
       await page.keyboard.press('ArrowRight');
@@ -72,7 +72,7 @@ test('an exercise follows the eye: after six answers it tells what is told apart
   await answer(page, 14);
   await page.keyboard.press('Escape');
   const progress = page.getByRole('region', { name: 'Progress' });
-  await expect(progress.getByText(/^You tell \d+\.\d L\* apart\.$/)).toBeVisible();
+  await expect(progress.getByText(/^You can tell \d+\.\d L\* apart\.$/)).toBeVisible();
   await expect(progress.getByRole('heading', { name: 'Your weak pairs' })).toBeVisible();
   const card = page.waitForEvent('download');
   await progress.getByRole('button', { name: 'Print a card of them, to blend on paper' }).click();

@@ -140,7 +140,7 @@ test('shares that are to be seen are laid by one press, and undone by one; a wan
 
 test('a rule of the trade is told as one goes, and mended by its press', async ({ page }) => {
   await openBench(page);
-  await expect(page.getByRole('region', { name: 'To mind' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Watch out' })).toHaveCount(0);
   await choose(page, 'Card', /^thin white/);
   const mind = await unfoldMind(page);
   await expect(mind).toContainText('curls once wetted');
@@ -319,7 +319,7 @@ test('what cannot be fetched says so and leaves the work as it is; a reload brin
   await page.keyboard.press('w');
   await expect(word(page, 'How the panel is shown')).toHaveText('wet');
   await page.getByRole('link', { name: 'Recipes', exact: true }).click();
-  await expect(page.getByText('This view stopped by a fault')).toBeVisible();
+  await expect(page.getByText('This view stopped because of a fault')).toBeVisible();
   isDown = false;
   await page.getByRole('button', { name: 'Reload the page' }).click();
   await expect(page.getByRole('heading', { name: 'Recipes' })).toBeVisible();

@@ -163,8 +163,8 @@ test('several inks are taken at once: tagged, moved, exported and taken off, eac
 }) => {
   await openShelf(page);
   await page.getByRole('searchbox').fill('gorse');
-  await page.getByLabel('Take every one of inks').check();
-  await expect(page.getByText('3 taken')).toBeVisible();
+  await page.getByLabel('Select all inks').check();
+  await expect(page.getByText('3 selected')).toBeVisible();
   await page.getByRole('button', { name: 'Tag …' }).click();
   await page.getByLabel('A new tag').fill('autumn');
   await page.keyboard.press('Enter');
@@ -174,13 +174,13 @@ test('several inks are taken at once: tagged, moved, exported and taken off, eac
   await page.getByRole('searchbox').fill('');
   await page.getByLabel('Tag', { exact: true }).selectOption('autumn');
   await expect(rows(page)).toHaveCount(3);
-  await page.getByLabel('Take every one of inks').check();
+  await page.getByLabel('Select all inks').check();
   await page.getByRole('button', { name: 'Move to …' }).click();
   await page.getByRole('menuitem', { name: 'wished for' }).click();
   await expect(rows(page).filter({ hasText: 'wished for' })).toHaveCount(3);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(rows(page).filter({ hasText: 'wished for' })).toHaveCount(0);
-  await page.getByLabel('Take every one of inks').check();
+  await page.getByLabel('Select all inks').check();
   const file = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export' }).last().click();
   expect((await readFile(await (await file).path(), 'utf8')).trim().split('\n')).toHaveLength(4);

@@ -116,7 +116,9 @@ test('two dozen invitations in three recipes are planned, worked through, late, 
   await expect(end.getByRole('heading', { name: /^24 panels made/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByLabel(/^Sheets of smooth white .* used$/)).toHaveValue(String(sheets));
   await page.getByRole('button', { name: 'End the sitting' }).click();
-  await expect(page.getByText('The sitting is ended, and its sheets are counted down.').first()).toBeVisible({
+  await expect(
+    page.getByText('The sitting is ended, and its sheets are taken off the stock.').first(),
+  ).toBeVisible({
     timeout: 60_000,
   });
   await goOn(page, '/log');
@@ -229,7 +231,7 @@ test('the evening is read by keys, fits a phone, and axe finds nothing on the pl
   await page.keyboard.press('ArrowRight');
   await expect(pieces).toHaveAttribute('aria-valuetext', /^18:30 to 18:3\d\. Panel \d+, .*brush A/);
   await page.keyboard.press('End');
-  await expect(pieces).toHaveAttribute('aria-valuetext', /The end hangs on it\./);
+  await expect(pieces).toHaveAttribute('aria-valuetext', /The end depends on it\./);
   await expectAccessible(page, 'a sitting');
   await page.getByText(/^The order of work, \d+ pieces$/).click();
   await expect(page.getByRole('row').filter({ hasText: 'Wash brush' }).first()).toBeVisible();

@@ -246,7 +246,7 @@ test('a mood narrows what is found, is read, changed into one of one’s own, pa
   await page.getByRole('menuitem', { name: 'Take “Harvest fair” away' }).click();
   await expect(mood.locator('option:checked')).toHaveText('any');
   await page.getByLabel('Moods file').setInputFiles(file);
-  await expect(page.getByText('7 moods taken in.', { exact: true })).toBeVisible();
+  await expect(page.getByText('7 moods brought in.', { exact: true })).toBeVisible();
   await mood.selectOption({ label: 'Harvest fair' });
   await page
     .getByLabel('Moods file')

@@ -187,7 +187,7 @@ test('a backup that is wrong is refused with the place, the first twenty faults 
   expect((await faultsOf(zipped({ ...files, 'manifest.json': newer })))[0]?.problem).toContain(
     'newer Tint Ladder',
   );
-  expect((await faultsOf(new Blob(['hello'])))[0]?.problem).toContain('no zip');
+  expect((await faultsOf(new Blob(['hello'])))[0]?.problem).toContain('not a zip');
 });
 
 test('a backup made to hold up whoever reads it is given up soon', async () => {

@@ -16,7 +16,9 @@ export async function openable(
     return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
   const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
   if (!size || !FORMATS.includes(size.type))
-    return { refused: 'This is no PNG, JPEG or WebP picture. Save it as one of these, and open it again.' };
+    return {
+      refused: 'This is not a PNG, JPEG or WebP picture. Save it as one of these, and open it again.',
+    };
   if (size.width * size.height > megapixels * 1e6)
     return {
       refused: `The picture has ${size.width} × ${size.height} pixels; at most ${megapixels} megapixels are read. Make it smaller first.`,

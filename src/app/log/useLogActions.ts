@@ -72,7 +72,7 @@ export function useLogActions() {
         const [first] = taken.toSorted(byStrangeness);
         for (const { card, readings, off } of cardTints)
           notify({
-            text: `${card.name} has a tint of its own, ΔE00 ${off.toFixed(1)} from what was said, by ${counted(readings, 'bare place')}.`,
+            text: `${card.name} has a tint of its own, ΔE00 ${off.toFixed(1)} from what was predicted, by ${counted(readings, 'bare place')}.`,
           });
         notify({
           text: first
@@ -91,7 +91,7 @@ export function useLogActions() {
 const tellNothingTaken = ({ readings, before }: Lessons): string =>
   readings === 0
     ? 'The log teaches nothing yet: read a panel first.'
-    : `${counted(readings, 'reading')} ${readings === 1 ? 'lies' : 'lie'} ΔE00 ${before.median.toFixed(1)} from what was said, at the median: the inks are as their swatches say, and nothing is learned.`;
+    : `${counted(readings, 'reading')} ${readings === 1 ? 'lies' : 'lie'} ΔE00 ${before.median.toFixed(1)} from what was predicted, at the median: the inks are as their swatches say, and nothing is learned.`;
 
 /** What is farthest from what its swatch says first. */
 const byStrangeness = (p: InkLesson, q: InkLesson): number =>

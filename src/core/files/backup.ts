@@ -224,7 +224,7 @@ function headOf(value: unknown): BackupHead {
     throw new FileError([
       {
         place: 'manifest.json',
-        problem: `This is no backup: expected "${FORMAT}". Choose a backup of Tint Ladder.`,
+        problem: `This is not a backup: expected "${FORMAT}". Choose a backup of Tint Ladder.`,
       },
     ]);
   const { version, recipeVersion } = value;

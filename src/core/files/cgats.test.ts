@@ -121,8 +121,8 @@ test('values that are none are told with their line, up to twenty of them', () =
   expect(() => readCgats(file(LAB, ['50 "" 1']))).toThrow(/line 7.*not three numbers/);
   expect(() => readCgats(file(LAB, ['101.5 0 0']))).toThrow(/line 7.*L\* 101.5 is not from 0 to 100/);
   const nm = Array.from({ length: 12 }, (_, i) => `nm${400 + 20 * i}`).join(' ');
-  expect(() => readCgats(file(nm, [`${'50 '.repeat(11)}x`]))).toThrow(/line 7.*no reflectance/);
-  expect(() => readCgats(file(nm, [`${'50 '.repeat(11)}300`]))).toThrow(/no reflectance/);
+  expect(() => readCgats(file(nm, [`${'50 '.repeat(11)}x`]))).toThrow(/line 7.*not a reflectance/);
+  expect(() => readCgats(file(nm, [`${'50 '.repeat(11)}300`]))).toThrow(/not a reflectance/);
   expect(() => readCgats(file(LAB, []))).toThrow(/line 6.*no samples/);
   expect(() => readCgats(file(Array.from({ length: 601 }, (_, i) => `F${i}`).join(' '), []))).toThrow(
     /601 fields; at most 600/,

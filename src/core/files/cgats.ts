@@ -42,7 +42,7 @@ export function readCgats(text: string): CgatsSample[] {
     throw new FileError([
       {
         place: '',
-        problem: `The file lacks ${formatAt < 0 ? 'BEGIN_DATA_FORMAT' : 'BEGIN_DATA'}: it is no text of a colour reader (CGATS). Export it as CGATS.`,
+        problem: `The file lacks ${formatAt < 0 ? 'BEGIN_DATA_FORMAT' : 'BEGIN_DATA'}: it is not a colour reader’s text (CGATS). Export it as CGATS.`,
       },
     ]);
   const fields = lines
@@ -124,7 +124,7 @@ function rowReader(
     if (bands.length >= MOST_LEAST.bands) {
       const values = bands.map(({ at }) => value(at));
       if (!values.every((one) => one >= -0.1 && one <= 250))
-        return 'Its spectrum has a value that is no reflectance.';
+        return 'Its spectrum has a value that is not a reflectance.';
       // Told in per cent by many readers.
       const whole = Math.max(...values) > 2.5 ? 100 : 1;
       const spectrum = inBands({

@@ -193,7 +193,7 @@ describe('a picture, PNG', () => {
     });
     expect(tell(even)).toMatch(/all of one tone/);
     expect(tell(even.subarray(0, 60))).toMatch(/damaged/);
-    expect(tell(new TextEncoder().encode('<svg/>'))).toMatch(/no PNG/);
-    expect(tell(new Uint8Array(0))).toMatch(/no PNG/);
+    expect(tell(new TextEncoder().encode('<svg/>'))).toMatch(/not a PNG/);
+    expect(tell(new Uint8Array(0))).toMatch(/not a PNG/);
   });
 });

@@ -37,7 +37,7 @@ export function readDesignPng(bytes: Uint8Array, id: string, name: string, swapp
       `The picture has ${Math.round(bytes.length / 1e6)} MB; at most ${PNG_LIMITS.bytes / 1e6} MB are read.`,
     );
   const size = imageDimensionsFromData(bytes);
-  if (size?.type !== 'png') return refuse('The file is no PNG picture. Choose an SVG or a PNG.');
+  if (size?.type !== 'png') return refuse('The file is not a PNG picture. Choose an SVG or a PNG.');
   if (Math.max(size.width, size.height) > PNG_LIMITS.side)
     refuse(
       `The picture has ${size.width} × ${size.height} pixels; at most ${PNG_LIMITS.side} along a side are read. Make it smaller first.`,

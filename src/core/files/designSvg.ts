@@ -48,9 +48,9 @@ function rootOf(text: string): XmlElement {
     if (error instanceof RangeError) return refuse(TOO_DEEP);
     if (!(error instanceof XmlError)) throw error;
     const [first = ''] = error.message.split('\n');
-    return refuse(`The file is no well-formed SVG: ${first}. Export it again.`, `line ${error.line}`);
+    return refuse(`The file is not well-formed SVG: ${first}. Export it again.`, `line ${error.line}`);
   }
-  if (root?.name !== 'svg') return refuse('The file is XML, but no SVG drawing. Choose an SVG or a PNG.');
+  if (root?.name !== 'svg') return refuse('The file is XML, but not an SVG drawing. Choose an SVG or a PNG.');
   return root;
 }
 
@@ -141,7 +141,7 @@ export function readDesignSvg(text: string, id: string, name: string): ReadDesig
   return { design: held === width ? design : scaleDesign(design, held), leftOut: [...leftOut] };
 }
 
-const TOO_DEEP = `The drawing’s groups stand more than ${SVG_LIMITS.depth} deep in each other. Ungroup them first.`;
+const TOO_DEEP = `The drawing’s groups are nested more than ${SVG_LIMITS.depth} deep. Ungroup them first.`;
 const TOO_LONG = 'The drawing’s paths are too long to work with. Simplify them, and export it again.';
 
 /** Every element that has an id, by it; of several the first. */

@@ -101,9 +101,9 @@ describe('a table from elsewhere', () => {
     ['Heron,,,,#aabbcc,ash,,,,,,', 'over_black "ash" is not a colour: # and six digits, or L* a* b*'],
     ['Heron,,pallid,,#aabbcc,,,,,,,', /^depth "pallid" is not one of deep, mid/],
     ['Heron,,,crayon,#aabbcc,,,,,,,', /^kind "crayon" is not one of dye, hybrid/],
-    ['Heron,,,,#aabbcc,,91,,,,,', 'dry_back_percent "91" is not 0 to 90'],
-    ['Heron,,,,#aabbcc,,much,,,,,', 'dry_back_percent "much" is not 0 to 90'],
-    ['Heron,,,,#aabbcc,,,99,,,,', /^strength "99" is not 0\.\d+ to \d/],
+    ['Heron,,,,#aabbcc,,91,,,,,', 'dry_back_percent "91" is not from 0 to 90'],
+    ['Heron,,,,#aabbcc,,much,,,,,', 'dry_back_percent "much" is not from 0 to 90'],
+    ['Heron,,,,#aabbcc,,,99,,,,', /^strength "99" is not from 0\.\d+ to \d/],
     ['Heron,,,,#aabbcc,,,-1,,,,', /^strength "-1" is not/],
   ])('the row “%s” is told by its first fault', (cells, fault) => {
     const header =

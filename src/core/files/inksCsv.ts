@@ -123,11 +123,11 @@ function inkFromRow(cell: (column: Column) => string): Omit<Ink, 'id'> | string 
   const percent = cell('dry_back_percent').replace(',', '.').replace('%', '').trim();
   const dryBack = Number(percent) / 100;
   if (percent !== '' && !(dryBack >= INK_LIMITS.dryBack.min && dryBack <= INK_LIMITS.dryBack.max))
-    return `dry_back_percent "${percent}" is not 0 to 90`;
+    return `dry_back_percent "${percent}" is not from 0 to 90`;
   const times = cell('strength').replace(',', '.').trim();
   const strength = Number(times);
   if (times !== '' && !(strength >= INK_LIMITS.strength.min && strength <= INK_LIMITS.strength.max))
-    return `strength "${times}" is not ${INK_LIMITS.strength.min} to ${INK_LIMITS.strength.max}`;
+    return `strength "${times}" is not from ${INK_LIMITS.strength.min} to ${INK_LIMITS.strength.max}`;
   const brush = cell('brush').slice(0, INK_LIMITS.brush);
   const [line, note] = [cell('line').slice(0, INK_LIMITS.line), cell('note').slice(0, INK_LIMITS.note)];
   return {

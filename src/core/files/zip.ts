@@ -90,6 +90,6 @@ const damaged = (place: string): FileError =>
   new FileError([
     {
       place,
-      problem: `${place ? 'It' : 'The file is no zip, or a damaged one: it'} cannot be unpacked. Copy it again.`,
+      problem: `${place ? 'It' : 'The file is not a zip, or is damaged: it'} cannot be unpacked. Copy it again.`,
     },
   ]);

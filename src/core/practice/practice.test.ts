@@ -271,7 +271,7 @@ describe('a practice', () => {
     expect(last?.value).toBeLessThan(first?.value ?? 0);
     expect(regionsOf('darker', trials).map(({ hue }) => hue)).toEqual(['green', 'violet']);
     expect(tellRegions('darker', trials)).toMatch(
-      /^You tell \d+\.\d L\* apart in green, \d+\.\d in violet\.$/,
+      /^You can tell \d+\.\d L\* apart in green, \d+\.\d in violet\.$/,
     );
     expect(practiseNext(progressOf(trials, day))?.exercise.id).not.toBe('darker');
     const missed = (isRight: boolean): Trial => ({

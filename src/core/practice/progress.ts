@@ -78,7 +78,7 @@ export function tellRegions(id: ExerciseId, trials: readonly Trial[]): string | 
   const [best, worst] = [regions[0], regions.at(-1)];
   if (!best || !worst || best === worst) return undefined;
   const { unit } = EXERCISES[id];
-  return `You tell ${best.value.toFixed(1)} ${unit} apart in ${best.hue}, ${worst.value.toFixed(1)} in ${worst.hue}.`;
+  return `You can tell ${best.value.toFixed(1)} ${unit} apart in ${best.hue}, ${worst.value.toFixed(1)} in ${worst.hue}.`;
 }
 
 /** What to practise next: what stands worst against a beginner, or has hardly been tried. */

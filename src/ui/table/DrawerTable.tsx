@@ -86,7 +86,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
         <p aria-live="polite" className="mr-2 w-20 text-mute">
-          {taken.length === 0 ? 'None taken' : `${taken.length} taken`}
+          {taken.length === 0 ? 'None selected' : `${taken.length} selected`}
         </p>
         {actions(taken, () => setChosen(NONE))}
         <span className="ml-auto">
@@ -120,7 +120,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
             <tr>
               <th scope="col" className="w-10 pl-4 text-left">
                 <Checkbox
-                  aria-label={`Take every one of ${label.toLowerCase()}`}
+                  aria-label={`Select all ${label.toLowerCase()}`}
                   checked={all.length > 0 && taken.length === all.length}
                   onChange={({ target }) =>
                     setChosen(target.checked ? new Set(all.map(({ id }) => id)) : NONE)
@@ -230,7 +230,7 @@ const Line = memo(
     >
       <td className="pl-4">
         <Checkbox
-          aria-label={`Take ${name}`}
+          aria-label={`Select ${name}`}
           checked={isTaken}
           onChange={({ target }) => onTake(row.id, target.checked)}
         />

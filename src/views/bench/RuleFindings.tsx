@@ -37,7 +37,7 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
   const Sign = open ? ChevronDown : ChevronUp;
   return (
     <section
-      aria-label="To mind"
+      aria-label="Watch out"
       // At the foot, folded to a line, so that nothing moves under the hand when something comes to be minded.
       className="shrink-0 border-t-2 border-text bg-field max-lg:order-first"
     >
@@ -47,7 +47,7 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
         onClick={() => setOpen(!open)}
         className="flex min-h-11 w-full items-center gap-2 px-4 py-1.5 text-left focus-visible:outline-offset-[-3px]"
       >
-        <span className="shrink-0 font-semibold">To mind, {findings.length}</span>
+        <span className="shrink-0 font-semibold">Watch out, {findings.length}</span>
         <span aria-live="polite" className={`min-w-0 flex-1 truncate ${open ? 'invisible' : 'text-mute'}`}>
           {first.message}
         </span>
@@ -57,7 +57,7 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
         <ul
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
           tabIndex={0}
-          aria-label="What is to be minded"
+          aria-label="What to watch out for"
           className="max-h-[45vh] space-y-2.5 overflow-y-auto px-4 pb-3 focus-visible:outline-offset-[-3px] lg:max-h-64"
         >
           {findings.map(({ key, message, fix, others = [], choice }) => (

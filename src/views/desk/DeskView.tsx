@@ -241,8 +241,8 @@ function Done({ whole, timed, onLog, onForget }: DoneProps) {
       <h2 className="heading text-4xl">Done in {describeClock(whole)}</h2>
       <p className="mt-4 max-w-2xl">
         {timed > 0
-          ? `${timed} ${timed === 1 ? 'step was' : 'steps were'} timed; the sheet reckons with your own times from now on.`
-          : 'No step took as long as its work would: nothing was learnt of your times.'}
+          ? `${timed} ${timed === 1 ? 'step was' : 'steps were'} timed; the sheet uses your own times from now on.`
+          : 'No step took as long as its work would: nothing was learned of your times.'}
       </p>
       <Button look="strong" className="mt-4 mr-3 min-h-11 px-4 text-base" onClick={onLog}>
         Log this panel

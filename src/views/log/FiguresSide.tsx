@@ -113,11 +113,11 @@ function Errors({ figures: { errors } }: { readonly figures: LogFigures }) {
     <Section title="How far predictions were off">
       {errors.length < 2 ? (
         <p className="max-w-md">
-          Read two panels or more: how near each came to what was said of it is then drawn here.
+          Read two panels or more: how near each came to its prediction is then drawn here.
         </p>
       ) : (
         <Chart
-          label={`Median difference of each panel from what was said of it when it was made: ${errors.map(({ number, median }) => `No ${number} ${median.toFixed(1)}`).join(', ')}`}
+          label={`Median difference of each panel from its prediction when it was made: ${errors.map(({ number, median }) => `No ${number} ${median.toFixed(1)}`).join(', ')}`}
           {...SIZE}
           x={{
             label: 'panel',

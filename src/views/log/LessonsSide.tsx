@@ -55,8 +55,8 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
           {last && last.readings > 0 && (
             <>
               {' '}
-              They lay ΔE00 {last.before.median.toFixed(1)} from what swatches say, and lie{' '}
-              {last.after.median.toFixed(1)} from what is told now.
+              Swatches alone predict them to ΔE00 {last.before.median.toFixed(1)}; with what is learned, to{' '}
+              {last.after.median.toFixed(1)}.
             </>
           )}
         </p>
@@ -77,8 +77,7 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
       {taught.length === 0 ? (
         <p className="mt-6 max-w-xl">
           Nothing is learned yet. Read a panel of the log off its photograph, or with a colour reader: what
-          its inks really do under your hand is then known, and pictures, readings and searches reckon with
-          it.
+          its inks really do under your hand is then known, and pictures, readings and searches use it.
         </p>
       ) : (
         <ul
@@ -118,8 +117,8 @@ function Lesson({ ink, last, onSwitch }: LessonProps) {
         </span>
       </span>
       <Checkbox
-        label="Reckon with it"
-        aria-label={`Reckon with what is learned of ${ink.name}`}
+        label="Use it"
+        aria-label={`Use what is learned of ${ink.name}`}
         checked={!taught.off}
         onChange={({ target }) => {
           const { off: _, ...on } = taught;

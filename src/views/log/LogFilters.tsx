@@ -63,7 +63,7 @@ export function LogFilters({ panels, filter, inHand, told, onChange }: Props) {
         {filter.inks.map((name) => (
           <Button
             key={name}
-            aria-label={`Without asking for ${name}`}
+            aria-label={`Drop ${name}`}
             onClick={() => change({ inks: filter.inks.filter((one) => one !== name) })}
           >
             {name} ×
@@ -143,7 +143,7 @@ export function LogFilters({ panels, filter, inHand, told, onChange }: Props) {
       </div>
       {!isWhole && (
         <Button look="bare" onClick={() => onChange({ ...WHOLE_LOG, sort: filter.sort })}>
-          Ask for all
+          Show all
         </Button>
       )}
       <p role="status" className="ml-auto text-mute">

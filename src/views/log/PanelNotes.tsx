@@ -24,7 +24,7 @@ export function PanelNotes({ panel }: { readonly panel: MadePanel }) {
   const resolved = useMemo(() => panel.made && resolveMade(panel.made), [panel.made]);
   const set = (part: Partial<MadePanel>) => void change(panel, part);
   return (
-    <aside aria-label="What is said of it" className="space-y-4">
+    <aside aria-label="Notes on this panel" className="space-y-4">
       {isFinding && resolved && (
         <Suspense fallback={null}>
           <TroubleFinder

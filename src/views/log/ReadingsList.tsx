@@ -60,8 +60,8 @@ export function ReadingsList({ panel, resolved }: Props) {
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <h2 className="heading">{counted(rows.length, 'reading')}</h2>
         <p className="text-mute">
-          ΔE00 at the median: {off.offThen.toFixed(1)} from what was said of it, {off.offNow.toFixed(1)} from
-          what is told now.
+          ΔE00 at the median: {off.offThen.toFixed(1)} from its prediction, {off.offNow.toFixed(1)} from what
+          would be predicted now.
         </p>
         <Button look="bare" className="ml-auto" onClick={() => void exportCgats(panel)}>
           Export them (CGATS)
@@ -75,9 +75,9 @@ export function ReadingsList({ panel, resolved }: Props) {
           <thead className="text-left text-mute">
             <tr>
               <th scope="col">From left, foot, {unit}</th>
-              <th scope="col">said</th>
+              <th scope="col">predicted</th>
               <th scope="col">read</th>
-              <th scope="col">told now</th>
+              <th scope="col">would be now</th>
               <th scope="col" className="text-right">
                 off then
               </th>

@@ -54,7 +54,7 @@ export function useBringIn(panel: MadePanel, resolved: ResolvedRecipe | undefine
       if ('faults' in answer)
         return answer.faults.map(({ place, problem: why }) => (place ? `${place}: ${why}` : why)).join(' ');
       const { places, bare } = readingsOfSamples(readingPlaces(resolved), answer.read);
-      if (places.length === 0) return 'None of its samples is a place of this panel.';
+      if (places.length === 0) return 'None of its samples lies on this panel.';
       await keepReadings([...places, ...bare]);
       return undefined;
     });

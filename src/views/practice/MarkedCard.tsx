@@ -32,7 +32,7 @@ export function MarkedCard({ item: { length, marks, right, lesson }, answer, uni
     <figure aria-label={told.join('; ')} className="flex gap-3" style={{ height: HEIGHT }}>
       <div className="relative">
         {shown ? (
-          <FaceView face={shown} label="As it is" />
+          <FaceView face={shown} label="The answer" />
         ) : (
           <div className="h-full w-56 bg-white shadow-[0_1px_3px_#0006]" />
         )}

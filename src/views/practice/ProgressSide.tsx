@@ -107,7 +107,7 @@ function OneExercise({
         {now === undefined
           ? `${right} of ${trials} right; ${FEWEST - trials} more and it can be told.`
           : exercise.follows === 'difference'
-            ? `You tell ${tell(now)} ${unit} apart.`
+            ? `You can tell ${tell(now)} ${unit} apart.`
             : exercise.follows === 'setting'
               ? `You are ${tell(now)} ${unit} off at the median.`
               : `You know ${Math.round(now)} % of them.`}

@@ -193,7 +193,7 @@ function Place({ item, onAnswer }: Props<PlaceItem>) {
           </label>
         ))}
         <Button look="strong" className="min-h-12 px-5 text-lg" onClick={() => onAnswer(at)}>
-          So it is
+          That’s my answer
         </Button>
       </div>
     </div>

@@ -62,7 +62,7 @@ export function Taught({ item, answer, judged, onNext }: Props) {
                 <FaceView
                   key={place}
                   face={face}
-                  label={`As it is, ${place + 1} of ${item.lesson.shows.length}`}
+                  label={`The answer, ${place + 1} of ${item.lesson.shows.length}`}
                   size={item.lesson.shows.length > 2 ? 'small' : 'large'}
                 />
               ))}

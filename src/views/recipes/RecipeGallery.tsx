@@ -35,7 +35,7 @@ export function RecipeGallery({ rows, known, tags }: Props) {
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
         <p aria-live="polite" className="mr-2 w-20 text-mute">
-          {chosen.length === 0 ? 'None taken' : `${chosen.length} taken`}
+          {chosen.length === 0 ? 'None selected' : `${chosen.length} selected`}
         </p>
         <TakenRecipes rows={chosen} known={known} tags={tags} onDone={() => setTaken(new Set())} />
       </div>
@@ -75,7 +75,7 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
     >
       <div className="flex items-center justify-between">
         <Checkbox
-          aria-label={`Take ${recipe.name}`}
+          aria-label={`Select ${recipe.name}`}
           checked={isTaken}
           onChange={({ target }) => onTake(target.checked)}
         />

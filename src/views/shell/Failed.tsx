@@ -8,7 +8,7 @@ const reload = () => location.reload();
 export function Failed({ resetErrorBoundary }: FallbackProps) {
   return (
     <main role="alert" className="p-8">
-      <h1 className="heading text-xl">This view stopped by a fault</h1>
+      <h1 className="heading text-xl">This view stopped because of a fault</h1>
       <p className="mt-1 mb-4">
         What you made is saved. Open the view again; if it stops again, reload the page.
       </p>
@@ -28,8 +28,8 @@ export function DialogFailed({ resetErrorBoundary }: FallbackProps) {
     <div role="alert" className={`${PALETTE_PLACE} p-4`}>
       <h2 className="heading text-lead">This did not open</h2>
       <p className="mt-1 mb-3">
-        It could not be fetched, or stopped by a fault. What you made is saved; reload the page and open it
-        again.
+        It could not be fetched, or stopped because of a fault. What you made is saved; reload the page and
+        open it again.
       </p>
       <p className="flex gap-2">
         <Button look="strong" autoFocus onClick={reload}>

@@ -41,7 +41,7 @@ export function EndOfSitting({ record, run, known }: Props) {
   const end = async () => {
     await endSitting(db, record.id, Date.now(), used);
     notify({
-      text: 'The sitting is ended, and its sheets are counted down.',
+      text: 'The sitting is ended, and its sheets are taken off the stock.',
       undo: () => void reopenSitting(db, record.id),
     });
     navigate(`/sittings/${record.id}`);

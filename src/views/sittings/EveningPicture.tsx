@@ -138,7 +138,7 @@ export function EveningPicture(props: Props) {
 }
 
 const WALK =
-  'Point at a piece, or go through them with the arrow keys. The end hangs on those that are underlined.';
+  'Point at a piece, or go through them with the arrow keys. The end depends on those that are underlined.';
 
 type X = (minute: number) => number;
 
@@ -155,7 +155,7 @@ function tellPicked(
     `${clockAfter(origin, line.start)} to ${clockAfter(origin, line.end)}. Panel ${numberOf(known, line)}, ${lot?.resolved.recipe.name ?? ''}: ${tellLine(known, line)}.`,
     ...(rest > 0 ? [`Then dry at ${clockAfter(origin, line.end + rest)}.`] : []),
     tellWhy(known, lines, line),
-    ...(critical.has(line) ? ['The end hangs on it.'] : []),
+    ...(critical.has(line) ? ['The end depends on it.'] : []),
   ].join(' ');
 }
 

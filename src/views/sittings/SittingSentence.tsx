@@ -254,7 +254,7 @@ function BreaksWord({ record: { breaks }, onChange }: Props) {
               min
               <Button
                 look="bare"
-                aria-label={`Without break ${i + 1}`}
+                aria-label={`Take break ${i + 1} out`}
                 onClick={() => set((all) => all.filter(({ id }) => id !== one.id))}
               >
                 ×

@@ -52,7 +52,7 @@ export function MoodChoice({ mood, onMood }: Props) {
         door.readMoods(new TextDecoder().decode(bytes)),
       );
       await keepMoods(db, read);
-      notify({ text: `${read.length} ${read.length === 1 ? 'mood' : 'moods'} taken in.` });
+      notify({ text: `${read.length} ${read.length === 1 ? 'mood' : 'moods'} brought in.` });
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
       setRefused({ fileName: chosen.name, faults: error.faults });

@@ -128,7 +128,7 @@ function Told({ search, choosing: { query, ask } }: ToldProps) {
     <div className="flex min-h-11 items-center gap-3 px-4 py-1.5">
       <p role="status" className="mr-auto text-mute" data-took={answer?.took}>
         {failed
-          ? 'The search stopped by a fault. Change something to search again.'
+          ? 'The search stopped because of a fault. Change something to search again.'
           : stopped
             ? 'Stopped. What is shown is from the search before; change something to search again.'
             : answer

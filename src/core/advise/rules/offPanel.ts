@@ -52,6 +52,6 @@ function fixOf(resolved: ResolvedRecipe, { id, kind }: Pass, placementId: string
   };
   if (shows(false)) return { label: 'Bring it onto the panel', apply: (recipe) => placed(recipe, false) };
   return shows(true)
-    ? { label: 'Lay it as it first lies', apply: (recipe) => placed(recipe, true) }
+    ? { label: 'Lay it as it was first laid', apply: (recipe) => placed(recipe, true) }
     : undefined;
 }

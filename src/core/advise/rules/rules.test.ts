@@ -378,7 +378,7 @@ test('what is so large that the panel lies where it is empty is laid as it first
     params: { x: -200, y: -200, turn: -180, width: 333.8, seconds: 5 },
   });
   const finding = find(huge, 'off');
-  expect(finding?.fix?.label).toBe('Lay it as it first lies');
+  expect(finding?.fix?.label).toBe('Lay it as it was first laid');
   expect(find(mended(huge, finding), 'off')).toBeUndefined();
 });
 

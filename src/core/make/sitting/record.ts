@@ -172,6 +172,6 @@ export function whyNotPlanned(record: SittingRecord): string | undefined {
     ({ start, minutes }, i) => start + minutes > (breaks[i + 1]?.start ?? Number.POSITIVE_INFINITY),
   );
   if (over)
-    return `Two breaks lie over each other, of ${counted(over.minutes, 'minute')} and the one after: move one of them.`;
+    return `Two breaks overlap, one of ${counted(over.minutes, 'minute')} and the one after: move one of them.`;
   return undefined;
 }

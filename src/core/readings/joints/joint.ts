@@ -171,7 +171,7 @@ export function describeVerdict(verdict: Verdict): { headline: string; reason: s
     },
     'clean run': {
       headline: 'Clean run',
-      reason: `Goes over by ${aColour}${quieter ? ', quieter than either ink' : ''}.`,
+      reason: `Passes through ${aColour}${quieter ? ', quieter than either ink' : ''}.`,
     },
   }[kind];
   const jump = abrupt

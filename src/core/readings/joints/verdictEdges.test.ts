@@ -227,8 +227,8 @@ test('each verdict is told with what, why and what to do', () => {
   const told = (change: Partial<Parameters<typeof describeVerdict>[0]>) =>
     describeVerdict({ kind: 'clean run', decidedBy: red, quieter: false, ...change });
   const name = aPlainColour(RED);
-  expect(told({})).toEqual({ headline: 'Clean run', reason: `Goes over by ${name}.` });
-  expect(told({ quieter: true }).reason).toBe(`Goes over by ${name}, quieter than either ink.`);
+  expect(told({})).toEqual({ headline: 'Clean run', reason: `Passes through ${name}.` });
+  expect(told({ quieter: true }).reason).toBe(`Passes through ${name}, quieter than either ink.`);
   expect(told({ kind: 'new colour', quieter: true }).reason).toBe(
     `The overlap makes ${name} that neither ink has, with a quieter stretch on the way.`,
   );

@@ -116,7 +116,7 @@ export const splash = definePass({
         title: 'Splashes',
         work: `${roughly(params.drops, 'drop')} of water flicked or sprayed from ${formatRough(params.distance, unit)}; ${AFTER[params.after].label}.`,
         care: [
-          'Near by the drops fall coarse, from afar fine. Keep spray away from a mains tool, and dry your hands.',
+          'Close up the drops fall coarse, from farther off fine. Keep spray away from a mains tool, and dry your hands.',
         ],
         minutes: 1 + (params.after === 'minute' ? 1 : 0),
         does: ['wet'],

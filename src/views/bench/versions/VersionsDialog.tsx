@@ -42,7 +42,7 @@ export default function VersionsDialog({ resolved, shelf, onClose }: Props) {
   };
   const goBack = (version: VersionRecord) => {
     edit((current) => ({ ...version.recipe, id: current.id, name: current.name }));
-    notify({ text: `The bench stands as “${version.name}” did. Ctrl+Z takes it back.` });
+    notify({ text: `The bench is back at “${version.name}”. Ctrl+Z undoes it.` });
     onClose();
   };
   const choose = (id: string) =>
