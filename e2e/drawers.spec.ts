@@ -49,7 +49,7 @@ test('recipes are searched, favoured, tagged, and go out and come in as a zip', 
   await expect(rows(page).first()).toContainText('Kiln mouth');
   await expectAccessible(page, 'recipes as a list');
   for (const name of ['Kiln mouth (2)', 'Raku dusk, tonal (2)'])
-    await page.getByLabel(`Take ${name}`).check();
+    await page.getByLabel(`Select ${name}`).check();
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(opened(page)).toHaveCount(4);
   await page.getByRole('button', { name: 'Undo' }).last().click();

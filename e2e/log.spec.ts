@@ -129,7 +129,7 @@ test('corners are moved by keys, a picture that is none is refused, and readings
     mimeType: 'image/jpeg',
     buffer: Buffer.from('this is no picture'),
   });
-  await expect(page.getByRole('alert').filter({ hasText: 'no PNG, JPEG or WebP' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'not a PNG, JPEG or WebP' })).toBeVisible();
   await files.setInputFiles({ name: 'no.txt', mimeType: 'text/plain', buffer: Buffer.from('BEGIN_DATA\n') });
   await expect(page.getByRole('alert').filter({ hasText: 'BEGIN_DATA_FORMAT' })).toBeVisible();
 

@@ -75,7 +75,7 @@ test('what is no picture is refused, and the one in sight stays; one’s own is 
     mimeType: 'image/png',
     buffer: Buffer.from('not a picture'),
   });
-  await expect(page.getByRole('alert')).toContainText('no PNG, JPEG or WebP');
+  await expect(page.getByRole('alert')).toContainText('not a PNG, JPEG or WebP');
   const whole = await bandsOnTheSide();
   await file.setInputFiles({ name: 'cut.jpg', mimeType: 'image/jpeg', buffer: whole.subarray(0, 400) });
   await expect(page.getByRole('alert')).toBeVisible();

@@ -329,6 +329,11 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await expect(high).not.toHaveValue('1 1/4');
   await page.keyboard.press('Control+z');
   await expect(high).toHaveValue('1 1/4');
+  // By keys the handle goes by what is shown, too.
+  await line.press('ArrowUp');
+  await expect(high).toHaveValue('1 5/16');
+  await page.keyboard.press('Control+z');
+  await expect(high).toHaveValue('1 1/4');
 
   // Found in its menu by its first letters, which are no commands there.
   await page.getByRole('button', { name: 'Add over it' }).press('Enter');

@@ -1,6 +1,7 @@
 import type { RefObject } from 'react';
 import type { Point } from '../core/base/geometry';
-import { formatLength, type Unit } from '../core/base/length';
+import { formatLength, ruleStep, type Unit } from '../core/base/length';
+import { useAppSelector } from '../store/hooks';
 import { pointOn } from './pointOn';
 import { useGrip } from './useGrip';
 
@@ -22,18 +23,17 @@ interface Props {
   readonly onMove: (to: Point) => void;
 }
 
-/** A step of an arrow key, mm. */
-const STEP = 0.5;
 const SHAPE = { ring: 'rounded-full', diamond: 'rotate-45' } as const;
 
-/** A point that is dragged over the panel, or moved by keys: half a millimetre, five with Shift; Home and End to its sides. */
+/** A point that is dragged over the panel, or moved by keys: the least that a rule shows, ten times that with Shift; Home and End to its sides. */
 export function Handle({ board, panel, label, shape, at, description, onMove, onDone }: Props) {
+  const step = ruleStep(useAppSelector(({ view }) => view.unit));
   const grip = useGrip({
     onDrag: (event) => onMove(pointOn(board, panel, event)),
     onKey: (key) => {
       if (key === 'home') onMove({ ...at, x: 0 });
       else if (key === 'end') onMove({ ...at, x: panel.width });
-      else onMove({ x: at.x + key.right * STEP, y: at.y + key.down * STEP });
+      else onMove({ x: at.x + key.right * step, y: at.y + key.down * step });
     },
     onDone,
   });
