@@ -13,7 +13,7 @@ const CAUTIONS: Readonly<Record<Danger, string>> = {
 };
 
 const RULES =
-  'Of each ink, tool and powder read the maker’s own sheet, follow your local rules, and keep all of it from small children and pets.';
+  'Read the maker’s own sheet for each ink, tool and powder, follow your local rules, and keep all of it from small children and pets.';
 
 /** What is said of the dangers there are, and whose word goes before this one's. */
 export function cautionsOf(dangers: ReadonlySet<Danger>): string[] {

@@ -157,7 +157,7 @@ function Plane({ dried, next, chosen, onChoose }: PlaneProps) {
     <div>
       <p className="mb-2 max-w-prose">
         {counted(dried.length, 'ink')} by hue and by how light they dry on this card. Rings are colours you
-        have none of that would make new trios; the greater, the more.
+        have none of that would make new trios; the larger, the more.
       </p>
       <div ref={box} className="relative">
         <svg
