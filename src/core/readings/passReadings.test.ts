@@ -54,6 +54,19 @@ describe('what a pass does to the panel', () => {
     expect(describePassReading(passOf(off), only(off))).toBe('changes nothing that is seen');
   });
 
+  test('dots too small for an even grid are met by their borders, whatever their seed: about as much as they cover', () => {
+    for (const seed of [1, 2, 3, 4, 5, 6, 7, 8]) {
+      const dotted = withPass(resolved, 'penDots', { params: { dots: 12, size: 1, seed } });
+      const { touches, changes } = only(dotted);
+      const covered =
+        (12 * Math.PI * 0.5 ** 2) / (resolved.recipe.panel.width * resolved.recipe.panel.height);
+      expect(touches).toBeGreaterThan(covered / 3);
+      expect(touches).toBeLessThan(covered * 3);
+      expect(changes).toBeGreaterThan(5);
+      expect(describePassReading(passOf(dotted), only(dotted))).toMatch(/^less than 1 % of the panel/);
+    }
+  });
+
   test('one that is off is not read, and one hidden by another has nothing left to change', () => {
     const stamped = withPass(resolved, 'silhouette', { ink: black, ...barAt(50) });
     expect(
@@ -229,7 +242,8 @@ test('a reading in words: how much of the panel, a hint, clearly or strongly, an
   expect(told(0.254, 5)).toBe('25 % of the panel, clearly');
   expect(told(0.254, 14.9)).toBe('25 % of the panel, clearly');
   expect(told(0.254, 15)).toBe('25 % of the panel, strongly');
-  expect(told(0.001, 20)).toBe('1 % of the panel, strongly');
+  expect(told(0.0049, 20)).toBe('less than 1 % of the panel, strongly');
+  expect(told(0.005, 20)).toBe('1 % of the panel, strongly');
   expect(told(0.5, 20, 3.14)).toBe('50 % of the panel, strongly · 3.1 : 1 at its worst place');
   expect(told(0, 20, 3.14)).toBe('changes nothing that is seen');
   const heat = withPass(resolved, 'heatSet');

@@ -1,10 +1,10 @@
-import type { Point } from '../base/geometry';
+import type { Point, Size } from '../base/geometry';
 import { type Cells, cellsOf, gridOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
 import { isChoice, type ParamSpec } from '../base/params';
 import { probePanel } from '../engine/probe';
 import { deltaE00 } from '../materials/colour/difference';
-import { type Lab, xyzOfLinearRgb } from '../materials/colour/lab';
+import { xyzOfLinearRgb } from '../materials/colour/lab';
 import { finestLine } from '../materials/design/fineness';
 import type { Ink } from '../materials/ink/ink';
 import { setPlacements } from '../recipe/editPasses';
@@ -64,14 +64,19 @@ const VISIBLE = 1.5;
  * @param shelf  what could be stamped in instead
  */
 export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): PassReading[] => {
-  const after = coloursOf(resolved);
+  const after = probePanel(resolved);
+  const points = gridOf(resolved.recipe.panel, POINTS);
   return passesInOrder(resolved.recipe).map((pass): PassReading => {
-    const before = coloursOf(withoutPass(resolved, pass.id));
-    const changed = after.flatMap((lab, i) => {
-      const was = before[i];
-      const far = was ? deltaE00(lab, was) : 0;
-      return far >= VISIBLE ? [far] : [];
-    });
+    const before = probePanel(withoutPass(resolved, pass.id));
+    const changesAt = (places: typeof points) =>
+      places.flatMap(([x, y]) => {
+        const far = deltaE00(after.labAt(x, y), before.labAt(x, y));
+        return far >= VISIBLE ? [far] : [];
+      });
+    const met = changesAt(points);
+    const marks = met.length === 0 ? marksOf(after, pass.id, resolved.recipe.panel) : undefined;
+    const changed = marks ? changesAt(marks.some) : met;
+    const part = marks ? marks.part / Math.max(marks.some.length, 1) : 1 / points.length;
     const contrast = standsOut(pass) ? designContrast(resolved, pass.id) : undefined;
     const better =
       contrast && PASS_KINDS[pass.kind].ink === 'stamped' && contrast.least < NEEDS['bold shape']
@@ -82,7 +87,7 @@ export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): P
     const off = offPanel(resolved, pass);
     return {
       id: pass.id,
-      touches: changed.length / after.length,
+      touches: part * changed.length,
       changes: changed.length === 0 ? 0 : changed.reduce((sum, far) => sum + far, 0) / changed.length,
       ...(contrast ? { contrast } : {}),
       ...(better ? { better } : {}),
@@ -98,9 +103,16 @@ const withoutPass = (resolved: ResolvedRecipe, passId: string): ResolvedRecipe =
   recipe: { ...resolved.recipe, passes: resolved.recipe.passes.filter(({ id }) => id !== passId) },
 });
 
-function coloursOf(resolved: ResolvedRecipe): Lab[] {
-  const { labAt } = probePanel(resolved);
-  return gridOf(resolved.recipe.panel, POINTS).map(([x, y]) => labAt(x, y));
+/** Points along the panel's longer side at which marks are looked for that the others miss, and how many of those are read. */
+const OF_MARKS = { points: 400, read: 200 } as const;
+
+/** Places inside a pass's borders, be they as small as the dots of a pen: some of them, and which part of the panel all are. */
+function marksOf({ program }: ReturnType<typeof probePanel>, passId: string, panel: Size) {
+  const own = program.borders.filter((_, border) => program.owners[border] === passId);
+  const points = own.length > 0 ? gridOf(panel, OF_MARKS.points) : [];
+  const inside = points.filter(([x, y]) => own.some((border) => border(x, y) > 0));
+  const step = Math.ceil(inside.length / OF_MARKS.read);
+  return { some: inside.filter((_, i) => i % step === 0), part: inside.length / Math.max(points.length, 1) };
 }
 
 /** The finest line of a pass's design as its narrowest placement draws it; undefined without a design. */
@@ -261,8 +273,9 @@ export function describePassReading({ kind }: Pass, { touches, changes, contrast
   if (sets) return 'what follows lies on it';
   if (touches === 0) return 'changes nothing that is seen';
   const size = changes < SIZES.hint ? 'a hint' : changes < SIZES.clear ? 'clearly' : 'strongly';
+  const part = touches < 0.005 ? 'less than 1 %' : `${Math.round(touches * 100)} %`;
   return [
-    `${Math.max(Math.round(touches * 100), 1)} % of the panel, ${size}`,
+    `${part} of the panel, ${size}`,
     ...(contrast && design ? [`${contrast.least.toFixed(1)} : 1 at its worst place`] : []),
   ].join(' · ');
 }
