@@ -163,7 +163,9 @@ test('values no drawing needs so long are passed over at once, groups without en
     readDesignSvg(svg(`<rect fill="rgb(${digits})" width="5" height="5"/>`), 'a', 'b').design.shapes.length,
   ).toBe(1);
   expect(rowsOfGpl(`GIMP Palette\n1 2 3${' '.repeat(200_000)}\u2028`, []).length).toBe(1);
-  expect(refusal(() => checkSvg(`<svg>${'<g>'.repeat(11_000)}`))[0]?.problem).toContain('are nested more than');
+  expect(refusal(() => checkSvg(`<svg>${'<g>'.repeat(11_000)}`))[0]?.problem).toContain(
+    'are nested more than',
+  );
 });
 
 test('a piece no blade could cut is refused with the least side', () => {

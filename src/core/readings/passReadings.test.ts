@@ -250,6 +250,10 @@ test('a reading in words: how much of the panel, a hint, clearly or strongly, an
   expect(describePassReading(passOf(heat), { id: 'heatSet-1', touches: 0.3, changes: 9 })).toBe(
     'what follows lies on it',
   );
+  const drop = passOf(withPass(resolved, 'glycerine'));
+  const nothing = { id: 'glycerine-1', touches: 0, changes: 0 };
+  expect(describePassReading(drop, nothing)).toBe('blends smoother, stays open longer');
+  expect(describePassReading(drop, { ...nothing, off: ['p1'] })).toBe('changes nothing that is seen');
   const edge = withPass(resolved, 'edge', { ink: dark });
   const contrast = { least: 4, worst: { x: 0, y: 0 }, cell: { width: 1, height: 1 }, places: [] };
   expect(describePassReading(passOf(edge), { id: 'edge-1', touches: 0.3, changes: 9, contrast })).toBe(

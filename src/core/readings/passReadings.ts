@@ -268,10 +268,13 @@ export function offPanel(resolved: ResolvedRecipe, pass: Pass): string[] {
 const SIZES = { hint: 5, clear: 15 } as const;
 
 /** A pass's reading in a few words. */
-export function describePassReading({ kind }: Pass, { touches, changes, contrast }: PassReading): string {
-  const { sets, design } = PASS_KINDS[kind];
+export function describePassReading(
+  { kind }: Pass,
+  { touches, changes, contrast, off }: PassReading,
+): string {
+  const { sets, design, unseen } = PASS_KINDS[kind];
   if (sets) return 'what follows lies on it';
-  if (touches === 0) return 'changes nothing that is seen';
+  if (touches === 0) return (!off && unseen) || 'changes nothing that is seen';
   const size = changes < SIZES.hint ? 'a hint' : changes < SIZES.clear ? 'clearly' : 'strongly';
   const part = touches < 0.005 ? 'less than 1 %' : `${Math.round(touches * 100)} %`;
   return [

@@ -13,6 +13,7 @@ export const clearResist = definePass({
     'A design clear-embossed on the dried blend: the blend shows as the design through a dark top coat.',
   stage: 'over',
   design: { use: 'image', starts: 'reeds' },
+  unseen: 'shows once a darker ink lies over it',
   placements: { max: 6, noun: 'impression' },
   params: IMAGE_PARAMS,
   needsDry: true,

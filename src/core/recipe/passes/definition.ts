@@ -153,6 +153,8 @@ export interface PassFacts {
   readonly worksWet?: true;
   /** It only dries what is wet. */
   readonly sets?: true;
+  /** What it does where no colour changes by it, in words. */
+  readonly unseen?: string;
   /** It wets the card through. */
   readonly wetsThrough?: true;
   /** Its stencil gets wet: from the cloth over it, or when what was drawn through it is washed off. */

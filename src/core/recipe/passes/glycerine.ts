@@ -14,6 +14,7 @@ export const glycerine = definePass({
   description:
     'A drop with each colour on the mat: ordinary card blends more smoothly, and stays open longer.',
   stage: 'under',
+  unseen: 'blends smoother, stays open longer',
   placements: { max: 1, noun: 'drop' },
   params: { drops: choice('A colour', { one: 'one drop', two: 'two drops or more' }, 'one') },
   needsDry: false,

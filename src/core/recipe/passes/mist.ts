@@ -10,6 +10,7 @@ export const mist = definePass({
   description:
     'A light mist of water over the wet blend, gone over once more: a brayer’s streaks smooth out.',
   stage: 'over',
+  unseen: 'smooths out streaks',
   placements: { max: 1, noun: 'mist' },
   params: {},
   needsDry: false,

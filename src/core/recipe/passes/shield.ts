@@ -11,6 +11,7 @@ export const shield = definePass({
   description: 'A cut shape over the dried blend; what follows stays off it until it is lifted.',
   stage: 'over',
   design: { use: 'image', starts: 'bottle-kiln' },
+  unseen: 'keeps off what comes after it',
   placements: { max: 6, noun: 'shape' },
   params: {
     ...IMAGE_PARAMS,
