@@ -85,7 +85,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
-        <p aria-live="polite" className="mr-2 w-20 text-mute">
+        <p aria-live="polite" className="mr-2 w-24 text-mute">
           {taken.length === 0 ? 'None selected' : `${taken.length} selected`}
         </p>
         {actions(taken, () => setChosen(NONE))}

@@ -34,7 +34,7 @@ export function RecipeGallery({ rows, known, tags }: Props) {
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
-        <p aria-live="polite" className="mr-2 w-20 text-mute">
+        <p aria-live="polite" className="mr-2 w-24 text-mute">
           {chosen.length === 0 ? 'None selected' : `${chosen.length} selected`}
         </p>
         <TakenRecipes rows={chosen} known={known} tags={tags} onDone={() => setTaken(new Set())} />
