@@ -382,6 +382,22 @@ test('what is so large that the panel lies where it is empty is laid as it first
   expect(find(mended(huge, finding), 'off')).toBeUndefined();
 });
 
+test('a water impression over another is moved aside where there is room on the panel, and taken off where there is none', () => {
+  const twice = (width: number, height: number) => {
+    const params = { x: width / 2, y: height / 2, turn: 0, width: 42 };
+    const own = kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width, height } });
+    const once = withPass(own, 'waterStamp', { design: drawn('glaze-drips'), params });
+    const both = addPlacement(once.recipe, 'waterStamp-1');
+    const over = { ...once, recipe: setPlacements(both, 'waterStamp-1', { params }) };
+    const fix = find(over, 'overlap')?.fix;
+    const after = { ...over, recipe: fix?.apply(over.recipe) ?? over.recipe };
+    expect(find(after, 'overlap') ?? find(after, 'off')).toBeUndefined();
+    return [fix?.label, after.recipe.passes[0]?.placements.length];
+  };
+  expect(twice(100, 140)).toEqual(['Move impression 2 aside', 2]);
+  expect(twice(40, 40)).toEqual(['Take impression 2 off', 1]);
+});
+
 test('however small, what lies on the panel is not told to be off it', () => {
   const wide = kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 257, height: 43 } });
   for (const x of [100, 128.6, 131])
