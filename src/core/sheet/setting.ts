@@ -86,9 +86,10 @@ export function settingOf(
     neighbours: neighboursOf(recipe),
     holds: potencies(resolved).map(({ holds }) => holds),
     opens: layingOf(resolved).opens,
-    atEachInk: passesInOrder(recipe).flatMap(
-      (pass) => PASS_KINDS[pass.kind].atEachInk?.(contextsOf(resolved, pass)) ?? [],
-    ),
+    atEachInk: passesInOrder(recipe)
+      .flatMap((pass) => PASS_KINDS[pass.kind].atEachInk?.(contextsOf(resolved, pass)) ?? [])
+      // Two passes that ask for the same are one deed.
+      .filter(({ care }, i, all) => all.findIndex((one) => one.care === care) === i),
     brews: canBrew(resolved, ground),
     joinWidth: (one, other) => {
       const { start = 0, end = 0 } = spans[Math.min(one, other)] ?? {};

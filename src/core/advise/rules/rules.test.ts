@@ -398,6 +398,15 @@ test('a water impression over another is moved aside where there is room on the 
   expect(twice(40, 40)).toEqual(['Take impression 2 off', 1]);
 });
 
+test('glycerine a second time is a second drop, and taken off by a press', () => {
+  const once = withPass(kitWith(['gorse-pale', 'weir-mid']), 'glycerine');
+  expect(find(once, 'drops')).toBeUndefined();
+  const twice = withPass(once, 'glycerine');
+  const fix = find(twice, 'drops')?.fix;
+  expect(fix?.label).toBe('Once, no more');
+  expect(fix?.apply(twice.recipe).passes).toEqual(once.recipe.passes);
+});
+
 test('however small, what lies on the panel is not told to be off it', () => {
   const wide = kitWith(['gorse-pale', 'weir-mid'], 'smooth-white', { panel: { width: 257, height: 43 } });
   for (const x of [100, 128.6, 131])
