@@ -249,18 +249,23 @@ interface LaidStage {
   readonly end: number;
 }
 
-/** A stage that would have to wait in the midst of a join, or to go on through a break, is begun later, so often at the most. */
-const TRIES = 16;
+/**
+ * A stage that would have to wait in the midst of a join, or to go on through a break, is begun later: so often by no more than
+ * it lacks, then once everything is free.
+ */
+const PATIENCE = 16;
 
 /** Lays one stage out from a time on; undefined where its joins close, however late it is begun. */
 function layStage(laying: Laying, from: number): LaidStage | undefined {
+  const { breaks, table } = laying;
   let begin = from;
-  for (let tries = 0; tries < TRIES; tries++) {
+  for (let tries = 0; tries < PATIENCE + 2 * (breaks.length + 1); tries++) {
     const laid = layFrom(laying, begin);
-    if (typeof laid === 'number') begin += laid;
+    if (typeof laid === 'number')
+      begin = tries < PATIENCE ? begin + laid : Math.max(begin + laid, allFree(table));
     else {
       const first = laid.lines[0]?.start ?? begin;
-      const held = laying.breaks.find(
+      const held = breaks.find(
         ({ start, minutes }) => first < start + minutes - 1e-9 && laid.end > start + 1e-9,
       );
       if (!held) return laid;
@@ -271,6 +276,10 @@ function layStage(laying: Laying, from: number): LaidStage | undefined {
   }
   return undefined;
 }
+
+/** From when nothing on the table is in other hands, damp or in use. */
+const allFree = ({ mats, heat, brushes, things }: Table): number =>
+  Math.max(...mats.map(({ free }) => free), ...heat, ...brushes, ...things.values());
 
 /** A stage begun then, or by how much a join of it closes too early. */
 function layFrom(

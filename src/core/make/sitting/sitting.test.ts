@@ -77,6 +77,45 @@ test('whatever the evening, its plan can be worked: an independent checker finds
   );
 });
 
+test('a stage that lacks a mat, then a brush, then the stamp while a break comes is begun once all are free', () => {
+  const red = { holds: 'red', set: 'pigment' };
+  const join = { max: 2.5 };
+  const printed: Operation[] = [
+    { name: 'ink', minutes: 0.5, ink: 'Gorse', things: ['reeds'], rest: join },
+    { name: 'ink', minutes: 0.5, ink: 'Gorse', brush: red, rest: join },
+    { name: 'ink', minutes: 1.5, ink: 'Skerry', rest: join },
+    { name: 'ink', minutes: 4.5, ink: 'Gorse', things: ['reeds'], rest: join },
+    { name: 'ink', minutes: 3.5, ink: 'Gorse', brush: red },
+  ];
+  const stamped: Operation[] = [
+    { name: 'lay', minutes: 0.5, ink: 'Leat' },
+    { name: 'lay', minutes: 3.5, ink: 'Gorse', things: ['reeds'], rest: { min: 16.5 } },
+    { name: 'set', minutes: 0.5, ink: 'Skerry', brush: { holds: 'red', set: 'dye' }, heat: true },
+    { name: 'edge', minutes: 0.5, ink: 'Leat', brush: { holds: 'gold', set: 'pigment' }, rest: { min: 3 } },
+  ];
+  const embossed: Operation[] = [
+    {
+      name: 'emboss',
+      minutes: 4.5,
+      ink: 'Skerry',
+      brush: { holds: 'blue', set: 'pigment' },
+      heat: true,
+      things: ['reeds'],
+      rest: { min: 6 },
+    },
+  ];
+  const sitting: Sitting = {
+    groups: [
+      { name: 'printed', count: 4, operations: printed },
+      { name: 'stamped', count: 2, operations: stamped },
+      { name: 'embossed', count: 2, operations: embossed },
+    ],
+    atHand: { ...USUAL_TABLE, hands: 2, mats: 2, dampMinutes: 3, brushes: { dye: 2, pigment: 2 } },
+    breaks: [{ start: 30, minutes: 10 }],
+  };
+  expect(faultsOfPlan(sitting, planSitting(sitting, { steps: 1 }).plan)).toEqual([]);
+});
+
 test('two pairs of hands share mats, and wipe none in a break', () => {
   const work = (ink?: string): Operation => ({ name: 'work', minutes: 0.5, ...(ink ? { ink } : {}) });
   // One pair is done before the break and waits for the mat, which is free only just before it.
