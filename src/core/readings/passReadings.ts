@@ -2,9 +2,9 @@ import type { Point, Size } from '../base/geometry';
 import { type Cells, cellsOf, gridOf, middlesOf } from '../base/grid';
 import type { Millimetres } from '../base/length';
 import { isChoice, type ParamSpec } from '../base/params';
-import { probePanel } from '../engine/probe';
+import { type PanelProbe, probePanel } from '../engine/probe';
 import { deltaE00 } from '../materials/colour/difference';
-import { xyzOfLinearRgb } from '../materials/colour/lab';
+import { type Lab, xyzOfLinearRgb } from '../materials/colour/lab';
 import { finestLine } from '../materials/design/fineness';
 import type { Ink } from '../materials/ink/ink';
 import { setPlacements } from '../recipe/editPasses';
@@ -66,16 +66,12 @@ const VISIBLE = 1.5;
 export const passReadings = (resolved: ResolvedRecipe, shelf: readonly Ink[]): PassReading[] => {
   const after = probePanel(resolved);
   const points = gridOf(resolved.recipe.panel, POINTS);
+  const now = labsAt(after, points);
   return passesInOrder(resolved.recipe).map((pass): PassReading => {
     const before = probePanel(withoutPass(resolved, pass.id));
-    const changesAt = (places: typeof points) =>
-      places.flatMap(([x, y]) => {
-        const far = deltaE00(after.labAt(x, y), before.labAt(x, y));
-        return far >= VISIBLE ? [far] : [];
-      });
-    const met = changesAt(points);
+    const met = visibleChanges(now, labsAt(before, points));
     const marks = met.length === 0 ? marksOf(after, pass.id, resolved.recipe.panel) : undefined;
-    const changed = marks ? changesAt(marks.some) : met;
+    const changed = marks ? visibleChanges(labsAt(after, marks.some), labsAt(before, marks.some)) : met;
     const part = marks ? marks.part / Math.max(marks.some.length, 1) : 1 / points.length;
     const contrast = standsOut(pass) ? designContrast(resolved, pass.id) : undefined;
     const better =
@@ -103,11 +99,22 @@ const withoutPass = (resolved: ResolvedRecipe, passId: string): ResolvedRecipe =
   recipe: { ...resolved.recipe, passes: resolved.recipe.passes.filter(({ id }) => id !== passId) },
 });
 
+type Places = ReturnType<typeof gridOf>;
+const labsAt = ({ labAt }: PanelProbe, places: Places): Lab[] => places.map(([x, y]) => labAt(x, y));
+
+/** How far colours changed where that is seen, CIEDE2000. */
+const visibleChanges = (now: readonly Lab[], before: readonly Lab[]): number[] =>
+  now.flatMap((lab, i) => {
+    const was = before[i];
+    const far = was ? deltaE00(lab, was) : 0;
+    return far >= VISIBLE ? [far] : [];
+  });
+
 /** Points along the panel's longer side at which marks are looked for that the others miss, and how many of those are read. */
 const OF_MARKS = { points: 400, read: 200 } as const;
 
 /** Places inside a pass's borders, be they as small as the dots of a pen: some of them, and which part of the panel all are. */
-function marksOf({ program }: ReturnType<typeof probePanel>, passId: string, panel: Size) {
+function marksOf({ program }: PanelProbe, passId: string, panel: Size) {
   const own = program.borders.filter((_, border) => program.owners[border] === passId);
   const points = own.length > 0 ? gridOf(panel, OF_MARKS.points) : [];
   const inside = points.filter(([x, y]) => own.some((border) => border(x, y) > 0));
