@@ -16,3 +16,18 @@ test.each([
     expect(Math.max(...reflectance)).toBeLessThanOrEqual(1);
   }
 });
+
+test('a bright colour that lacks a primary of sRGB has nearly the spectrum of one with a trace of it', () => {
+  // What an ink absorbs goes with the inverse of the least it gives back: at a hundred times that, a trace of it shows as a hard line.
+  for (const hex of srgbLattice(6).filter((hex) => /[9cf]{2}/.test(hex))) {
+    const lacking = recoverReflectance(xyzOfHex(hex));
+    for (const at of [1, 3, 5]) {
+      if (hex.slice(at, at + 2) !== '00') continue;
+      const trace = recoverReflectance(xyzOfHex(`${hex.slice(0, at)}14${hex.slice(at + 2)}`));
+      const times = trace.map((value, band) => value / (lacking[band] ?? 0));
+      expect(Math.max(...times), `${hex}, ${channelAt(at)}`).toBeLessThan(3);
+    }
+  }
+});
+
+const channelAt = (at: number): string => ['red', 'green', 'blue'][(at - 1) / 2] as string;

@@ -35,10 +35,17 @@ const SHORT = spectrumFrom((nm) => sigmoid((490 - nm) / 9));
 const LONG = spectrumFrom((nm) => sigmoid((588 - nm) / -9));
 const MIDDLE = SHORT.map((value, band) => 1 - value - LONG[band]);
 
+/**
+ * The least that ink on a card gives back of any light: the surface scatters so much, whatever the ink takes (a density of
+ * 2, the darkest of matte prints; from memory). Without it a colour that lacks a primary of sRGB has an ink of some
+ * hundred times the absorption of its neighbours, and a trace of it shows as a hard line.
+ */
+const DARKEST = 0.01;
+
 /** Sum of white, one of cyan, magenta, yellow, and one of red, green, blue, as far as each reaches. */
 function bandLike(colour: Xyz): Spectrum {
   const { r, g, b } = linearRgbOfXyz(colour);
-  const clip = (v: number) => Math.min(Math.max(v, 0), 1);
+  const clip = (v: number) => Math.min(Math.max(v, DARKEST), 1);
   const [red, green, blue] = [clip(r), clip(g), clip(b)];
   return SHORT.map((short, band) => blue * short + green * MIDDLE[band] + red * LONG[band]);
 }
