@@ -177,7 +177,7 @@ async function longestTaskOfDrag(page: Page): Promise<number> {
 
 /** From choosing a picture of 12 megapixels to markers on its main colours, each time another picture. */
 async function matches(page: Page): Promise<number[]> {
-  await page.goto('/trios');
+  await page.goto('/choose');
   await page.getByText('From a picture').click();
   await page.locator('button[aria-label^="Marker 1"]').waitFor();
   const times: number[] = [];
@@ -226,10 +226,10 @@ async function searches(page: Page): Promise<Row[]> {
     times.push(await searchOnCard(page, card));
   const ahead = await searchFromBench(page.context().browser() as Browser, some);
   await replaceShelf(page, standard);
-  await page.goto('/trios');
+  await page.goto('/choose');
   const stopping = await page.evaluate(clockStop);
   const large = await searchAll(page, standard);
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await page.getByText(`${standard.length} of ${standard.length}`).waitFor();
   const frames = await page.evaluate(scrollList);
   return [
@@ -245,7 +245,7 @@ async function searches(page: Page): Promise<Row[]> {
 
 async function searchAll(page: Page, inks: readonly Ink[]): Promise<number> {
   await replaceShelf(page, inks);
-  await page.goto('/trios');
+  await page.goto('/choose');
   const told = page.locator('[data-took]');
   await told.waitFor({ timeout: 180_000 });
   return Number(await told.getAttribute('data-took'));

@@ -109,7 +109,7 @@ test('a small picture comes from what was stored, and is painted anew once an in
       expect(Math.abs(value - (small[i]?.[channel] ?? 0))).toBeLessThan(12);
     });
 
-  await goOn(page, '/shelf');
+  await goOn(page, '/inks');
   await page.getByRole('searchbox').fill('sloe deep');
   await page.getByRole('button', { name: 'Change Sloe Deep' }).click();
   await page.getByLabel('Colour over white, dried').fill('#804020');

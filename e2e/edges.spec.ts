@@ -13,13 +13,13 @@ const greys = Array.from({ length: 5 }, (_, i) =>
 
 test('an empty shelf, one ink and two inks say what to do next in every view', async ({ page }) => {
   await replaceShelf(page, []);
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await expect(page.locator('main')).toContainText('The shelf is empty');
   await page.getByText('Gaps', { exact: true }).click();
   await expect(page.getByRole('region', { name: 'Which ink next' })).toContainText(
     'It takes two inks of your own',
   );
-  await goOn(page, '/trios');
+  await goOn(page, '/choose');
   await expect(page.getByText('There is no ink to choose from')).toBeVisible();
   await goOn(page, '/recipes');
   await page.getByRole('button', { name: 'New recipe' }).click();
@@ -28,11 +28,11 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
   await expect(page.getByRole('button', { name: 'Lay the two' })).toBeDisabled();
 
   await replaceShelf(page, greys.slice(0, 1));
-  await page.goto('/trios');
+  await page.goto('/choose');
   await expect(page.getByText('Slate 1 is the only ink')).toBeVisible();
 
   await replaceShelf(page, greys.slice(0, 2));
-  await page.goto('/trios');
+  await page.goto('/choose');
   await expect(page.getByText('Three inks make a trio, and there are two')).toBeVisible();
   await page.getByText('From two inks').click();
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
@@ -52,7 +52,7 @@ test('an empty shelf, one ink and two inks say what to do next in every view', a
 
 test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page }) => {
   await replaceShelf(page, greys);
-  await page.goto('/trios');
+  await page.goto('/choose');
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
   await choose(page, 'Relation', 'Light three and one dark');
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
@@ -63,16 +63,18 @@ test('a thousand inks are searched and listed', async ({ page }) => {
     ink(`Ink ${i}`, `#${((i * 7_919_317) % 0xffffff).toString(16).padStart(6, '0')}` as Ink['overWhite']),
   );
   await replaceShelf(page, many);
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await expect(page.locator('main').getByRole('status')).toHaveText('1000 of 1000');
   await page.getByRole('searchbox').fill('ink 999');
   await expect(page.locator('main').getByRole('status')).toHaveText('1 of 1000');
-  await goOn(page, '/trios');
+  await goOn(page, '/choose');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').first()).toContainText('Stopped');
 });
 
-test('a recipe that is not here, says so; one whose inks are gone opens with stand-ins', async ({ page }) => {
+test('a recipe that is not here, says so, and what has moved is found; one whose inks are gone opens with stand-ins', async ({
+  page,
+}) => {
   for (const view of ['bench', 'sheet', 'desk']) {
     await page.goto(`/${view}/nothing`);
     await expect(page.getByRole('heading', { name: 'This recipe is not here' })).toBeVisible();
@@ -80,6 +82,11 @@ test('a recipe that is not here, says so; one whose inks are gone opens with sta
   await expectAccessible(page, 'not here');
   await page.getByRole('link', { name: 'Go to all recipes' }).click();
   await expect(page).toHaveURL(/recipes$/);
+  // Where inks and trios once were, what was kept as a bookmark still leads to them.
+  await goOn(page, '/trios?way=bridge');
+  await expect(page).toHaveURL(/choose\?way=bridge$/);
+  await goOn(page, '/shelf?side=gaps');
+  await expect(page).toHaveURL(/inks\?side=gaps$/);
   await replaceShelf(page, greys, 'with the demo’s recipes');
   // Something plain stands in for inks of which nothing is known: the recipe opens, and can be mended.
   await page.goto('/bench/kiln-mouth');

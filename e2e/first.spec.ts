@@ -162,8 +162,8 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
   await page.keyboard.press('Escape');
   await expect(ways.getByRole('button', { name: 'More' })).toBeFocused();
   for (const path of [
-    '/trios',
-    '/shelf',
+    '/choose',
+    '/inks',
     '/cards',
     '/designs',
     '/recipes',

@@ -8,7 +8,7 @@ const rows = (page: Page) => matched(page).getByRole('listitem');
 const inkOf = (page: Page, number: number) => matched(page).getByLabel(`Ink for colour ${number}`);
 
 async function openMatch(page: Page) {
-  await page.goto('/trios');
+  await page.goto('/choose');
   await page.getByText('From a picture').click();
   await expect(rows(page)).toHaveCount(3);
 }
@@ -104,7 +104,7 @@ test('what is no picture is refused, and the one in sight stays; one’s own is 
 test('swatches are read off the sample sheet against its bare card, and become inks with undo', async ({
   page,
 }) => {
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await page.getByRole('button', { name: 'From a swatch sheet' }).click();
   await page.getByRole('button', { name: 'Try the sample sheet' }).click();
   const sheet = page.getByRole('application');
@@ -129,7 +129,7 @@ test('swatches are read off the sample sheet against its bare card, and become i
 });
 
 test('an ink’s colour is taken off a picture in its form, by keys alone', async ({ page }) => {
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await page.getByRole('button', { name: 'Add an ink' }).click();
   await page.getByRole('button', { name: 'Read it off a picture' }).first().click();
   const reader = page.getByRole('dialog', { name: 'Read swatches off a picture' });

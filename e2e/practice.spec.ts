@@ -101,7 +101,7 @@ test('the screen is checked, a phone has room, and a shelf too small says so', a
   await answer(page, 2);
   await expectNoSideScroll(page, 390);
 
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await page.evaluate(async () => {
     const open = indexedDB.open('tint-ladder');
     await new Promise((resolve) => {

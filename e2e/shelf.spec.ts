@@ -13,7 +13,7 @@ const rows = (page: Page) =>
 const status = (page: Page) => page.locator('main').getByRole('status');
 
 async function openShelf(page: Page) {
-  await page.goto('/shelf');
+  await page.goto('/inks');
   await expect(status(page)).toHaveText('72 of 72');
 }
 

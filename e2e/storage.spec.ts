@@ -252,7 +252,7 @@ test('one bad record costs that record: lists show the rest and name it; it goes
   await expect(name(page)).toHaveValue('Kiln-opening invitation, run 2');
   for (const [path, told] of [
     ['/recipes', '4 of 4'],
-    ['/shelf', '72 of 72'],
+    ['/inks', '72 of 72'],
   ] as const) {
     await goOn(page, path);
     await expect(page.locator('main').getByRole('status')).toHaveText(told);

@@ -22,7 +22,7 @@ const firstName = (page: Page) =>
     .getAttribute('aria-label');
 
 async function openTrios(page: Page) {
-  await page.goto('/trios');
+  await page.goto('/choose');
   await expect(told(page)).toContainText('trios fit');
   await expect(page.locator('canvas[data-painted]').first()).toBeVisible();
 }
@@ -82,7 +82,7 @@ test('a trio is compared wet and dried, cut to two inks, and opened; one is kept
   ).toHaveCount(2);
   for (const name of names) await expect(page.getByRole('region', { name: 'Readings' })).toContainText(name);
 
-  await goOn(page, '/trios');
+  await goOn(page, '/choose');
   await expect(told(page)).toContainText('trios fit');
   const all = await count(page);
   const took = () => page.locator('[data-took]').getAttribute('data-took');
@@ -165,7 +165,7 @@ test('a draw shows its seed, and the same seed draws the same again; all trios a
 test('from red and green a yellow is offered between, and greys and browns to quiet them; nothing serious for axe', async ({
   page,
 }) => {
-  await page.goto('/trios');
+  await page.goto('/choose');
   await page.getByText('From two inks').click();
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Mud');
   await expect(page.getByRole('region', { name: 'Two inks' })).toContainText('Brewed from the two');
@@ -194,7 +194,7 @@ test('light three open under their resist and dark; two inks open with nothing b
   const passes = page.getByRole('region', { name: 'Passes' });
   await expect(passes).toContainText('Clear resist');
   await expect(page.getByRole('region', { name: 'Order of work' })).toContainText(dark);
-  await page.goto('/trios');
+  await page.goto('/choose');
   await page.getByText('From two inks').click();
   await page.getByRole('button', { name: 'Open just these two' }).click();
   const readings = page.getByRole('region', { name: 'Readings' });

@@ -3,7 +3,7 @@ import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Provider } from 'react-redux';
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 import { Database } from './data/database';
 import { takeJournal } from './data/journal';
 import { writeMark } from './data/mark';
@@ -52,6 +52,12 @@ const SittingDesk = lazy(() =>
 const DeskView = lazy(() => import('./views/desk/DeskView').then((m) => ({ default: m.DeskView })));
 const SheetView = lazy(() => import('./views/sheet/SheetView').then((m) => ({ default: m.SheetView })));
 
+/** Where a view once was: what was asked of it there is asked of it where it is now. */
+function Moved({ to }: { readonly to: string }) {
+  const { search } = useLocation();
+  return <Navigate to={`${to}${search}`} replace />;
+}
+
 function Views() {
   return (
     <BrowserRouter>
@@ -59,8 +65,10 @@ function Views() {
         <Route element={<Shell />}>
           <Route index element={<Navigate to="/bench" replace />} />
           <Route path="bench/:recipeId?" element={<BenchView />} />
-          <Route path="trios" element={<TriosView />} />
-          <Route path="shelf" element={<ShelfView />} />
+          <Route path="choose" element={<TriosView />} />
+          <Route path="inks" element={<ShelfView />} />
+          <Route path="trios" element={<Moved to="/choose" />} />
+          <Route path="shelf" element={<Moved to="/inks" />} />
           <Route path="cards" element={<CardsView />} />
           <Route path="designs" element={<DesignsView />} />
           <Route path="recipes" element={<RecipesView />} />

@@ -10,12 +10,14 @@ interface Props {
   readonly onStep?: (steps: number) => void;
   readonly className?: string;
   readonly suffix?: string;
+  /** As wide as what it stands in, for a name of any length; else as wide as a figure or its class asks for. */
+  readonly isWide?: boolean;
   /** It opens for this text to be typed on, and is told of when that is over. */
   readonly begin?: { readonly text: string; readonly onOver: () => void };
 }
 
 /** A number or name that is typed in place: Enter or leaving commits, Escape takes it back. */
-export function TypedField({ label, shown, onCommit, onStep, className = '', suffix, begin }: Props) {
+export function TypedField({ label, shown, onCommit, onStep, className = '', suffix, isWide, begin }: Props) {
   const [typed, setTyped] = useState<string | null>(begin?.text || null);
   const [problem, setProblem] = useState<string>();
   const problemId = useId();
@@ -37,7 +39,7 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
     begin?.onOver();
   };
   return (
-    <span className="relative inline-flex items-center gap-1">
+    <span className={`relative items-center gap-1 ${isWide ? 'flex w-full' : 'inline-flex'}`}>
       <input
         aria-label={label}
         aria-invalid={problem !== undefined}
@@ -65,7 +67,7 @@ export function TypedField({ label, shown, onCommit, onStep, className = '', suf
             onStep((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
           }
         }}
-        className={`frame min-h-6 px-1.5 font-semibold ${className}`}
+        className={`frame min-h-6 px-1.5 font-semibold ${isWide ? 'w-full truncate' : ''} ${className}`}
       />
       {suffix && <span className="text-mute">{suffix}</span>}
       {problem && (

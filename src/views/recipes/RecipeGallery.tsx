@@ -34,7 +34,7 @@ export function RecipeGallery({ rows, known, tags }: Props) {
   return (
     <>
       <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
-        <p aria-live="polite" className="mr-2 w-24 text-mute">
+        <p aria-live="polite" className="mr-2 w-24 text-mute max-sm:w-full">
           {chosen.length === 0 ? 'None selected' : `${chosen.length} selected`}
         </p>
         <TakenRecipes rows={chosen} known={known} tags={tags} onDone={() => setTaken(new Set())} />
@@ -110,7 +110,8 @@ function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
             label={`Name of ${recipe.name}`}
             shown={recipe.name}
             onCommit={rename}
-            className="heading w-full truncate border-transparent bg-transparent hover:border-line"
+            isWide
+            className="heading border-transparent bg-transparent hover:border-line"
           />
           <p className="truncate px-1.5 text-small">{resolved.inks.map(({ name }) => name).join(', ')}</p>
           <p className="truncate px-1.5 text-small text-mute">

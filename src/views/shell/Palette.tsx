@@ -172,7 +172,7 @@ function useThings(
           .join(' '),
         sort: 'ink',
         dried: one,
-        run: () => (takeInk ? takeInk(one.ink.id) : navigate(`/shelf?ink=${one.ink.id}`)),
+        run: () => (takeInk ? takeInk(one.ink.id) : navigate(`/inks?ink=${one.ink.id}`)),
       })),
       ...(recipes ?? []).flatMap(({ id, recipe }) =>
         Object.entries(recipe.notes ?? {}).map(([step, note]) => ({

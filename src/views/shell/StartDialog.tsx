@@ -65,10 +65,10 @@ export default function StartDialog({ onTour, onClose }: Props) {
           onChange={setWay}
           options={Object.entries(WAYS).map(([value, { label }]) => ({ value: value as Way, label }))}
         />
-        <Button look="bare" className="text-mute hover:text-text" onClick={go('/trios?way=match')}>
+        <Button look="bare" className="text-mute hover:text-text" onClick={go('/choose?way=match')}>
           A picture …
         </Button>
-        <Button look="bare" className="text-mute hover:text-text" onClick={go('/trios')}>
+        <Button look="bare" className="text-mute hover:text-text" onClick={go('/choose')}>
           A trio found …
         </Button>
       </div>

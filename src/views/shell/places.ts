@@ -1,13 +1,13 @@
 /** The work, in the order it is done. */
 export const WORK = [
-  { to: '/trios', label: 'Choose', also: [], words: 'search trios pick inks' },
+  { to: '/choose', label: 'Choose', also: [], words: 'search trios pick inks' },
   { to: '/bench', label: 'Bench', also: ['/sheet', '/desk'], words: 'panel recipe' },
   { to: '/sittings', label: 'Sittings', also: [], words: 'evening many panels schedule plan series' },
   { to: '/practice', label: 'Practice', also: [], words: 'train eye quiz exercise learn' },
 ] as const;
 /** What the work is done with, and where it is kept. */
 export const DRAWERS = [
-  { to: '/shelf', label: 'Inks' },
+  { to: '/inks', label: 'Inks' },
   { to: '/cards', label: 'Cards' },
   { to: '/designs', label: 'Designs' },
   { to: '/recipes', label: 'Recipes' },
@@ -17,26 +17,26 @@ export const DRAWERS = [
 /** Places inside the views that are looked for by what is done there. */
 export const PLACES = [
   {
-    to: '/trios?way=bridge',
+    to: '/choose?way=bridge',
     label: 'Start from two inks',
     also: 'bridge middle between pair',
     group: 'Choose',
   },
   {
-    to: '/trios?way=match',
+    to: '/choose?way=match',
     label: 'Match a picture',
     also: 'photo image photograph colours',
     group: 'Choose',
   },
-  { to: '/trios?way=kept', label: 'Kept trios', also: 'saved favourites', group: 'Choose' },
-  { to: '/shelf?new', label: 'Add an ink', also: 'new ink create', group: 'Inks' },
+  { to: '/choose?way=kept', label: 'Kept trios', also: 'saved favourites', group: 'Choose' },
+  { to: '/inks?new', label: 'Add an ink', also: 'new ink create', group: 'Inks' },
   {
-    to: '/shelf?side=twins',
+    to: '/inks?side=twins',
     label: 'Twins: inks nearly alike',
     also: 'duplicates same similar',
     group: 'Inks',
   },
-  { to: '/shelf?side=gaps', label: 'Which ink next', also: 'gaps missing buy wish', group: 'Inks' },
+  { to: '/inks?side=gaps', label: 'Which ink next', also: 'gaps missing buy wish', group: 'Inks' },
   {
     to: '/cards?side=cutting',
     label: 'Cut a batch of cards',

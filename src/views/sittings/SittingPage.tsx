@@ -96,12 +96,13 @@ function Sitting({ record, known }: Props) {
     <main className="min-h-0 flex-1 overflow-y-auto">
       <header className="border-b border-line bg-pane px-4 py-3">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <h1 className="heading min-w-0 flex-1 basis-72 text-title [&>span]:w-full">
+          <h1 className="heading min-w-0 flex-1 basis-72 text-title">
             <TypedField
               label="Name of the sitting"
               shown={record.name}
               onCommit={rename}
-              className="heading -ml-2 w-full max-w-2xl truncate border-transparent bg-transparent text-title"
+              isWide
+              className="heading -ml-2 max-w-2xl border-transparent bg-transparent text-title"
             />
           </h1>
           {undo && (

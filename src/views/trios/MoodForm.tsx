@@ -55,7 +55,7 @@ export function MoodForm({ mood, onKeep, onClose }: Props) {
             change({ name });
             return undefined;
           }}
-          className="w-full"
+          isWide
         />
       </p>
       <fieldset className="sm:col-span-2">
