@@ -5,6 +5,7 @@ import { inkNamesOf, type MadePanel } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
+import { SearchField } from '../../ui/SearchField';
 import { Select } from '../../ui/Select';
 
 interface Props {
@@ -39,13 +40,11 @@ export function LogFilters({ panels, filter, inHand, told, onChange }: Props) {
   const isWhole = JSON.stringify({ ...filter, sort: '' }) === JSON.stringify({ ...WHOLE_LOG, sort: '' });
   return (
     <search className="flex flex-wrap items-center gap-2 px-4 py-2">
-      <input
-        type="search"
-        aria-label="Search the log"
-        placeholder="No, name, ink, card, pass, occasion"
+      <SearchField
+        label="Search the log"
+        hint="No, name, ink, card, pass, occasion"
         value={filter.text}
-        onChange={({ target }) => change({ text: target.value })}
-        className="frame min-h-8 w-64 px-2 placeholder:text-mute"
+        onChange={(text) => change({ text })}
       />
       <Button className="sm:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         Narrow it down

@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import Faults from '../../ui/Faults';
 import { PageHeader } from '../../ui/PageHeader';
+import { SearchField } from '../../ui/SearchField';
 import { Segmented } from '../../ui/Segmented';
 import { Select } from '../../ui/Select';
 import {
@@ -86,13 +87,11 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
         </Button>
       </PageHeader>
       <search className="flex flex-wrap items-center gap-2 px-4 py-2">
-        <input
-          type="search"
-          aria-label="Search recipes"
-          placeholder="Name, ink, card, note or tag"
+        <SearchField
+          label="Search recipes"
+          hint="Name, ink, card, note or tag"
           value={filter.text}
-          onChange={({ target }) => change({ text: target.value })}
-          className="frame min-h-8 w-64 px-2 placeholder:text-mute"
+          onChange={(text) => change({ text })}
         />
         {known.length > 0 && (
           <Select

@@ -14,6 +14,7 @@ import { removeInks, restoreInks, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
+import { SearchField } from '../../ui/SearchField';
 import { Segmented } from '../../ui/Segmented';
 import { Select } from '../../ui/Select';
 import { DrawerTable } from '../../ui/table/DrawerTable';
@@ -47,13 +48,11 @@ export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
   return (
     <>
       <search className="flex flex-wrap items-center gap-2 px-4 py-2">
-        <input
-          type="search"
-          aria-label="Search by name, colour, line, note or tag"
-          placeholder="Name, colour, line, note or tag"
+        <SearchField
+          label="Search by name, colour, line, note or tag"
+          hint="Name, colour, line, note or tag"
           value={filter.text}
-          onChange={({ target }) => change({ text: target.value })}
-          className="frame min-h-8 w-64 px-2 placeholder:text-mute"
+          onChange={(text) => change({ text })}
         />
         {several.length > 0 && (
           <Select
