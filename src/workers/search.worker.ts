@@ -21,6 +21,7 @@ import {
   stopAll,
   takePart,
 } from './searchPart';
+import { emptyFilms } from './sharedFilms';
 
 export type { SearchProgress } from './searchPart';
 
@@ -50,26 +51,40 @@ function theHelper(): Remote<SearchHelperDoor> | undefined {
   return helper;
 }
 
+/** A shelf on a card, and what all who search it fill; here it may not be dried yet. */
+interface Shelf {
+  readonly inks: readonly Ink[];
+  readonly colour: Card['colour'];
+  readonly shared: SharedSearch;
+  here?: Bench;
+}
+
 /** The shelf being judged, kept from one search to the next while shelf and card stay the same. */
-let bench: { inks: readonly Ink[]; colour: Card['colour']; here: Bench; shared: SharedSearch } | undefined;
+let shelf: Shelf | undefined;
 let newest = 0;
 /** The search before this one, and what its helper still does: the next waits until nobody works on the table. */
 let before: Promise<unknown> = Promise.resolve();
 let busy: Promise<unknown> = Promise.resolve();
 
-async function benchFor(asked: readonly Ink[], card: Card, wanted: () => boolean) {
-  const inks = shareWith(bench?.inks, asked);
-  if (bench && bench.inks === inks && bench.colour === card.colour) return bench;
-  const onWhite = bench?.inks === inks ? bench.shared.onWhite : emptyDullnesses(inks.length, memory);
-  const here = await benchOf(inks, card, onWhite, wanted);
-  if (!here) return null;
+function shelfFor(asked: readonly Ink[], { colour }: Card): Shelf {
+  const inks = shareWith(shelf?.inks, asked);
+  const known = shelf?.inks === inks ? shelf : undefined;
+  if (known?.colour === colour) return known;
   const shared = {
-    onWhite,
+    films: known?.shared.films ?? emptyFilms(inks.length, memory),
+    onWhite: known?.shared.onWhite ?? emptyDullnesses(inks.length, memory),
     pairs: emptyPairTable(inks.length, memory),
     counts: new Int32Array(memory(4 * COUNTS)),
   };
-  bench = { inks, colour: card.colour, here, shared };
-  return bench;
+  shelf = { inks, colour, shared };
+  return shelf;
+}
+
+/** A shelf as it dries here; null once nobody wants it any more. */
+async function dried(asked: Shelf, card: Card, wanted: () => boolean): Promise<Bench | null> {
+  const here = asked.here ?? (await benchOf(asked.inks, card, asked.shared, wanted));
+  if (here) asked.here = here;
+  return wanted() ? here : null;
 }
 
 async function search(
@@ -82,18 +97,19 @@ async function search(
   const begun = performance.now();
   await breathe();
   if (mine !== newest) return null;
-  const helping = theHelper();
-  const found = await benchFor(inks, card, () => mine === newest);
-  if (!found || mine !== newest) return null;
-  const { here, shared } = found;
+  const asked = shelfFor(inks, card);
+  const { shared } = asked;
   beginAgain(shared);
+  // It dries the shelf as this worker does, and goes on as soon as it has.
+  const helped = theHelper()?.help(inks, card, shared, query);
+  // Told as stopped at once; the next search waits for the helper.
+  busy = Promise.allSettled([helped]);
+  const here = await dried(asked, card, () => mine === newest);
+  if (!here) return null;
   const report = (progress: SearchProgress): boolean => {
     onProgress(progress);
     return mine === newest;
   };
-  const helped = helping?.help(inks, card, shared, query);
-  // Told as stopped at once; the next search waits for the helper.
-  busy = Promise.allSettled([helped]);
   const own = await takePart(here, shared, query, report);
   if (own === null || mine !== newest) return null;
   const theirs = await helped;
@@ -119,17 +135,17 @@ let nextPage: () => Pick<SearchAnswer, 'found' | 'left'> = () => ({ found: [], l
 
 /** Dries a shelf and judges its joints; what is judged when it is stopped stays so. */
 async function prepare(mine: number, inks: readonly Ink[], card: Card): Promise<void> {
-  const found = await benchFor(inks, card, () => mine === newest);
-  if (!found || mine !== newest) return;
-  busy = Promise.allSettled([theHelper()?.prepare(inks, card, found.shared)]);
-  await goOn(mine);
+  const asked = shelfFor(inks, card);
+  beginAgain(asked.shared);
+  busy = Promise.allSettled([theHelper()?.prepare(inks, card, asked.shared)]);
+  if (await dried(asked, card, () => mine === newest)) await goOn(mine);
 }
 
 /** Judges the joints that no search has read, for the next one. */
 async function goOn(mine: number): Promise<void> {
-  if (!bench || mine !== newest) return;
-  beginAgain(bench.shared);
-  await judgeAhead(bench.here, bench.shared);
+  if (!shelf?.here || mine !== newest) return;
+  beginAgain(shelf.shared);
+  await judgeAhead(shelf.here, shelf.shared);
 }
 
 const door = {
@@ -153,7 +169,7 @@ const door = {
     onProgress: (progress: SearchProgress) => void,
   ): Promise<SearchAnswer | null> {
     const mine = ++newest;
-    if (bench) stopAll(bench.shared);
+    if (shelf) stopAll(shelf.shared);
     const answer = before.then(() => busy).then(() => search(mine, inks, card, query, onProgress));
     before = answer.then(() => goOn(mine)).catch(() => {});
     return answer;
@@ -165,7 +181,7 @@ const door = {
   /** Ends the search that is going on. */
   cancel(): void {
     newest++;
-    if (bench) stopAll(bench.shared);
+    if (shelf) stopAll(shelf.shared);
   },
 
   bridge: (first: Ink, last: Ink, shelf: readonly Ink[], card: Card): Bridging =>

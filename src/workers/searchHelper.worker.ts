@@ -11,7 +11,7 @@ let bench: { pairs: SharedArrayBuffer; here: Bench } | undefined;
 async function benchFor(inks: readonly Ink[], card: Card, shared: SharedSearch): Promise<Bench | null> {
   const memory = shared.pairs.verdict.buffer as SharedArrayBuffer;
   if (bench?.pairs === memory) return bench.here;
-  const here = await benchOf(inks, card, shared.onWhite, () => !isStopped(shared));
+  const here = await benchOf(inks, card, shared, () => !isStopped(shared));
   if (here) bench = { pairs: memory, here };
   return here;
 }

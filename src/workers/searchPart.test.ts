@@ -6,6 +6,7 @@ import { DEMO_CARDS } from '../data/demo/cards';
 import { DEMO_INKS } from '../data/demo/inks';
 import { WHITE_CARD } from '../testing/resolvedRecipes';
 import { beginAgain, benchOf, COUNTS, judgeAhead, type SharedSearch, stopAll, takePart } from './searchPart';
+import { emptyFilms } from './sharedFilms';
 
 // The names that ship beside the application are what would be worked out (search.test.ts).
 vi.mock('./nouns', () => ({ nounsPrepared: async () => {} }));
@@ -20,10 +21,15 @@ const query: TrioQuery = {
 };
 
 function shared(onWhite = emptyDullnesses(inks.length)): SharedSearch {
-  return { onWhite, pairs: emptyPairTable(inks.length), counts: new Int32Array(COUNTS) };
+  return {
+    films: emptyFilms(inks.length),
+    onWhite,
+    pairs: emptyPairTable(inks.length),
+    counts: new Int32Array(COUNTS),
+  };
 }
 async function benchFor(search: SharedSearch, card = WHITE_CARD) {
-  const bench = await benchOf(inks, card, search.onWhite, () => true);
+  const bench = await benchOf(inks, card, search, () => true);
   if (!bench) throw new Error('nobody wanted it');
   return bench;
 }

@@ -9,9 +9,10 @@ import {
 import type { TrioQuery } from '../core/choose/search/query';
 import { searchTrios, type TrioResult, wantedJoints } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
-import { filmOfInk, type Ink } from '../core/materials/ink/ink';
+import type { Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
 import { nounsPrepared } from './nouns';
+import { type SharedFilms, solveNext, takeSolved } from './sharedFilms';
 
 /** How far a search is: first the joints it reads are judged, then every trio weighed. */
 export interface SearchProgress {
@@ -22,6 +23,7 @@ export interface SearchProgress {
 
 /** What the workers of one search share; on shared memory where the browser has it. */
 export interface SharedSearch {
+  readonly films: SharedFilms;
   readonly pairs: PairTable;
   /** What is known of the joints on white, whatever the card. */
   readonly onWhite: Uint8Array;
@@ -50,26 +52,26 @@ export interface Bench {
 }
 
 /**
- * Dries a shelf on a card. Solving a thousand films takes a while, so messages are let in on the way.
+ * Dries a shelf on a card. Solving a thousand films takes a while, so messages are let in on the way, and those who share
+ * the search share the films out.
  *
- * @param onWhite  what is known of its joints on white
  * @param wanted  asked now and then; once it returns false the answer is null
  */
 export async function benchOf(
   inks: readonly Ink[],
   card: Card,
-  onWhite: Uint8Array,
+  { films, onWhite }: Pick<SharedSearch, 'films' | 'onWhite'>,
   wanted: () => boolean,
 ): Promise<Bench | null> {
   const nouns = nounsPrepared();
   let breathed = performance.now();
-  for (const ink of inks) {
-    filmOfInk(ink);
+  while (solveNext(inks, films)) {
     if (performance.now() - breathed < SLICE) continue;
     await breathe();
     breathed = performance.now();
     if (!wanted()) return null;
   }
+  takeSolved(inks, films);
   await nouns;
   const dried = dryInks(inks, card);
   return { dried, judgeRow: pairJudge(dried, card, { onWhite }) };

@@ -55,16 +55,27 @@ export function memoByKey<Key extends string | number, Rest extends readonly unk
   };
 }
 
+/** A function that remembers its answers, and that can be told one. */
+export interface MemoOf<Value, Answer> {
+  (value: Value): Answer;
+  /** Remembers an answer that was computed elsewhere, unless there is one. */
+  readonly know: (value: Value, answer: Answer) => void;
+}
+
 /** `memo` for one value: what is computed of it is remembered as long as the value itself lives. */
 export function memoOf<Value extends object, Answer>(
   compute: (value: Value) => Answer,
-): (value: Value) => Answer {
+): MemoOf<Value, Answer> {
   const answers = new WeakMap<Value, { readonly answer: Answer }>();
-  return (value) => {
+  const ask = (value: Value): Answer => {
     const known = answers.get(value);
     if (known) return known.answer;
     const answer = compute(value);
     answers.set(value, { answer });
     return answer;
   };
+  const know = (value: Value, answer: Answer): void => {
+    if (!answers.has(value)) answers.set(value, { answer });
+  };
+  return Object.assign(ask, { know });
 }
