@@ -14,9 +14,9 @@ export const DEMO_RECIPES: readonly [Recipe, ...Recipe[]] = [
     panel: USUAL_PANEL,
     ...PLAIN,
     rungs: [
-      { id: 'r1', inkId: 'gorse-pale', share: 0.35 },
-      { id: 'r2', inkId: 'leat-mid', share: 0.35 },
-      { id: 'r3', inkId: 'skerry-deep', share: 0.3 },
+      { id: 'r1', inkId: 'gorse-pale', share: 0.34 },
+      { id: 'r2', inkId: 'leat-mid', share: 0.365 },
+      { id: 'r3', inkId: 'skerry-deep', share: 0.295 },
     ],
     joints: [{ width: 42 }, { width: 38 }],
   },
