@@ -220,11 +220,13 @@ function clockMarkers(name: string) {
 async function searches(page: Page): Promise<Row[]> {
   const standard = standardInks();
   const some = standard.filter((_, i) => i % 4 === 0).slice(0, 240);
-  const cold = await searchAll(page, some);
+  const browser = page.context().browser() as Browser;
+  const colds = await firstSearches(browser, some);
+  await searchAll(page, some);
   const times: number[] = [];
   for (const card of ['kraft', 'smooth cream', 'mist grey', 'linen', 'smooth white'])
     times.push(await searchOnCard(page, card));
-  const ahead = await searchFromBench(page.context().browser() as Browser, some);
+  const ahead = await searchFromBench(browser, some);
   await replaceShelf(page, standard);
   await page.goto('/choose');
   const stopping = await page.evaluate(clockStop);
@@ -236,7 +238,7 @@ async function searches(page: Page): Promise<Row[]> {
     row('scroll-1117-median', quantile(frames, 0.5), 'ms', 1000 / 60 + 0.2),
     row('scroll-1117-p95', quantile(frames, 0.95), 'ms', null),
     row('search-240', quantile(times, 0.5), 'ms', 200),
-    row('search-240-first', cold, 'ms', 700),
+    row('search-240-first', quantile(colds, 0.5), 'ms', 700),
     row('search-240-ahead', ahead, 'ms', 700),
     row('search-1117', large, 'ms', 6000),
     row('search-cancel', stopping, 'ms', 60),
@@ -249,6 +251,17 @@ async function searchAll(page: Page, inks: readonly Ink[]): Promise<number> {
   const told = page.locator('[data-took]');
   await told.waitFor({ timeout: 180_000 });
   return Number(await told.getAttribute('data-took'));
+}
+
+/** The first search of each of five fresh profiles. */
+async function firstSearches(browser: Browser, inks: readonly Ink[]): Promise<number[]> {
+  const times: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const context = await browser.newContext({ serviceWorkers: 'block', baseURL });
+    times.push(await searchAll(await context.newPage(), inks));
+    await context.close();
+  }
+  return times;
 }
 
 /** The first search of a maker who has looked at the bench for a while: the shelf has been made ready meanwhile. */
