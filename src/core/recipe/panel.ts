@@ -19,7 +19,7 @@ export const USUAL_PANEL = inches(4.25, 5.5);
 
 /** Sizes in common use. */
 export const PANEL_SIZES: readonly { readonly label: string; readonly panel: Panel }[] = [
-  { label: '4¼ × 5½ in front', panel: USUAL_PANEL },
+  { label: '4¼ × 5½ inch front', panel: USUAL_PANEL },
   { label: '4 × 5¼ in, ⅛ mat', panel: inches(4, 5.25) },
   { label: '3½ × 4¾ in, ⅜ mat', panel: inches(3.5, 4.75) },
   { label: 'A6, 105 × 148 mm', panel: { width: a6Width, height: a6Height } },

@@ -32,7 +32,7 @@ function describeCards(laid: { readonly card: Card; readonly alsoOn?: Card | und
 
 /**
  * The recipe in one sentence, in pieces with a full stop after them: "A straight run of three inks, with a blending brush,
- * on smooth white 350 g/m², 4¼ × 5½ in front, seen dried."
+ * on smooth white 350 g/m², 4¼ × 5½ inch front, seen dried."
  */
 export function recipeSentence(
   { recipe, card, alsoOn }: Pick<ResolvedRecipe, 'recipe' | 'card' | 'alsoOn'>,
