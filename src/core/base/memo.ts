@@ -34,6 +34,13 @@ export function listKeeper<T>(max: number): (list: readonly T[]) => readonly T[]
   return (list) => keep(...list);
 }
 
+/** A function that remembers its answers by a key, and that can be told one. */
+export interface MemoByKey<Key, Rest extends readonly unknown[], Answer> {
+  (key: Key, ...rest: Rest): Answer;
+  /** Remembers an answer that was computed elsewhere, unless there is one. */
+  readonly know: (key: Key, answer: Answer) => void;
+}
+
 /**
  * `memo` for one argument out of many: a text or a number, kept in a table of at most `max`.
  *
@@ -42,40 +49,34 @@ export function listKeeper<T>(max: number): (list: readonly T[]) => readonly T[]
 export function memoByKey<Key extends string | number, Rest extends readonly unknown[], Answer>(
   max: number,
   compute: (key: Key, ...rest: Rest) => Answer,
-): (key: Key, ...rest: Rest) => Answer {
+): MemoByKey<Key, Rest, Answer> {
   const table = new Map<Key, Answer>();
-  return (key, ...rest) => {
-    const known = table.get(key);
-    if (known !== undefined) return known;
-    const answer = compute(key, ...rest);
+  const know = (key: Key, answer: Answer): void => {
+    if (table.has(key)) return;
     const [oldest] = table.keys();
     if (table.size >= max && oldest !== undefined) table.delete(oldest);
     table.set(key, answer);
+  };
+  const ask = (key: Key, ...rest: Rest): Answer => {
+    const known = table.get(key);
+    if (known !== undefined) return known;
+    const answer = compute(key, ...rest);
+    know(key, answer);
     return answer;
   };
-}
-
-/** A function that remembers its answers, and that can be told one. */
-export interface MemoOf<Value, Answer> {
-  (value: Value): Answer;
-  /** Remembers an answer that was computed elsewhere, unless there is one. */
-  readonly know: (value: Value, answer: Answer) => void;
+  return Object.assign(ask, { know });
 }
 
 /** `memo` for one value: what is computed of it is remembered as long as the value itself lives. */
 export function memoOf<Value extends object, Answer>(
   compute: (value: Value) => Answer,
-): MemoOf<Value, Answer> {
+): (value: Value) => Answer {
   const answers = new WeakMap<Value, { readonly answer: Answer }>();
-  const ask = (value: Value): Answer => {
+  return (value) => {
     const known = answers.get(value);
     if (known) return known.answer;
     const answer = compute(value);
     answers.set(value, { answer });
     return answer;
   };
-  const know = (value: Value, answer: Answer): void => {
-    if (!answers.has(value)) answers.set(value, { answer });
-  };
-  return Object.assign(ask, { know });
 }

@@ -63,11 +63,11 @@ const MAX_FILMS = 8192;
 /** The ink's film per coat, solved from its swatch; remembered as long as the ink is. */
 export const filmOfInk = memoOf((ink: Ink): Film => filmOfSwatch(signOf(ink), ink));
 
-/** Takes an ink's film that another worker has solved: `filmOfInk` answers with it. */
-export const rememberFilm: (ink: Ink, film: Film) => void = filmOfInk.know;
-
 /** A worker gets a new copy of the same ink with a request: so films are remembered by their swatches, too. */
 const filmOfSwatch = memoByKey(MAX_FILMS, (_: string, ink: Ink): Film => solveFilm(ink));
+
+/** Takes an ink's film that another worker has solved: `filmOfInk` answers with it, for this ink as for its copies. */
+export const rememberFilm = (ink: Ink, film: Film): void => filmOfSwatch.know(signOf(ink), film);
 
 const signOf = (ink: Ink): string =>
   [ink.kind, ink.overWhite, ink.overBlack ?? '', strengthOf(ink), taughtSign(taughtOf(ink))].join(' ');
