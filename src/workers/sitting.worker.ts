@@ -1,10 +1,10 @@
 import { expose } from 'comlink';
 import type { Begun } from '../core/make/sitting/begun';
-import type { Token } from '../core/make/sitting/evaluate';
 import { type Counts, mostBy, splitEvenings } from '../core/make/sitting/evenings';
 import { type Help, helpOf, noticed, variationsOf } from '../core/make/sitting/help';
 import { type PlannedSitting, planSitting } from '../core/make/sitting/plan';
 import type { PanelGroup, Sitting } from '../core/make/sitting/sitting';
+import type { Token } from '../core/make/sitting/works';
 import { breathe } from './breathe';
 
 /** Rounds of the first plan, which is shown at once; of each one after it; and in all. */

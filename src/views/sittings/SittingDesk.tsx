@@ -11,7 +11,6 @@ import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
 import { panelOfRun } from '../../core/keep/log/panelOfRun';
 import { keyOf, type PanelBegun } from '../../core/make/sitting/begun';
-import type { Token } from '../../core/make/sitting/evaluate';
 import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
@@ -35,6 +34,7 @@ import {
 } from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { careInSitting, tellBrush, tellWashing } from '../../core/make/sitting/tellStep';
+import type { Token } from '../../core/make/sitting/works';
 import { isBare } from '../../core/materials/ink/ink';
 import { letterOf } from '../../core/sheet/brushes';
 import { cautionsOf } from '../../core/sheet/cautions';

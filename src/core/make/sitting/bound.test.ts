@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { bestOfEveryOrder } from '../../../testing/bestOfEveryOrder';
 import { lowerBound } from './bound';
-import { workbenchOf } from './evaluate';
 import { type AtHand, type Break, type Operation, type PanelGroup, USUAL_TABLE } from './sitting';
+import { workbenchOf } from './workbench';
 
 const group = (count: number, ...operations: Operation[]): PanelGroup => ({ name: 'one', count, operations });
 const work = (minutes: number, more: Partial<Operation> = {}): Operation => ({

@@ -1,5 +1,5 @@
-import type { Workbench } from './evaluate';
 import { type Break, type Operation, type Sitting, tailOf } from './sitting';
+import type { Workbench } from './workbench';
 
 /**
  * No plan that never leaves a stage ends earlier. With one pair of hands, stages are jobs of one machine, each with what has to

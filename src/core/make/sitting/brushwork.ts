@@ -1,20 +1,30 @@
 import type { Minutes } from '../../sheet/times';
-import type { BrushBegun } from './begun';
-import type { BrushWish, Planned, Sitting, Work } from './sitting';
+import type { Planned, Sitting } from './sitting';
+import { NONE, type Piece, type Workbench } from './workbench';
+import type { Work } from './works';
 
-/** Which brushes a stage is worked with, one for each operation, and which are washed before it and right after it. */
+/** Which brush everything is worked with, and which are washed when. */
 export interface Brushwork {
-  readonly uses: readonly (number | undefined)[];
-  readonly before: number[];
-  readonly after: number[];
+  /** By the place of an operation among those of all works; `NONE` where it wants no brush. */
+  readonly uses: Int32Array;
+  /** Which are washed before each work and right after it, by its place; most have none. */
+  readonly before: ReadonlyMap<number, readonly number[]>;
+  readonly after: ReadonlyMap<number, readonly number[]>;
+  /** How many brushes are used. */
+  readonly count: number;
 }
 
-interface Held {
-  readonly set: string;
-  holds: string | undefined;
-  /** The stage it was last used in. */
-  last: number;
+/** The brushes while it is found who is used when: numbers, by the brush. */
+interface Rack {
+  readonly sets: number[];
+  /** The colour each holds, or `NONE`. */
+  readonly held: number[];
+  /** The work each was last used in, or `NEVER`. */
+  readonly last: number[];
 }
+
+/** In place of the work a brush was last used in, where that was before all of them. */
+const NEVER = -1;
 
 /**
  * A brush for everything that wants one, in the order of work. Where none is clean, the one is washed whose colour is wanted
@@ -23,102 +33,119 @@ interface Held {
  * Source: L. A. Belady, IBM Syst. J. 5 (1966) 78, a page of memory being a brush.
  */
 export function brushworkOf(
-  { groups, atHand }: Sitting,
-  begun: readonly BrushBegun[],
+  { pieces, brushes, sets, held: colours }: Workbench,
   works: readonly Work[],
-): Brushwork[] {
-  const rack: Held[] = begun.map(({ set, holds }) => ({ set, holds, last: NEVER }));
-  const wishes = works.map(({ group, from, to }) =>
-    (groups[group]?.operations ?? []).slice(from, to).map(({ brush }) => brush),
-  );
-  const wanted = stagesWanting(wishes);
-  const plan: Brushwork[] = [];
-  for (const [at, own] of wishes.entries()) {
-    const before: number[] = [];
-    const here = new Set(own.flatMap((wish) => (wish ? [keyOf(wish)] : [])));
-    const uses = own.map((wish) => {
-      if (!wish) return undefined;
-      const brush = holding(rack, wish) ?? clean(rack, wish) ?? more(rack, wish, atHand.brushes[wish.set]);
-      const taken = brush ?? toWash(rack, wish, here, at, wanted);
-      if (brush === undefined) whenToWash(plan, works, rack[taken]?.last ?? NEVER, before).push(taken);
-      const held = rack[taken] as Held;
-      held.holds = wish.holds;
-      held.last = at;
-      return taken;
-    });
-    plan.push({ uses, before, after: [] });
-  }
-  return plan;
-}
-
-/** In place of the stage a brush was last used in, where that was before all of them. */
-const NEVER = -1;
-
-/** Right after it was last used; what was used before all of this is washed first of all, but not in the midst of a join. */
-function whenToWash(
-  plan: readonly Brushwork[],
-  works: readonly Work[],
-  last: number,
-  before: number[],
-): number[] {
-  const [first] = plan;
-  if (last > NEVER) return plan[last]?.after ?? before;
-  if (!first) return before;
-  return works[0]?.hand === undefined ? first.before : first.after;
-}
-
-const keyOf = ({ set, holds }: { readonly set: string; readonly holds: string | undefined }): string =>
-  `${set}\n${holds}`;
-
-/** In which stages each colour is wanted, rising. */
-function stagesWanting(wishes: readonly (readonly (BrushWish | undefined)[])[]): Map<string, number[]> {
-  const wanted = new Map<string, number[]>();
-  wishes.forEach((own, at) => {
-    for (const wish of own) {
-      if (!wish) continue;
-      const stages = wanted.get(keyOf(wish)) ?? [];
-      if (stages.at(-1) !== at) stages.push(at);
-      wanted.set(keyOf(wish), stages);
+): Brushwork {
+  const rack: Rack = {
+    sets: brushes.map(({ set }) => set),
+    held: brushes.map(({ held }) => held),
+    last: brushes.map(() => NEVER),
+  };
+  const nextWork = wantedNext(pieces, works, colours);
+  const end = works.at(-1);
+  const uses = new Int32Array(end ? end.first + end.to - end.from : 0).fill(NONE);
+  const before = new Map<number, number[]>();
+  const after = new Map<number, number[]>();
+  for (const [at, work] of works.entries()) {
+    const own = pieces[work.group];
+    for (let i = work.from; i < work.to; i++) {
+      const { set, held } = own[i];
+      if (held === NONE) continue;
+      let brush = brushHolding(rack, set, held);
+      if (brush === NONE) brush = brushHolding(rack, set, NONE);
+      if (brush === NONE) brush = freshBrush(rack, set, sets[set].count);
+      if (brush === NONE) {
+        brush = toWash(rack, set, own, work, (colour) => nextWork(colour, at));
+        if (brush === NONE)
+          throw new RangeError(`a stage wants more brushes for ${sets[set].name} at once than there are`);
+        const last = rack.last[brush];
+        // What was used before all of this is washed first of all, but not in the midst of a join.
+        if (last > NEVER) push(after, last, brush);
+        else if (at === 0 || works[0].hand === NONE) push(before, 0, brush);
+        else push(after, 0, brush);
+      }
+      rack.held[brush] = held;
+      rack.last[brush] = at;
+      uses[work.first + i - work.from] = brush;
     }
-  });
-  return wanted;
+  }
+  return { uses, before, after, count: rack.sets.length };
 }
 
-const found = (at: number): number | undefined => (at < 0 ? undefined : at);
-const holding = (rack: readonly Held[], { set, holds }: BrushWish) =>
-  found(rack.findIndex((one) => one.set === set && one.holds === holds));
-const clean = (rack: readonly Held[], { set }: BrushWish) =>
-  found(rack.findIndex((one) => one.set === set && one.holds === undefined));
-
-/** A fresh brush of a set, where it is not counted or not all of them are out. */
-function more(rack: Held[], { set }: BrushWish, count = Number.POSITIVE_INFINITY): number | undefined {
-  if (rack.filter((one) => one.set === set).length >= count) return undefined;
-  return rack.push({ set, holds: undefined, last: NEVER }) - 1;
+function push(into: Map<number, number[]>, key: number, brush: number): void {
+  const own = into.get(key);
+  if (own) own.push(brush);
+  else into.set(key, [brush]);
 }
 
-/** The brush that is washed for another colour. */
+/** What tells the work after one in which a colour is wanted; asked of works in rising order. */
+function wantedNext(
+  pieces: Workbench['pieces'],
+  works: readonly Work[],
+  colours: number,
+): (held: number, after: number) => number {
+  const wanted = Array.from({ length: colours }, (): number[] => []);
+  for (const [at, { group, from, to }] of works.entries()) {
+    const own = pieces[group];
+    for (let i = from; i < to; i++) {
+      const { held } = own[i];
+      if (held !== NONE) wanted[held].push(at);
+    }
+  }
+  const passed = new Int32Array(colours);
+  return (held, after) => {
+    const own = wanted[held];
+    let next = passed[held];
+    while (next < own.length && own[next] <= after) next++;
+    passed[held] = next;
+    return next < own.length ? own[next] : Number.POSITIVE_INFINITY;
+  };
+}
+
+/** The first brush of a set that holds a colour; of none where that is `NONE`: a clean one. */
+function brushHolding({ sets, held }: Rack, set: number, colour: number): number {
+  for (let brush = 0; brush < sets.length; brush++)
+    if (sets[brush] === set && held[brush] === colour) return brush;
+  return NONE;
+}
+
+/** One more brush of a set, where it is not counted or not all of them are out; else `NONE`. */
+function freshBrush({ sets, held, last }: Rack, set: number, count: number): number {
+  let out = 0;
+  for (const one of sets) if (one === set) out++;
+  if (out >= count) return NONE;
+  held.push(NONE);
+  last.push(NEVER);
+  return sets.push(set) - 1;
+}
+
+/** The brush that is washed for another colour: none of those that the work itself wants, and `NONE` where there are no others. */
 function toWash(
-  rack: readonly Held[],
-  { set }: BrushWish,
-  here: ReadonlySet<string>,
-  at: number,
-  wanted: ReadonlyMap<string, readonly number[]>,
+  { sets, held, last }: Rack,
+  set: number,
+  pieces: readonly Piece[],
+  { from, to }: Work,
+  nextWork: (held: number) => number,
 ): number {
-  const next = (one: Held) => wanted.get(keyOf(one))?.find((stage) => stage > at) ?? Number.POSITIVE_INFINITY;
-  let best = -1;
+  let best = NONE;
   let latest = -1;
-  rack.forEach((one, i) => {
-    if (one.set !== set || here.has(keyOf(one))) return;
-    const wantedAt = next(one);
-    const before = rack[best];
+  for (let brush = 0; brush < sets.length; brush++) {
+    const colour = held[brush];
+    if (sets[brush] !== set || isWanted(pieces, from, to, colour)) continue;
+    const wantedAt = nextWork(colour);
     // Of those that nobody wants again, the one that has had longest to dry.
-    if (wantedAt > latest || (wantedAt === latest && before && one.last < before.last)) {
-      best = i;
+    const isDrier = wantedAt === latest && best !== NONE && last[brush] < last[best];
+    if (wantedAt > latest || isDrier) {
+      best = brush;
       latest = wantedAt;
     }
-  });
-  if (best < 0) throw new RangeError(`a stage wants more brushes for ${set} at once than there are`);
+  }
   return best;
+}
+
+function isWanted(pieces: readonly Piece[], from: number, to: number, colour: number): boolean {
+  for (let i = from; i < to; i++) if (pieces[i].held === colour) return true;
+  return false;
 }
 
 /** The brushes with colour on them once all is done, by their numbers, and how long it takes to wash them. */

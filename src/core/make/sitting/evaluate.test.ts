@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { washingUp } from './brushwork';
-import { evaluate, type Token, workbenchOf } from './evaluate';
+import { evaluate } from './evaluate';
 import { plainOrders } from './orders';
 import {
   type AtHand,
@@ -11,6 +11,8 @@ import {
   USUAL_TABLE,
   whyNot,
 } from './sitting';
+import { workbenchOf } from './workbench';
+import type { Token } from './works';
 
 /** Everything here is reckoned by hand: pieces of whole minutes, wiping 1 min, washing 2, damp for 10. */
 const TABLE: AtHand = { ...USUAL_TABLE, wipeMinutes: 1, washMinutes: 2, dampMinutes: 10 };

@@ -1,5 +1,7 @@
-import { evaluate, type Token, type Workbench } from './evaluate';
+import { outcomeOf } from './evaluate';
 import { type Operation, tailOf } from './sitting';
+import type { Workbench } from './workbench';
+import type { Token } from './works';
 
 /** Panels that wait for each stage, when each can be taken up: as the sitting stands. */
 function waitingOf({ sitting: { groups }, stages, begun }: Workbench): number[][][] {
@@ -117,12 +119,14 @@ export function plainOrders(bench: Workbench): Readonly<Record<string, Token[]>>
     stageByStage: byStage(panels),
     inFours: fours.flatMap(byStage),
   };
-  return Object.fromEntries(Object.entries(ways).filter(([, order]) => evaluate(bench, order) !== undefined));
+  return Object.fromEntries(
+    Object.entries(ways).filter(([, order]) => outcomeOf(bench, order) !== undefined),
+  );
 }
 
 /** Alike panels wait in a row: a stage that comes before the one it follows changes places with it. */
 export function mended(bench: Workbench, order: readonly Token[]): readonly Token[] {
-  const counts = waitingOf(bench).map((own) => own.map(({ length }) => length));
+  const counts = bench.waiting.map((own) => own.map(({ length }) => length));
   const late: Token[] = [];
   const sorted: Token[] = [];
   const put = (token: Token): boolean => {

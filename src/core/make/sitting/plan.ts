@@ -1,9 +1,11 @@
 import { seededRandom } from '../../base/random';
 import type { Begun } from './begun';
 import { lowerBound } from './bound';
-import { evaluate, type Token, type Workbench, workbenchOf } from './evaluate';
+import { evaluate, type Outcome, outcomeOf } from './evaluate';
 import { listOrders, mended, plainOrders } from './orders';
 import type { Plan, Sitting } from './sitting';
+import { type Workbench, workbenchOf } from './workbench';
+import type { Token } from './works';
 
 /** A plan, how good it can be said to be, and what plainer ways would cost. */
 export interface PlannedSitting {
@@ -61,33 +63,34 @@ export function planSitting(
   const plain = plainOrders(bench);
   const orders = [...listOrders(bench), ...Object.values(plain), ...(before.length > 0 ? [before] : [])];
   let best: Ordered = orders
-    .map((order) => ({ order, plan: evaluate(bench, order) }))
-    .reduce((p, q) => (isBetter(q.plan, p.plan) ? q : p));
+    .map((order) => ({ order, comesTo: outcomeOf(bench, order) }))
+    .reduce((p, q) => (isBetter(q.comesTo, p.comesTo) ? q : p));
   if (best.order.length <= EXHAUSTED) best = bestOfAll(bench, best, isBetter, steps * TRIED_A_STEP);
   const draw = seededRandom(seed);
   let idle = 0;
   for (let step = 0; step < steps && !isOver(); step++) {
     // No end is earlier than the bound: then a little longer for fewer wipes and washes.
-    const isDone = wants === 'early' && best.plan !== undefined && best.plan.makespan <= bound + 1e-9;
+    const isDone = wants === 'early' && best.comesTo !== undefined && best.comesTo.makespan <= bound + 1e-9;
     if (best.order.length < 2 || (isDone && idle >= IDLE)) break;
     const change = draw() < BLOCKS ? movedBlock : tornAndMended;
     const next = change(bench, best.order, draw, isBetter);
-    idle = isBetter(next.plan, best.plan) ? 0 : idle + 1;
+    idle = isBetter(next.comesTo, best.comesTo) ? 0 : idle + 1;
     // Equally good ones are taken too: they lead on.
-    if (next.plan && !isBetter(best.plan, next.plan)) best = next;
+    if (next.comesTo && !isBetter(best.comesTo, next.comesTo)) best = next;
   }
-  if (!best.plan)
+  const laidOut = evaluate(bench, best.order);
+  if (!laidOut)
     throw new RangeError('No order of this sitting can be worked: make room for more panels to dry.');
   const naive = Object.fromEntries(
     Object.entries(plain).map(([way, order]) => [way, evaluate(bench, order)]),
   ) as Naive;
-  return { plan: best.plan, order: best.order, bound, naive };
+  return { plan: laidOut, order: best.order, bound, naive };
 }
 
 /** An order and what comes of it. */
 interface Ordered {
   readonly order: readonly Token[];
-  readonly plan: Plan | undefined;
+  readonly comesTo: Outcome | undefined;
 }
 
 /** Rounds without a gain after which a plan that ends as early as can be is left as it is. */
@@ -111,16 +114,16 @@ function bestOfAll(bench: Workbench, before: Ordered, isBetter: IsBetter, most: 
   let best = before;
   let left = most;
   const walk = (order: readonly Token[], rest: readonly Token[]): void => {
-    const plan = order.length > 0 ? evaluate(bench, order) : undefined;
-    if (order.length > 0 && (!plan || left-- < 0)) return;
+    const comesTo = order.length > 0 ? outcomeOf(bench, order) : undefined;
+    if (order.length > 0 && (!comesTo || left-- < 0)) return;
     if (rest.length === 0) {
-      if (isBetter(plan, best.plan)) best = { order, plan };
+      if (isBetter(comesTo, best.comesTo)) best = { order, comesTo };
       return;
     }
-    const worked = Math.max(0, ...(plan?.lines ?? []).map(({ end }) => end));
+    const worked = comesTo?.worked ?? 0;
     const least = atHand.hands > 1 ? worked : worked + rest.reduce((sum, token) => sum + workOf(token), 0);
-    if (wants !== 'clean' && best.plan && Math.max(least, plan?.makespan ?? 0) > best.plan.makespan + 1e-9)
-      return;
+    const { comesTo: known } = best;
+    if (wants !== 'clean' && known && Math.max(least, comesTo?.makespan ?? 0) > known.makespan + 1e-9) return;
     const tried = new Set<string>();
     rest.forEach((token, i) => {
       const key = `${token.group} ${token.stage}`;
@@ -138,10 +141,10 @@ function bestOfAll(bench: Workbench, before: Ordered, isBetter: IsBetter, most: 
 /** Branches tried for each round of improvement that was asked for. */
 const TRIED_A_STEP = 100;
 
-type IsBetter = (p: Plan | undefined, q: Plan | undefined) => boolean;
+type IsBetter = (p: Outcome | undefined, q: Outcome | undefined) => boolean;
 
 /** What counts, first things first. */
-const COUNTS: Readonly<Record<'early' | 'clean', readonly ((plan: Plan) => number)[]>> = {
+const COUNTS: Readonly<Record<'early' | 'clean', readonly ((of: Outcome) => number)[]>> = {
   early: [
     ({ makespan }) => makespan,
     ({ wipes, washes }) => washes * WASH_WEIGHS + wipes,
@@ -157,7 +160,7 @@ const COUNTS: Readonly<Record<'early' | 'clean', readonly ((plan: Plan) => numbe
 const WASH_WEIGHS = 3;
 
 const better =
-  (counts: readonly ((plan: Plan) => number)[]): IsBetter =>
+  (counts: readonly ((of: Outcome) => number)[]): IsBetter =>
   (p, q) => {
     if (!p || !q) return p !== undefined;
     for (const of of counts) {
@@ -186,10 +189,10 @@ function movedBlock(
   for (let i = 0; i < TRIED; i++) {
     const at = Math.floor(draw() * (others.length + 1));
     const tried = mended(bench, others.toSpliced(at, 0, ...block));
-    const plan = evaluate(bench, tried);
-    if (!found || isBetter(plan, found.plan)) found = { order: tried, plan };
+    const comesTo = outcomeOf(bench, tried);
+    if (!found || isBetter(comesTo, found.comesTo)) found = { order: tried, comesTo };
   }
-  return found ?? { order, plan: undefined };
+  return found ?? { order, comesTo: undefined };
 }
 
 function tornAndMended(
@@ -202,17 +205,17 @@ function tornAndMended(
   const torn = Array.from({ length: Math.min(TORN, left.length) }, () =>
     left.splice(Math.floor(draw() * left.length), 1),
   ).flat();
-  let now: Ordered = { order: left, plan: undefined };
+  let now: Ordered = { order: left, comesTo: undefined };
   for (const token of torn) {
     let found: Ordered | undefined;
     const tries = Math.min(TRIED, now.order.length + 1);
     for (let i = 0; i < tries; i++) {
       const at = tries > now.order.length ? i : Math.floor(draw() * (now.order.length + 1));
       const tried = mended(bench, now.order.toSpliced(at, 0, token));
-      const plan = evaluate(bench, tried);
-      if (!found || isBetter(plan, found.plan)) found = { order: tried, plan };
+      const comesTo = outcomeOf(bench, tried);
+      if (!found || isBetter(comesTo, found.comesTo)) found = { order: tried, comesTo };
     }
-    now = found ?? { order: [...now.order, token], plan: undefined };
+    now = found ?? { order: [...now.order, token], comesTo: undefined };
   }
   return now;
 }

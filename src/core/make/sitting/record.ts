@@ -2,7 +2,6 @@ import { counted } from '../../base/words';
 import type { Maker } from '../../sheet/compile';
 import type { Minutes } from '../../sheet/times';
 import type { DoneLine } from './begun';
-import type { Token } from './evaluate';
 import type { Drying } from './fromSheet';
 import {
   type AtHand,
@@ -13,6 +12,7 @@ import {
   USUAL_TABLE,
   type Wants,
 } from './sitting';
+import type { Token } from './works';
 
 /** So many panels of one recipe. */
 export interface Lot {

@@ -1,9 +1,11 @@
 import type { Minutes } from '../../sheet/times';
 import { type Begun, begunAfter, keyOf } from './begun';
-import { evaluate, type Token, type Workbench, workbenchOf } from './evaluate';
+import { evaluate } from './evaluate';
 import { listOrders, mended, plainOrders } from './orders';
 import type { BegunWith, SittingRun } from './record';
 import { type Plan, type Planned, type Sitting, stagesOf } from './sitting';
+import { type Workbench, workbenchOf } from './workbench';
+import type { Token } from './works';
 
 const A_MINUTE = 60_000;
 

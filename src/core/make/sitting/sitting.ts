@@ -130,15 +130,6 @@ export interface Stage {
   readonly to: number;
 }
 
-/** A stage of one panel, or what is left of it. */
-export interface Work extends Stage {
-  readonly group: number;
-  readonly panel: number;
-  /** The pair of hands that is at it already. */
-  readonly hand?: number;
-  readonly wipesAfter?: readonly number[];
-}
-
 /** A panel's operations in stages; between two of them it may lie as long as it likes. */
 export function stagesOf(operations: readonly Operation[]): Stage[] {
   const stages: Stage[] = [];
