@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import type { SheetFonts } from '../src/core/files/sheetPdf';
+import type { SheetFonts } from '../src/core/files/pdfPen';
 
 /** The faces that sheets are set in, as they lie among the packages. */
 const FACES = {

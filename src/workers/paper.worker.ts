@@ -7,8 +7,9 @@ import type { Unit } from '../core/base/length';
 import { writeCutPdf } from '../core/files/cutPdf';
 import { type Label, writeLabels } from '../core/files/labelsPdf';
 import type { Paper } from '../core/files/papers';
+import type { SheetFonts } from '../core/files/pdfPen';
 import { writeRecipePicture } from '../core/files/recipePicture';
-import { writeSheetPdf } from '../core/files/sheetPdf';
+import { type SheetParts, writeSheetPdf } from '../core/files/sheetPdf';
 import { type SittingPrint, writeSittingPdf } from '../core/files/sittingPdf';
 import { stagePictures } from '../core/files/stagePictures';
 import { writeSwatchPdf } from '../core/files/swatchPdf';
@@ -42,22 +43,23 @@ const fontAt = async (url: string): Promise<Uint8Array> =>
 
 const handOver = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffer as ArrayBuffer]);
 
-async function sheetPdf(
+const sheetFonts = async (): Promise<SheetFonts> => ({
+  plain: await fontAt(plain),
+  bold: await fontAt(bold),
+  italic: await fontAt(italic),
+  others: await fontAt(others),
+});
+
+function sheetParts(
   resolved: ResolvedRecipe,
   unit: Unit,
   maker: Maker,
   paper: Paper,
   onProgress: (part: number) => void,
-): Promise<Uint8Array> {
-  const fonts = {
-    plain: await fontAt(plain),
-    bold: await fontAt(bold),
-    italic: await fontAt(italic),
-    others: await fontAt(others),
-  };
+): SheetParts {
   const picture = panelPicture(resolved, onProgress);
   const stages = stagePictures(resolved, compileSheet(resolved, unit, maker).steps);
-  return writeSheetPdf({ resolved, unit, maker, paper, picture, stages, fonts });
+  return { resolved, unit, maker, paper, picture, stages };
 }
 
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
@@ -85,20 +87,18 @@ const door = {
     maker: Maker,
     onProgress: (part: number) => void,
   ): Promise<Uint8Array> {
-    const sheets: Uint8Array[] = [];
-    for (const [i, resolved] of recipes.entries())
-      sheets.push(
-        await sheetPdf(resolved, unit, maker, print.paper, (part) => onProgress((i + part) / recipes.length)),
-      );
-    const fonts = { plain: await fontAt(others), bold: await fontAt(bold) };
-    return handOver(await writeSittingPdf({ ...print, sheets, fonts }));
+    const sheets = recipes.map(
+      (resolved, i) => () =>
+        sheetParts(resolved, unit, maker, print.paper, (part) => onProgress((i + part) / recipes.length)),
+    );
+    return handOver(await writeSittingPdf({ ...print, sheets, fonts: await sheetFonts() }));
   },
 
   picture: (resolved: ResolvedRecipe, onProgress: (part: number) => void): Uint8Array =>
     handOver(writeRecipePicture(resolved, panelPicture(resolved, onProgress), DPI)),
 
-  pdf: async (...asked: Parameters<typeof sheetPdf>): Promise<Uint8Array> =>
-    handOver(await sheetPdf(...asked)),
+  pdf: async (...asked: Parameters<typeof sheetParts>): Promise<Uint8Array> =>
+    handOver(await writeSheetPdf({ ...sheetParts(...asked), fonts: await sheetFonts() })),
 };
 
 export type PaperDoor = typeof door;

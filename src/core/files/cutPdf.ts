@@ -3,7 +3,7 @@ import type { CutPlan } from '../make/cutting/cutPlan';
 import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 import { numberAt } from './cutSvg';
 import { POINT } from './papers';
-import { embedFace, newPdf } from './pdfParts';
+import { bytesOf, embedFace, newPdf } from './pdfParts';
 
 /**
  * A plan as a PDF: a page for each way its sheets are cut, of the sheet's own size, so that it lies on it line for line.
@@ -67,5 +67,5 @@ export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint
       });
     }
   }
-  return document.save();
+  return bytesOf(document);
 }

@@ -2,7 +2,7 @@ import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
-import { embedFace, newPdf } from './pdfParts';
+import { bytesOf, embedFace, newPdf } from './pdfParts';
 
 /** Least of white around, mm. Labels stand in three columns, to be cut apart. */
 const MARGIN = 12;
@@ -60,5 +60,5 @@ export async function writeLabels(
       page.drawText(under, { x: (x + 15) * POINT, y: (y + 3) * POINT, size: 7, font: face, color: black });
     });
   }
-  return document.save();
+  return bytesOf(document);
 }

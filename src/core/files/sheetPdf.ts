@@ -1,17 +1,16 @@
 import {
   clip,
   endPath,
+  fill,
   type PDFDocument,
-  type PDFFont,
-  type PDFPage,
   popGraphicsState,
   pushGraphicsState,
   rectangle,
   rgb,
+  setFillingRgbColor,
 } from 'pdf-lib';
 import QRCode from 'qrcode';
 import { formatBare, formatLength, type Millimetres, type Unit } from '../base/length';
-import { memoByKey } from '../base/memo';
 import { spread } from '../base/spread';
 import { wrapWords } from '../base/words';
 import { linearRgbOfHex } from '../materials/colour/hex';
@@ -28,7 +27,8 @@ import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
 import { describeMinutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
-import { drawPicture, embedFace, embedPicture, newPdf, type PdfPicture } from './pdfParts';
+import { bytesOf, drawPicture, embedPicture, newPdf, type PdfPicture, packed } from './pdfParts';
+import { embedFaces, type Faces, INK, type Look, MUTE, type Pen, penOn, type SheetFonts } from './pdfPen';
 import { writeRecipeCode } from './recipeCode';
 import type { Stage } from './stagePictures';
 
@@ -39,10 +39,10 @@ const GAP = 5 * POINT;
 /** Room beside the panel for the figures of its marks. */
 const MARK_ROOM = 15 * POINT;
 const QR_SIZE = 34 * POINT;
-const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.32, 0.32, 0.32)];
 const SIZES = [9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5];
 
-export interface PdfParts {
+/** What a sheet is printed from. */
+export interface SheetParts {
   readonly resolved: ResolvedRecipe;
   readonly unit: Unit;
   readonly maker: Maker;
@@ -51,15 +51,6 @@ export interface PdfParts {
   readonly picture: Picture;
   /** The panel after each step that changes it, small. */
   readonly stages: readonly Stage[];
-  readonly fonts: SheetFonts;
-}
-
-/** The application's own faces, as TrueType or WOFF, and one that has every letter a maker may write beside theirs. */
-export interface SheetFonts {
-  readonly plain: Uint8Array;
-  readonly bold: Uint8Array;
-  readonly italic: Uint8Array;
-  readonly others: Uint8Array;
 }
 
 /**
@@ -68,20 +59,23 @@ export interface SheetFonts {
  * larger than the paper is printed smaller, and the page says so.
  */
 export async function writeSheetPdf({
-  resolved,
-  unit,
-  maker,
-  paper,
-  picture,
-  stages,
   fonts,
-}: PdfParts): Promise<Uint8Array> {
+  ...parts
+}: SheetParts & { readonly fonts: SheetFonts }): Promise<Uint8Array> {
+  const document = await newPdf(parts.resolved.recipe.name);
+  await drawSheet(document, await embedFaces(document, fonts), parts);
+  return bytesOf(document);
+}
+
+/** Puts the pages of a sheet behind those that a document has. */
+export async function drawSheet(
+  document: PDFDocument,
+  faces: Faces,
+  { resolved, unit, maker, paper, picture, stages }: SheetParts,
+): Promise<void> {
   const { recipe } = resolved;
-  const document = await newPdf(recipe.name);
-  const faces = await embedFaces(document, fonts);
-  const pictures: StagePicture[] = [];
-  for (const stage of stages)
-    pictures.push({ step: stage.step, picture: await embedPicture(document, stage.picture) });
+  // Pictures are packed on a thread of the platform's own, while lines are tried here.
+  const packing = Promise.all([picture, ...stages.map((stage) => stage.picture)].map(packed));
   const sheet = compileSheet(resolved, unit, maker);
   const { width: across, height: down } = PAPERS[paper];
   const [width, height] = [across * POINT, down * POINT];
@@ -108,8 +102,6 @@ export async function writeSheetPdf({
     width: full.width * scale,
     height: full.height * scale,
   };
-  drawPicture(page, await embedPicture(document, picture), panel);
-  drawMarks(pen, resolved, unit, panel, scale);
   if (scale < 1)
     pen.text(
       `The panel is larger than the paper: drawn at ${Math.round(scale * 100)} % of its size.`,
@@ -128,6 +120,13 @@ export async function writeSheetPdf({
   };
   const size = SIZES.find((points) => fits(points, NOTES_WANTED)) ?? SIZES.find((points) => fits(points, 0));
   const code = codeOf(resolved);
+  const [large, ...small] = (await packing).map((one) => embedPicture(document, one));
+  if (large) drawPicture(page, large, panel);
+  drawMarks(pen, resolved, unit, panel, scale);
+  const pictures = stages.flatMap(({ step }, i): StagePicture[] => {
+    const stage = small[i];
+    return stage ? [{ step, picture: stage }] : [];
+  });
   const foot = (on: Pen) => {
     drawStages(on, pictures, width);
     drawCode(on, code, width - MARGIN - QR_SIZE, MARGIN);
@@ -136,7 +135,7 @@ export async function writeSheetPdf({
     const left = flow(pen, lines, columns, size, true);
     if (left) drawNotes(pen, left);
     foot(pen);
-    return document.save();
+    return;
   }
   const second = penOn(document.addPage([width, height]), faces);
   const half = (width - 2 * MARGIN - GAP) / 2;
@@ -153,7 +152,6 @@ export async function writeSheetPdf({
   );
   if (left) drawNotes(second, left);
   foot(second);
-  return document.save();
 }
 
 /** Above this the steps are set; below it stand the stages and the recipe's code. */
@@ -189,68 +187,6 @@ interface Column {
   readonly top: number;
   readonly foot: number;
   readonly width: number;
-}
-
-type Pen = ReturnType<typeof penOn>;
-type Look = 'plain' | 'bold' | 'italic';
-
-/** A face, with the letters it has. */
-interface Face {
-  readonly font: PDFFont;
-  readonly letters: ReadonlySet<number>;
-}
-type Faces = Readonly<Record<Look | 'others', Face>>;
-
-async function embedFaces(document: PDFDocument, fonts: SheetFonts): Promise<Faces> {
-  const face = async (bytes: Uint8Array): Promise<Face> => {
-    const font = await embedFace(document, bytes);
-    return { font, letters: new Set(font.getCharacterSet()) };
-  };
-  return {
-    plain: await face(fonts.plain),
-    bold: await face(fonts.bold),
-    italic: await face(fonts.italic),
-    others: await face(fonts.others),
-  };
-}
-
-/** A text in pieces of one face each: letters its own face has not are set in the other, or become a box. */
-function setIn(faces: Faces, text: string, look: Look): { font: PDFFont; text: string }[] {
-  const pieces: { font: PDFFont; text: string }[] = [];
-  for (const letter of text) {
-    const code = letter.codePointAt(0) ?? 0;
-    const face = [faces[look], faces.others].find(({ letters }) => letters.has(code));
-    const font = (face ?? faces.others).font;
-    const drawn = face ? letter : '□';
-    const last = pieces.at(-1);
-    if (last?.font === font) last.text += drawn;
-    else pieces.push({ font, text: drawn });
-  }
-  return pieces;
-}
-
-/** More than the words of a long sheet, each a line that was tried. */
-const LINES_TRIED = 5000;
-
-/** Draws on one page in the application's faces. */
-function penOn(page: PDFPage, faces: Faces) {
-  // Lines are tried in many sizes, and setting letters is most of the work.
-  const widthIn = (look: Look) =>
-    memoByKey(LINES_TRIED, (text: string): number =>
-      setIn(faces, text, look).reduce((sum, { font, text }) => sum + font.widthOfTextAtSize(text, 1), 0),
-    );
-  const widths = { plain: widthIn('plain'), bold: widthIn('bold'), italic: widthIn('italic') };
-  return {
-    page,
-    width: (text: string, size: number, look: Look = 'plain'): number => size * widths[look](text),
-    text: (text: string, x: number, y: number, size: number, look: Look = 'plain', color = INK): void => {
-      let at = x;
-      for (const piece of setIn(faces, text, look)) {
-        page.drawText(piece.text, { x: at, y, size, font: piece.font, color });
-        at += piece.font.widthOfTextAtSize(piece.text, size);
-      }
-    },
-  };
 }
 
 /** How high and how wide apart the pictures of the stages stand, and how many rows of them there is room for. */
@@ -488,14 +424,11 @@ function drawCode(pen: Pen, code: Code | undefined, x: number, y: number): void 
   const { page } = pen;
   const cell = QR_SIZE / modules.size;
   pen.text('This recipe: scan it, paste it under Recipes', x, y - 7, 5, 'plain', MUTE);
+  // One path for all of its thousands of squares.
+  page.pushOperators(pushGraphicsState(), setFillingRgbColor(0, 0, 0));
   for (let row = 0; row < modules.size; row++)
     for (let column = 0; column < modules.size; column++)
       if (modules.get(row, column))
-        page.drawRectangle({
-          x: x + column * cell,
-          y: y + QR_SIZE - (row + 1) * cell,
-          width: cell,
-          height: cell,
-          color: rgb(0, 0, 0),
-        });
+        page.pushOperators(rectangle(x + column * cell, y + QR_SIZE - (row + 1) * cell, cell, cell));
+  page.pushOperators(fill(), popGraphicsState());
 }

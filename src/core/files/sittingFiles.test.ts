@@ -9,6 +9,7 @@ import { groupOf } from '../make/sitting/fromSheet';
 import { planSitting } from '../make/sitting/plan';
 import { newSitting, type SittingRecord, sittingOf } from '../make/sitting/record';
 import { beginRun, nextLines, runNow, withDone } from '../make/sitting/run';
+import { paintPanel } from '../picture/paint';
 import { FileError } from './fileError';
 import { readKeptSitting, readSittingFile, writeSittingFile } from './sittingFile';
 import { writeSittingPdf } from './sittingPdf';
@@ -137,8 +138,8 @@ test('a calendar program reads the evening, its break past midnight, and its rem
 
 test('the PDF has the evening first and the sheets behind it, on as many pages as it takes', async () => {
   const font = readFileSync('node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf');
-  const sheet = await PDFDocument.create();
-  sheet.addPage();
+  const picture = paintPanel(resolved, 'dry', 40, 50);
+  const sheet = { resolved, unit: 'mm', maker: {}, paper: 'A4', picture, stages: [] } as const;
   const print = {
     name: record.name,
     told: 'Three panels.',
@@ -146,8 +147,8 @@ test('the PDF has the evening first and the sheets behind it, on as many pages a
     makespan: 130,
     layOut: [{ group: 'Inks' as const, thing: 'Gorse, 0.4 ml' }],
     paper: 'A4' as const,
-    fonts: { plain: font, bold: font },
-    sheets: [await sheet.save()],
+    fonts: { plain: font, bold: font, italic: font, others: font },
+    sheets: [() => sheet],
   };
   const pagesFor = async (count: number) => {
     const rows = Array.from({ length: count }, (_, i) => row({ start: i, end: i + 1, panel: i + 1 }));

@@ -1,4 +1,4 @@
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { type PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { wrapWords } from '../base/words';
 import { clockAfter } from '../make/sitting/record';
 import { linearRgbOfHex } from '../materials/colour/hex';
@@ -6,7 +6,9 @@ import { srgbSignal } from '../materials/colour/lab';
 import type { LaidOut } from '../sheet/desk';
 import type { Minutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
-import { embedFace, newPdf } from './pdfParts';
+import { bytesOf, newPdf, wordMeasure } from './pdfParts';
+import { embedFaces, INK, MUTE, type SheetFonts } from './pdfPen';
+import { drawSheet, type SheetParts } from './sheetPdf';
 import type { SittingRow } from './sittingRows';
 
 /** A sitting as it is printed. */
@@ -19,22 +21,19 @@ export interface SittingPrint {
   readonly rows: readonly SittingRow[];
   readonly layOut: readonly LaidOut[];
   readonly paper: Paper;
-  readonly fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array };
-  /** The sheets of its recipes, as PDFs. */
-  readonly sheets: readonly Uint8Array[];
+  readonly fonts: SheetFonts;
+  /** The sheets of its recipes, each painted when its turn comes: their pictures are large. */
+  readonly sheets: readonly (() => SheetParts)[];
 }
 
 const MARGIN = 36;
 const LINE = 13;
-const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.35, 0.35, 0.35)];
 
 /** The evening for paper: what to lay out, the timeline, the order of work, and the sheet of every recipe. */
 export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> {
   const document = await newPdf(print.name);
-  const [plain, bold] = [
-    await embedFace(document, print.fonts.plain),
-    await embedFace(document, print.fonts.bold),
-  ];
+  const faces = await embedFaces(document, print.fonts);
+  const [plain, bold] = [faces.others.font, faces.bold.font];
   const { width: across, height: down } = PAPERS[print.paper];
   const [width, height] = [across * POINT, down * POINT];
   const flow = flowOn(document, [width, height], plain);
@@ -53,11 +52,15 @@ export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> 
   flow.gap();
   flow.line('The order of work', { font: bold, size: 11, height: 16 });
   for (const row of print.rows) drawRow(flow, row, print.origin, width);
+  let drawn = Promise.resolve();
   for (const sheet of print.sheets) {
-    const other = await PDFDocument.load(sheet);
-    for (const page of await document.copyPages(other, other.getPageIndices())) document.addPage(page);
+    // It is painted while the pictures of the one before are packed.
+    const parts = sheet();
+    await drawn;
+    drawn = drawSheet(document, faces, parts);
   }
-  return document.save();
+  await drawn;
+  return bytesOf(document);
 }
 
 interface Look {
@@ -83,6 +86,9 @@ interface Flow {
 /** Lines one under another, on as many pages as it takes. */
 function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): Flow {
   const [width, height] = size;
+  const widthAtOne = wordMeasure((text) => plain.widthOfTextAtSize(text, 1));
+  const widthOf = (text: string, font: PDFFont, points: number): number =>
+    font === plain ? points * widthAtOne(text) : font.widthOfTextAtSize(text, points);
   let page = document.addPage(size);
   let y = height - MARGIN;
   const need = (much: number) => {
@@ -92,7 +98,7 @@ function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): 
   };
   const at: Flow['at'] = (text, x, room, { font = plain, size: points = 9 } = {}) => {
     let shown = text;
-    while (shown.length > 1 && font.widthOfTextAtSize(shown, points) > room) shown = `${shown.slice(0, -2)}…`;
+    while (shown.length > 1 && widthOf(shown, font, points) > room) shown = `${shown.slice(0, -2)}…`;
     page.drawText(shown, { x, y, size: points, font, color: INK });
   };
   const line: Flow['line'] = (text, { height: tall = LINE, x = MARGIN, ...look } = {}) => {
@@ -115,7 +121,7 @@ function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): 
     line,
     wrapped: (text, indent = 0, box = false) => {
       const room = width - 2 * MARGIN - indent;
-      const lines = wrapWords(text, (one) => plain.widthOfTextAtSize(one, 9) <= room);
+      const lines = wrapWords(text, (one) => widthOf(one, plain, 9) <= room);
       lines.forEach((one, i) => {
         line(one, { x: MARGIN + indent });
         if (box && i === 0)

@@ -3,7 +3,7 @@ import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/sw
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
 import { PAPERS, type Paper, POINT } from './papers';
-import { embedFace, newPdf } from './pdfParts';
+import { bytesOf, embedFace, newPdf } from './pdfParts';
 
 const LINE = 0.4;
 
@@ -81,5 +81,5 @@ export async function writeSwatchPdf(
       }
     }
   });
-  return document.save();
+  return bytesOf(document);
 }

@@ -2,7 +2,7 @@ import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
-import { embedFace, newPdf } from './pdfParts';
+import { bytesOf, embedFace, newPdf } from './pdfParts';
 
 const MARGIN = 15;
 const STRIP = { height: 30, gap: 8, dot: 5 } as const;
@@ -57,5 +57,5 @@ export async function writeWeakPairs(
       text('it was: ____________', MARGIN + width + 6, y + 1, 8);
     });
   }
-  return document.save();
+  return bytesOf(document);
 }
