@@ -3,16 +3,22 @@ import type { Begun } from '../core/make/sitting/begun';
 import { type Counts, mostBy, splitEvenings } from '../core/make/sitting/evenings';
 import { type Help, helpOf, noticed, variationsOf } from '../core/make/sitting/help';
 import { type PlannedSitting, planSitting } from '../core/make/sitting/plan';
-import type { PanelGroup, Sitting } from '../core/make/sitting/sitting';
+import type { PanelGroup, Plan, Sitting } from '../core/make/sitting/sitting';
 import type { Token } from '../core/make/sitting/works';
 import { breathe } from './breathe';
 
 /** Rounds of the first plan, which is shown at once; of each one after it; and in all. */
 const ROUNDS = { first: 4, each: 10, all: 300 } as const;
+/** How often it is told how far the search is, ms: what is told is drawn. */
+const TOLD_EVERY = 250;
 /** Rounds a plan gets that is only asked how long it takes. */
 const ASKED = { steps: 6 } as const;
 
 let newest = 0;
+
+/** Whether two plans come to the same, in whatever order: then neither is worth being drawn for the other. */
+const isAlike = (p: Plan, q: Plan): boolean =>
+  p.makespan === q.makespan && p.wipes === q.wipes && p.washes === q.washes && p.waiting === q.waiting;
 
 /** What else is worth knowing of a sitting, beside its plan. */
 export interface SittingAdvice {
@@ -26,7 +32,7 @@ const door = {
   /**
    * Plans a sitting, better and better, until there is nothing to gain or a newer question comes.
    *
-   * @param onBetter  told each plan, and the part of all rounds that is done
+   * @param onBetter  told now and then the part of all rounds that is done, and the plan where it is better than the one before
    * @returns what stands in its way; undefined where it was planned
    */
   async plan(
@@ -35,21 +41,32 @@ const door = {
       rounds = ROUNDS.all,
       ...from
     }: { readonly begun?: Begun; readonly before?: readonly Token[]; readonly rounds?: number },
-    onBetter: (planned: PlannedSitting, part: number) => void,
+    onBetter: (part: number, planned?: PlannedSitting) => void,
   ): Promise<string | undefined> {
     const mine = ++newest;
     try {
       let best = planSitting(sitting, { ...from, steps: ROUNDS.first });
-      onBetter(best, ROUNDS.first / rounds);
+      let shown: Plan | undefined;
+      let toldAt = 0;
+      const tell = (part: number): void => {
+        toldAt = performance.now();
+        if (shown && isAlike(best.plan, shown)) onBetter(part);
+        else onBetter(part, best);
+        shown = best.plan;
+      };
+      tell(ROUNDS.first / rounds);
       for (let done: number = ROUNDS.first; done < rounds; done += ROUNDS.each) {
         await breathe();
-        if (mine !== newest) return undefined;
+        if (mine !== newest) {
+          tell(1);
+          return undefined;
+        }
         const isBest = !from.begun && best.plan.makespan <= best.bound + 1e-9;
         best = planSitting(sitting, { ...from, before: best.order, steps: ROUNDS.each, seed: done });
-        onBetter(best, Math.min((done + ROUNDS.each) / rounds, 1));
         if (isBest) break;
+        if (performance.now() - toldAt >= TOLD_EVERY) tell(Math.min((done + ROUNDS.each) / rounds, 1));
       }
-      onBetter(best, 1);
+      tell(1);
       return undefined;
     } catch (error) {
       if (error instanceof RangeError) return error.message;

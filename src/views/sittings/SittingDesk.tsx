@@ -375,8 +375,8 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
     const failed = await sittingWorker().plan(
       known.sitting,
       { begun: state.begun, before: state.order, rounds: ROUNDS },
-      proxy((planned: PlannedSitting) => {
-        best = planned;
+      proxy((_part: number, planned?: PlannedSitting) => {
+        best = planned ?? best;
       }),
     );
     if (failed || !best) return;

@@ -51,9 +51,9 @@ export function usePlan(
       wanted && setSeen((now) => ({ ...(now.of === of ? now : NOTHING), ...change, of }));
     const ask = async () => {
       let last: PlannedSitting | undefined;
-      const onBetter = (planned: PlannedSitting, part: number) => {
-        last = planned;
-        show({ planned, part });
+      const onBetter = (part: number, planned?: PlannedSitting) => {
+        last = planned ?? last;
+        show(planned ? { planned, part } : { part });
       };
       const why = await sittingWorker().plan(sitting, {}, proxy(onBetter));
       if (!wanted) return;
