@@ -106,6 +106,13 @@ const PREVIEWED = [
   { name: 'edge', run: 'Straight', over: 'Edge', moves: 'button[aria-label^="Edge:"]' },
   { name: 'horizon', run: 'Straight', over: 'Horizon', moves: 'button[aria-label^="Horizon:"]' },
   { name: 'coat', run: 'Straight', over: 'Top coat', moves: '[role=slider]' },
+  {
+    name: 'stencil',
+    run: 'Straight',
+    over: 'Pattern stencil',
+    moves: 'button[aria-label^="Pattern stencil:"]',
+  },
+  { name: 'resist', run: 'Straight', over: 'Clear resist', moves: 'button[aria-label^="Clear resist:"]' },
 ] as const;
 
 /** How soon the picture follows on every run, three inks. */

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, deskSetting, openBench, unfoldMind } from './bench';
 import { addPass, showReadings } from './passes';
-import { colourAt, lightAt } from './picture';
+import { colourAt, lightAt, pixelsToOne } from './picture';
 import { test } from './test';
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
@@ -137,6 +137,9 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await third.focus();
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
+  // However coarsely it followed the hand, once that rests every pixel of the screen is painted.
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowDown');
+  await expect.poll(() => pixelsToOne(page)).toBeCloseTo(1, 1);
   const turn = page.getByRole('button', { name: /^Edge stencil, placing 3, turn: / });
   await turn.focus();
   await page.keyboard.press('Shift+ArrowRight');

@@ -19,6 +19,16 @@ export async function colourAt(page: Page, x: number, y: number): Promise<readon
     );
 }
 
+/** Pixels of the screen to one of the panel's picture, across. */
+export const pixelsToOne = (page: Page): Promise<number> =>
+  page
+    .locator('main canvas')
+    .first()
+    .evaluate(
+      (canvas) =>
+        (canvas.getBoundingClientRect().width * devicePixelRatio) / (canvas as HTMLCanvasElement).width,
+    );
+
 /** Mean light there. */
 export const lightAt = async (page: Page, x: number, y: number): Promise<number> =>
   (await colourAt(page, x, y)).reduce((sum, value) => sum + value, 0) / 3;

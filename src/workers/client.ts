@@ -1,12 +1,11 @@
 import { type Remote, wrap } from 'comlink';
-import type { Picture } from '../core/picture/paint';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { DesignDoor } from './design.worker';
 import type { FilesDoor } from './files.worker';
 import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
-import type { PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
+import type { Painted, PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
 import type { PracticeDoor } from './practice.worker';
 import type { SearchDoor } from './search.worker';
 import type { ShelfDoor } from './shelf.worker';
@@ -100,7 +99,7 @@ export function forgetPlace(place: string): void {
 type Asked = Omit<PaintRequest, 'recipe' | 'rows'>;
 
 /** A picture of fewer pixels than this is not worth sharing out. */
-const SHARED_FROM = 80_000;
+const SHARED_FROM = 40_000;
 /**
  * On two cores one that is painted within a frame, ms, is not, either: the page itself is at work half as long after a change,
  * and a second painter would only take its core.
@@ -119,7 +118,7 @@ export async function paint(
   place: string,
   resolved: ResolvedRecipe,
   request: Asked,
-): Promise<Picture[] | null> {
+): Promise<Painted[] | null> {
   lastBusy = performance.now();
   // A hand that changes what it sees will go on to.
   if (inHand?.place === place && inHand.resolved.recipe !== resolved.recipe) readyForDragging();
@@ -179,7 +178,7 @@ export function paintQuietly(
   place: string,
   { recipe, ...materials }: ResolvedRecipe,
   request: Asked,
-): Promise<Picture[] | null> {
+): Promise<Painted[] | null> {
   newestQuiet.set(place, request);
   const painting = quietQueue.then(async () => {
     if (newestQuiet.get(place) !== request) return null;

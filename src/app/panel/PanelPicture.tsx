@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useId, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useId, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
 import type { Picture } from '../../core/picture/paint';
@@ -9,6 +9,7 @@ import { forgetPlace, paint, paintQuietly } from '../../workers/client';
 import { useSession } from '../session';
 import { useRecipeAhead } from '../useBench';
 import { isAnyPicturePainted, pictureIsPainted } from './firstPicture';
+import { pictureGrades, RESTS } from './grades';
 import { keptPictures, type Shown } from './keptPictures';
 import { pictureIsUnderWay } from './printing';
 
@@ -22,6 +23,12 @@ const requestOf = ({ wetness, columns, rows, progress, isPlain }: Shown) => ({
   height: rows,
   progress,
   isPlain,
+});
+
+/** The pixels of a picture that has so few for those of the screen, each way. */
+const sizeBy = (grade: number, columns: number, rows: number) => ({
+  columns: Math.ceil(columns / grade),
+  rows: Math.ceil(rows / grade),
 });
 
 /** Puts a picture's halves onto a canvas, from the top down. */
@@ -70,7 +77,10 @@ interface Props {
   readonly progress?: Progress;
   /** A small one beside the picture in hand: it waits until the hand rests. */
   readonly isQuiet?: boolean;
-  /** The panel in hand: when the recipe changes it is painted while the page is still being drawn anew. */
+  /**
+   * The panel in hand: when the recipe changes it is painted while the page is still being drawn anew, and coarsely where it
+   * would lag behind the hand.
+   */
   readonly isInHand?: boolean;
   /** Told once the panel is painted. */
   readonly onPainted?: ((canvas: HTMLCanvasElement) => void) | undefined;
@@ -94,10 +104,12 @@ export function PanelPicture(props: Props) {
   const [failed, setFailed] = useState(false);
   // The very first is there sooner without its grain, which follows at once.
   const [isFirst, setFirst] = useState(() => !isAnyPicturePainted());
+  const [grades] = useState(pictureGrades);
   const grain = useAppSelector(({ view }) => view.grain);
   const isPlain = !grain || isFirst;
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
+  const grade = grades.of(resolved);
 
   // Before the browser paints: the worker is at it while the page is being drawn.
   useLayoutEffect(() => {
@@ -107,11 +119,11 @@ export function PanelPicture(props: Props) {
       const target = canvas.current;
       if (!target || mine < shown.current) return;
       shown.current = mine;
-      putOn(target, halves, columns, rows);
+      putOn(target, halves, what.columns, what.rows);
       target.dataset.painted = String(mine);
       painted(target);
     };
-    const what = { resolved, wetness, progress, isPlain, columns, rows };
+    const what = { resolved, wetness, progress, isPlain, ...sizeBy(grade, columns, rows) };
     const known = isQuiet ? undefined : pictures.of(what);
     if (known) {
       show(known);
@@ -128,13 +140,24 @@ export function PanelPicture(props: Props) {
     painting
       .then((halves) => {
         if (!halves) return;
+        grades.painted(halves);
         show(halves);
         pictureIsPainted();
         setFailed(false);
         setFirst(false);
       })
       .catch(() => setFailed(true));
-  }, [place, resolved, wetness, columns, rows, progress, isQuiet, isPlain]);
+  }, [place, resolved, wetness, columns, rows, progress, isQuiet, isPlain, grades, grade]);
+
+  const [, drawAgain] = useReducer((count: number) => count + 1, 0);
+  useEffect(() => {
+    if (grades.of(resolved) === 1) return;
+    const timer = setTimeout(() => {
+      grades.rested();
+      drawAgain();
+    }, RESTS);
+    return () => clearTimeout(timer);
+  }, [grades, resolved]);
 
   useEffect(() => () => forgetPlace(place), [place]);
 
@@ -156,7 +179,9 @@ export function PanelPicture(props: Props) {
     const { id, panel } = resolved.recipe;
     // Another panel will have another size here.
     if (changed.recipe.id !== id || changed.recipe.panel !== panel) return;
-    const what = { resolved: changed, wetness, progress, isPlain, columns, rows };
+    grades.changed(changed, columns * rows, performance.now());
+    const size = sizeBy(grades.of(changed), columns, rows);
+    const what = { resolved: changed, wetness, progress, isPlain, ...size };
     pictures
       .painted(what, () => paint(place, changed, requestOf(what)))
       // It is asked for again when it is to be shown, and what fails is told then.

@@ -2,7 +2,12 @@ import { expect, test, vi } from 'vitest';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { keptPictures, type Shown } from './keptPictures';
 
-const picture = (value: number) => ({ width: 1, height: 1, pixels: new Uint8ClampedArray(4).fill(value) });
+const picture = (value: number) => ({
+  width: 1,
+  height: 1,
+  pixels: new Uint8ClampedArray(4).fill(value),
+  took: 1,
+});
 const shown = (change: Partial<Shown> = {}): Shown => ({
   resolved,
   wetness: 'dry',

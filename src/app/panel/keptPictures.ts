@@ -1,7 +1,7 @@
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
-import type { Picture } from '../../core/picture/paint';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
+import type { Painted } from '../../workers/picture.worker';
 
 /** What a picture shows, and how: pictures of the same are the same, pixel by pixel. */
 export interface Shown {
@@ -18,12 +18,12 @@ export interface Shown {
 const KEPT = 3;
 
 /** A picture, from the top down; null where it was given up for a newer one. Nobody may write to it. */
-type Halves = readonly Picture[] | null;
+type Halves = readonly Painted[] | null;
 
 interface Kept {
   readonly shown: Shown;
   readonly painting: Promise<Halves>;
-  halves: readonly Picture[] | undefined;
+  halves: readonly Painted[] | undefined;
 }
 
 /**
@@ -35,7 +35,7 @@ export function keptPictures(most = KEPT) {
   const find = (shown: Shown): Kept | undefined => kept.find((one) => isSame(one.shown, shown));
   return {
     /** A picture that is painted already. */
-    of: (shown: Shown): readonly Picture[] | undefined => find(shown)?.halves,
+    of: (shown: Shown): readonly Painted[] | undefined => find(shown)?.halves,
 
     /** A picture, painted now or, where somebody is at it, then; if they give it up it is painted after all. */
     painted: (shown: Shown, paint: () => Promise<Halves>): Promise<Halves> => {

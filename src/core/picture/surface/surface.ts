@@ -52,13 +52,16 @@ function mostlyOf(inks: readonly Ink[]): InkKindId {
   )[0];
 }
 
+/** So many are kept: a panel is painted whole or in halves, fine or coarse. */
+const KEPT = 6;
+
 /**
  * What makes surfaces, one after another. As long as the card, the tool and the way the ink is laid stay, so does the
  * surface: while a mark is dragged it is only looked up. Of a blend that is still wet it says so.
  */
 export function surfaceMaker(): (resolved: ResolvedRecipe, frame: Frame, isWet?: boolean) => Surface {
   const keep = memo(
-    3,
+    KEPT,
     (
       tiles: SurfaceTiles,
       hand: number,
