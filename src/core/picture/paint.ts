@@ -16,6 +16,7 @@ import type { Ground } from './shades';
 import { colourRow, type Filler, type RowDetails, type Stretch } from './shading';
 import { lightOfByte } from './signal';
 import { BLOCK, type Details, detailMaker } from './surface/details';
+import { type DistancesAt, distancesOn } from './surface/distances';
 import { type Surface, surfaceMaker } from './surface/surface';
 import { ALL_BARE } from './surface/tiles';
 
@@ -62,6 +63,10 @@ export type PreparePicture = (request: PictureRequest) => {
   readonly paintRows: RowPainter;
 };
 
+const NOT_PAINTING: DistancesAt = () => {
+  throw new Error('distances are asked for while no rows are painted');
+};
+
 /** A grain that spreads by more than that, in coats, bends colours, and does not only shift them. */
 const GENTLE = 0.06;
 /** With fewer pixels to a millimetre no grain is to be seen: small pictures do without. */
@@ -78,9 +83,12 @@ const NODES = { min: 20, maxColumns: 128, maxRows: 160 } as const;
  */
 export function createPainter(): PreparePicture {
   const makeField = fieldMaker();
-  const findRegions = regionFinder();
+  /** What tells distances for the picture that is being painted: what is kept of pictures does not hold on to those. */
+  let ofPicture = NOT_PAINTING;
+  const distancesAt: DistancesAt = (border, of, into) => ofPicture(border, of, into);
+  const findRegions = regionFinder(distancesAt);
   const makeSurface = surfaceMaker();
-  const makeDetails = detailMaker();
+  const makeDetails = detailMaker(distancesAt);
   return ({
     resolved,
     wetness,
@@ -128,6 +136,7 @@ export function createPainter(): PreparePicture {
     const packed = new Uint32Array(pixels.buffer);
     const whole: readonly Stretch[] = [{ begin: 0, end: width }];
     const standing = standingOn(width);
+    const distances = distancesOn(panel, width, height);
     const paintRow = (row: number): void => {
       const at = (row - rows.from) * width;
       if (!surface) {
@@ -154,10 +163,12 @@ export function createPainter(): PreparePicture {
       if (done < width) grainOn(packed, row, { begin: done, end: width }, shades, surface, at);
     };
     const paintRows: RowPainter = (from, to) => {
+      ofPicture = distances;
       surface?.fill(from, to);
       details?.fill(from, to);
       loops.begin();
       for (let row = from; row < to; row++) paintRow(row);
+      ofPicture = NOT_PAINTING;
     };
     return { picture: { width, height: own, pixels }, paintRows };
   };

@@ -1,7 +1,7 @@
 import type { Size } from '../base/geometry';
 import { memo } from '../base/memo';
 import type { Border } from '../materials/design/placement';
-import { distancesAt } from './surface/distances';
+import type { DistancesAt } from './surface/distances';
 
 /**
  * The sides of all borders a place lies on: border i adds 2^i where it lies inside. A plain number, for up to 52 borders.
@@ -60,7 +60,9 @@ const firstsOf = (pixels: number, nodes: number): Int32Array =>
  * What finds where borders run through pictures. While a mark of the blend is dragged, passes stay where they are, and
  * while one pass is dragged the others do: so what is found for small pictures is kept, by border and as a whole.
  */
-export function regionFinder(): (borders: readonly Border[], tiling: Tiling) => PixelRuns {
+export function regionFinder(
+  distancesAt: DistancesAt,
+): (borders: readonly Border[], tiling: Tiling) => PixelRuns {
   const rasterOf = memo(
     MAX_RASTERS,
     (_border: Border, _w: number, _h: number, columns: number, rows: number, _pw: number, _ph: number) =>
@@ -89,7 +91,7 @@ export function regionFinder(): (borders: readonly Border[], tiling: Tiling) => 
           ? rasterOf(border, width, height, columns, rows, panel.width, panel.height)
           : emptyRaster(columns, rows),
       ),
-      classify: classifier(tiling, left, top),
+      classify: classifier(tiling, left, top, distancesAt),
       map,
       columns,
       left,
@@ -161,10 +163,10 @@ interface SquareRow {
 type Classifier = (border: Border, raster: BorderRaster, column: number, row: number) => number;
 
 /** Looks how a square lies to a border, and where the border may cross it, how each of its pixels does. */
-function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifier {
-  const { panel, width, height, columns, rows } = tiling;
+function classifier(tiling: Tiling, left: Int32Array, top: Int32Array, distancesAt: DistancesAt): Classifier {
+  const { panel, width, columns, rows } = tiling;
   const [stepX, stepY] = [panel.width / (columns - 1), panel.height / (rows - 1)];
-  const [acrossPixel, downPixel] = [panel.width / width, panel.height / height];
+  const acrossPixel = panel.width / width;
   // No border comes nearer to a square's middle than its corners are, or it may cross it.
   const reach = Math.hypot(stepX, stepY) / 2 + 0.1 * Math.max(stepX, stepY);
   let scratch = new Float64Array(64);
@@ -179,7 +181,7 @@ function classifier(tiling: Tiling, left: Int32Array, top: Int32Array): Classifi
     const size = (toX - fromX) * (toY - fromY);
     if (scratch.length < size) scratch = new Float64Array(size);
     const place = { left: fromX, top: fromY, columns: toX - fromX, rows: toY - fromY };
-    distancesAt(border, place, acrossPixel, downPixel, scratch);
+    distancesAt(border, place, scratch);
     const cover = new Uint8Array(size);
     for (let at = 0; at < size; at++) {
       const part = scratch[at] / acrossPixel + 0.5;

@@ -1,6 +1,6 @@
 import { memo } from '../../base/memo';
 import type { BorderDetail } from '../../engine/layers';
-import { distancesAt } from './distances';
+import type { DistancesAt } from './distances';
 import { LAMP, lightOnSlope, shadowOf, shineOnSlope } from './lamp';
 import type { Frame } from './surface';
 import { A_LIGHT } from './tiles';
@@ -37,7 +37,9 @@ const EACH = BLOCK * BLOCK;
  * What makes details, one picture after another. They follow borders and nothing else, so while the blend is changed they
  * are only looked up.
  */
-export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) => Details | undefined {
+export function detailMaker(
+  distancesAt: DistancesAt,
+): (details: readonly BorderDetail[], frame: Frame) => Details | undefined {
   const patchesOf = memo(
     MAX_SETS,
     (
@@ -57,7 +59,7 @@ export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) 
   return (details, frame) => {
     if (details.length === 0) return undefined;
     const { panel, width, height } = frame;
-    if (width * height > KEPT_UP_TO) return detailsOf(details, undefined, frame);
+    if (width * height > KEPT_UP_TO) return detailsOf(details, undefined, frame, distancesAt);
     const known = made.findIndex((one) => sameFrame(one.frame, frame) && sameDetails(one.details, details));
     const found =
       made[known]?.found ??
@@ -67,6 +69,7 @@ export function detailMaker(): (details: readonly BorderDetail[], frame: Frame) 
           patchesOf(along, detail, width, height, panel.width, panel.height),
         ),
         frame,
+        distancesAt,
       );
     if (known >= 0) made.splice(known, 1);
     made.unshift({ details, frame, found });
@@ -100,6 +103,7 @@ function detailsOf(
   all: readonly BorderDetail[],
   known: readonly Map<number, Patch | null>[] | undefined,
   frame: Frame,
+  distancesAt: DistancesAt,
 ): Details {
   const { width, height, from, to } = frame;
   const count = width * (to - from);
@@ -112,7 +116,7 @@ function detailsOf(
     const kept = known?.[i];
     const there = kept?.get(block);
     if (there !== undefined) return there;
-    const isThere = look(all[i], block % columns, Math.floor(block / columns), frame, scratch);
+    const isThere = look(all[i], block % columns, Math.floor(block / columns), frame, distancesAt, scratch);
     const found = isThere ? scratch : null;
     kept?.set(block, found ? found.slice() : null);
     return found;
@@ -234,6 +238,7 @@ function look(
   column: number,
   row: number,
   { panel, width, height }: Frame,
+  distancesAt: DistancesAt,
   patch: Patch,
 ): boolean {
   const [pixel, below] = [panel.width / width, panel.height / height];
@@ -245,7 +250,7 @@ function look(
   if (middle < -reach - half || (isDeep && !fills)) return false;
   patch.fill(0);
   const distances = isDeep ? DEEP.fill(middle) : NEAR;
-  if (!isDeep) distancesAt(along, { left, top, columns: ASKED, rows: ASKED }, pixel, below, NEAR);
+  if (!isDeep) distancesAt(along, { left, top, columns: ASKED, rows: ASKED }, NEAR);
   const most = fills ? Number.POSITIVE_INFINITY : reach;
   for (let y = 0, own = 0; y < BLOCK; y++)
     for (let x = 0; x < BLOCK; x++, own++) {
