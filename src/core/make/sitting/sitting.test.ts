@@ -4,10 +4,20 @@ import { bestOfEveryOrder } from '../../../testing/bestOfEveryOrder';
 import { faultsOfPlan } from '../../../testing/checkSitting';
 import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { compileSheet } from '../../sheet/compile';
+import { outcomeOf } from './evaluate';
 import { groupOf } from './fromSheet';
 import { whatWouldHelp } from './help';
 import { planSitting } from './plan';
-import { type AtHand, type Operation, type PanelGroup, type Sitting, USUAL_TABLE, whyNot } from './sitting';
+import {
+  type AtHand,
+  type Operation,
+  type PanelGroup,
+  type Planned,
+  type Sitting,
+  USUAL_TABLE,
+  whyNot,
+} from './sitting';
+import { workbenchOf } from './workbench';
 
 const minutes = fc.integer({ min: 1, max: 12 }).map((n) => n / 2);
 const anInk = fc.constantFrom('Gorse', 'Leat', 'Skerry', undefined);
@@ -67,9 +77,15 @@ test('whatever the evening, its plan can be worked: an independent checker finds
   fc.assert(
     fc.property(evening, (sitting: Sitting) => {
       fc.pre(whyNot(sitting) === undefined);
-      const { plan, bound, naive } = planSitting(sitting, { steps: 1 });
+      const { plan, order, bound, naive } = planSitting(sitting, { steps: 1 });
       expect(faultsOfPlan(sitting, plan)).toEqual([]);
       expect(plan.makespan).toBeGreaterThanOrEqual(bound - 1e-6);
+      // What orders are compared by is what their plans show.
+      const { lines, ...told } = plan;
+      const done = (what: Planned['does']) => lines.filter(({ does }) => does === what).length;
+      expect([told.wipes, told.washes]).toEqual([done('wipe'), done('wash')]);
+      const worked = Math.max(...lines.map(({ end }) => end));
+      expect(outcomeOf(workbenchOf(sitting), order)).toEqual({ ...told, worked });
       if (sitting.wants === 'early' && naive.panelAfterPanel)
         expect(plan.makespan).toBeLessThanOrEqual(naive.panelAfterPanel.makespan + 1e-6);
     }),
