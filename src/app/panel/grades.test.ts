@@ -10,10 +10,14 @@ const [first, second, third]: readonly ResolvedRecipe[] = Array.from({ length: 3
 const halves = (width: number, took: number): readonly Painted[] =>
   [0, 1].map(() => ({ width, height: width / 2, took: took / 2, pixels: new Uint8ClampedArray() }));
 const PIXELS = 400 * 400;
+const heavy = () => {
+  const grades = pictureGrades();
+  for (let i = 0; i < 2; i++) grades.painted(halves(400, 100));
+  return grades;
+};
 
 test('what takes long is coarse while the hand moves, from the second change on, and as it is when that rests', () => {
-  const grades = pictureGrades();
-  grades.painted(halves(400, 100));
+  const grades = heavy();
   grades.changed(first, PIXELS, 1000);
   expect(grades.of(first)).toBe(1);
   grades.changed(second, PIXELS, 1040);
@@ -24,20 +28,26 @@ test('what takes long is coarse while the hand moves, from the second change on,
   expect(grades.of(third)).toBe(1);
 });
 
-test('it stays coarse for one movement, even where the coarse one says that it need not be', () => {
-  const grades = pictureGrades();
-  grades.painted(halves(400, 60));
-  grades.changed(first, PIXELS, 1000);
-  grades.changed(second, PIXELS, 1040);
-  grades.painted(halves(200, 8));
-  grades.changed(third, PIXELS, 1080);
-  expect(grades.of(third)).toBe(2);
+test('once coarse it stays so where it is nearly light enough, and no longer where it is light', () => {
+  for (const [took, grade] of [
+    [8, 2],
+    [4, 1],
+  ] as const) {
+    const grades = heavy();
+    grades.changed(first, PIXELS, 1000);
+    grades.changed(second, PIXELS, 1040);
+    grades.painted(halves(200, took));
+    grades.changed(third, PIXELS, 1080);
+    expect(grades.of(third)).toBe(grade);
+  }
 });
 
-test('what is painted soon is never coarse', () => {
+test('what is painted soon is not coarse, even where one picture took long', () => {
   const grades = pictureGrades();
-  grades.painted(halves(400, 12));
-  grades.changed(first, PIXELS, 1000);
-  grades.changed(second, PIXELS, 1010);
-  expect(grades.of(second)).toBe(1);
+  for (const took of [12, 90, 12]) {
+    grades.painted(halves(400, took));
+    grades.changed(first, PIXELS, 1000);
+    grades.changed(second, PIXELS, 1010);
+    expect(grades.of(second)).toBe(1);
+  }
 });
