@@ -164,7 +164,7 @@ function painting({ operations, bytes }: Machine): Growth[] {
       across: 'passes',
       up: 'ms',
       lines: [{ told: 'with their details', points: laid }],
-      limit: `Passes cost by the length of their borders, not by their number: a full-page stencil and a hundred drops are the two steep steps. Nearly all of it is asking how far a pixel lies from a border, some 60 ns a time, at every second pixel; a coarser raster of each border, kept and read between, is the limit not yet gone to.`,
+      limit: `Passes cost by the length of their borders, not by their number: a full-page stencil and a hundred drops are the two steep steps. Two fifths of it is the surface along borders and a fifth how squares lie to them, a third of either asking how far a pixel lies from a border, once at every second pixel; a sixth is mixing the inks at the nodes of each region.`,
     },
   ];
 }
