@@ -58,6 +58,7 @@ const door = {
       for (let done: number = ROUNDS.first; done < rounds; done += ROUNDS.each) {
         await breathe();
         if (mine !== newest) {
+          // Who says that it is enough has the best that was found by then.
           tell(1);
           return undefined;
         }

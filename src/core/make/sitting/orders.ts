@@ -3,17 +3,6 @@ import { type Operation, tailOf } from './sitting';
 import type { Workbench } from './workbench';
 import type { Token } from './works';
 
-/** Panels that wait for each stage, when each can be taken up: as the sitting stands. */
-function waitingOf({ sitting: { groups }, stages, begun }: Workbench): number[][][] {
-  const waiting = groups.map((_, g) => [...(stages[g] ?? []).map((): number[] => []), []]);
-  for (const { group, next, ready } of begun.panels) {
-    const at = (stages[group] ?? []).findIndex(({ from }) => from >= next);
-    waiting[group]?.[at < 0 ? (stages[group] ?? []).length : at]?.push(ready);
-  }
-  for (const own of waiting) for (const ready of own) ready.sort((p, q) => p - q);
-  return waiting;
-}
-
 interface Candidate extends Token {
   /** When it could begin. */
   readonly start: number;
@@ -47,7 +36,8 @@ function listOrder(bench: Workbench, rule: (p: Candidate, q: Candidate) => numbe
   const { groups, atHand } = sitting;
   const hands = new Float64Array(atHand.hands).fill(begun.now);
   const order: Token[] = [];
-  const ready = waitingOf(bench);
+  // When each panel that waits for a stage can be taken up.
+  const ready = bench.waiting.map((own) => own.map((panels) => panels.map((panel) => panel.ready)));
   let last: Token | undefined;
   let lastInk: string | undefined;
   for (;;) {
@@ -97,8 +87,7 @@ const FOUR = 4;
 
 /** The plain ways; those that can be worked. */
 export function plainOrders(bench: Workbench): Readonly<Record<string, Token[]>> {
-  const { sitting, stages } = bench;
-  const waiting = waitingOf(bench);
+  const { sitting, stages, waiting } = bench;
   // Each panel by the stage it is at; panels further on come first.
   const panels = sitting.groups.flatMap((_, group) =>
     (waiting[group] ?? []).toReversed().flatMap((own, back) => {

@@ -1,4 +1,4 @@
-import { type Begun, notBegun } from './begun';
+import { type Begun, notBegun, type PanelBegun } from './begun';
 import { type Break, type BrushWish, type Operation, type Sitting, type Stage, stagesOf } from './sitting';
 
 /** In place of the number of an ink, a mat, a brush or a pair of hands, where there is none. */
@@ -49,7 +49,7 @@ export interface Workbench {
   /** The number that each group's first panel has among all; last, how many panels there are. */
   readonly firstPanel: readonly number[];
   /** By group and stage, the panels that wait for it, in the order in which they came to; after the last stage, what is done. */
-  readonly waiting: readonly (readonly (readonly number[])[])[];
+  readonly waiting: readonly (readonly (readonly PanelBegun[])[])[];
 }
 
 export function workbenchOf(sitting: Sitting, begun: Begun = notBegun(sitting)): Workbench {
@@ -109,9 +109,10 @@ function numbering(): { readonly names: readonly string[]; readonly of: (name: s
   };
 }
 
-function waitingOf(stages: Workbench['stages'], begun: Begun): number[][][] {
-  const waiting = stages.map((own) => [...own.map((): number[] => []), []]);
-  for (const { group, panel, next } of begun.panels.toSorted((p, q) => p.ready - q.ready)) {
+function waitingOf(stages: Workbench['stages'], begun: Begun): PanelBegun[][][] {
+  const waiting = stages.map((own) => [...own.map((): PanelBegun[] => []), []]);
+  for (const panel of begun.panels.toSorted((p, q) => p.ready - q.ready)) {
+    const { group, next } = panel;
     const own = stages[group] ?? [];
     // What is in the midst of a stage waits for the one after it.
     const at = own.findIndex(({ from }) => from >= next);

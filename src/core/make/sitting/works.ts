@@ -34,7 +34,9 @@ export function worksOf(
     works.push({ group, panel, from, to, hand: own, wipesAfter: undefined, first });
     first += to - from;
   }
-  const queues = waiting.map((own) => own.map((panels) => ({ panels: panels.slice(), taken: 0 })));
+  const queues = waiting.map((own) =>
+    own.map((panels) => ({ panels: panels.map(({ panel }) => panel), taken: 0 })),
+  );
   for (const { group, stage, wipesAfter } of order) {
     const queue = queues[group]?.[stage];
     const at = stages[group]?.[stage];
