@@ -137,9 +137,6 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await third.focus();
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
-  // However coarsely it followed the hand, once that rests every pixel of the screen is painted.
-  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowDown');
-  await expect.poll(() => pixelsToOne(page)).toBeCloseTo(1, 1);
   const turn = page.getByRole('button', { name: /^Edge stencil, placing 3, turn: / });
   await turn.focus();
   await page.keyboard.press('Shift+ArrowRight');
@@ -260,6 +257,31 @@ test.describe('with grain, gloss and shadows', () => {
     await page.keyboard.press('End');
     await expect(page.getByRole('menuitem').last()).toBeInViewport({ ratio: 1 });
     await page.keyboard.press('Escape');
+  });
+
+  test.describe('on a fine screen', () => {
+    test.use({ deviceScaleFactor: 2 });
+
+    test('a panel that takes long is coarse while a stencil is moved, and every pixel is painted once the hand rests', async ({
+      page,
+    }) => {
+      await openBench(page);
+      await addPass(page, 'Pattern stencil');
+      await expect.poll(() => pixelsToOne(page)).toBeCloseTo(1, 1);
+      const moved = page.getByRole('button', { name: /^Pattern stencil: / });
+      const widths = await moved.evaluate(async (handle) => {
+        const canvas = document.querySelector('main canvas') as HTMLCanvasElement;
+        const [fine, begun] = [canvas.width, performance.now()];
+        for (let i = 0; canvas.width === fine && performance.now() - begun < 20_000; i++) {
+          const key = i % 20 < 10 ? 'ArrowDown' : 'ArrowUp';
+          handle.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+          await new Promise((resolve) => setTimeout(resolve, 20));
+        }
+        return { fine, moving: canvas.width };
+      });
+      expect(widths.moving).toBe(Math.ceil(widths.fine / 2));
+      await expect.poll(() => pixelsToOne(page)).toBeCloseTo(1, 1);
+    });
   });
 });
 
