@@ -4,9 +4,12 @@ import { type ResolvedRecipe, resolve } from '../core/recipe/resolved';
 import { DEMO_CARDS } from '../data/demo/cards';
 import { DEMO_INKS } from '../data/demo/inks';
 import { DEMO_RECIPES } from '../data/demo/recipes';
+import type { Work } from './client';
 
 /** How long painters say that they worked, ms. */
 let took: number;
+/** After how many rows they give a picture up; never where left out. */
+let rowsPainted: number | undefined;
 /** What each painter was asked, in order. */
 type Asked = readonly [what: string, place: string, details?: unknown];
 let painters: Asked[][];
@@ -19,7 +22,8 @@ vi.mock('comlink', () => ({
       (what: string) =>
       (place: string, details?: unknown): Promise<unknown> => {
         asked.push([what, place, details]);
-        return Promise.resolve({ width: 1, height: 1, pixels: new Uint8ClampedArray(4), took });
+        const pixels = rowsPainted === undefined ? new Uint8ClampedArray(4) : null;
+        return Promise.resolve({ width: 1, height: rowsPainted ?? 1, pixels, took });
       };
     return Object.fromEntries(
       ['setMaterials', 'forget', 'paint', 'panelSampler'].map((what) => [what, note(what)]),
@@ -40,6 +44,7 @@ const asked = (painter: number) => painters[painter]?.map(([what, place]) => `${
 beforeEach(() => {
   painters = [];
   took = 1;
+  rowsPainted = undefined;
   vi.resetModules();
   vi.stubGlobal('Worker', class {});
   vi.stubGlobal('navigator', { hardwareConcurrency: 4 });
@@ -107,6 +112,19 @@ test('on two cores only what takes long is shared: the page itself wants one of 
   took = 2;
   expect(await paint('bench', resolvedWith(0.35), size)).toHaveLength(2);
   expect(await paint('bench', resolvedWith(0.36), size)).toHaveLength(1);
+});
+
+test('what was worked on a picture is told, even where it was given up', async () => {
+  const { paint } = await import('./client');
+  const told: Work[] = [];
+  for (const rows of [undefined, 3, 0]) {
+    rowsPainted = rows;
+    await paint('bench', resolvedWith(0.3), size, (work) => told.push(work));
+  }
+  expect(told).toEqual([
+    { pixels: 1, took },
+    { pixels: 3, took },
+  ]);
 });
 
 test('what is gone is not painted for nobody', async () => {

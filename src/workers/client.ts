@@ -5,7 +5,7 @@ import type { FilesDoor } from './files.worker';
 import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
 import type { PaperDoor } from './paper.worker';
-import type { Painted, PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
+import type { Painted, Painting, PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
 import type { PracticeDoor } from './practice.worker';
 import type { SearchDoor } from './search.worker';
 import type { ShelfDoor } from './shelf.worker';
@@ -108,16 +108,31 @@ const WORTH_A_CORE = 16;
 /** How long the last picture was worked on, by both painters together, ms. */
 let lastTook = 0;
 
+/** How many pixels were painted, by all painters together, and how long that took them, ms. */
+export interface Work {
+  readonly pixels: number;
+  readonly took: number;
+}
+
+const workOn = (halves: readonly Painting[]): Work => ({
+  pixels: halves.reduce((sum, { width, height }) => sum + width * height, 0),
+  took: halves.reduce((sum, { took }) => sum + took, 0),
+});
+
+const isPainted = (painting: Painting): painting is Painted => painting.pixels !== null;
+
 /**
  * Paints a panel for one place on the screen, its upper and its lower half at once where there are cores for it.
  *
  * @param resolved  its card, inks and designs cross only when they are others than the last time
+ * @param tell      told what was worked on it, even where it was given up
  * @returns the halves from the top down; null when a newer request came in between
  */
 export async function paint(
   place: string,
   resolved: ResolvedRecipe,
   request: Asked,
+  tell?: (work: Work) => void,
 ): Promise<Painted[] | null> {
   lastBusy = performance.now();
   // A hand that changes what it sees will go on to.
@@ -140,9 +155,11 @@ export async function paint(
   );
   // Small pictures wait for this one, too.
   lastBusy = performance.now();
-  const painted = halves.filter((half) => half !== null);
+  const work = workOn(halves);
+  if (work.pixels > 0) tell?.(work);
+  const painted = halves.filter(isPainted);
   if (painted.length < halves.length) return null;
-  lastTook = painted.reduce((sum, { took }) => sum + took, 0);
+  lastTook = work.took;
   return painted;
 }
 
@@ -187,7 +204,7 @@ export function paintQuietly(
     startPainting();
     const last = pictures.at(-1) as Painter;
     const painted = await withMaterials(last, place, materials).paint(place, { recipe, ...request });
-    return painted && [painted];
+    return isPainted(painted) ? [painted] : null;
   });
   quietQueue = painting.catch(() => {});
   return painting;

@@ -13,7 +13,7 @@ import { breathe } from './breathe';
 /** How long the worker paints before it looks whether a newer request has come, in ms. */
 const SLICE = 12;
 const ROWS = 16;
-/** A picture that is done sooner than this is finished, or a steady drag would never show one. In ms. */
+/** A picture with no more than this left to do is finished, or a steady drag would never show one. In ms. */
 const WORTH_FINISHING = 50;
 
 /** What a place's pictures are made of besides the recipe. It seldom changes, so it is sent apart. */
@@ -38,6 +38,17 @@ export interface PaintRequest {
 export interface Painted extends Picture {
   readonly took: number;
 }
+
+/** What was given up for a newer one: how many rows of it were painted, and how long that took, ms. */
+export interface GivenUp {
+  readonly pixels: null;
+  readonly width: number;
+  readonly height: number;
+  readonly took: number;
+}
+
+/** What a request for a picture comes to. */
+export type Painting = Painted | GivenUp;
 
 /** A place on the screen that shows a panel. */
 interface Place {
@@ -74,14 +85,11 @@ function resolvedAt(place: Place, recipe: Recipe): ResolvedRecipe {
 /** Panels are painted one after another: the first of many is there when its own work is done, not when all is. */
 let turn: Promise<unknown> = Promise.resolve();
 
-async function paintNow(
-  place: Place,
-  mine: number,
-  { recipe, ...request }: PaintRequest,
-): Promise<Painted | null> {
+async function paintNow(place: Place, mine: number, { recipe, ...request }: PaintRequest): Promise<Painting> {
+  const { width } = request;
   // In a drag several requests may be waiting already: let them in, so that only the last is painted.
   await breathe();
-  if (place.newest !== mine || place.isGone) return null;
+  if (place.newest !== mine || place.isGone) return { pixels: null, width, height: 0, took: 0 };
   const begun = performance.now();
   const { picture, paintRows } = prepare({ resolved: resolvedAt(place, recipe), ...request });
   const { from, to } = request.rows ?? { from: 0, to: request.height };
@@ -92,7 +100,9 @@ async function paintNow(
     if (performance.now() - since < SLICE) continue;
     took += performance.now() - since;
     await breathe();
-    if (place.newest !== mine && performance.now() - begun > WORTH_FINISHING) return null;
+    const height = Math.min(row + ROWS, to) - from;
+    const left = (took * (to - from - height)) / height;
+    if (place.newest !== mine && left > WORTH_FINISHING) return { pixels: null, width, height, took };
     since = performance.now();
   }
   took += performance.now() - since;
@@ -120,9 +130,9 @@ const door = {
    * Paints a panel for one place on the screen. A newer request for the place makes a long one give up, and skips those
    * still waiting.
    *
-   * @returns the picture, its pixels transferred; null when it was given up
+   * @returns the picture, its pixels transferred, or what was done of it when it was given up
    */
-  async paint(name: string, request: PaintRequest): Promise<Painted | null> {
+  async paint(name: string, request: PaintRequest): Promise<Painting> {
     const place = known(name);
     const mine = ++place.newest;
     const painting = turn.then(() => paintNow(place, mine, request));

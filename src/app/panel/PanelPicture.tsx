@@ -134,13 +134,12 @@ export function PanelPicture(props: Props) {
       ? paintQuietly(place, resolved, request)
       : pictures.painted(what, async () =>
           // One that was given up for a newer one is not painted after all.
-          mine === asked.current ? paint(place, resolved, request) : null,
+          mine === asked.current ? paint(place, resolved, request, grades.worked) : null,
         );
     pictureIsUnderWay(painting);
     painting
       .then((halves) => {
         if (!halves) return;
-        grades.painted(halves);
         show(halves);
         pictureIsPainted();
         setFailed(false);
@@ -179,11 +178,11 @@ export function PanelPicture(props: Props) {
     const { id, panel } = resolved.recipe;
     // Another panel will have another size here.
     if (changed.recipe.id !== id || changed.recipe.panel !== panel) return;
-    grades.changed(changed, columns * rows, performance.now());
+    grades.changed(changed, columns * rows, ratio, performance.now());
     const size = sizeBy(grades.of(changed), columns, rows);
     const what = { resolved: changed, wetness, progress, isPlain, ...size };
     pictures
-      .painted(what, () => paint(place, changed, requestOf(what)))
+      .painted(what, () => paint(place, changed, requestOf(what), grades.worked))
       // It is asked for again when it is to be shown, and what fails is told then.
       .catch(() => {});
   };
