@@ -66,6 +66,7 @@ export async function measure({
         row('drag-longtask', await longestTaskOfDrag(page), 'ms', 50),
         ...(await previews(page)),
         ...(await previewOfPasses(page)),
+        ...(await fineScreen(browser)),
         row('match-12mp', quantile(await matches(page), 0.5), 'ms', 1500),
         ...(await searches(page)),
         ...(await largeShelf(() => browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } }))),
@@ -160,6 +161,57 @@ async function previewOfPasses(page: Page): Promise<Row[]> {
     row('preview-passes', quantile(latencies, 0.95), 'ms', 50),
     row('preview-passes-median', quantile(latencies, 0.5), 'ms', null),
   ];
+}
+
+/**
+ * How long the panel stands still while a design is moved at each frame of a screen of two pixels to one, ms: each picture is
+ * overtaken by newer changes while it is painted.
+ */
+async function fineScreen(browser: Browser): Promise<Row[]> {
+  const page = await browser.newPage({
+    baseURL,
+    viewport: { width: 1440, height: 880 },
+    deviceScaleFactor: 2,
+  });
+  await firstView(page);
+  await addPass(page, 'Pattern stencil');
+  const selector = 'button[aria-label^="Pattern stencil:"]';
+  await page.waitForSelector(selector);
+  await page.waitForTimeout(1500);
+  const gaps = await page.evaluate(gapsOfDrag, { selector, drags: 3 });
+  await page.close();
+  return [
+    row('drag-fine-stencil', quantile(gaps, 0.5), 'ms', null),
+    row('drag-fine-stencil-p95', quantile(gaps, 0.95), 'ms', null),
+  ];
+}
+
+/** Runs in the page: moves a control at each frame for two seconds, some times over, and times from picture to picture. */
+async function gapsOfDrag({ selector, drags }: { selector: string; drags: number }) {
+  const canvas = document.querySelector('canvas');
+  const grip = document.querySelector(selector);
+  if (!canvas || !grip) throw new Error('the bench is not there');
+  const gaps: number[] = [];
+  for (let drag = 0; drag < drags; drag++) {
+    const begun = performance.now();
+    let last = begun;
+    const note = () => {
+      const now = performance.now();
+      gaps.push(now - last);
+      last = now;
+    };
+    const watch = new MutationObserver(note);
+    watch.observe(canvas, { attributeFilter: ['data-painted'] });
+    for (let i = 0; performance.now() - begun < 2000; i++) {
+      const key = i % 40 < 20 ? 'ArrowDown' : 'ArrowUp';
+      grip.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await new Promise(requestAnimationFrame);
+    }
+    watch.disconnect();
+    note();
+    await new Promise((resolve) => setTimeout(resolve, 1000));
+  }
+  return gaps;
 }
 
 /** The longest task on the page while a mark is dragged by the mouse for two seconds, ms. */
