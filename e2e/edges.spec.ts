@@ -5,7 +5,7 @@ import { expectAccessible } from './axe';
 import { choose } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
-import { goOn, test } from './test';
+import { goOn, stopUnderWay, test } from './test';
 
 const greys = Array.from({ length: 5 }, (_, i) =>
   ink(`Slate ${i + 1}`, `#${'3579b'[i]?.repeat(6)}` as Ink['overWhite']),
@@ -67,8 +67,9 @@ test('a thousand inks are searched and listed', async ({ page }) => {
   await expect(page.locator('main').getByRole('status')).toHaveText('1000 of 1000');
   await page.getByRole('searchbox').fill('ink 999');
   await expect(page.locator('main').getByRole('status')).toHaveText('1 of 1000');
+  const stopped = stopUnderWay(page);
   await goOn(page, '/choose');
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await stopped;
   await expect(page.getByRole('status').first()).toContainText('Stopped');
 });
 

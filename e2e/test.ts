@@ -44,3 +44,27 @@ export async function holdBack(page: Page, address: RegExp): Promise<() => void>
   });
   return letGo;
 }
+
+/**
+ * Presses Stop in the page as soon as it is there and the work has got somewhere: what a quick machine has done before a
+ * test has looked is met under way, too. Called before the work begins.
+ *
+ * @returns what was under way, as its bar says, where it has one
+ */
+export const stopUnderWay = (page: Page): Promise<string | null | undefined> =>
+  page.evaluate(
+    () =>
+      new Promise<string | null | undefined>((stopped) => {
+        const watch = new MutationObserver(() => {
+          const stop = [...document.querySelectorAll('button')].find(
+            ({ textContent }) => textContent === 'Stop',
+          );
+          const bar = document.querySelector('progress');
+          if (!stop || bar?.value === 0) return;
+          watch.disconnect();
+          stop.click();
+          stopped(bar?.ariaLabel);
+        });
+        watch.observe(document.body, { subtree: true, childList: true, attributes: true });
+      }),
+  );

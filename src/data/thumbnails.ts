@@ -16,7 +16,7 @@ export async function pictureSign(resolved: ResolvedRecipe, isPlain: boolean): P
 }
 
 /** One more when panels come to be painted otherwise, so that no old picture is shown for a new one. */
-const PAINTED_AS = 4;
+const PAINTED_AS = 5;
 
 /** What a thumbnail is of: so many pixels high, of what has this sign. */
 export const thumbnailOf = (sign: string, pixels: number): string => `${sign} ${pixels}`;

@@ -4,6 +4,7 @@ import type { LinearRgb } from '../materials/colour/lab';
 import type { Spectrum } from '../materials/colour/spectrum';
 import type { Ink } from '../materials/ink/ink';
 import { lightOfByte, srgbByteOf } from './signal';
+import { MOST_MORE } from './surface/details';
 import type { Surface } from './surface/surface';
 
 /**
@@ -13,8 +14,8 @@ import type { Surface } from './surface/surface';
  */
 export const SHADE = 10;
 
-/** How much thicker and thinner a place is asked for to learn how its colour goes with the coat. */
-const ASIDE = 0.35;
+/** So much thicker and thinner a place is asked for to learn how its colour goes with the coat. */
+const ASIDE = MOST_MORE;
 /** How a colour goes with the coat is told from every so-manieth band. */
 const EVERY = 4;
 /** So much grainier a coat gets as it is lifted to nothing. By eye. */
@@ -34,6 +35,7 @@ export interface Shades {
 /**
  * How colours go with the coat, so that unevenness is unevenness of the ink: laid u coats more or less for each that lies
  * there, a place has the signal C + S·u + Q·u², which is right at its own coat and where it is a third thicker or thinner.
+ * Farther off a parabola that fell soon rises again.
  * The less lies there, the grainier it is: S and Q have that in them.
  * C is such that the place keeps its mean colour with its grain and its bare specks.
  *

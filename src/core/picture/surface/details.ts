@@ -7,6 +7,9 @@ import { A_LIGHT } from './tiles';
 
 /** As much again as lies there, as a byte tells more or less ink. */
 const A_MARK = 127;
+/** So much more or less ink at the most, as a part of what lies there: farther off its colour is not known (`shades.ts`). */
+export const MOST_MORE = 0.35;
+const MOST_COVER = A_MARK * MOST_MORE;
 
 /** What passes do to the pixels of some rows of a picture, beside their colours. */
 export interface Details {
@@ -205,7 +208,8 @@ function addCover(
 ): void {
   for (let i = 0; i < pixels; i++) {
     if (hidden[own + i] + covered[own + i] > 0) continue;
-    cover[at + i] = byteOf(cover[at + i] + patch[own + i]);
+    const lies = cover[at + i] + patch[own + i];
+    cover[at + i] = Math.min(Math.max(lies, -MOST_COVER), MOST_COVER);
   }
 }
 
@@ -244,14 +248,14 @@ function look(
   const [pixel, below] = [panel.width / width, panel.height / height];
   const half = (BLOCK / 2 + 1) * Math.hypot(pixel, below);
   const [left, top] = [column * BLOCK, row * BLOCK];
-  const { reach, fills, cover, height: heightAt } = detail;
+  const { reach, deep = reach, fills, cover, height: heightAt } = detail;
   const middle = along((left + BLOCK / 2) * pixel, (top + BLOCK / 2) * below);
-  const isDeep = middle > reach + half;
+  const isDeep = middle > deep + half;
   if (middle < -reach - half || (isDeep && !fills)) return false;
   patch.fill(0);
   const distances = isDeep ? DEEP.fill(middle) : NEAR;
   if (!isDeep) distancesAt(along, { left, top, columns: ASKED, rows: ASKED }, NEAR);
-  const most = fills ? Number.POSITIVE_INFINITY : reach;
+  const most = fills ? Number.POSITIVE_INFINITY : deep;
   for (let y = 0, own = 0; y < BLOCK; y++)
     for (let x = 0; x < BLOCK; x++, own++) {
       const at = y * ASKED + x;

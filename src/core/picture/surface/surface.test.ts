@@ -5,8 +5,9 @@ import type { FinishId } from '../../materials/card/finishes';
 import { deltaE00 } from '../../materials/colour/difference';
 import { type Lab, labOfXyz, srgbLinear, xyzOfLinearRgb } from '../../materials/colour/lab';
 import { OWN_DESIGNS } from '../../materials/design/own';
+import type { Border } from '../../materials/design/placement';
 import { setShare } from '../../recipe/editLadder';
-import { PASS_KINDS } from '../../recipe/passes/passes';
+import { PASS_KINDS, type Pass } from '../../recipe/passes/passes';
 import { placedPasses, type ResolvedRecipe } from '../../recipe/resolved';
 import { TOOL_IDS, type ToolId } from '../../recipe/tools/tools';
 import { type Picture, paintPanel } from '../paint';
@@ -296,4 +297,31 @@ test('a drop left to dry has a rim darker than the ink around it, one dabbed at 
   expect(rimOf('dried')).toBeLessThan(0.95);
   expect(rimOf('minute')).toBeLessThan(0.99);
   expect(rimOf('dabbed')).toBeGreaterThan(0.97);
+});
+
+test('a rim of strong ink on strong ink turns to no other colour', () => {
+  const plain = resolvedOf([ink('teal', '#009aab'), dark], undefined, {
+    panel: PANEL,
+    joints: [{ width: 20 }],
+  });
+  const params = { after: 'dried', distance: 120, drops: 40, seed: 3 };
+  const splashed = withPass(plain, 'splash', { params });
+  const front = placedPasses(splashed, splashed.recipe.passes[0] as Pass)[0]?.borders[0] as Border;
+  const dpi = 200;
+  const [before, after] = [painted(plain, dpi), painted(splashed, dpi)];
+  let [lighter, darker] = [0, 0];
+  for (let i = 0; i < before.width * before.height; i++) {
+    const [column, row] = [i % before.width, Math.floor(i / before.width)];
+    const inside = front(((column + 0.5) / dpi) * 25.4, ((row + 0.5) / dpi) * 25.4);
+    // Nearer to it some of what lies inside is in the pixel.
+    if (inside > -0.07 || inside < -0.3) continue;
+    for (let channel = 0; channel < 3; channel++) {
+      const more = (after.pixels[4 * i + channel] ?? 0) - (before.pixels[4 * i + channel] ?? 0);
+      lighter = Math.max(lighter, more);
+      darker = Math.min(darker, more);
+    }
+  }
+  expect(darker).toBeLessThan(-10);
+  // A little red comes back as this teal gets thicker; told farther than it is known it was 25.
+  expect(lighter).toBeLessThan(20);
 });

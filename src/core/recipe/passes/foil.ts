@@ -60,7 +60,7 @@ export const foil = definePass({
   finestLine: 0.5,
   layOn: (context) => ({
     // It tears off along the glue's edge, which is never quite even.
-    ...withRagged(placed(context), 0.07, 0.4, 33),
+    ...withRagged(placed(context), { far: 0.07, size: 0.4 }, 33),
     surface: [MIRROR],
     effects: [
       DRY,

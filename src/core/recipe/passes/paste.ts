@@ -53,7 +53,7 @@ export const paste = definePass({
     const rub = context.params.rub / 100;
     return {
       // Its edge crumbles a little as the stencil comes up.
-      ...withRagged(placed(context), 0.1, 0.6, 21),
+      ...withRagged(placed(context), { far: 0.1, size: 0.6 }, 21),
       surface: [SCRAPED],
       effects: [
         DRY,

@@ -19,14 +19,22 @@ import { DRY_AFTER_WATER, DRY_BY_ITSELF } from './water';
 const AFTER = {
   dabbed: { label: 'dabbed at once', middle: 0.3, uneven: 0.1, soft: 0.25, rim: 0, width: 1 },
   minute: { label: 'dabbed after a minute', middle: 0.65, uneven: 0.35, soft: 0, rim: 0.12, width: 0.16 },
-  dried: { label: 'left to dry', middle: 0.7, uneven: 0.45, soft: 0, rim: 0.7, width: 0.17 },
+  dried: { label: 'left to dry', middle: 0.7, uneven: 0.45, soft: 0, rim: 0.42, width: 0.2 },
 } as const;
 /** What a drop takes, of what water can take of an ink at all: little at once, more once it has lain; common practice. */
 export const dropTakes = (after: keyof typeof AFTER): number => AFTER[after].middle;
-/** How far a drop's outline wanders, over which length, mm. */
-const RAGGED = { far: 0.55, size: 2.4 } as const;
+/** How a drop's outline wanders, mm: its shape, and the little bays and tongues of a front that card draws in. By eye. */
+export const RAGGED = [
+  { far: 0.6, size: 5 },
+  { far: 0.2, size: 0.95 },
+] as const;
 /** Where ink has settled as the drop shrank: mm inside its rim. */
 const TIDES = [0.9, 2.1] as const;
+
+/** Deeper in a drop, mm, there is neither a tide nor a soft edge. */
+const DEEP = TIDES[1] + 0.8;
+/** Over so much, mm, the rim runs out into the drop: it was laid there as the drop shrank. */
+const FEATHER = 0.14;
 
 /** What is seen of a drop from near by. Its border tells half the distance. */
 function driedDrop(seed: number, after: keyof typeof AFTER): SurfaceDetail {
@@ -36,23 +44,26 @@ function driedDrop(seed: number, after: keyof typeof AFTER): SurfaceDetail {
   return {
     border: 0,
     reach: 0.3,
+    deep: DEEP / 2,
     fills: true,
     cover: (halved, x, y) => {
       const inside = 2 * halved;
       const crawls = crawl(x, y);
+      const pool = pools(x, y);
+      // The rim stands where the water ended, nowhere of the same width, and darkest where most of it ran together.
+      const here = rim * (0.85 + 0.6 * pool);
       if (inside <= 0) {
         if (rim === 0) return 0;
-        // The rim stands where the water ended, nowhere of the same width.
         const part = inside / (width * (1 + 0.6 * crawls));
-        return rim * Math.exp(-part * part);
+        return here * Math.exp(-part * part);
       }
-      const pool = pools(x, y);
       let more = uneven * (0.75 * pool + 0.35 * crawls);
       if (soft > 0) more += soft * Math.exp(-inside / 0.6);
       if (rim === 0) return more;
+      more += here * Math.exp(-inside / FEATHER);
       const tide = inside + 0.25 * crawls + 0.3 * pool;
       for (const at of TIDES)
-        if (Math.abs(tide - at) < 0.25) more += 0.3 * rim * Math.exp(-(((tide - at) / 0.09) ** 2));
+        if (Math.abs(tide - at) < 0.25) more += 0.5 * rim * Math.exp(-(((tide - at) / 0.09) ** 2));
       return more;
     },
   };
@@ -100,7 +111,7 @@ export const splash = definePass({
   layOn: ({ panel, params }) => {
     const drops = () => dropsOf(panel, params);
     return {
-      borders: [ragged(borderOfDrops(drops, panel), RAGGED.far, RAGGED.size, params.seed)],
+      borders: [ragged(borderOfDrops(drops, panel), RAGGED, params.seed)],
       surface: [driedDrop(params.seed, params.after)],
       effects: [
         DRY,

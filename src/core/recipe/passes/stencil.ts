@@ -29,5 +29,6 @@ export const creepOf = ({ wets, ink }: Pick<PlacementContext, 'wets' | 'ink'>): 
  */
 export function crept(edge: Border, context: Pick<PlacementContext, 'wets' | 'ink'>): Border {
   const far = creepOf(context);
-  return ragged((x, y) => edge(x, y) + far / 2, far, CREEPS.size + CREEPS.wider * far, CREEPS.seed);
+  const wander = { far, size: CREEPS.size + CREEPS.wider * far };
+  return ragged((x, y) => edge(x, y) + far / 2, [wander], CREEPS.seed);
 }

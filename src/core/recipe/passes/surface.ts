@@ -10,9 +10,11 @@ export interface SurfaceDetail {
   readonly border: number;
   /** On either side of the border no farther than this is the surface other than on the rest of that side. */
   readonly reach: Millimetres;
+  /** The same for the inside alone, where what lies along the border goes deeper. */
+  readonly deep?: Millimetres;
   /** Whether the rest of the inside, too, is other than without it. */
   readonly fills?: true;
-  /** More ink (above 0) or less, as a part of what lies there; by the distance inside, mm, and the place. */
+  /** More ink (above 0) or less, as a part of what lies there, a third of it at the most; by the distance inside, mm, and the place. */
   readonly cover?: (inside: Millimetres, x: Millimetres, y: Millimetres) => number;
   /** How high it stands over the card. */
   readonly height?: (inside: Millimetres) => Millimetres;

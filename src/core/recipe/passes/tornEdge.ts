@@ -73,13 +73,12 @@ export const tornEdge = definePass({
     const params = onPanel(context.params, panel);
     const below = belowTear(params);
     const straightOff = 1 / Math.hypot(1, STEEP);
-    const fibres = FIBRES.far + creepOf(context);
+    const far = FIBRES.far + creepOf(context);
+    // What creeps far does so in longer waves, or the border would change faster than one may.
+    const wander = { far, size: Math.max(FIBRES.size, 3 * far) };
     const strength = params.strength / 100;
     return {
-      borders: [
-        // What creeps far does so in longer waves, or the border would change faster than one may.
-        ragged((x, y) => straightOff * below(x, y), fibres, Math.max(FIBRES.size, 3 * fibres), params.seed),
-      ],
+      borders: [ragged((x, y) => straightOff * below(x, y), [wander], params.seed)],
       surface: [ALONG_SCRAP],
       blend: params.fade,
       effects: [
