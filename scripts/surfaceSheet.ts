@@ -182,5 +182,5 @@ await sharp({
   },
 })
   .composite(cells)
-  .png({ palette: true, dither: 1, effort: 9 })
+  .png({ compressionLevel: 9 })
   .toFile(join(import.meta.dirname, '..', 'docs', 'screenshots', 'surface.png'));
