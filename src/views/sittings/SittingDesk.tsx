@@ -144,8 +144,9 @@ function useWork({ record, known, run }: RunProps) {
     changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
   const done = async (line: Planned) => {
     const at = minutesInto(run, Date.now());
-    const after = withDone(known.sitting, run, line, at);
-    await change((old) => withDone(known.sitting, old, line, at));
+    const before = (await change((old) => withDone(known.sitting, old, line, at)))?.run;
+    const after = before && withDone(known.sitting, before, line, at);
+    if (!after || after === before) return;
     const last = after.lines.at(-1);
     const step = stepOf(known, line);
     if (line.does !== 'operation' || !last || !step) return;

@@ -75,6 +75,18 @@ describe('when a piece that is done now was begun', () => {
     expect(withDone(of, once, line, 8)).toBe(once);
     expect(withDone(of, once, { ...line, panel: 1 }, 8).lines).toHaveLength(2);
   });
+
+  test('a brush is washed once, and a mat wiped once, until it is used again', () => {
+    for (const [line, use, other] of [
+      [piece({ does: 'wash', brush: 2 }), piece({ panel: 3, brush: 2 }), piece({ does: 'wash', brush: 1 })],
+      [piece({ does: 'wipe', mat: 1 }), piece({ panel: 3, mat: 1 }), piece({ does: 'wipe', mat: 0 })],
+    ] as const) {
+      const once = withDone(of, ran(), line, 5);
+      expect(withDone(of, once, line, 8)).toBe(once);
+      expect(withDone(of, once, other, 8).lines).toHaveLength(2);
+      expect(withDone(of, withDone(of, once, use, 8), line, 9).lines).toHaveLength(3);
+    }
+  });
 });
 
 /** Works a sitting off, each piece as much longer as is said; what happens between is up to the test. */

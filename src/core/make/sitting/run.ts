@@ -119,18 +119,24 @@ export function begunAt(
   return Math.min(Math.max(free, ready, dry, ...paused.map(({ start, minutes }) => start + minutes)), now);
 }
 
-/** A line done now. */
-export function withDone(sitting: Sitting, run: SittingRun, line: Planned, now: Minutes): SittingRun {
-  // Pressed twice, or in two tabs: it is done once.
-  const isDone = run.lines.some(
+/** Whether nothing is left to do of a line: its operation is done, its brush not used since it was washed, nor its mat. */
+function isDone({ lines }: SittingRun, line: Planned): boolean {
+  if (line.does !== 'operation') {
+    const on = line.does === 'wash' ? 'brush' : 'mat';
+    return lines.findLast((one) => one[on] === line[on])?.does === line.does;
+  }
+  return lines.some(
     (one) =>
-      line.does === 'operation' &&
       one.does === 'operation' &&
       !one.spoiled &&
       keyOf(one) === keyOf(line) &&
       one.operation === line.operation,
   );
-  if (isDone) return run;
+}
+
+/** A line done now; the same run where that is done already: pressed twice, or in two tabs, it is done once. */
+export function withDone(sitting: Sitting, run: SittingRun, line: Planned, now: Minutes): SittingRun {
+  if (isDone(run, line)) return run;
   return {
     ...run,
     lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, now), end: now }],
