@@ -15,6 +15,7 @@ import { changePanel, listPanels, logPanel, removePanels, restorePanels } from '
 import { saveInks } from '../../data/shelf';
 import { useNotify } from '../../ui/Notices';
 import { logWorker } from '../../workers/client';
+import { once } from '../once';
 import { useRecipeActions } from '../recipes/recipeActions';
 import { useSession } from '../session';
 
@@ -30,7 +31,7 @@ export function useLogActions() {
   return useMemo(
     () => ({
       /** Logs the recipe in hand as a panel made today, and opens its page. */
-      async log(resolved: ResolvedRecipe, times: readonly StepTime[] = []) {
+      log: once(async (resolved: ResolvedRecipe, times: readonly StepTime[] = []) => {
         await autosave.flush();
         const panel = await logPanel(db, {
           date: today(),
@@ -40,7 +41,7 @@ export function useLogActions() {
           ...(times.length > 0 ? { times } : {}),
         });
         navigate(`/log/${panel.id}`);
-      },
+      }),
       /** Changes what is said of a panel; `part` may go by what is said of it by then. */
       async change({ id }: MadePanel, part: Partial<MadePanel> | ((now: MadePanel) => Partial<MadePanel>)) {
         await changePanel(db, id, (now) => ({ ...now, ...(typeof part === 'function' ? part(now) : part) }));

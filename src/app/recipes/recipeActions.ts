@@ -9,6 +9,7 @@ import { closed } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
 import { download } from '../download';
+import { once } from '../once';
 import { useSession } from '../session';
 import type { Refusal } from './refusal';
 
@@ -31,17 +32,17 @@ export function useRecipeActions() {
     return {
       open,
       /** Keeps a recipe as a new one and opens it. */
-      async openNew(recipe: Recipe) {
+      openNew: once(async (recipe: Recipe) => {
         await autosave.flush();
         const { id } = await addRecipe(db, recipe);
         navigate(`/bench/${id}`, { state: TO_BE_NAMED });
-      },
-      async duplicate(recipe: Recipe) {
+      }),
+      duplicate: once(async (recipe: Recipe) => {
         await autosave.flush();
         const copy = await addRecipe(db, recipe);
         notify({ text: `“${copy.recipe.name}” is a copy of “${recipe.name}”.` });
         open(copy.id);
-      },
+      }),
       async remove({ id, name }: Recipe) {
         await autosave.flush();
         const record = await removeRecipe(db, id);

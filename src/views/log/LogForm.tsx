@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { today } from '../../app/log/useLogActions';
+import { useOnce } from '../../app/once';
 import { useSession, useShelf } from '../../app/session';
 import { cleanName } from '../../core/base/names';
 import { MADE_LIMITS } from '../../core/keep/log/made';
@@ -16,7 +17,7 @@ export function LogForm({ onClose }: { readonly onClose: () => void }) {
   const [fields, setFields] = useState({ name: '', date: today(), inks: '', occasion: '', note: '' });
   const [problem, setProblem] = useState<string>();
   const set = (part: Partial<typeof fields>) => setFields((now) => ({ ...now, ...part }));
-  const keep = async () => {
+  const keep = useOnce(async () => {
     const name = cleanName(fields.name);
     const inkNames = fields.inks.split(',').map(cleanName).filter(Boolean);
     if (name === '' || name.length > MADE_LIMITS.name) return setProblem('A name has 1 to 120 letters.');
@@ -31,7 +32,7 @@ export function LogForm({ onClose }: { readonly onClose: () => void }) {
     });
     onClose();
     navigate(`/log/${panel.id}`);
-  };
+  });
   return (
     <FormDialog
       title="A panel made without a recipe"

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useOnce } from '../../app/once';
 import { useSession } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { useObjectUrl } from '../../app/useObjectUrl';
@@ -53,7 +54,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
   );
   const places = reading && 'places' in reading ? reading.places : [];
   const trusted = places.filter(({ doubt }) => !doubt);
-  const keep = async () => {
+  const keep = useOnce(async () => {
     if (corners)
       await changePanel(db, panel.id, (now) => ({
         ...now,
@@ -68,7 +69,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
         ...(isWet ? { wet: true } : {}),
       })),
     );
-  };
+  });
   return (
     <Modal lies="page" className="flex flex-col" described onClose={onClose}>
       <Dialog.Title className="heading text-lg">Read No {panel.number} off its photograph</Dialog.Title>

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
 import { today } from '../../app/log/useLogActions';
+import { useOnce } from '../../app/once';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import { readFile } from '../../app/readFile';
 import { useSession, useShelf } from '../../app/session';
@@ -27,7 +28,7 @@ export function SittingsView() {
   const sittings = useLiveQuery(() => listSittings(db), [db]);
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
   const bringing = useBringIn();
-  const add = async () => {
+  const add = useOnce(async () => {
     const [first] = recipes ?? [];
     const id = crypto.randomUUID();
     const made: SittingRecord = {
@@ -36,7 +37,7 @@ export function SittingsView() {
     };
     await saveSittings(db, [made]);
     navigate(`/sittings/${id}`);
-  };
+  });
   if (!sittings || !recipes) return <p className="p-6 text-mute">Opening the sittings …</p>;
   const isDone = ({ run }: SittingRecord) => run?.endedAt !== undefined;
   const groups = [
