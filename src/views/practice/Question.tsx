@@ -96,6 +96,9 @@ const Digit = ({ place }: { readonly place: number }) => (
   <kbd className="font-sans text-mute tabular-nums">{place + 1}</kbd>
 );
 
+/** The places of an order, as many as are ever asked. */
+const NTH = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as const;
+
 function Order({ item, onAnswer }: Props<OrderItem>) {
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const press = (place: number) => {
@@ -115,7 +118,7 @@ function Order({ item, onAnswer }: Props<OrderItem>) {
               <button type="button" aria-pressed={at >= 0} className={OPTION} onClick={() => press(place)}>
                 {face && <FaceView face={face} label={`swatch ${place + 1}`} size="small" />}
                 <span>
-                  <Digit place={place} /> {at >= 0 ? `is number ${at + 1}` : `swatch ${place + 1}`}
+                  <Digit place={place} /> {at >= 0 && `comes ${NTH[at]}`}
                 </span>
               </button>
             </li>
