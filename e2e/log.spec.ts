@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
-import { goOn, test } from './test';
+import { goOn, pressTwice, test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -112,11 +112,7 @@ test('at the desk the last step logs one panel, pressed once or twice, with the 
   await expect(next).toBeVisible();
   for (let step = 0; step < 40 && (await next.isVisible()); step++) await next.click();
   await page.getByRole('button', { name: 'Finish' }).click();
-  // A double tap: the second press comes before anything has followed from the first.
-  await page.getByRole('button', { name: 'Log this panel' }).evaluate((button: HTMLButtonElement) => {
-    button.click();
-    button.click();
-  });
+  await pressTwice(page.getByRole('button', { name: 'Log this panel' }));
   await expect(page.getByRole('heading', { name: /No 1/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Times' }).getByRole('listitem').first()).toBeVisible();
   await goOn(page, '/log');
@@ -158,13 +154,10 @@ test('corners are moved by keys, a picture that is none is refused, and readings
   });
   await expect(page.getByRole('button', { name: /Keep 0 readings/ })).toBeDisabled();
   await page.keyboard.press('Escape');
-  // One is taken out, and comes back.
+  // One is taken out, however often it is pressed, and comes back.
   const readings = page.getByRole('region', { name: 'Readings', exact: true });
   const count = await readings.getByRole('button', { name: /^Take out the reading/ }).count();
-  await readings
-    .getByRole('button', { name: /^Take out the reading/ })
-    .first()
-    .click();
+  await pressTwice(readings.getByRole('button', { name: /^Take out the reading/ }).first());
   await expect(readings.getByRole('button', { name: /^Take out the reading/ })).toHaveCount(count - 1);
   await page
     .getByRole('listitem')

@@ -6,6 +6,7 @@ import { formatBare } from '../../core/base/length';
 import { counted } from '../../core/base/words';
 import { comparedReadings, mediansOff } from '../../core/keep/learn/compared';
 import type { MadePanel } from '../../core/keep/log/made';
+import { type PlacedReading, stillThere, withoutReadings, withReadings } from '../../core/keep/log/readings';
 import { hexOfLab } from '../../core/materials/colour/hex';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
@@ -40,18 +41,20 @@ export function ReadingsList({ panel, resolved }: Props) {
   const { height } = resolved.recipe.panel;
   const keep = (readings: (now: MadePanel['readings']) => MadePanel['readings']) =>
     change(panel, (now) => ({ readings: readings(now.readings) }));
-  /** Takes readings out by their places, the first first; what is read before they come back stays, behind them. */
   const takeOut = async (places: readonly number[]) => {
-    const gone = panel.readings.flatMap((reading, place) =>
+    const meant = panel.readings.flatMap((reading, place) =>
       places.includes(place) ? [{ place, reading }] : [],
     );
+    let gone: readonly PlacedReading[] = [];
+    await keep((now) => {
+      gone = stillThere(now, meant);
+      return withoutReadings(now, gone);
+    });
+    if (gone.length === 0) return;
     const undo = async () => {
-      await keep((now) =>
-        gone.reduce((readings, { place, reading }) => readings.toSpliced(place, 0, reading), [...now]),
-      );
+      await keep((now) => withReadings(now, gone));
       await learn();
     };
-    await keep((now) => now.filter((_, place) => !places.includes(place)));
     notify({ text: `${counted(gone.length, 'reading')} taken out.`, undo: () => void undo() });
     await learn();
   };
