@@ -1,8 +1,8 @@
 import { useState } from 'react';
 
 /**
- * Work that makes something, and then shows it: called again before it is through, by a double tap or a key that is held, it
- * makes nothing more.
+ * Work that makes or takes away something: called again before it is through, by a double tap or a key that is held, it does
+ * nothing more.
  *
  * @returns the work, or that which is under way
  */
@@ -19,7 +19,9 @@ export function once<Args extends readonly unknown[]>(
 }
 
 /** The same for work that each drawing of a view makes anew. */
-export function useOnce(work: () => Promise<void>): () => Promise<void> {
+export function useOnce<Args extends readonly unknown[]>(
+  work: (...args: Args) => Promise<void>,
+): (...args: Args) => Promise<void> {
   const [guarded] = useState(() => once((latest: () => Promise<void>) => latest()));
-  return () => guarded(work);
+  return (...args) => guarded(() => work(...args));
 }

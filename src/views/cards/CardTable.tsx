@@ -1,5 +1,6 @@
 import { createColumnHelper } from '@tanstack/react-table';
 import { useMemo } from 'react';
+import { useOnce } from '../../app/once';
 import { useSession } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { takeAll } from '../../app/takeAll';
@@ -75,7 +76,7 @@ export function CardTable({ cards, unit, onEdit }: Props) {
       column.accessor(({ note }) => note ?? '', { id: 'note', header: 'Note' }),
     ];
   }, [unit, onEdit, tags]);
-  const takeOut = async (taken: readonly Card[]) => {
+  const takeOut = useOnce(async (taken: readonly Card[]) => {
     const { gone, left } = await takeAll(
       taken,
       (card) => removeCard(db, card.id),
@@ -85,7 +86,7 @@ export function CardTable({ cards, unit, onEdit }: Props) {
       text: `${gone.length} out of the drawer.${left > 0 ? ` ${left} stay: recipes lie on them, or it is the last.` : ''}`,
       undo: () => void db.cards.bulkPut([...gone]),
     });
-  };
+  });
   return (
     <DrawerTable
       label="Cards"

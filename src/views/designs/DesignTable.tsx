@@ -2,6 +2,7 @@ import { createColumnHelper } from '@tanstack/react-table';
 import { strToU8, zipSync } from 'fflate';
 import { useMemo } from 'react';
 import { download } from '../../app/download';
+import { useOnce } from '../../app/once';
 import { useSession } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { takeAll } from '../../app/takeAll';
@@ -72,13 +73,13 @@ export function DesignTable({ designs, finest, unit, onEdit }: Props) {
       column.accessor(({ id }) => tags.tagsOf(id).join(', '), { id: 'tags', header: 'Tags' }),
     ];
   }, [unit, finest, onEdit, tags]);
-  const takeAway = async (taken: readonly Design[]) => {
+  const takeAway = useOnce(async (taken: readonly Design[]) => {
     const { gone, left } = await takeAll(taken, ({ id }) => removeDesign(db, id));
     notify({
       text: `${gone.length} gone.${left > 0 ? ` ${left} stay: recipes are made with them.` : ''}`,
       undo: () => void db.designs.bulkPut([...gone]),
     });
-  };
+  });
   return (
     <DrawerTable
       label="Designs"

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
+import { useOnce } from '../../app/once';
 import { useSession, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { spreadsOf } from '../../core/keep/learn/inkParams';
@@ -36,7 +37,7 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
     stopLog();
     setDone(undefined);
   };
-  const forget = async () => {
+  const forget = useOnce(async () => {
     const before = await saveInks(
       db,
       taught.map(({ taught: _, ...ink }) => ink),
@@ -45,7 +46,7 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
       text: `What was learned of ${counted(taught.length, 'ink')} is forgotten; the log stays.`,
       undo: () => void saveInks(db, before),
     });
-  };
+  });
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
       <div className="flex flex-wrap items-center gap-3">

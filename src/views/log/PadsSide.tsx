@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
+import { useOnce } from '../../app/once';
 import { useSession, useShelf } from '../../app/session';
 import { cleanName } from '../../core/base/names';
 import type { MadePanel } from '../../core/keep/log/made';
@@ -101,10 +102,10 @@ function PadRow({ state }: { readonly state: PadState }) {
   const { ink, dryness } = state;
   const isKnown = isPadKnown(state);
   const left = Math.round(100 * Math.min(1, Math.max(0, 1 - dryness / EMPTY)));
-  const reink = async () => {
+  const reink = useOnce(async () => {
     const before = await reinkPad(db, ink.id, today());
     notify({ text: `${ink.name} re-inked today.`, undo: () => void restorePad(db, ink.id, before) });
-  };
+  });
   return (
     <li className="flex flex-wrap items-center gap-3 py-1.5">
       <InkDot ink={ink} className="size-5" />

@@ -1,6 +1,7 @@
 import { createColumnHelper } from '@tanstack/react-table';
 import { type ReactNode, useMemo, useState } from 'react';
 import { download } from '../../app/download';
+import { useOnce } from '../../app/once';
 import { useSession } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { useTags } from '../../app/useTags';
@@ -234,17 +235,17 @@ function Taken({ inks, tags, families, onDone }: TakenProps) {
   const notify = useNotify();
   const none = inks.length === 0;
   const told = `${inks.length} ${inks.length === 1 ? 'ink' : 'inks'}`;
-  const move = async (change: (ink: Ink) => Ink, where: string) => {
+  const move = useOnce(async (change: (ink: Ink) => Ink, where: string) => {
     const after = inks.map(change);
     const before = await saveInks(db, after);
     notify({ text: `${told} moved to ${where}.`, undo: () => void restoreInks(db, after, before) });
     onDone();
-  };
+  });
   const exportThem = async () => {
     const { writeInksCsv } = await import('../../core/files/inksCsv');
     download('inks.csv', 'text/csv', writeInksCsv(inks));
   };
-  const remove = async () => {
+  const remove = useOnce(async () => {
     const gone = await removeInks(
       db,
       inks.map(({ id }) => id),
@@ -255,7 +256,7 @@ function Taken({ inks, tags, families, onDone }: TakenProps) {
       undo: () => void saveInks(db, gone),
     });
     onDone();
-  };
+  });
   return (
     <>
       {tags}
