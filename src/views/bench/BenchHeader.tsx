@@ -63,7 +63,8 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
             label="Name of the recipe"
             shown={name}
             onCommit={rename}
-            className="heading -ml-1.5 w-[min(25rem,44vw)] truncate border-transparent bg-transparent text-title hover:border-line"
+            // On a phone it leaves room for Undo: the panel would move down under the finger that makes the first change.
+            className="heading -ml-1.5 w-[min(25rem,44vw)] truncate border-transparent bg-transparent text-title hover:border-line max-sm:w-[calc(100vw-15.5rem)]"
           />
         </span>
         <SaveSign />
