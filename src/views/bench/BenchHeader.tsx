@@ -81,8 +81,8 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
           <RecipeMenu onVersions={() => setVersions(true)} />
         </Suspense>
       </div>
-      {/* Two lines always, so that nothing moves when the sentence grows. */}
-      <div data-tour="run" className="min-h-14 sm:min-h-14">
+      {/* Two lines always, and three on a phone, so that nothing moves when the sentence comes or grows. */}
+      <div data-tour="run" className="min-h-27 sm:min-h-14">
         <Suspense fallback={null}>
           <RecipeSentence {...props} />
         </Suspense>
