@@ -96,8 +96,8 @@ const Digit = ({ place }: { readonly place: number }) => (
   <kbd className="font-sans text-mute tabular-nums">{place + 1}</kbd>
 );
 
-/** The places of an order, as many as are ever asked. */
-const NTH = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as const;
+/** The places of an order, as many as one is asked of. */
+const NTH = ['first', 'second', 'third', 'fourth', 'fifth'] as const;
 
 function Order({ item, onAnswer }: Props<OrderItem>) {
   const [chosen, setChosen] = useState<readonly number[]>([]);
