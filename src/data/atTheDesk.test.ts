@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import type { Swatch } from '../core/keep/swatches/book';
 import { setShare } from '../core/recipe/editLadder';
 import { ink, resolvedOf, withPass } from '../testing/resolvedRecipes';
@@ -101,5 +101,16 @@ describe('small pictures of recipes', () => {
     expect(isOfSign(kept, sign)).toBe(true);
     expect(isOfSign(kept, sign.slice(0, -1))).toBe(false);
     expect(isOfSign(kept, await signOf({}, true))).toBe(false);
+  });
+
+  test('are not kept where there is no room, which is nobody’s fault; what else goes wrong is told', async () => {
+    const db = freshDb();
+    const thumbnail = { id: 'r1', of: 'a panel', picture: new Blob(['x']) };
+    const putting = vi.spyOn(db.thumbnails, 'put');
+    putting.mockRejectedValueOnce(new DOMException('no room', 'QuotaExceededError'));
+    await writeThumbnail(db, thumbnail);
+    expect(await readThumbnail(db, 'r1')).toBeUndefined();
+    putting.mockRejectedValueOnce(new DOMException('closed', 'InvalidStateError'));
+    await expect(writeThumbnail(db, thumbnail)).rejects.toThrow('closed');
   });
 });

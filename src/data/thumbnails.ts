@@ -1,6 +1,7 @@
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { Database } from './database';
 import type { Thumbnail } from './records';
+import { isFull } from './storage';
 
 /**
  * Changes with whatever is seen in a recipe's picture; its name, its notes and its tags are not.
@@ -27,6 +28,11 @@ export const isOfSign = ({ of }: Thumbnail, sign: string): boolean => of.startsW
 export const readThumbnail = (db: Database, id: string): Promise<Thumbnail | undefined> =>
   db.thumbnails.get(id);
 
+/** Keeps a picture that can be made anew: where there is no room it is not kept, and nobody is told. */
 export const writeThumbnail = async (db: Database, thumbnail: Thumbnail): Promise<void> => {
-  await db.thumbnails.put(thumbnail);
+  try {
+    await db.thumbnails.put(thumbnail);
+  } catch (error) {
+    if (!isFull(error)) throw error;
+  }
 };

@@ -7,7 +7,7 @@ import type { AppStore } from './store';
 /** How long the maker's hand must rest before the draft is saved, in ms. */
 const SAVE_AFTER = 250;
 /** How long a save that failed waits until it is tried again, in ms: longer each time, up to the last. */
-const RETRY_AFTER = [2000, 4000, 8000, 16_000, 30_000] as const;
+const RETRY_AFTER = [2000, 4000, 8000] as const;
 
 /** Joins the draft to the database. */
 export interface Autosave {

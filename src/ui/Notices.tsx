@@ -9,9 +9,14 @@ export const useNotify = () => useContext(NoticeContext);
 /** Loaded with the first notice there is. */
 const NoticeList = lazy(() => import('./NoticeList'));
 
-/** The last few before another; what is under way stays, for its way out is there, and is told once. */
+/** Whether it only says something, with nothing to press. */
+const isWords = ({ undo, action, work }: Notice): boolean => !(undo || action || work);
+
+/** The last few before another; what is under way stays, for its way out is there. Nothing is told twice at a time. */
 const keptBefore = <One extends Notice>(all: readonly One[], next: Notice): readonly One[] =>
-  all.filter((notice, i) => (notice.work ? notice.work !== next.work : i >= all.length - 2));
+  all
+    .filter((notice) => !(isWords(notice) && isWords(next) && notice.text === next.text))
+    .filter((notice, i, others) => (notice.work ? notice.work !== next.work : i >= others.length - 2));
 
 export function NoticeProvider({ children }: { readonly children: ReactNode }) {
   const [notices, setNotices] = useState<readonly (Notice & { id: number })[]>();

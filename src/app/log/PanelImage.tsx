@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { type MadePanel, type PanelPhoto, resolveMade } from '../../core/keep/log/made';
 import { readPhoto } from '../../data/panels';
 import { readThumbnail, writeThumbnail } from '../../data/thumbnails';
@@ -64,6 +64,8 @@ function Photo({ photo, width, height, label }: PhotoProps) {
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const key = `photo ${photo.id} ${width}`;
   const of = JSON.stringify([photo.corners, width, height, ratio]);
+  // Shown also where it finds no room to be kept.
+  const [made, setMade] = useState<{ readonly of: string; readonly picture: Blob }>();
   const picture = useLiveQuery(async () => {
     const kept = await readThumbnail(db, key);
     return kept?.of === of ? kept.picture : null;
@@ -80,10 +82,11 @@ function Photo({ photo, width, height, label }: PhotoProps) {
         Math.round(width * ratio),
         Math.round(height * ratio),
       );
+      setMade({ of, picture: shown });
       await writeThumbnail(db, { id: key, of, picture: shown });
     })();
   }, [db, picture, photo, key, of, width, height, ratio]);
-  const address = useObjectUrl(picture);
+  const address = useObjectUrl(made?.of === of ? made.picture : picture);
   if (!address) return <span className="block bg-field" style={{ width, height }} />;
   return (
     <img
