@@ -25,6 +25,15 @@ import type {
 } from './records';
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
 
+/**
+ * Dexie keeps to itself what fails in a promise of its own that nobody waits for: it becomes a rejection as any other, or what
+ * was not stored would not be told. That the database was closed is told by what closed it.
+ */
+const everywhere = (Dexie.Promise as unknown as { PSD: { onunhandled: (reason: unknown) => void } }).PSD;
+everywhere.onunhandled = (reason) => {
+  if (!(reason instanceof Dexie.DatabaseClosedError)) void Promise.reject(reason);
+};
+
 /** Everything the maker has saved, in this browser. */
 export class Database extends Dexie {
   readonly inks!: Table<Ink, string>;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useOnce } from '../../app/once';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Card } from '../../core/materials/card/card';
@@ -39,7 +40,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
       undo: () => void (before ? saveCard(db, before) : db.cards.delete(card.id)),
     });
   };
-  const remove = async (card: Card) => {
+  const remove = useOnce(async (card: Card) => {
     try {
       await removeCard(db, card.id);
       notify({ text: `${card.name} is out of the drawer.`, undo: () => void saveCard(db, card) });
@@ -52,7 +53,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
         });
       else throw error;
     }
-  };
+  });
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <PageHeader title="Cards">

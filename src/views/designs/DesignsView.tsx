@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { useOnce } from '../../app/once';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { TileWall } from '../../app/TileWall';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
@@ -52,7 +53,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
       undo: () => void (before ? saveDesign(db, before) : db.designs.delete(design.id)),
     });
   };
-  const remove = async (design: Design) => {
+  const remove = useOnce(async (design: Design) => {
     try {
       await removeDesign(db, design.id);
       notify({ text: `${design.name} is gone.`, undo: () => void saveDesign(db, design) });
@@ -62,7 +63,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
         text: `${design.name} stays: it is used in ${error.by.join(', ')}. Give these another design first.`,
       });
     }
-  };
+  });
   const listed = shelf.designs.filter(({ use }) => shown === 'all' || use === shown);
   return (
     <main className="flex min-h-0 flex-1 flex-col">

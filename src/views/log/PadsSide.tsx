@@ -135,11 +135,20 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
   const [kind, setKind] = useState<OwnTool['kind']>('brush');
   const name = cleanName(label);
   const canAdd = name !== '' && name.length <= OWN_TOOL_LIMITS.label && tools.length < OWN_TOOL_LIMITS.tools;
-  const add = () => {
+  const add = useOnce(async () => {
     if (!canAdd) return;
-    void saveTool(db, { id: crypto.randomUUID(), kind, label: name });
+    await saveTool(db, { id: crypto.randomUUID(), kind, label: name });
     setLabel('');
-  };
+  });
+  const wash = useOnce(async (tool: OwnTool) => {
+    const { holds: _, ...rest } = tool;
+    await saveTool(db, { ...rest, washed: today() });
+    notify({ text: `${tool.label} is washed.`, undo: () => void saveTool(db, tool) });
+  });
+  const takeAway = useOnce(async (tool: OwnTool) => {
+    await removeTool(db, tool);
+    notify({ text: `${tool.label} is taken away.`, undo: () => void saveTool(db, tool) });
+  });
   return (
     <section aria-label="Brushes and daubers">
       <h2 className="heading mb-2">Brushes and daubers</h2>
@@ -147,7 +156,7 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
         className="mb-2 flex flex-wrap gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          add();
+          void add();
         }}
       >
         <Select
@@ -194,24 +203,10 @@ function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
                   void saveTool(db, holds ? { ...rest, holds } : rest);
                 }}
               />
-              <Button
-                aria-label={`${tool.label} is washed today`}
-                onClick={() => {
-                  const { holds: _, ...rest } = tool;
-                  void saveTool(db, { ...rest, washed: today() });
-                  notify({ text: `${tool.label} is washed.`, undo: () => void saveTool(db, tool) });
-                }}
-              >
+              <Button aria-label={`${tool.label} is washed today`} onClick={() => void wash(tool)}>
                 Washed today
               </Button>
-              <Button
-                look="bare"
-                aria-label={`Take ${tool.label} away`}
-                onClick={() => {
-                  void removeTool(db, tool);
-                  notify({ text: `${tool.label} is taken away.`, undo: () => void saveTool(db, tool) });
-                }}
-              >
+              <Button look="bare" aria-label={`Take ${tool.label} away`} onClick={() => void takeAway(tool)}>
                 ×
               </Button>
             </li>

@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
+import { useOnce } from '../../app/once';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { useDriedShelf } from '../../app/useDriedShelf';
@@ -78,7 +79,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
     setSampling(false);
     await keepAll(inksOfReadings(readings, names, () => crypto.randomUUID()));
   };
-  const remove = async (ink: Ink) => {
+  const remove = useOnce(async (ink: Ink) => {
     try {
       await removeInk(db, ink.id);
       notify({ text: `${ink.name} is off the shelf.`, undo: () => void saveInk(db, ink) });
@@ -88,7 +89,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
         text: `${ink.name} stays: it is laid in ${error.by.join(', ')}. Put another ink there first.`,
       });
     }
-  };
+  });
   if (!card) return <p className="p-6">The shelf has no card to dry inks on.</p>;
   return (
     <main className="flex min-h-0 flex-1 flex-col">
