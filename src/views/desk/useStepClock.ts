@@ -22,7 +22,8 @@ export function useStepClock(): StepClock {
 
   const settle = useCallback(() => {
     const now = Date.now();
-    const more = now - since.current;
+    // A clock that is put back takes nothing away.
+    const more = Math.max(now - since.current, 0);
     since.current = now;
     setSpent(({ before, step }) => ({ before, step: step + more }));
   }, []);

@@ -30,6 +30,7 @@ import {
   withDone,
   withOrder,
   withoutLast,
+  withSound,
   withSpoiled,
 } from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
@@ -156,18 +157,17 @@ function useWork({ record, known, run }: RunProps) {
     if (finished) await logOfSitting(db, record.id, keyOf(line), finished);
   };
   const back = async () => {
-    const last = run.lines.at(-1);
-    if (!last) return;
-    const logged = run.logged[keyOf(last)];
-    await change(withoutLast);
+    const before = (await change(withoutLast))?.run;
+    const last = before?.lines.at(-1);
+    const logged = last && before?.logged[keyOf(last)];
     if (logged !== undefined) await removePanels(db, [logged]);
   };
   const spoil = async (line: Planned, isAgain: boolean) => {
-    const before = run;
-    await change((old) => withSpoiled(old, line, isAgain));
+    const before = (await change((old) => withSpoiled(old, line, isAgain)))?.run;
+    if (!before) return;
     notify({
       text: `Panel ${numberOf(known, line)} ${isAgain ? 'is begun again from its bare card' : 'is taken out'}.`,
-      undo: () => void change((old) => ({ ...old, out: before.out, lines: before.lines })),
+      undo: () => void change((old) => withSound(old, line, before)),
     });
   };
   return { done, back, spoil };

@@ -10,8 +10,18 @@ import { groupOf } from './fromSheet';
 import { whatWouldHelp } from './help';
 import { bottleDoes, millilitres, panelUse, usedTogether } from './materials';
 import { planSitting } from './plan';
-import { clockAfter, minutesBetween, newSitting, whyNotPlanned } from './record';
-import { beginRun, begunAt, nextLines, runNow, withDone, withOrder, withoutLast, withSpoiled } from './run';
+import { clockAfter, minutesBetween, newSitting, type SittingRun, whyNotPlanned } from './record';
+import {
+  beginRun,
+  begunAt,
+  nextLines,
+  runNow,
+  withDone,
+  withOrder,
+  withoutLast,
+  withSound,
+  withSpoiled,
+} from './run';
 import { type Plan, type Planned, type Sitting, USUAL_TABLE } from './sitting';
 
 const [gorse, leat, skerry] = [
@@ -74,6 +84,13 @@ describe('when a piece that is done now was begun', () => {
     const once = withDone(of, ran(), line, 5);
     expect(withDone(of, once, line, 8)).toBe(once);
     expect(withDone(of, once, { ...line, panel: 1 }, 8).lines).toHaveLength(2);
+  });
+
+  test('on a clock that was put back it is done no earlier than the last one, and never before the run', () => {
+    const early = withDone(of, ran(), piece({}), -30);
+    expect(early.lines).toMatchObject([{ start: 0, end: 0 }]);
+    const late = withDone(of, ran(piece({ panel: 3, end: 50 })), piece({}), -10);
+    expect(late.lines.at(-1)).toMatchObject({ start: 50, end: 50 });
   });
 
   test('a brush is washed once, and a mat wiped once, until it is used again', () => {
@@ -162,6 +179,36 @@ describe('a run', () => {
       ),
       { numRuns: 25 },
     );
+  });
+
+  test('a panel told spoiled that is not counts as it did, and what was done meanwhile stays', () => {
+    const { run } = workOff(sitting, () => 0);
+    const early = { ...run, lines: run.lines.slice(0, 5) };
+    const panel = early.lines.find(({ does }) => does === 'operation') as Planned;
+    const own = (run: SittingRun) =>
+      run.lines
+        .filter((line) => keyOf(line) === keyOf(panel) && line.does === 'operation' && !line.spoiled)
+        .map(({ operation }) => operation);
+    for (const isAgain of [true, false]) {
+      const spoiled = withSpoiled(early, panel, isAgain);
+      expect([own(spoiled).length > 0, spoiled.out.length]).toEqual([!isAgain, isAgain ? 0 : 1]);
+      expect(withSpoiled(spoiled, panel, isAgain)).toEqual(spoiled);
+      let later: SittingRun = spoiled;
+      for (let step = 0; step < 4; step++) {
+        const now = Math.max(...later.lines.map(({ end }) => end));
+        const next = nextLines(runNow(sitting, later, now).plan, 1)[0];
+        if (next) later = withDone(sitting, later, next, Math.max(now, next.start) + 2);
+      }
+      const sound = withSound(later, panel, early);
+      expect(own(sound)).toEqual(own(early));
+      expect(sound.out).toEqual([]);
+      expect(sound.lines.map(({ spoiled: _, ...line }) => line)).toEqual(
+        later.lines.map(({ spoiled: _, ...line }) => line),
+      );
+      expect(sound.lines.filter((line) => keyOf(line) !== keyOf(panel))).toEqual(
+        later.lines.filter((line) => keyOf(line) !== keyOf(panel)),
+      );
+    }
   });
 
   test('with little room to dry it never comes to a stop, whatever is late or spoiled', () => {

@@ -1,5 +1,5 @@
 import type { Minutes } from '../../sheet/times';
-import { type Begun, begunAfter, keyOf } from './begun';
+import { type Begun, begunAfter, type DoneLine, keyOf } from './begun';
 import { evaluate } from './evaluate';
 import { listOrders, mended, plainOrders } from './orders';
 import type { BegunWith, SittingRun } from './record';
@@ -134,13 +134,14 @@ function isDone({ lines }: SittingRun, line: Planned): boolean {
   );
 }
 
-/** A line done now; the same run where that is done already: pressed twice, or in two tabs, it is done once. */
+/**
+ * A line done now; the same run where that is done already: pressed twice, or in two tabs, it is done once. On a clock that was
+ * put back meanwhile it is done no earlier than the last one.
+ */
 export function withDone(sitting: Sitting, run: SittingRun, line: Planned, now: Minutes): SittingRun {
   if (isDone(run, line)) return run;
-  return {
-    ...run,
-    lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, now), end: now }],
-  };
+  const end = Math.max(now, 0, ...run.lines.map((one) => one.end));
+  return { ...run, lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, end), end }] };
 }
 
 /** The last thing done is taken back; its panel is no longer logged. */
@@ -160,5 +161,32 @@ export function withSpoiled(
   const key = keyOf(panel);
   return isAgain
     ? { ...run, lines: run.lines.map((line) => (keyOf(line) === key ? { ...line, spoiled: true } : line)) }
-    : { ...run, out: [...run.out, key] };
+    : { ...run, out: [...new Set([...run.out, key])] };
+}
+
+/**
+ * A panel that was told spoiled is not, after all: what was done of it before counts again, and what was begun anew on another
+ * card does not. Whatever else was done meanwhile stays.
+ *
+ * @param before  the run when it was told
+ */
+export function withSound(
+  run: SittingRun,
+  panel: { readonly group: number; readonly panel: number },
+  before: SittingRun,
+): SittingRun {
+  const key = keyOf(panel);
+  const wasSound = (line: DoneLine): boolean =>
+    before.lines.some(
+      (one) => !one.spoiled && keyOf(one) === key && one.operation === line.operation && one.end === line.end,
+    );
+  return {
+    ...run,
+    out: run.out.filter((one) => one !== key || before.out.includes(key)),
+    lines: run.lines.map((line) => {
+      if (keyOf(line) !== key) return line;
+      const { spoiled: _, ...rest } = line;
+      return wasSound(line) ? rest : { ...rest, spoiled: true };
+    }),
+  };
 }
