@@ -1,28 +1,39 @@
-import { layered, smoothNoise } from '../../base/noise';
+import type { Size } from '../../base/geometry';
+import type { Millimetres } from '../../base/length';
+import { layered, roughNoise, smoothNoise } from '../../base/noise';
 import { LINEAR } from '../../choose/photo/pixels';
 import { linearRgbOfHex } from '../../materials/colour/hex';
 import { type LinearRgb, srgbSignal } from '../../materials/colour/lab';
+import { OWN_DESIGNS } from '../../materials/design/own';
+import { type Border, borderOf } from '../../materials/design/placement';
 import { type Ink, isBare } from '../../materials/ink/ink';
+import { INK_KINDS } from '../../materials/ink/kinds';
 import { type Picture, paintPanel } from '../../picture/paint';
+import { addPass } from '../../recipe/editPasses';
 import { jointSpans, runLength } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { withChange } from '../log/changes';
 import type { TroubleId } from '../log/troubles';
 
-/** What a fault does to the light of a place: x and y in parts of the panel, 0…1. */
-type Fault = (light: LinearRgb, x: number, y: number) => LinearRgb;
+/** What a fault does to the light of a place, mm from the panel's top left corner. */
+type Fault = (light: LinearRgb, x: Millimetres, y: Millimetres) => LinearRgb;
 
 /** What a fault is painted with. */
 interface Scene {
-  readonly resolved: ResolvedRecipe;
+  readonly panel: Size;
   readonly card: LinearRgb;
-  /** The middle of the joint that is looked at, from the top, 0…1, and how wide it is. */
-  readonly joint: { readonly at: number; readonly width: number };
+  /** The middle of the joint that is looked at, from the top, and how wide it is, mm. */
+  readonly joint: { readonly at: Millimetres; readonly width: Millimetres };
   readonly inks: readonly LinearRgb[];
 }
 
 const SEED = 5;
-const fine = smoothNoise(1, SEED);
+/** Grain of a card that a stroke passes over; beads of ink; how an edge wanders; how a thumb presses. All by eye. */
+const flecks = smoothNoise(0.7, SEED);
+const beads = roughNoise(1.4, SEED + 4);
+const wander = roughNoise(5, SEED + 2);
+const presses = smoothNoise(3.5, SEED + 3);
+/** Over a panel, in parts of it. */
 const patches = layered(smoothNoise(1, SEED + 1));
 
 const mix = (p: LinearRgb, q: LinearRgb, part: number): LinearRgb => ({
@@ -34,88 +45,132 @@ const dimmed = ({ r, g, b }: LinearRgb, by: number): LinearRgb => ({ r: r * by, 
 /** As if so much more of the same ink lay there: light goes through it once more. */
 const deeper = ({ r, g, b }: LinearRgb, by: number): LinearRgb => ({ r: r ** by, g: g ** by, b: b ** by });
 const bump = (distance: number, width: number): number => Math.exp(-((distance / width) ** 2));
+/** How much of a place is covered, 0…1, by how far inside something it lies, over so many mm about its edge. */
+const within = (inside: Millimetres, soft: Millimetres = 0.5): number =>
+  Math.min(Math.max(inside / soft + 0.5, 0), 1);
 const BROWN: LinearRgb = { r: 0.2, g: 0.13, b: 0.07 };
+const GREY: LinearRgb = { r: 0.45, g: 0.45, b: 0.45 };
 
 /** The faults that are seen in pixels; the others are recipes that went wrong, painted as such. */
 const FAULTS: Readonly<Partial<Record<TroubleId, (scene: Scene) => Fault>>> = {
   hardLine:
-    ({ joint }) =>
+    ({ joint, panel: { width, height } }) =>
     (light, x, y) => {
-      const arc = joint.at + 0.06 * Math.sin(3 * x + 0.6);
-      const below = y > arc && y < arc + 0.16;
-      return below ? deeper(light, 1 + 0.7 * Math.exp(-(y - arc) / 0.05)) : light;
+      const arc = joint.at + 0.06 * height * Math.sin((3 * x) / width + 0.6);
+      const below = y - arc + 0.5 * wander(x, y);
+      const line = 0.7 * Math.exp(-Math.max(below, 0) / (0.05 * height)) * within(0.16 * height - below, 6);
+      return mix(light, deeper(light, 1 + line), within(below));
     },
   disc:
-    ({ joint, inks }) =>
+    ({ joint, inks, panel: { width, height } }) =>
     (light, x, y) => {
-      const far = Math.hypot(x - 0.6, (y - joint.at) * 1.25);
-      return far < 0.13 ? mix(light, inks.at(-1) ?? light, 0.75) : light;
+      const inside =
+        0.12 * width - Math.hypot(x - 0.6 * width, y - joint.at + 0.05 * height) + 0.8 * wander(x, y);
+      // It stands dark, darkest where the rim of the tool came down.
+      const lies = 0.7 + 0.12 * presses(x, y) + 0.2 * bump(inside - 1.4, 1.2);
+      return mix(light, inks.at(-1) ?? light, within(inside, 1.4) * lies);
     },
   muddyBand:
-    ({ joint }) =>
-    (light, _, y) =>
-      mix(light, BROWN, 0.75 * bump(y - joint.at, Math.max(joint.width, 0.12) * 0.6)),
-  wetSplotches: () => (light, x, y) => deeper(light, 1.25 + 0.55 * patches(5 * x, 6 * y)),
-  drySplotches: () => (light, x, y) => {
-    const patch = patches(7 * x, 8 * y);
-    return patch > 0
-      ? deeper(light, 1 + 1.2 * Math.min(patch, 0.5))
-      : mix(light, { r: 1, g: 1, b: 1 }, Math.min(-0.5 * patch, 0.2));
-  },
-  specks:
-    ({ card }) =>
+    ({ joint, panel: { height } }) =>
     (light, x, y) =>
-      fine(70 * x, 85 * y) > 0.62 ? mix(light, card, 0.85) : light,
-  creeping:
-    ({ inks }) =>
+      mix(light, BROWN, 0.75 * bump(y - joint.at + wander(x, y), 0.6 * Math.max(joint.width, 0.12 * height))),
+  wetSplotches:
+    ({ panel: { width, height } }) =>
     (light, x, y) =>
-      mix(light, inks.at(-1) ?? light, 0.55 * bump(y - 0.16, 0.1) * Math.max(0, 0.4 + patches(3 * x, 3 * y))),
-  fingerprints: () => (light, x, y) => {
-    const [u, v] = [(x - 0.72) / 0.13, (y - 0.24) / 0.16];
-    const far = Math.hypot(u, v);
-    return far < 1 ? deeper(light, 1 + 0.8 * Math.max(0, Math.sin(16 * far + 2 * u)) * (1 - far)) : light;
-  },
-  waterMarks:
-    ({ card }) =>
+      deeper(light, 1.25 + 0.55 * patches((5 * x) / width, (6 * y) / height)),
+  drySplotches:
+    ({ panel: { width, height } }) =>
     (light, x, y) => {
-      for (const [cx, cy, size] of [
-        [0.3, 0.35, 0.13],
-        [0.62, 0.62, 0.17],
-        [0.75, 0.25, 0.07],
-      ] as const) {
-        const far = Math.hypot(x - cx, (y - cy) * 1.25) / size;
-        if (far < 0.9) return mix(light, card, 0.35);
-        if (far < 1.08) return deeper(light, 1.5);
-      }
-      return light;
+      const patch = patches((7 * x) / width, (8 * y) / height);
+      return patch > 0
+        ? deeper(light, 1 + 1.2 * Math.min(patch, 0.5))
+        : mix(light, { r: 1, g: 1, b: 1 }, Math.min(-0.5 * patch, 0.2));
     },
-  curl: () => (light, x, y) =>
-    dimmed(light, 1 - 0.5 * Math.abs(x - 0.5) ** 1.2 - 0.12 * Math.sin(9 * y) * Math.abs(x - 0.5)),
-  lostResist:
-    ({ card }) =>
+  specks:
+    ({ card, panel: { width, height } }) =>
     (light, x, y) =>
-      isInDesign(x, y) ? mix(light, card, 0.08) : light,
-  clinging:
-    ({ card }) =>
-    (light, x, y) =>
-      isInDesign(x, y) ? mix(mix(light, card, 0.75), light, 0.5 + 0.5 * patches(12 * x, 12 * y)) : light,
-  greyWhite: () => (light, x, y) =>
-    isInDesign(x, y) ? mix(light, { r: 0.45, g: 0.45, b: 0.45 }, 0.8) : light,
-  unreadable: () => (light, x, y) => (isInGreeting(x, y) ? deeper(light, 1.25) : light),
+      mix(
+        light,
+        card,
+        0.85 * within(flecks(x, y) + 0.5 * patches((4 * x) / width, (5 * y) / height) - 0.7, 0.2),
+      ),
+  creeping:
+    ({ inks, panel: { width, height } }) =>
+    (light, x, y) => {
+      const stray = Math.max(0, 0.4 + patches((3 * x) / width, (3 * y) / height));
+      return mix(light, inks.at(-1) ?? light, 0.55 * stray * bump(y - 0.16 * height, 0.1 * height));
+    },
+  fingerprints: ({ panel: { width, height } }) => {
+    const prints = [
+      fingerprint(0.7 * width, 0.24 * height, 14),
+      fingerprint(0.03 * width, 0.66 * height, -50),
+    ];
+    return (light, x, y) => deeper(light, 1 + prints.reduce((sum, print) => sum + print(x, y), 0));
+  },
+  curl:
+    ({ panel: { width, height } }) =>
+    (light, x, y) => {
+      const aside = Math.abs(x / width - 0.5);
+      return dimmed(light, 1 - 0.5 * aside ** 1.2 - 0.12 * Math.sin((9 * y) / height) * aside);
+    },
+  lostResist: ({ card, panel }) => {
+    const leaf = leafOn(panel);
+    return (light, x, y) => mix(light, card, 0.08 * within(leaf(x, y)));
+  },
+  clinging: ({ card, panel }) => {
+    const leaf = leafOn(panel);
+    return (light, x, y) => {
+      const sticks = 0.12 + 0.75 * within(beads(x, y) + patches(0.1 * x, 0.1 * y) - 0.15, 0.5);
+      return mix(light, mix(card, light, sticks), within(leaf(x, y)));
+    };
+  },
+  greyWhite: ({ panel }) => {
+    const leaf = leafOn(panel);
+    return (light, x, y) => mix(light, GREY, (0.8 + 0.1 * wander(x, y)) * within(leaf(x, y)));
+  },
+  unreadable: ({ panel }) => {
+    const writing = writingOn(panel);
+    return (light, x, y) => mix(light, deeper(light, 1.25), within(writing(x, y)));
+  },
 };
 
-/** A leaf with its stem, standing for whatever design there is. */
-function isInDesign(x: number, y: number): boolean {
-  const [u, v] = [(x - 0.5) / 0.3, (y - 0.5) / 0.3];
-  const isLeaf = Math.abs(u) < 0.75 * Math.cos((v * Math.PI) / 2) && Math.abs(v) < 1;
-  const isRib = Math.abs(u) < 0.05 || Math.abs(((v + 4) % 0.4) - Math.abs(u) * 0.5) < 0.05;
-  return isLeaf && !isRib;
+/** A leaf, standing for whatever design there is. */
+function leafOn({ width, height }: Size): Border {
+  const leaf = OWN_DESIGNS.find(({ id }) => id === 'pressed-leaf');
+  if (!leaf) throw new Error('the leaf is among the designs no more');
+  const scale = Math.min((0.5 * width) / leaf.width, (0.7 * height) / leaf.height);
+  return borderOf(leaf, { middle: { x: width / 2, y: height / 2 }, scale, turn: 8, flip: false });
 }
 
-/** Lines of writing. */
-function isInGreeting(x: number, y: number): boolean {
-  const line = [0.42, 0.52, 0.62].some((at) => Math.abs(y - at) < 0.022);
-  return line && x > 0.2 && x < 0.8 && Math.sin(55 * x) > -0.55;
+/** How much more ink the ridges of a finger or thumb have taken or left, turned by so many degrees. */
+function fingerprint(middleX: Millimetres, middleY: Millimetres, turn: number) {
+  const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  return (x: Millimetres, y: Millimetres): number => {
+    const [dx, dy] = [x - middleX, y - middleY];
+    const [across, down] = [dx * cos + dy * sin, dy * cos - dx * sin];
+    const inside = 10 - Math.hypot(1.25 * across, down) + 1.2 * wander(x, y);
+    if (inside < -1) return 0;
+    // Ridges go round a whorl below the middle and lie over it as arches. Their true half millimetre no screen would show.
+    const whorl = Math.hypot(1.3 * across, down < 1 ? 0.75 * (down - 1) : 1.3 * (down - 1));
+    const ridge = 0.5 + 0.5 * Math.sin((2 * Math.PI * (whorl + 0.5 * presses(x, y))) / 1.5);
+    return 0.75 * ridge * within(inside, 3) * (0.7 + 0.45 * presses(y, x));
+  };
+}
+
+/** Three lines of writing, as far as it can be told from so far. */
+function writingOn({ width, height }: Size): Border {
+  const lines = [0.42, 0.52, 0.62].map((at) => at * height);
+  const size = 0.017 * height;
+  return (x, y) => {
+    const line = lines.find((at) => Math.abs(y - at) < 3 * size);
+    if (line === undefined || Math.abs(x / width - 0.5) > 0.3) return -1;
+    // No two lines have the same letters, nor the same room between words.
+    const along = (x + 2.3 * line) / size;
+    if (Math.sin(0.32 * along) < -0.8) return -1;
+    const letters = 1.6 * along + Math.sin(0.7 * along);
+    const [stroke, steep] = [Math.sin(letters), 1.6 * Math.cos(letters)];
+    return 0.35 * size - Math.abs(y - line - size * stroke) / Math.hypot(1, steep);
+  };
 }
 
 /** A recipe that went wrong in a way that painting it shows. */
@@ -127,6 +182,15 @@ function wrongly(trouble: TroubleId, resolved: ResolvedRecipe): ResolvedRecipe {
       ? { ...rest, taught: { ...taught, strength: taught.strength * by } }
       : { ...rest, strength: (ink.strength ?? 1) * by };
   };
+  // Left to dry, and on inks that water does lift: on others there are no such marks.
+  if (trouble === 'waterMarks')
+    return {
+      ...resolved,
+      recipe: addPass(recipe, 'splash', { params: { after: 'dried', drops: 9, distance: 120, seed: 10 } }),
+      inks: inks.map((ink) =>
+        isBare(ink) || INK_KINDS[ink.kind].lifts > 0.4 ? ink : { ...ink, kind: 'dye' },
+      ),
+    };
   if (trouble === 'heavyHand')
     return { ...resolved, inks: inks.map((ink) => (isBare(ink) ? ink : stronger(ink, 1.9))) };
   if (trouble === 'inkGone') {
@@ -157,11 +221,12 @@ export function faultPicture(
   const fault = FAULTS[trouble]?.(sceneOf(resolved));
   if (!fault) return painted;
   const pixels = new Uint8ClampedArray(painted.pixels);
+  const pixel = resolved.recipe.panel.width / width;
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const at = (y * width + x) * 4;
       const [r = 0, g = 0, b = 0] = [0, 1, 2].map((c) => LINEAR[pixels[at + c] ?? 0] ?? 0);
-      const seen = fault({ r, g, b }, x / width, y / height);
+      const seen = fault({ r, g, b }, (x + 0.5) * pixel, (y + 0.5) * pixel);
       pixels[at] = 255 * srgbSignal(seen.r);
       pixels[at + 1] = 255 * srgbSignal(seen.g);
       pixels[at + 2] = 255 * srgbSignal(seen.b);
@@ -172,12 +237,12 @@ export function faultPicture(
 function sceneOf(resolved: ResolvedRecipe): Scene {
   const { recipe, card, inks } = resolved;
   const spans = jointSpans(recipe);
+  const down = recipe.panel.height / runLength(recipe);
   const span = spans[Math.floor(spans.length / 2)] ?? { start: 0, end: 0 };
-  const length = runLength(recipe);
   return {
-    resolved,
+    panel: recipe.panel,
     card: linearRgbOfHex(card.colour),
-    joint: { at: (span.start + span.end) / 2 / length, width: (span.end - span.start) / length },
+    joint: { at: ((span.start + span.end) / 2) * down, width: (span.end - span.start) * down },
     inks: inks.map(({ overWhite }) => linearRgbOfHex(overWhite)),
   };
 }

@@ -33,6 +33,15 @@ test('every trouble has a cause with a cure and what to do the next time, and ca
   }
 });
 
+test('water marks are shown on inks that water would not lift, too', () => {
+  const pigments = resolvedOf([ink('Gorse', '#f2c230', 'pigment'), ink('Rowan', '#b3262f', 'pigment')]);
+  const plain = paintPanel(pigments, 'dry', 80, 100).pixels;
+  const seen = faultPicture('waterMarks', pigments, 80, 100).pixels;
+  const marked = seen.filter((value, i) => Math.abs(value - (plain[i] ?? 0)) > 25).length;
+  expect(marked).toBeGreaterThan(0.005 * seen.length);
+  expect(marked).toBeLessThan(0.3 * seen.length);
+});
+
 test('a brown band between red and green is put down to the hues; between neighbours, to the brush', () => {
   expect(findCauses('muddyBand', context)[0]).toMatchObject({
     id: 'opposites',
