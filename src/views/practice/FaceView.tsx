@@ -51,27 +51,30 @@ function FaultView({
   const { panel } = face.resolved.recipe;
   const { height } = ROOM[size];
   const width = Math.round((height * panel.width) / panel.height);
+  const ratio = Math.min(window.devicePixelRatio || 1, 2);
+  const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
   useEffect(() => {
     let wanted = true;
     void practiceWorker()
-      .faultPicture(face.trouble, face.resolved, width, height)
+      .faultPicture(face.trouble, face.resolved, columns, rows)
       .then(({ pixels }) => {
         if (wanted)
           canvas.current
             ?.getContext('2d')
-            ?.putImageData(new ImageData(new Uint8ClampedArray(pixels), width, height), 0, 0);
+            ?.putImageData(new ImageData(new Uint8ClampedArray(pixels), columns, rows), 0, 0);
       });
     return () => {
       wanted = false;
     };
-  }, [face, width, height]);
+  }, [face, columns, rows]);
   return (
     <canvas
       ref={canvas}
       role="img"
       aria-label={label}
-      width={width}
-      height={height}
+      width={columns}
+      height={rows}
+      style={{ width, height }}
       className="block shadow-[0_1px_3px_#0006]"
     />
   );

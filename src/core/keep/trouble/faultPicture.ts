@@ -67,7 +67,7 @@ const FAULTS: Readonly<Partial<Record<TroubleId, (scene: Scene) => Fault>>> = {
       const inside =
         0.12 * width - Math.hypot(x - 0.6 * width, y - joint.at + 0.05 * height) + 0.8 * wander(x, y);
       // It stands dark, darkest where the rim of the tool came down.
-      const lies = 0.7 + 0.12 * presses(x, y) + 0.2 * bump(inside - 1.4, 1.2);
+      const lies = 0.76 + 0.1 * presses(x, y) + 0.08 * bump(inside - 1.4, 1.2);
       return mix(light, inks.at(-1) ?? light, within(inside, 1.4) * lies);
     },
   muddyBand:
