@@ -99,3 +99,46 @@ test('a recipe that is not here, says so, and what has moved is found; one whose
     await expect(page.getByRole('main')).toContainText('Kiln mouth');
   }
 });
+
+test('a worker that does not come is told at once, wherever it is wanted, and is asked for again', async ({
+  page,
+}) => {
+  const without = async (worker: string, then: () => Promise<void>) => {
+    const address = new RegExp(`/${worker}\\.worker`);
+    await page.route(address, (route) => route.abort());
+    await then();
+    await page.unroute(address);
+  };
+  await without('picture', async () => {
+    await page.goto('/bench');
+    await expect(page.getByRole('alert')).toHaveText(/^The picture could not be painted/);
+  });
+  await page.getByRole('slider').first().press('ArrowDown');
+  await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+
+  await without('search', async () => {
+    await goOn(page, '/choose');
+    await expect(page.getByRole('status').first()).toHaveText(/^The search stopped because of a fault/);
+  });
+  await choose(page, 'Relation', 'Light three and one dark');
+  await expect(page.getByRole('status').first()).toContainText('trios fit');
+
+  await without('practice', async () => {
+    await goOn(page, '/practice');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('alert')).toContainText('This view stopped because of a fault');
+  });
+  await page.getByRole('button', { name: 'Open it again' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('0 answers, 0 right.')).toBeVisible();
+
+  const zip = { name: 'some.zip', mimeType: 'application/zip', buffer: Buffer.from('PK') };
+  await without('files', async () => {
+    await goOn(page, '/recipes');
+    await page.getByLabel('Recipe file to import').setInputFiles(zip);
+    await expect(page.getByRole('listitem').filter({ hasText: 'did not come, or broke down' })).toBeVisible();
+  });
+  await page.getByLabel('Recipe file to import').setInputFiles(zip);
+  await expect(page.getByRole('dialog')).toContainText('some.zip could not be opened');
+});

@@ -6,8 +6,19 @@ import type { DriedInk } from '../core/readings/driedShelf';
 import { shelfWorker } from '../workers/client';
 import { useAnswer } from './useAnswer';
 
-/** Answers the views ask for again when they are opened again. */
-const driedOn = memo(4, (inks: readonly Ink[], on: BlendGround) => shelfWorker().dryShelf([...inks], on));
+/** Answers the views ask for again when they are opened again; one that failed is asked for anew. */
+const driedOn = memo(4, (inks: readonly Ink[], on: BlendGround) => {
+  let answer: Promise<readonly DriedInk[]> | undefined;
+  return () => {
+    answer ??= shelfWorker()
+      .dryShelf([...inks], on)
+      .catch((error: unknown) => {
+        answer = undefined;
+        throw error;
+      });
+    return answer;
+  };
+});
 
 const AT_ONCE = Promise.resolve();
 const NONE: readonly DriedInk[] = [];
@@ -24,6 +35,6 @@ export function useDriedShelf(
   on: BlendGround | undefined,
   after: Promise<void> = AT_ONCE,
 ): readonly DriedInk[] {
-  const ask = useMemo(() => on && (() => after.then(() => driedOn(inks, on))), [inks, on, after]);
+  const ask = useMemo(() => on && (() => after.then(driedOn(inks, on))), [inks, on, after]);
   return useAnswer(ask) ?? NONE;
 }

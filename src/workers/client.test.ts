@@ -13,6 +13,7 @@ let rowsPainted: number | undefined;
 /** What each painter was asked, in order. */
 type Asked = readonly [what: string, place: string, details?: unknown];
 let painters: Asked[][];
+let workers: EventTarget[];
 
 vi.mock('comlink', () => ({
   wrap: () => {
@@ -46,7 +47,17 @@ beforeEach(() => {
   took = 1;
   rowsPainted = undefined;
   vi.resetModules();
-  vi.stubGlobal('Worker', class {});
+  workers = [];
+  vi.stubGlobal(
+    'Worker',
+    class extends EventTarget {
+      terminate = vi.fn();
+      constructor() {
+        super();
+        workers.push(this);
+      }
+    },
+  );
   vi.stubGlobal('navigator', { hardwareConcurrency: 4 });
 });
 
@@ -198,4 +209,13 @@ test('small pictures wait until the hand rests, and one that is no longer wanted
   } finally {
     vi.useRealTimers();
   }
+});
+
+test('a painter that failed is used no more, and the next picture is painted by another that is told everything', async () => {
+  const { paint } = await import('./client');
+  await paint('bench', resolvedWith(0.3), size);
+  workers[0]?.dispatchEvent(new Event('error'));
+  expect(await paint('bench', resolvedWith(0.31), size)).toHaveLength(1);
+  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench']);
+  expect(asked(0)).toEqual(['setMaterials bench', 'paint bench']);
 });

@@ -1,6 +1,7 @@
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { DesignDoor } from './design.worker';
+import { openDoor } from './door';
 import type { FilesDoor } from './files.worker';
 import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
@@ -12,8 +13,6 @@ import type { ShelfDoor } from './shelf.worker';
 import type { SittingDoor } from './sitting.worker';
 
 let pictures: readonly Painter[] = [];
-let shelves: Remote<ShelfDoor> | undefined;
-let searches: Remote<SearchDoor> | undefined;
 
 /** A worker that paints panels, and what it has of each place. */
 interface Painter {
@@ -51,9 +50,18 @@ export function readyForDragging(): void {
 }
 
 const startPainter = (): Painter => ({
-  door: wrap<PictureDoor>(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })),
+  door: openDoor<PictureDoor>(
+    new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
+    beginPaintingAnew,
+  ),
   sent: new Map(),
 });
+
+/** Of painters of whom one has failed none is used any more: others are started with the next picture. */
+function beginPaintingAnew(): void {
+  pictures = [];
+  isSecondReady = false;
+}
 
 /**
  * One of the painters, which has what the place's pictures are made of besides the recipe: it is sent once, and again
@@ -214,21 +222,7 @@ export function paintQuietly(
 export const samplerFor = (place: string, resolved: ResolvedRecipe) =>
   painterFor(0, place, resolved).panelSampler(place, resolved.recipe);
 
-/** The worker that works on the whole shelf; apart from the painter, so that neither waits for the other. */
-export function shelfWorker(): Remote<ShelfDoor> {
-  shelves ??= wrap<ShelfDoor>(new Worker(new URL('./shelf.worker.ts', import.meta.url), { type: 'module' }));
-  return shelves;
-}
-
-/** The worker that searches trios and bridges. */
-export function searcher(): Remote<SearchDoor> {
-  searches ??= wrap<SearchDoor>(
-    new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return searches;
-}
-
-/** A worker that is started when first asked for, and ended when the maker does not want to wait. */
+/** A worker that is started when first asked for, anew where it has failed, and ended when the maker does not want to wait. */
 function stoppable<Door>(start: () => Worker): {
   readonly door: () => Remote<Door>;
   readonly stop: () => void;
@@ -238,7 +232,10 @@ function stoppable<Door>(start: () => Worker): {
     door: () => {
       if (!running) {
         const worker = start();
-        running = { worker, door: wrap<Door>(worker) };
+        const onFail = () => {
+          if (running?.worker === worker) running = undefined;
+        };
+        running = { worker, door: openDoor<Door>(worker, onFail) };
       }
       return running.door;
     },
@@ -248,6 +245,16 @@ function stoppable<Door>(start: () => Worker): {
     },
   };
 }
+
+/** Works on the whole shelf; apart from the painter, so that neither waits for the other. */
+export const { door: shelfWorker } = stoppable<ShelfDoor>(
+  () => new Worker(new URL('./shelf.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Searches trios and bridges. */
+export const { door: searcher } = stoppable<SearchDoor>(
+  () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** Reads pictures a maker opens. */
 export const { door: matcher, stop: stopMatcher } = stoppable<MatchDoor>(

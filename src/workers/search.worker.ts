@@ -1,4 +1,4 @@
-import { expose, type Remote, wrap } from 'comlink';
+import { expose, type Remote } from 'comlink';
 import { shareWith } from '../core/base/share';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
 import { describeTrio, type FoundTrio } from '../core/choose/search/foundTrio';
@@ -9,6 +9,7 @@ import { mergeResults } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
+import { openDoor } from './door';
 import type { SearchHelperDoor } from './searchHelper.worker';
 import {
   type Bench,
@@ -43,11 +44,16 @@ const memory = (bytes: number): ArrayBufferLike =>
   shares ? new SharedArrayBuffer(bytes) : new ArrayBuffer(bytes);
 
 let helper: Remote<SearchHelperDoor> | undefined;
+/** One that has failed is done without. */
+let isAlone = !shares;
 function theHelper(): Remote<SearchHelperDoor> | undefined {
-  if (shares)
-    helper ??= wrap<SearchHelperDoor>(
-      new Worker(new URL('./searchHelper.worker.ts', import.meta.url), { type: 'module' }),
-    );
+  if (isAlone) return undefined;
+  helper ??= openDoor<SearchHelperDoor>(
+    new Worker(new URL('./searchHelper.worker.ts', import.meta.url), { type: 'module' }),
+    () => {
+      isAlone = true;
+    },
+  );
   return helper;
 }
 

@@ -196,7 +196,7 @@ export function PanelPicture(props: Props) {
         style={{ width, height }}
         className="block"
       />
-      {failed && (
+      {failed && !isQuiet && (
         <p role="alert" className="absolute inset-x-4 top-4 bg-strong p-2 text-on-strong">
           The picture could not be painted. Reload the page; your recipe is saved.
         </p>

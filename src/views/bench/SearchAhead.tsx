@@ -3,6 +3,7 @@ import type { Shelf } from '../../app/session';
 import { searchedInks, useChoosing } from '../../app/useChoosing';
 import type { Recipe } from '../../core/recipe/recipe';
 import { searcher } from '../../workers/client';
+import { inPassing } from '../../workers/door';
 
 /** So long the hand rests before the shelf is made ready to be searched, ms. */
 const RESTED = 8000;
@@ -25,8 +26,8 @@ export function SearchAhead({ shelf, recipe }: { readonly shelf: Shelf; readonly
   const isResting = rested === recipe;
   useEffect(() => {
     if (!isResting || !card || inks.length > MOST_INKS) return;
-    void searcher().prepare(inks, card);
-    return () => void searcher().cancel();
+    inPassing(searcher().prepare(inks, card));
+    return () => inPassing(searcher().cancel());
   }, [isResting, inks, card]);
   return null;
 }

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Millimetres } from '../../core/base/length';
 import type { Design } from '../../core/materials/design/design';
 import { designer } from '../../workers/client';
+import { WorkerFailed } from '../../workers/door';
 
 /** How fine designs are that have been measured: a design that is changed is another one. */
 const measured = new WeakMap<Design, Millimetres>();
@@ -27,9 +28,11 @@ export function useFinestLines(designs: readonly Design[]): ReadonlyMap<string, 
       }
     };
     setFinest(known(designs));
-    // A reader that was stopped over a file starts anew with the next one.
+    // A reader that was stopped over a file starts anew with the next one; that none came is told.
     measureAll()
-      .catch(() => {})
+      .catch((error: unknown) => {
+        if (error instanceof WorkerFailed) throw error;
+      })
       .finally(() => wanted && setFinest(known(designs)));
     return () => {
       wanted = false;

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
+import { useRaise } from '../../app/useRaise';
 import type { Face } from '../../core/practice/exercises/definition';
 import { practiceWorker } from '../../workers/client';
 
@@ -47,6 +48,7 @@ function FaultView({
   label,
   size = 'large',
 }: Props & { readonly face: Extract<Face, { kind: 'fault' }> }) {
+  const raise = useRaise();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { panel } = face.resolved.recipe;
   const { height } = ROOM[size];
@@ -55,18 +57,19 @@ function FaultView({
   const [columns, rows] = [Math.round(width * ratio), Math.round(height * ratio)];
   useEffect(() => {
     let wanted = true;
-    void practiceWorker()
+    practiceWorker()
       .faultPicture(face.trouble, face.resolved, columns, rows)
       .then(({ pixels }) => {
         if (wanted)
           canvas.current
             ?.getContext('2d')
             ?.putImageData(new ImageData(new Uint8ClampedArray(pixels), columns, rows), 0, 0);
-      });
+      })
+      .catch((error: unknown) => wanted && raise(error));
     return () => {
       wanted = false;
     };
-  }, [face, columns, rows]);
+  }, [face, columns, rows, raise]);
   return (
     <canvas
       ref={canvas}

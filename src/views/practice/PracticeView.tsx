@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useSession, useShelf } from '../../app/session';
+import { useRaise } from '../../app/useRaise';
 import { counted } from '../../core/base/words';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
 import {
@@ -140,6 +141,7 @@ function Session({ of, minutes, onStop }: SessionProps) {
   );
   const card = shelf && usualCard(shelf.cards);
   const told = `${counted(count.all, 'answer')}, ${count.right} right.`;
+  const raise = useRaise();
   const next = useCallback(async () => {
     if (!own) return;
     if (!card) return setAsked('none');
@@ -150,7 +152,7 @@ function Session({ of, minutes, onStop }: SessionProps) {
     const practised = await readPractice(db);
     setAsked((await door.ask(practised, of, Date.now())) ?? 'none');
   }, [db, own, card, of, lengths]);
-  useEffect(() => void next(), [next]);
+  useEffect(() => void next().catch(raise), [next, raise]);
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
@@ -180,7 +182,7 @@ function Session({ of, minutes, onStop }: SessionProps) {
       seed,
     );
   };
-  const goOn = () => (left === 0 ? onStop(`The time is over: ${told}`) : void next());
+  const goOn = () => (left === 0 ? onStop(`The time is over: ${told}`) : void next().catch(raise));
   const onEscape = useEffectEvent((event: KeyboardEvent) => {
     if (event.key === 'Escape') onStop(told);
   });

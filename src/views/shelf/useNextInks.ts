@@ -5,6 +5,7 @@ import type { NextInk } from '../../core/choose/search/nextInks';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { shelfWorker } from '../../workers/client';
+import { inPassing } from '../../workers/door';
 
 /** What each candidate would add to the shelf, weighed by the worker. */
 export interface NextInks {
@@ -44,8 +45,8 @@ export function useNextInks(owned: readonly Ink[], candidates: readonly Ink[], c
       .catch((error: unknown) => wanted && raise(error));
     return () => {
       wanted = false;
-      void shelfWorker().stopNextInks();
+      inPassing(shelfWorker().stopNextInks());
     };
   }, [owned, candidates, card, raise]);
-  return { found, part, isStopped, stop: useCallback(() => void shelfWorker().stopNextInks(), []) };
+  return { found, part, isStopped, stop: useCallback(() => inPassing(shelfWorker().stopNextInks()), []) };
 }

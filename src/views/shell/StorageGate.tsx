@@ -7,6 +7,7 @@ import { isFull, isStorageError, stillStands } from '../../data/storage';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { faultFound } from '../../store/storage';
 import { useNotify } from '../../ui/Notices';
+import { WorkerFailed } from '../../workers/door';
 
 const StoragePage = lazy(() => import('./StoragePage'));
 
@@ -24,7 +25,7 @@ export function StorageGate({ children }: { readonly children: ReactNode }) {
   );
 }
 
-/** Tells of every write that failed without anybody saying so, and looks whether the database still stands. */
+/** Tells of every write and every worker that failed without anybody saying so, and looks whether the database still stands. */
 function useStorageWatch(): void {
   const { db } = useSession();
   const notify = useNotify();
@@ -44,6 +45,12 @@ function useStorageWatch(): void {
   }, [notify]);
   useEffect(() => {
     const onRejection = async (event: PromiseRejectionEvent) => {
+      if (event.reason instanceof WorkerFailed) {
+        event.preventDefault();
+        return notify({
+          text: 'A part of Tint Ladder did not come, or broke down. Do that again; if it goes on, reload the page: what you made is stored.',
+        });
+      }
       if (!isStorageError(event.reason)) return;
       event.preventDefault();
       // Once it is closed, every write that was under way fails: what closed it has been told.

@@ -6,6 +6,7 @@ import type { PlannedSitting } from '../../core/make/sitting/plan';
 import { whyNotPlanned } from '../../core/make/sitting/record';
 import { whyNot } from '../../core/make/sitting/sitting';
 import { sittingWorker, type sittingWorker as Worker } from '../../workers/client';
+import { inPassing } from '../../workers/door';
 
 type Advice = Awaited<ReturnType<ReturnType<typeof Worker>['advise']>>;
 
@@ -66,13 +67,13 @@ export function usePlan(
     return () => {
       wanted = false;
       // Nobody waits for a better one.
-      void sittingWorker().rest();
+      inPassing(sittingWorker().rest());
     };
   });
   useEffect(() => (asked ? begin(asked) : undefined), [asked]);
   // What is shown of an earlier question would be read wrongly.
   const shown = seen.of === asked ? seen : NOTHING;
-  return { ...shown, rest: () => void sittingWorker().rest() };
+  return { ...shown, rest: () => inPassing(sittingWorker().rest()) };
 }
 
 const goneOf = (count: number): string | undefined =>

@@ -4,6 +4,7 @@ import type { TrioQuery } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { searcher } from '../../workers/client';
+import { inPassing } from '../../workers/door';
 import type { SearchAnswer, SearchProgress } from '../../workers/search.worker';
 
 /** How long typing must rest before a search starts, in ms. */
@@ -55,14 +56,18 @@ export function useTrioSearch(
       wanted = false;
       clearTimeout(timer);
       // What is asked for no more, or left, gives the cores back.
-      if (begun) void searcher().cancel();
+      if (begun) inPassing(searcher().cancel());
     };
   }, [inks, card, query]);
-  const cancel = useCallback(() => void searcher().cancel(), []);
+  const cancel = useCallback(() => inPassing(searcher().cancel()), []);
   const more = useCallback(async () => {
     if (!answer) return;
-    const { found, left } = await searcher().more();
-    setAnswer((now) => (now === answer ? { ...now, found: [...now.found, ...found], left } : now));
+    try {
+      const { found, left } = await searcher().more();
+      setAnswer((now) => (now === answer ? { ...now, found: [...now.found, ...found], left } : now));
+    } catch {
+      setFailed(true);
+    }
   }, [answer]);
   return { answer, progress, failed, stopped, cancel, more };
 }

@@ -1,0 +1,45 @@
+import { type Remote, wrap } from 'comlink';
+
+/** What was asked of a worker is not answered: its script did not come, or it broke down. */
+export class WorkerFailed extends Error {
+  override readonly name = 'WorkerFailed';
+  constructor() {
+    super('a worker could not be started, or broke down');
+  }
+}
+
+/** Something asked in passing: where that fails it is told by what wants it later. */
+export const inPassing = (asked: Promise<unknown>): void => void asked.catch(() => {});
+
+/**
+ * The door of a worker. Where the worker fails, all that waits there and all that is asked later is rejected with
+ * `WorkerFailed`: nobody waits for ever.
+ *
+ * @param onFail  told when it has failed, and is no longer to be used
+ */
+export function openDoor<Door>(worker: Worker, onFail: () => void): Remote<Door> {
+  const door = wrap<Door>(worker) as unknown as Record<string, (...args: unknown[]) => Promise<unknown>>;
+  const waiting = new Set<(reason: WorkerFailed) => void>();
+  let failed: WorkerFailed | undefined;
+  worker.addEventListener('error', () => {
+    failed = new WorkerFailed();
+    worker.terminate();
+    onFail();
+    for (const reject of waiting) reject(failed);
+    waiting.clear();
+  });
+  const ask = (name: string, args: unknown[]): Promise<unknown> =>
+    new Promise((resolve, reject) => {
+      if (failed) return reject(failed);
+      waiting.add(reject);
+      const done = () => waiting.delete(reject);
+      door[name]?.(...args)
+        .then(resolve, reject)
+        .finally(done);
+    });
+  return new Proxy(door, {
+    // A door is no promise, though it would have a `then`.
+    get: (_, name) =>
+      typeof name === 'string' && name !== 'then' ? (...args: unknown[]) => ask(name, args) : undefined,
+  }) as unknown as Remote<Door>;
+}
