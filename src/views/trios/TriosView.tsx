@@ -70,14 +70,15 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
     );
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <header className="border-b border-line bg-pane px-5 pt-3 max-sm:px-3">
+      <header className="flex flex-col border-b border-line bg-pane px-5 pt-3 max-sm:gap-2 max-sm:px-3 max-sm:pt-0 max-sm:pb-2">
         <h1 className="sr-only">Choose inks</h1>
         {way === 'trios' ? (
           <SearchSentence choosing={choosing} inks={inks} cards={shelf.cards} tags={known} />
         ) : (
           <p className="sentence">{TOLD[way]}</p>
         )}
-        <div className="mt-1 flex flex-wrap items-center gap-x-4">
+        {/* On a phone the ways come first: the sentence is one line in one and three in another. */}
+        <div className="mt-1 flex flex-wrap items-center gap-x-4 max-sm:order-first max-sm:-mx-3 max-sm:mt-0 max-sm:border-b max-sm:border-line max-sm:px-3">
           <Segmented<Way>
             label="Way of choosing"
             value={way}
@@ -121,7 +122,7 @@ function TooFew({ children }: { readonly children: ReactNode }) {
   return (
     <p className="p-6">
       {children} Inks that are blended are{' '}
-      <Link to="/shelf" className="font-semibold underline underline-offset-4">
+      <Link to="/inks" className="font-semibold underline underline-offset-4">
         added on the shelf
       </Link>
       .
