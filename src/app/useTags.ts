@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { nameOrder } from '../core/base/names';
 import type { Drawer, TagRecord } from '../data/records';
-import { readTags, restoreTags, setFavourite, setTag } from '../data/tags';
+import { readTags, setFavourite, setTag } from '../data/tags';
 import { useNotify } from '../ui/Notices';
 import { useSession } from './session';
 
@@ -22,10 +22,10 @@ export function useTags(of: Drawer) {
       among: (ids: readonly string[]): readonly string[] =>
         [...new Set(ids.flatMap((id) => byId.get(id)?.tags ?? []))].sort(nameOrder),
       async tag(ids: readonly string[], tag: string, on: boolean) {
-        const before = await setTag(db, of, ids, tag, on);
+        const changed = await setTag(db, of, ids, tag, on);
         notify({
           text: on ? `${told(ids.length)} tagged “${tag}”.` : `“${tag}” is off ${told(ids.length)}.`,
-          undo: () => void restoreTags(db, before),
+          undo: () => void setTag(db, of, changed, tag, !on),
         });
       },
       favour: (ids: readonly string[], isFavourite: boolean) => void setFavourite(db, of, ids, isFavourite),

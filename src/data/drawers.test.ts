@@ -8,7 +8,7 @@ import { listGone, putBack } from './gone';
 import { listPanels, logPanels } from './panels';
 import { clearPractice, keepAnswer, readPractice, restorePractice } from './practice';
 import { removeInks, restoreInks, saveInks } from './shelf';
-import { readTags, restoreTags, setFavourite, setTag, TAG_LIMITS } from './tags';
+import { readTags, setFavourite, setTag, TAG_LIMITS } from './tags';
 
 let count = 0;
 const freshDb = () => new Database(`drawers-${count++}`);
@@ -35,17 +35,22 @@ describe('tags', () => {
     expect(await tagsOf(db, 'b')).not.toContain(`tag ${TAG_LIMITS.many}`);
   });
 
-  test('of one drawer are no other’s, and a change is taken back whole', async () => {
+  test('of one drawer are no other’s, and a change is taken back with nothing else', async () => {
     const db = freshDb();
     await setTag(db, 'ink', ['a'], 'fair', true);
     await setTag(db, 'card', ['a'], 'thin', true);
     expect(await tagsOf(db, 'a')).toEqual(['fair']);
-    const before = await setTag(db, 'ink', ['a', 'b'], 'dusk', true);
+    await setTag(db, 'ink', ['c'], 'dusk', true);
+    const changed = await setTag(db, 'ink', ['a', 'b', 'c'], 'dusk', true);
+    expect(changed).toEqual(['a', 'b']);
+    // What is written on them meanwhile stays.
     await setFavourite(db, 'ink', ['b'], true);
-    expect((await readTags(db, 'ink')).get('b')).toMatchObject({ tags: ['dusk'], isFavourite: true });
-    await restoreTags(db, before);
-    expect(await tagsOf(db, 'a')).toEqual(['fair']);
-    expect((await readTags(db, 'ink')).get('b')).toMatchObject({ tags: [], isFavourite: false });
+    await setTag(db, 'ink', ['a'], 'warm', true);
+    await setTag(db, 'ink', changed, 'dusk', false);
+    expect(await tagsOf(db, 'a')).toEqual(['fair', 'warm']);
+    expect((await readTags(db, 'ink')).get('b')).toMatchObject({ tags: [], isFavourite: true });
+    expect(await tagsOf(db, 'c')).toEqual(['dusk']);
+    expect(await setTag(db, 'ink', ['a', 'c'], 'dusk', false)).toEqual(['c']);
   });
 });
 

@@ -11,41 +11,48 @@ const keyOf = (of: Drawer, id: string): string => `${of} ${id}`;
 export const readTags = async (db: Database, of: Drawer): Promise<ReadonlyMap<string, TagRecord>> =>
   new Map((await db.tags.where('of').equals(of).toArray()).map((record) => [record.id, record]));
 
-/** Changes what is written on some things of a drawer; returns what was, for `restoreTags`. */
+/** Changes what is written on some things of a drawer; returns each as it was and as it is. */
 function changeTags(
   db: Database,
   of: Drawer,
   ids: readonly string[],
   change: (now: TagRecord) => Partial<Pick<TagRecord, 'tags' | 'isFavourite'>>,
-): Promise<readonly TagRecord[]> {
+): Promise<readonly { readonly before: TagRecord; readonly after: TagRecord }[]> {
   return db.transaction('rw', db.tags, async () => {
     const there = await db.tags.bulkGet(ids.map((id) => keyOf(of, id)));
-    const before = ids.map(
-      (id, i): TagRecord => there[i] ?? { key: keyOf(of, id), of, id, tags: [], isFavourite: false },
-    );
-    await db.tags.bulkPut(before.map((record) => ({ ...record, ...change(record) })));
-    return before;
+    const changes = ids.map((id, i) => {
+      const before: TagRecord = there[i] ?? { key: keyOf(of, id), of, id, tags: [], isFavourite: false };
+      return { before, after: { ...before, ...change(before) } };
+    });
+    await db.tags.bulkPut(changes.map(({ after }) => after));
+    return changes;
   });
 }
 
 /**
  * Writes a tag on things, or takes it off them. One that is too long is cut, one that is there already stays once, and a
  * thing that is full of tags gets no more.
+ *
+ * @returns the ids of those that it was written on, or taken off: the other way round they take the change back
  */
-export const setTag = (db: Database, of: Drawer, ids: readonly string[], tag: string, on: boolean) => {
+export async function setTag(
+  db: Database,
+  of: Drawer,
+  ids: readonly string[],
+  tag: string,
+  on: boolean,
+): Promise<readonly string[]> {
   const text = tag.trim().slice(0, TAG_LIMITS.letters);
-  return changeTags(db, of, ids, ({ tags }) => {
+  const changes = await changeTags(db, of, ids, ({ tags }) => {
     const others = tags.filter((one) => one !== text);
     return {
       tags: on && text !== '' && others.length < TAG_LIMITS.many ? [...others, text].sort(nameOrder) : others,
     };
   });
-};
+  return changes
+    .filter(({ before, after }) => before.tags.includes(text) !== after.tags.includes(text))
+    .map(({ after }) => after.id);
+}
 
 export const setFavourite = (db: Database, of: Drawer, ids: readonly string[], isFavourite: boolean) =>
   changeTags(db, of, ids, () => ({ isFavourite }));
-
-/** Takes back a change of tags. */
-export const restoreTags = async (db: Database, before: readonly TagRecord[]): Promise<void> => {
-  await db.tags.bulkPut([...before]);
-};
