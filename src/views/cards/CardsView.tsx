@@ -37,7 +37,7 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
     setEdited(undefined);
     notify({
       text: before ? `${card.name} is changed.` : `${card.name} is in the drawer.`,
-      undo: () => void (before ? saveCard(db, before) : db.cards.delete(card.id)),
+      undo: () => void (before ? saveCard(db, before) : remove(card)),
     });
   };
   const remove = useOnce(async (card: Card) => {

@@ -50,7 +50,7 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
     setEdited(undefined);
     notify({
       text: before ? `${design.name} is changed.` : `${design.name} is among the designs.`,
-      undo: () => void (before ? saveDesign(db, before) : db.designs.delete(design.id)),
+      undo: () => void (before ? saveDesign(db, before) : remove(design)),
     });
   };
   const remove = useOnce(async (design: Design) => {

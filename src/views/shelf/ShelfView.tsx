@@ -55,7 +55,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
     setEdited(undefined);
     notify({
       text: before ? `${ink.name} is changed.` : `${ink.name} is on the shelf.`,
-      undo: () => void (before ? saveInk(db, before) : removeInk(db, ink.id)),
+      undo: () => void (before ? saveInk(db, before) : remove(ink)),
     });
   };
   const keepAll = async (inks: readonly Ink[]) => {
