@@ -211,11 +211,17 @@ test('small pictures wait until the hand rests, and one that is no longer wanted
   }
 });
 
-test('a painter that failed is used no more, and the next picture is painted by another that is told everything', async () => {
+test('a painter that failed is used no more: the other one paints, or another that is told everything', async () => {
   const { paint } = await import('./client');
   await paint('bench', resolvedWith(0.3), size);
   workers[0]?.dispatchEvent(new Event('error'));
   expect(await paint('bench', resolvedWith(0.31), size)).toHaveLength(1);
-  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench']);
   expect(asked(0)).toEqual(['setMaterials bench', 'paint bench']);
+  expect(asked(1)).toEqual(['setMaterials bench', 'paint bench']);
+  // A hand that goes on has a second one painting beside it.
+  await paint('bench', resolvedWith(0.32), size);
+  await vi.waitFor(async () => expect(await paint('bench', resolvedWith(0.33), size)).toHaveLength(2));
+  workers[1]?.dispatchEvent(new Event('error'));
+  expect(await paint('bench', resolvedWith(0.34), size)).toHaveLength(1);
+  expect(asked(2)?.at(-1)).toBe('paint bench');
 });

@@ -49,18 +49,14 @@ export function readyForDragging(): void {
     .catch(() => {});
 }
 
-const startPainter = (): Painter => ({
-  door: openDoor<PictureDoor>(
-    new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
-    beginPaintingAnew,
-  ),
-  sent: new Map(),
-});
-
-/** Of painters of whom one has failed none is used any more: others are started with the next picture. */
-function beginPaintingAnew(): void {
-  pictures = [];
-  isSecondReady = false;
+function startPainter(): Painter {
+  const worker = new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' });
+  const onFail = () => {
+    pictures = pictures.filter((one) => one !== painter);
+    isSecondReady = false;
+  };
+  const painter: Painter = { door: openDoor<PictureDoor>(worker, onFail), sent: new Map() };
+  return painter;
 }
 
 /**
@@ -149,6 +145,7 @@ export async function paint(
   const { width, height } = request;
   const shares =
     isSecondReady &&
+    pictures.length > 1 &&
     width * height > SHARED_FROM &&
     (navigator.hardwareConcurrency > 2 || lastTook > WORTH_A_CORE);
   const middle = shares ? Math.round(height / 2) : height;
