@@ -9,6 +9,7 @@ import type { TroubleContext } from '../../core/keep/trouble/definition';
 import { findCauses, oftenWrong, type RankedCause, tellPart } from '../../core/keep/trouble/findCauses';
 import type { Picture } from '../../core/picture/paint';
 import { readLadder } from '../../core/readings/readings';
+import type { Panel } from '../../core/recipe/panel';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
@@ -27,8 +28,19 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Size of a fault's picture on the screen, px. */
-const SMALL = { width: 96, height: 120 } as const;
+/** On the screen, px. */
+interface Shown {
+  readonly width: number;
+  readonly height: number;
+}
+/** Room for a fault's picture. */
+const ROOM: Shown = { width: 96, height: 120 };
+
+/** How large a panel is shown in it. */
+function shownSize({ width, height }: Panel): Shown {
+  const scale = Math.min(ROOM.width / width, ROOM.height / height);
+  return { width: Math.round(width * scale), height: Math.round(height * scale) };
+}
 
 /** What went wrong, looked for by what is seen: each fault painted on this very recipe, then its causes, likeliest first. */
 export default function TroubleFinder({ resolved, action, needsChange = false, onFound, onClose }: Props) {
@@ -39,8 +51,13 @@ export default function TroubleFinder({ resolved, action, needsChange = false, o
     if (seen) causes.current?.scrollIntoView({ block: 'nearest' });
   }, [seen]);
   const context = useContext(resolved);
+  const { panel } = resolved.recipe;
+  const size = useMemo(() => shownSize(panel), [panel]);
   const pictures = useAnswer(
-    useMemo(() => () => logWorker().faults(madeOf(resolved), 2 * SMALL.width, 2 * SMALL.height), [resolved]),
+    useMemo(
+      () => () => logWorker().faults(madeOf(resolved), 2 * size.width, 2 * size.height),
+      [resolved, size],
+    ),
   );
   const often = context ? oftenWrong(TROUBLE_IDS, context.inLog) : [];
   return (
@@ -64,7 +81,7 @@ export default function TroubleFinder({ resolved, action, needsChange = false, o
                 onClick={() => setSeen(trouble)}
                 className="flex w-full flex-col items-center gap-1 rounded-[3px] border-2 border-transparent p-2 hover:bg-field aria-pressed:border-text"
               >
-                <FaultPicture picture={pictures?.[trouble]} />
+                <FaultPicture picture={pictures?.[trouble]} size={size} />
                 <span className="text-center text-small leading-tight">{TROUBLE_NAMES[trouble]}</span>
               </button>
             </li>
@@ -158,7 +175,12 @@ function useContext(resolved: ResolvedRecipe): TroubleContext | undefined {
   }, [resolved, panels, pads]);
 }
 
-function FaultPicture({ picture }: { readonly picture: Picture | undefined }) {
+interface FaultProps {
+  readonly picture: Picture | undefined;
+  readonly size: Shown;
+}
+
+function FaultPicture({ picture, size }: FaultProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useLayoutEffect(() => {
     const target = canvas.current;
@@ -173,5 +195,5 @@ function FaultPicture({ picture }: { readonly picture: Picture | undefined }) {
         0,
       );
   }, [picture]);
-  return <canvas ref={canvas} style={SMALL} className="block bg-field shadow-[0_1px_3px_#0006]" />;
+  return <canvas ref={canvas} style={{ ...size }} className="block bg-field shadow-[0_1px_3px_#0006]" />;
 }

@@ -10,7 +10,7 @@ import { type Ink, isBare } from '../../materials/ink/ink';
 import { INK_KINDS } from '../../materials/ink/kinds';
 import { type Picture, paintPanel } from '../../picture/paint';
 import { addPass } from '../../recipe/editPasses';
-import { jointSpans, runLength } from '../../recipe/recipe';
+import { jointSpans, type Recipe, runLength } from '../../recipe/recipe';
 import type { ResolvedRecipe } from '../../recipe/resolved';
 import { withChange } from '../log/changes';
 import type { TroubleId } from '../log/troubles';
@@ -186,7 +186,7 @@ function wrongly(trouble: TroubleId, resolved: ResolvedRecipe): ResolvedRecipe {
   if (trouble === 'waterMarks')
     return {
       ...resolved,
-      recipe: addPass(recipe, 'splash', { params: { after: 'dried', drops: 9, distance: 120, seed: 10 } }),
+      recipe: splashed(recipe),
       inks: inks.map((ink) =>
         isBare(ink) || INK_KINDS[ink.kind].lifts > 0.4 ? ink : { ...ink, kind: 'dye' },
       ),
@@ -204,7 +204,14 @@ function wrongly(trouble: TroubleId, resolved: ResolvedRecipe): ResolvedRecipe {
   return resolved;
 }
 
-const shrunk = (recipe: ResolvedRecipe['recipe'], inkId: string) => {
+/** Where a recipe can take no more passes its drops lie on the blend alone. */
+function splashed(recipe: Recipe): Recipe {
+  const water = { params: { after: 'dried', drops: 9, distance: 120, seed: 10 } };
+  const wet = addPass(recipe, 'splash', water);
+  return wet === recipe ? addPass({ ...recipe, passes: [] }, 'splash', water) : wet;
+}
+
+const shrunk = (recipe: Recipe, inkId: string): Recipe => {
   let now = recipe;
   for (let i = 0; i < 6; i++) now = withChange(now, { id: 'lessOf', inkId });
   return now;
@@ -221,12 +228,13 @@ export function faultPicture(
   const fault = FAULTS[trouble]?.(sceneOf(resolved));
   if (!fault) return painted;
   const pixels = new Uint8ClampedArray(painted.pixels);
-  const pixel = resolved.recipe.panel.width / width;
+  const { panel } = resolved.recipe;
+  const [across, down] = [panel.width / width, panel.height / height];
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const at = (y * width + x) * 4;
       const [r = 0, g = 0, b = 0] = [0, 1, 2].map((c) => LINEAR[pixels[at + c] ?? 0] ?? 0);
-      const seen = fault({ r, g, b }, (x + 0.5) * pixel, (y + 0.5) * pixel);
+      const seen = fault({ r, g, b }, (x + 0.5) * across, (y + 0.5) * down);
       pixels[at] = 255 * srgbSignal(seen.r);
       pixels[at + 1] = 255 * srgbSignal(seen.g);
       pixels[at + 2] = 255 * srgbSignal(seen.b);

@@ -3,6 +3,8 @@ import { ink, resolvedOf } from '../../../testing/resolvedRecipes';
 import { paintPanel } from '../../picture/paint';
 import { readLadder } from '../../readings/readings';
 import { setRun } from '../../recipe/editLadder';
+import { addPass } from '../../recipe/editPasses';
+import { PASS_LIMITS } from '../../recipe/passes/passes';
 import { patchesOf, type Recipe } from '../../recipe/recipe';
 import { RUN_IDS } from '../../recipe/runs/runs';
 import { CHANGE_IDS, withChange } from '../log/changes';
@@ -33,13 +35,18 @@ test('every trouble has a cause with a cure and what to do the next time, and ca
   }
 });
 
-test('water marks are shown on inks that water would not lift, too', () => {
+test('water marks are shown on inks that water would not lift, too, and where no pass can be added', () => {
   const pigments = resolvedOf([ink('Gorse', '#f2c230', 'pigment'), ink('Rowan', '#b3262f', 'pigment')]);
+  let full = pigments.recipe;
+  for (let i = 0; i < PASS_LIMITS.passes; i++) full = addPass(full, 'mist');
+  expect(full.passes).toHaveLength(PASS_LIMITS.passes);
   const plain = paintPanel(pigments, 'dry', 80, 100).pixels;
-  const seen = faultPicture('waterMarks', pigments, 80, 100).pixels;
-  const marked = seen.filter((value, i) => Math.abs(value - (plain[i] ?? 0)) > 25).length;
-  expect(marked).toBeGreaterThan(0.005 * seen.length);
-  expect(marked).toBeLessThan(0.3 * seen.length);
+  for (const recipe of [pigments.recipe, full]) {
+    const seen = faultPicture('waterMarks', { ...pigments, recipe }, 80, 100).pixels;
+    const marked = seen.filter((value, i) => Math.abs(value - (plain[i] ?? 0)) > 25).length;
+    expect(marked).toBeGreaterThan(0.005 * seen.length);
+    expect(marked).toBeLessThan(0.3 * seen.length);
+  }
 });
 
 test('a brown band between red and green is put down to the hues; between neighbours, to the brush', () => {
