@@ -91,8 +91,9 @@ test('each run by keyboard alone, with what lies over it', async ({ page }) => {
 
   await page.getByRole('radio', { name: 'Readings', exact: true }).focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: 'Over the blend', exact: true })).toBeFocused();
-  await page.keyboard.press('Enter');
+  const overIt = page.getByRole('radio', { name: 'Over the blend', exact: true });
+  await expect(overIt).toBeFocused();
+  await expect(overIt).toBeChecked();
   await page.getByRole('button', { name: 'Add over it' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('menuitem', { name: 'Edge', exact: true }).press('Enter');
