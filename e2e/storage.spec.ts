@@ -14,9 +14,12 @@ const fillDisk = (page: Page) =>
   page.evaluate(() => {
     const { put, add } = IDBObjectStore.prototype;
     Object.assign(window, { makeRoom: () => Object.assign(IDBObjectStore.prototype, { put, add }) });
-    const refuse = (): never => {
+    document.body.dataset.picturesRefused = '0';
+    function refuse(this: IDBObjectStore): never {
+      const { dataset } = document.body;
+      if (this.name === 'thumbnails') dataset.picturesRefused = `${Number(dataset.picturesRefused) + 1}`;
       throw new DOMException('no room', 'QuotaExceededError');
-    };
+    }
     Object.assign(IDBObjectStore.prototype, { put: refuse, add: refuse });
   });
 const makeRoom = (page: Page) =>
@@ -79,6 +82,8 @@ test('a save that fails is told, survives another recipe, and is stored by itsel
   const told = page.getByRole('listitem').filter({ hasText: 'There is no room: the browser stored nothing' });
   await page.getByRole('link', { name: 'Recipes' }).click();
   await expect(page.locator('main canvas[data-painted]')).toHaveCount(4);
+  await expect(page.locator('body')).toHaveAttribute('data-pictures-refused', /^[4-9]$/);
+  await page.waitForTimeout(200);
   await expect(told).toHaveCount(0);
   // Everything that the maker asks for is told where it is refused, and once.
   await page.getByRole('button', { name: 'Kiln mouth is a favourite' }).click();

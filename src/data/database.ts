@@ -26,13 +26,20 @@ import type {
 import { SCHEMA, type SchemaVersion, seedDemo } from './schema';
 
 /**
- * Dexie keeps to itself what fails in a promise of its own that nobody waits for: it becomes a rejection as any other, or what
+ * Dexie keeps to itself what fails in a promise of its own that nobody waits for: it becomes a rejection like all others, or what
  * was not stored would not be told. That the database was closed is told by what closed it.
  */
 const everywhere = (Dexie.Promise as unknown as { PSD: { onunhandled: (reason: unknown) => void } }).PSD;
 everywhere.onunhandled = (reason) => {
-  if (!(reason instanceof Dexie.DatabaseClosedError)) void Promise.reject(reason);
+  if (reason instanceof Dexie.DatabaseClosedError) return;
+  // Dexie's own parts leave promises of a write unhandled that is waited for: who waits hears of it before this.
+  setTimeout(() => {
+    if (!doneWithout.has(reason as object)) void Promise.reject(reason);
+  });
 };
+const doneWithout = new WeakSet<object>();
+/** What failed was not needed: nobody is told. */
+export const doWithout = (error: unknown): void => void doneWithout.add(error as object);
 
 /** Everything the maker has saved, in this browser. */
 export class Database extends Dexie {

@@ -1,5 +1,5 @@
 import type { ResolvedRecipe } from '../core/recipe/resolved';
-import type { Database } from './database';
+import { type Database, doWithout } from './database';
 import type { Thumbnail } from './records';
 import { isFull } from './storage';
 
@@ -34,5 +34,6 @@ export const writeThumbnail = async (db: Database, thumbnail: Thumbnail): Promis
     await db.thumbnails.put(thumbnail);
   } catch (error) {
     if (!isFull(error)) throw error;
+    doWithout(error);
   }
 };

@@ -219,11 +219,11 @@ function AtDesk({ record, run, known }: RunProps) {
   const awake = useAwake();
   const [sounds, setSounds] = useState(true);
   // What was done a moment ago is past, though the clock is looked at only each second.
-  const now = Math.max(minutesInto(run, moment), ...run.lines.map(({ end }) => end));
+  const now = minutesInto(run, moment);
   // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
   const quarter = Math.floor(now * 4) / 4;
   const state = useMemo(
-    () => runNow(known.sitting, run, Math.max(quarter, 0, ...run.lines.map(({ end }) => end))),
+    () => runNow(known.sitting, run, Math.max(quarter, ...run.lines.map(({ end }) => end))),
     [known, run, quarter],
   );
   const news = useReplanning({ record, known, run, state });
@@ -362,7 +362,7 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
   const isLeft = (state.plan?.lines.length ?? 0) > 0;
   /** Follows an order if it is better from now on, whatever was done while it was looked for; returns when all is dry then. */
   const follow = useEffectEvent(async (order: readonly Token[]): Promise<{ dry: number; saves: number }> => {
-    const now = Math.max(minutesInto(run, Date.now()), 0);
+    const now = minutesInto(run, Date.now());
     const [as, other] = [runNow(known.sitting, run, now), runNow(known.sitting, run, now, order)];
     const [dry, better] = [as.plan?.makespan ?? Number.POSITIVE_INFINITY, other.plan?.makespan];
     if (better === undefined || dry - better < WORTH) return { dry, saves: 0 };

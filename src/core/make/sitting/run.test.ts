@@ -14,6 +14,7 @@ import { clockAfter, minutesBetween, newSitting, type SittingRun, whyNotPlanned 
 import {
   beginRun,
   begunAt,
+  minutesInto,
   nextLines,
   runNow,
   withDone,
@@ -91,6 +92,10 @@ describe('when a piece that is done now was begun', () => {
     expect(early.lines).toMatchObject([{ start: 0, end: 0 }]);
     const late = withDone(of, ran(piece({ panel: 3, end: 50 })), piece({}), -10);
     expect(late.lines.at(-1)).toMatchObject({ start: 50, end: 50 });
+    const hour = 60 * 60_000;
+    expect(minutesInto(late, late.begunAt + hour)).toBe(60);
+    expect(minutesInto(late, late.begunAt - hour)).toBe(50);
+    expect(minutesInto(ran(), late.begunAt - hour)).toBe(0);
   });
 
   test('a brush is washed once, and a mat wiped once, until it is used again', () => {

@@ -9,9 +9,9 @@ import type { Token } from './works';
 
 const A_MINUTE = 60_000;
 
-/** Minutes a run has come by a moment. */
-export const minutesInto = ({ begunAt }: Pick<SittingRun, 'begunAt'>, moment: number): Minutes =>
-  (moment - begunAt) / A_MINUTE;
+/** Minutes a run has come by a moment: at least as far as what was done last, on a clock that was put back, too. */
+export const minutesInto = ({ begunAt, lines }: SittingRun, moment: number): Minutes =>
+  Math.max((moment - begunAt) / A_MINUTE, 0, ...lines.map(({ end }) => end));
 
 export const beginRun = (
   begunAt: number,
