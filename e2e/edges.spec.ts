@@ -1,8 +1,8 @@
-import { expect } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
 import type { Ink } from '../src/core/materials/ink/ink';
 import { ink } from '../src/testing/resolvedRecipes';
 import { expectAccessible } from './axe';
-import { choose } from './bench';
+import { choose, openBench } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
 import { goOn, stopUnderWay, test } from './test';
@@ -56,6 +56,46 @@ test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page 
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
   await choose(page, 'Relation', 'Light three and one dark');
   await expect(page.getByRole('status').first()).toContainText('No trio meets all of this');
+});
+
+test('in a low window the panel ends above the order of work; larger text has its room, and colours of one’s own leave inks theirs', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1366, height: 620 });
+  const panel = page.locator('main canvas[data-painted]').first();
+  const endsAbove = async () => {
+    const [above, below] = await Promise.all(
+      [panel, page.getByRole('region', { name: 'Order of work' })].map((part) => part.boundingBox()),
+    );
+    return above && below && above.y + above.height - below.y;
+  };
+  await openBench(page, '/bench/kiln-mouth');
+  await expect.poll(endsAbove).toBeLessThanOrEqual(0);
+
+  // As where the browser's text is set a quarter larger.
+  await page.addInitScript(() =>
+    addEventListener('DOMContentLoaded', () => {
+      document.documentElement.style.fontSize = '125%';
+    }),
+  );
+  await page.reload();
+  await expect(page.getByRole('slider').first()).toBeVisible();
+  await expect.poll(endsAbove).toBeLessThanOrEqual(0);
+  await expect(page.locator('body')).toHaveCSS('font-size', '16.25px');
+  const labels = await page
+    .locator('[data-measure]')
+    .evaluateAll((all) => all.map((label) => label.getBoundingClientRect()).sort((p, q) => p.top - q.top));
+  expect(labels.length).toBeGreaterThan(2);
+  for (const [i, { top }] of labels.slice(1).entries())
+    expect(top).toBeGreaterThanOrEqual(labels[i]?.bottom ?? 0);
+
+  const dot = page.getByRole('option', { name: /^Kilnfire Mid/ });
+  const groundOf = (part: Locator) => part.evaluate((one) => getComputedStyle(one).backgroundColor);
+  const ink = await groundOf(dot);
+  await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' });
+  await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(0, 0, 0)');
+  expect(await groundOf(dot)).toBe(ink);
+  await expectAccessible(page, 'colours of one’s own');
 });
 
 test('a thousand inks are searched and listed', async ({ page }) => {

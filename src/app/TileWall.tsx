@@ -1,12 +1,13 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ReactNode, useDeferredValue, useRef } from 'react';
+import { besideText } from '../ui/besideText';
 import { listBox } from '../ui/listBox';
 import { useSize } from './useSize';
 
 interface Props<Item extends { readonly id: string }> {
   readonly label: string;
   readonly items: readonly Item[];
-  /** Width a tile asks for and height it takes, both with the room around it, px. */
+  /** Width a tile asks for and height it takes, both with the room around it, px of usual text. */
   readonly tile: { readonly width: number; readonly height: number };
   readonly className?: string;
   readonly children: (item: Item) => ReactNode;
@@ -25,11 +26,12 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
   const { width: measured } = useSize(box);
   // Before it is laid out, it is taken to be as large as the page: its tiles are made with it, not once it is measured.
   const width = measured || innerWidth;
-  const columns = Math.max(Math.floor((width - SIDES) / tile.width), 1);
+  const height = besideText(tile.height);
+  const columns = Math.max(Math.floor((width - SIDES) / besideText(tile.width)), 1);
   const lines = useVirtualizer({
     count: Math.ceil(items.length / columns),
     getScrollElement: () => box.current,
-    estimateSize: () => tile.height,
+    estimateSize: () => height,
     ...listBox,
     // What lies out of sight follows once what is in sight is there.
     overscan: useDeferredValue(OVERSCAN, 0),
@@ -48,7 +50,7 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
                 top: start,
                 left: `${(i * 100) / columns}%`,
                 width: `${100 / columns}%`,
-                height: tile.height,
+                height,
               }}
             >
               {children(item)}

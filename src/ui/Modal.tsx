@@ -34,7 +34,7 @@ export function Modal({ lies, className = '', described = false, onClose, childr
               opener.focus();
             else focusMain();
           }}
-          className={`fixed z-50 overflow-auto rounded-[3px] bg-sheet p-5 ${LIES[lies]} ${className}`}
+          className={`fixed z-50 overflow-auto rounded-[3px] bg-sheet p-5 forced-colors:border ${LIES[lies]} ${className}`}
         >
           {children}
         </Dialog.Content>

@@ -12,6 +12,7 @@ import { Popover } from 'radix-ui';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { Button } from '../Button';
+import { besideText } from '../besideText';
 import { Checkbox } from '../Checkbox';
 import { FLOATING } from '../floating';
 import { listBox } from '../listBox';
@@ -29,6 +30,7 @@ interface Props<Item extends { readonly id: string }> {
   readonly hidden: readonly string[];
   /** What can be done with the rows that are taken. */
   readonly actions: (taken: readonly Item[], drop: () => void) => ReactNode;
+  /** Px of usual text. */
   readonly rowHeight?: number;
 }
 
@@ -37,7 +39,8 @@ interface Props<Item extends { readonly id: string }> {
  * so a thousand open and scroll like ten.
  */
 export function DrawerTable<Item extends { readonly id: string }>(props: Props<Item>) {
-  const { label, nameOf, rows, columns, hidden, actions, rowHeight = 44 } = props;
+  const { label, nameOf, rows, columns, hidden, actions } = props;
+  const rowHeight = besideText(props.rowHeight ?? 44);
   const [sorting, setSorting] = useState(props.sorted);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(NONE);
   const [columnVisibility, setColumnVisibility] = useState<VisibilityState>(() =>
@@ -108,12 +111,12 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
           aria-rowcount={all.length + 1}
           className="w-full table-fixed border-collapse"
           // Columns keep their widths whatever rows are in sight; a narrow page scrolls.
-          style={{ minWidth: table.getTotalSize() + BOX }}
+          style={{ minWidth: besideText(table.getTotalSize()) + BOX }}
         >
           <colgroup>
             <col style={{ width: BOX }} />
             {table.getVisibleLeafColumns().map((column) => (
-              <col key={column.id} style={{ width: column.getSize() }} />
+              <col key={column.id} style={{ width: besideText(column.getSize()) }} />
             ))}
           </colgroup>
           <thead className="sticky top-0 z-10 bg-sheet">

@@ -108,14 +108,16 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   return (
     <main
       {...drop.target}
-      className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[14.75rem_minmax(0,1fr)_20rem] lg:grid-rows-[minmax(0,1fr)_auto] 2xl:grid-cols-[19rem_minmax(0,1fr)_24rem]"
+      className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[14.75rem_minmax(0,1fr)_20rem] lg:grid-rows-[1fr_auto] 2xl:grid-cols-[19rem_minmax(0,1fr)_24rem]"
     >
       <Suspense
-        fallback={<div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:border-r" />}
+        fallback={
+          <div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:min-h-112 lg:border-r" />
+        }
       >
         <RailColumn {...{ resolved, dried, aim }} onAim={setChosen} onPick={pick} />
       </Suspense>
-      <section aria-label="Panel" className="order-1 flex min-h-0 min-w-0 flex-col bg-mat lg:order-none">
+      <section aria-label="Panel" className="order-1 flex min-w-0 flex-col bg-mat lg:order-none">
         <BenchHeader
           {...{ shelf, edit, look, onLook }}
           resolved={calm.resolved}

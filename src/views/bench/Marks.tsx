@@ -16,6 +16,7 @@ import { markRange, moveMark } from '../../core/recipe/editLadder';
 import { type Mark, marksOf } from '../../core/recipe/marks';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { BandGeometry, MarkPlace } from '../../core/recipe/runs/definition';
+import { besideText } from '../../ui/besideText';
 import { TypedField } from '../../ui/TypedField';
 import { apartAlongBands, placeOf, pointOf } from './apart';
 
@@ -34,7 +35,7 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** How far labels stand apart, px: two lines, three where they say from where they are measured, or as a column is narrow. */
+/** How far labels stand apart, px of usual text: two lines, three where they say from where they are measured, or as a column is narrow. */
 const LABEL_APART = { level: 40, leaning: 56, narrow: 62 } as const;
 const LEADER = 26;
 /** Handles nearer than this on the screen, px, could not be told apart by a finger. */
@@ -65,7 +66,7 @@ export function Marks(props: Props) {
       return { mark, left: x * scale - width, top: y * scale };
     })
     .sort((p, q) => (upright ? p.left - q.left : p.top - q.top));
-  const apart = LABEL_APART[narrow ? 'narrow' : level ? 'level' : 'leaning'];
+  const apart = besideText(LABEL_APART[narrow ? 'narrow' : level ? 'level' : 'leaning']);
   const places = spread(
     marks.map(({ top }) => top),
     apart,
@@ -231,16 +232,15 @@ const LABEL_LEFT = LEADER + 6;
 /** What a mark means, with its measure. */
 function MarkLabel(props: HandleProps & { readonly place: MarkPlace }) {
   const { mark, unit, narrow, place, left, top, level, labelAt } = props;
-  // It stands in its grip, whose corner is not the panel's.
-  const corner = level ? { left: -44, top: top - 12 } : { left: left - 12, top: top - 12 };
   return (
     <span
       data-measure={mark.id}
       className="absolute -translate-y-1/2 cursor-text text-small leading-tight"
+      // It stands in its grip, whose corner is not the panel's.
       style={{
-        top: labelAt - corner.top,
-        left: LABEL_LEFT - corner.left,
-        width: narrow ? 92 : 200,
+        top: `calc(50% + ${labelAt - top}px)`,
+        left: level ? `calc(2.75rem + ${LABEL_LEFT}px)` : `calc(50% + ${LABEL_LEFT - left}px)`,
+        width: besideText(narrow ? 92 : 200),
       }}
     >
       <span className="heading block text-lead leading-5 group-hover:underline">

@@ -10,6 +10,7 @@ import { bandsOf } from '../../core/recipe/recipe';
 import { otherCard, type ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { Button } from '../../ui/Button';
+import { besideText } from '../../ui/besideText';
 import { readyForDragging } from '../../workers/client';
 import { type Look, WHOLE, ZOOMS } from './look';
 import { Rule } from './Rule';
@@ -37,9 +38,10 @@ interface Props {
 
 /** Room for the rule on the panel's left, px. */
 const RULE_SIDE = 52;
-/** Room for the marks on its right, by how wide the whole is, px. */
-const marksSide = (room: number): number => (room < NARROW ? 124 : room < 820 ? 250 : 320);
-/** Below this width, px, the panel takes the width it gets and is as high as it must be. */
+/** Room for the marks on its right, by how wide the whole is, px; figures are those of usual text. */
+const marksSide = (room: number): number =>
+  besideText(room < besideText(NARROW) ? 124 : room < besideText(820) ? 250 : 320);
+/** Below this width, px of usual text, the panel takes the width it gets and is as high as it must be. */
 const NARROW = 560;
 
 /** The panel on the mat at its true proportions, with a rule, its marks and its handles. */
@@ -53,7 +55,7 @@ export function PanelBoard(props: Props) {
   const other = otherCard(resolved);
   const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
   const side = marksSide(room.width);
-  const narrow = room.width > 0 && room.width < NARROW;
+  const narrow = room.width > 0 && room.width < besideText(NARROW);
   const byWidth = (room.width - RULE_SIDE - side) / panel.width;
   const fitting = narrow ? byWidth : Math.min(byWidth, (room.height - 26) / panel.height);
   const scale = fitting * (ZOOMS[zoom] ?? 1);
@@ -65,7 +67,7 @@ export function PanelBoard(props: Props) {
   const inkNames = resolved.inks.map(({ name }) => name).join(', ');
   return (
     <div
-      className="relative flex min-h-96 min-w-0 flex-1 flex-col"
+      className="relative flex min-h-96 min-w-0 flex-1 flex-col lg:min-h-72"
       style={narrow ? { minHeight: height + 16, flex: 'none' } : undefined}
     >
       <div
@@ -73,7 +75,7 @@ export function PanelBoard(props: Props) {
         data-tour="panel"
         onPointerEnter={readyForDragging}
         // Beside it stands the same panel on another card, where two are laid at once.
-        className={`min-h-0 flex-1 ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
+        className={`min-h-0 flex-1 contain-size ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>

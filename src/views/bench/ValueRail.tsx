@@ -12,6 +12,7 @@ import { plainColour, plainName } from '../../core/materials/colour/plainWords';
 import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { useAppSelector } from '../../store/hooks';
+import { besideText } from '../../ui/besideText';
 import { layRail, neighbourDot, placeNames, type RailDot, railScale, typedDot } from './railLayout';
 import { useTyped } from './useTyped';
 
@@ -26,6 +27,7 @@ interface Props {
   readonly aimed: string | undefined;
 }
 
+/** Room for the axis, px of usual text. */
 const AXIS = 34;
 const PAD = 12;
 const DOT = 11;
@@ -41,8 +43,9 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
   const { width, height } = useSize(box);
   const [active, setActive] = useState<string>();
   const [named, setNamed] = useState<string>();
+  const axis = besideText(AXIS);
   const dots =
-    width === 0 ? NO_DOTS : layOnce(shelf, Math.max(width - AXIS - PAD, 80), Math.max(height - 2 * PAD, 80));
+    width === 0 ? NO_DOTS : layOnce(shelf, Math.max(width - axis - PAD, 80), Math.max(height - 2 * PAD, 80));
   const drawn = useGradually(dots);
   const y = railScale(Math.max(height - 2 * PAD, 80));
   const byId = new Map(dots.map((dot) => [dot.ink.id, dot]));
@@ -87,7 +90,7 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
     <div className="flex min-h-0 flex-1 flex-col">
       <div ref={box} className="relative min-h-72 flex-1">
         <svg aria-hidden="true" focusable="false" className="absolute inset-0 size-full">
-          <g transform={`translate(${AXIS} ${PAD})`}>
+          <g transform={`translate(${axis} ${PAD})`}>
             <line x1={-8} x2={-8} y1={y(97)} y2={y(8)} className="stroke-line" />
             {TICKS.map((l) => (
               <g key={l} transform={`translate(-8 ${y(l)})`}>
@@ -109,7 +112,7 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
           aria-label={`Inks by lightness, pale at the top. Enter puts an ink on ${goesTo}.`}
           aria-multiselectable="true"
           className="absolute"
-          style={{ left: AXIS, top: PAD }}
+          style={{ left: axis, top: PAD }}
           onClick={(event) => {
             const dot = dotOf(event);
             if (dot) onPick(dot);
@@ -128,8 +131,8 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
             />
           ))}
         </div>
-        <Names ladder={ladder} width={width - AXIS - PAD} />
-        {isNumbers && <Gaps ladder={ladder} width={width - AXIS - PAD} />}
+        <Names ladder={ladder} width={width - axis - PAD} />
+        {isNumbers && <Gaps ladder={ladder} width={width - axis - PAD} />}
       </div>
       <p aria-live="polite" className="h-14 shrink-0 overflow-hidden border-t border-line px-4 py-2">
         {typing.typed !== '' && (
@@ -198,7 +201,7 @@ const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
 
 /** What the ladder's inks are called, beside their dots where there is room. */
 function Names({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly width: number }) {
-  return placeNames(ladder, width).map(({ dot: { ink, x }, side, y }) => (
+  return placeNames(ladder, width, besideText(1)).map(({ dot: { ink, x }, side, y }) => (
     <span
       key={ink.id}
       aria-hidden="true"
@@ -206,7 +209,7 @@ function Names({ ladder, width }: { readonly ladder: readonly RailDot[]; readonl
       style={
         side === 'left'
           ? { right: PAD + width - x + RUNG_DOT * 0.7, top: PAD + y }
-          : { left: AXIS + x + RUNG_DOT * 0.7, top: PAD + y }
+          : { left: besideText(AXIS) + x + RUNG_DOT * 0.7, top: PAD + y }
       }
     >
       {ink.name}
@@ -230,7 +233,7 @@ function Gaps({ ladder, width }: { readonly ladder: readonly RailDot[]; readonly
         aria-hidden="true"
         className="pointer-events-none absolute z-10 -translate-y-1/2 rounded-[2px] bg-pane/85 px-1 text-small font-bold"
         style={{
-          left: AXIS + Math.min((from.x + dot.x) / 2 + 6, width - 40),
+          left: besideText(AXIS) + Math.min((from.x + dot.x) / 2 + 6, width - besideText(40)),
           top: PAD + (from.y + dot.y) / 2,
         }}
       >

@@ -25,20 +25,22 @@ test('no two dots of the demo cover each other, and all stay on the rail', () =>
   });
 });
 
-test('whatever the rungs, no name lies on another, each beside its own dot or a little lower', () => {
+const rungsOfDemo = fc.uniqueArray(fc.constantFrom(...dots), { minLength: 2, maxLength: 5 });
+
+test('whatever the rungs and the size of text, no name lies on another, each beside its own dot or a little lower', () => {
   fc.assert(
-    fc.property(fc.uniqueArray(fc.constantFrom(...dots), { minLength: 2, maxLength: 5 }), (rungs) => {
+    fc.property(rungsOfDemo, fc.constantFrom(1, 1.5), (rungs, scale) => {
       const ladder = rungs.toSorted((p, q) => q.lab.l - p.lab.l);
-      const names = placeNames(ladder, 200).map(({ dot, side, y }) => {
-        const wide = Math.min(dot.ink.name.length * 7 + 8, 112);
+      const names = placeNames(ladder, 200, scale).map(({ dot, side, y }) => {
+        const wide = Math.min(dot.ink.name.length * 7 + 8, 112) * scale;
         return { dot, y, from: side === 'left' ? dot.x - 14 - wide : dot.x + 14, wide };
       });
       names.forEach(({ dot, y, from, wide }, i) => {
         expect(y).toBeGreaterThanOrEqual(dot.y);
-        expect(y - dot.y).toBeLessThan(5 * 18);
+        expect(y - dot.y).toBeLessThan(5 * 18 * scale);
         for (const other of names.slice(i + 1))
           expect(
-            Math.abs(y - other.y) >= 18 - 1e-9 ||
+            Math.abs(y - other.y) >= 18 * scale - 1e-9 ||
               from + wide <= other.from ||
               other.from + other.wide <= from,
           ).toBe(true);

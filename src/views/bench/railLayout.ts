@@ -30,7 +30,7 @@ export function layRail(shelf: readonly DriedInk[], width: number, height: numbe
   return placed;
 }
 
-/** How high a rung's name is beside its dot, px, how wide by its letters, and how far off the dot's middle. */
+/** How high a rung's name is beside its dot, px of usual text, how wide by its letters, and how far off the dot's middle. */
 const NAME = { height: 18, letter: 7, pad: 8, most: 112, off: 14 } as const;
 
 /** Where a rung's name stands: beside its dot, towards the rail's middle, and lower where another name is in the way. */
@@ -40,17 +40,24 @@ export interface RailName {
   readonly y: number;
 }
 
-/** Places for the names of rungs, pale to dark, so that none lies on another. */
-export function placeNames(ladder: readonly RailDot[], width: number): RailName[] {
+/**
+ * Places for the names of rungs, pale to dark, so that none lies on another.
+ *
+ * @param textScale  how large text is, over the usual size
+ */
+export function placeNames(ladder: readonly RailDot[], width: number, textScale = 1): RailName[] {
   const placed: (RailName & Span)[] = [];
+  const [line, letter, pad, most] = [NAME.height, NAME.letter, NAME.pad, NAME.most].map(
+    (px) => px * textScale,
+  ) as [number, number, number, number];
   for (const dot of ladder) {
     const side = dot.x > width / 2 ? 'left' : 'right';
-    const wide = Math.min(dot.ink.name.length * NAME.letter + NAME.pad, NAME.most);
+    const wide = Math.min(dot.ink.name.length * letter + pad, most);
     const from = side === 'left' ? dot.x - NAME.off - wide : dot.x + NAME.off;
     let { y } = dot;
     for (const other of placed.toSorted((p, q) => p.y - q.y)) {
       const isBeside = from + wide <= other.from || other.to <= from;
-      if (!isBeside && Math.abs(y - other.y) < NAME.height) y = other.y + NAME.height;
+      if (!isBeside && Math.abs(y - other.y) < line) y = other.y + line;
     }
     placed.push({ dot, side, y, from, to: from + wide });
   }

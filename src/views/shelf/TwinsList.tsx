@@ -76,7 +76,7 @@ function Pair({ twins: { pair, difference }, onEdit, onRemove }: PairProps) {
       {pair.map(({ ink, hex }) => (
         <div key={ink.id}>
           <span aria-hidden="true" className="block h-12" style={{ backgroundColor: hex }} />
-          <div className="flex items-center gap-2 p-2">
+          <div className="flex flex-wrap items-center gap-2 p-2">
             <span className="mr-auto font-semibold">{ink.name}</span>
             <Button aria-label={`Change ${ink.name}`} onClick={() => onEdit(ink)}>
               Change

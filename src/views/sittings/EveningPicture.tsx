@@ -7,6 +7,7 @@ import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../..
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Break, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
+import { besideText } from '../../ui/besideText';
 import { type Lane, LYING_HEIGHT, lanesOf } from './lanes';
 import { type LittlePictures, pictureKey } from './useLittlePictures';
 
@@ -24,6 +25,7 @@ interface Props {
   readonly pictures: LittlePictures;
 }
 
+/** The picture's measures, px of usual text. */
 const LABEL_ROOM = { wide: 96, narrow: 68 } as const;
 const NARROW = 640;
 const TOP = 26;
@@ -36,15 +38,18 @@ export function EveningPicture(props: Props) {
   const { known, lines, critical, origin, makespan, now, onLook, pictures } = props;
   const box = useRef<HTMLDivElement>(null);
   const { width: room } = useSize(box);
-  const left = room < NARROW ? LABEL_ROOM.narrow : LABEL_ROOM.wide;
-  const lanes = useMemo(() => lanesOf(known, lines), [known, lines]);
+  const left = besideText(room < besideText(NARROW) ? LABEL_ROOM.narrow : LABEL_ROOM.wide);
+  const lanes = useMemo(
+    () => lanesOf(known, lines).map((lane) => ({ ...lane, height: besideText(lane.height) })),
+    [known, lines],
+  );
   const inOrder = useMemo(() => lines.toSorted((p, q) => p.start - q.start || p.hand - q.hand), [lines]);
   const [chosen, setChosen] = useState<number>();
   const [looked, setLooked] = useState<Planned>();
   const span = Math.max(makespan, now ?? 0, 1);
-  const width = Math.max(room - left - 14, span * LEAST_A_MINUTE);
+  const width = Math.max(room - left - 14, span * besideText(LEAST_A_MINUTE));
   const x = scaleLinear([0, span], [0, width]);
-  let top = TOP;
+  let top = besideText(TOP);
   const rows = lanes.map((lane) => {
     const row = { lane, top };
     top += lane.height + GAP;
@@ -188,7 +193,7 @@ function Hours({
   readonly height: number;
   readonly origin: string;
 }) {
-  const step = STEPS.find((one) => x(one) >= LABEL_WIDTH) ?? 60;
+  const step = STEPS.find((one) => x(one) >= besideText(LABEL_WIDTH)) ?? 60;
   const [, past = '0'] = origin.split(':');
   const first = (step - (Number(past) % step)) % step;
   const at = Array.from(
@@ -199,8 +204,8 @@ function Hours({
     <g>
       {at.map((minute) => (
         <g key={minute}>
-          <line x1={x(minute)} x2={x(minute)} y1={18} y2={height} className="stroke-line" />
-          <text x={x(minute) + 3} y={13} className="fill-mute text-small tabular-nums">
+          <line x1={x(minute)} x2={x(minute)} y1={besideText(18)} y2={height} className="stroke-line" />
+          <text x={x(minute) + 3} y={besideText(13)} className="fill-mute text-small tabular-nums">
             {clockAfter(origin, minute)}
           </text>
         </g>
@@ -222,9 +227,9 @@ const Breaks = ({
     <g key={start}>
       <rect
         x={x(start)}
-        y={18}
+        y={besideText(18)}
         width={Math.max(x(start + minutes) - x(start), 1)}
-        height={height - 18}
+        height={height - besideText(18)}
         className="fill-pane opacity-60"
       />
       <text x={x(start) + 4} y={height - 6} className="fill-mute text-small italic">
@@ -246,11 +251,25 @@ function Now({
 }) {
   return (
     <g>
-      <line x1={x(now)} x2={x(now)} y1={16} y2={height} className="stroke-strong" strokeWidth={2} />
-      <rect x={x(now) - 22} y={0} width={44} height={18} rx={2} className="fill-strong" />
+      <line
+        x1={x(now)}
+        x2={x(now)}
+        y1={besideText(16)}
+        y2={height}
+        className="stroke-strong"
+        strokeWidth={2}
+      />
+      <rect
+        x={x(now) - besideText(22)}
+        y={0}
+        width={besideText(44)}
+        height={besideText(18)}
+        rx={2}
+        className="fill-strong"
+      />
       <text
         x={x(now)}
-        y={13}
+        y={besideText(13)}
         textAnchor="middle"
         className="fill-on-strong text-small font-semibold tabular-nums"
       >
@@ -296,7 +315,7 @@ function Piece({ lane, line, known, x, top, isCritical, isPicked, isPast, onLook
       {line.does === 'wash' && lane.kind === 'hands' && width > 9 && (
         <text
           x={from + width / 2}
-          y={top + lane.height / 2 + 4}
+          y={top + lane.height / 2 + besideText(4)}
           textAnchor="middle"
           className="fill-text text-small"
         >
@@ -351,10 +370,11 @@ function Drying({ lane, known, x, top, pictures, origin }: DryingProps) {
     <g>
       {lane.lying.map(({ line, from, to, row }) => {
         const { panel } = known.lots[line.group]?.resolved.recipe ?? { panel: { width: 1, height: 1 } };
-        const height = LYING_HEIGHT - 4;
+        const rowHeight = besideText(LYING_HEIGHT);
+        const height = rowHeight - 4;
         const wide = (height * panel.width) / panel.height;
         const [left, width] = [x(from), x(to) - x(from)];
-        const y = top + row * LYING_HEIGHT;
+        const y = top + row * rowHeight;
         const picture = pictures.get(pictureKey(line.group, line.operation));
         const name = `${numberOf(known, line)}`;
         return (
@@ -379,9 +399,13 @@ function Drying({ lane, known, x, top, pictures, origin }: DryingProps) {
                 preserveAspectRatio="none"
               />
             )}
-            {width > wide + 18 && (
-              <text x={left + wide + 5} y={y + height - 5} className="fill-text text-small tabular-nums">
-                {width > wide + 86 ? `${name}, dry ${clockAfter(origin, to)}` : name}
+            {width > wide + besideText(18) && (
+              <text
+                x={left + wide + 5}
+                y={y + height - besideText(5)}
+                className="fill-text text-small tabular-nums"
+              >
+                {width > wide + besideText(86) ? `${name}, dry ${clockAfter(origin, to)}` : name}
               </text>
             )}
           </g>

@@ -18,10 +18,11 @@ export interface Lane {
   readonly label: string;
   readonly lines: readonly Planned[];
   readonly lying: readonly Lying[];
+  /** Px of usual text. */
   readonly height: number;
 }
 
-/** How high each kind of lane is, px. */
+/** How high each kind of lane is, px of usual text. */
 const HEIGHT = { hands: 46, brush: 22, mat: 16, heat: 22 } as const;
 /** Of a panel that lies drying. */
 export const LYING_HEIGHT = 22;
