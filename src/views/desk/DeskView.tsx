@@ -22,6 +22,7 @@ import { timingOf } from '../../core/sheet/timing';
 import { addTiming, clearTimings } from '../../data/timings';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { besideText } from '../../ui/besideText';
 import { InkDot } from '../../ui/InkDot';
 import { useStepClock } from './useStepClock';
 
@@ -168,15 +169,19 @@ interface StepProps {
   readonly clock: ReturnType<typeof useStepClock>;
 }
 
-/** How high the picture is, px: on a phone it stays above the bar with the words. */
-const HEIGHT = { wide: 360, narrow: 216 } as const;
+/** How high the picture is, px: on a phone it stays above the bar with the words, in a low window the clock below it does. */
+const HEIGHT = { wide: 360, narrow: 216, least: 140 } as const;
+/** What stands around the picture: the clock, what it shows, and the page's edges, px of usual text. */
+const AROUND = 180;
 const NARROW = 768;
 
 function OneStep({ resolved, step, clock }: StepProps) {
   const { panel, tool } = resolved.recipe;
   const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
-  const most = width < NARROW ? HEIGHT.narrow : HEIGHT.wide;
+  // Before it is laid out, it is taken to be as large as the page.
+  const { width, height: high } = useSize(box);
+  const room = Math.max((high || innerHeight) - besideText(AROUND), HEIGHT.least);
+  const most = (width || innerWidth) < NARROW ? HEIGHT.narrow : Math.min(HEIGHT.wide, room);
   const height = Math.min(most, (most * 0.85 * panel.height) / panel.width);
   const over = step.minutes !== undefined && clock.seconds >= step.minutes * 60;
   return (
