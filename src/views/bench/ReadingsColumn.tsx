@@ -61,6 +61,7 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
     >
       <h2 className="sr-only">Readings</h2>
       <p className="sentence leading-snug">{describeLadder(readings)}</p>
+      <NumbersSwitch />
       <div className="grid grid-cols-[2.5rem_1fr] gap-x-3">
         {recipe.rungs.map(({ id, share }, i) => (
           <Fragment key={id}>
@@ -92,7 +93,6 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
         <TrueShares resolved={resolved} edit={edit} isNumbers={isNumbers} />
         <Meetings resolved={resolved} />
       </Suspense>
-      <NumbersSwitch />
       {isNumbers && (
         <Suspense fallback={null}>
           <Numbers resolved={resolved} readings={readings} />
@@ -102,12 +102,12 @@ export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
   );
 });
 
-/** Whether figures stand beside the words; it stays as it is left. */
+/** Whether figures stand beside the words; it stays as it is left, and above them, so that it does not move as they come. */
 function NumbersSwitch() {
   const isNumbers = useAppSelector(({ view }) => view.numbers);
   const dispatch = useAppDispatch();
   return (
-    <p className="border-t border-line pt-3">
+    <p>
       <Checkbox
         label="Numbers"
         checked={isNumbers}
