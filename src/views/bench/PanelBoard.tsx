@@ -68,12 +68,13 @@ export function PanelBoard(props: Props) {
   return (
     <div
       className="relative flex min-h-96 min-w-0 flex-1 flex-col lg:min-h-72"
-      style={narrow ? { minHeight: height + 16, flex: 'none' } : undefined}
+      style={narrow ? { minHeight: 0, flex: 'none' } : undefined}
     >
       <div
         ref={box}
         data-tour="panel"
         onPointerEnter={readyForDragging}
+        style={narrow ? { minHeight: height + 16 } : undefined}
         // Beside it stands the same panel on another card, where two are laid at once.
         className={`min-h-0 flex-1 contain-size ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
       >
@@ -126,7 +127,7 @@ export function PanelBoard(props: Props) {
       </div>
       {other && <OtherBase resolved={resolved} card={other} wetness={wetness} />}
       {(zoom > 0 || loupe) && (
-        <Button className="absolute bottom-3 left-3" onClick={() => onLook(WHOLE)}>
+        <Button className="absolute bottom-3 left-3 max-sm:static max-sm:m-3" onClick={() => onLook(WHOLE)}>
           {loupe ? 'Put the loupe away' : 'The whole panel'}
         </Button>
       )}
