@@ -127,7 +127,10 @@ export function PanelBoard(props: Props) {
       </div>
       {other && <OtherBase resolved={resolved} card={other} wetness={wetness} />}
       {(zoom > 0 || loupe) && (
-        <Button className="absolute bottom-3 left-3 max-sm:static max-sm:m-3 max-sm:self-start" onClick={() => onLook(WHOLE)}>
+        <Button
+          className="absolute bottom-3 left-3 max-sm:static max-sm:m-3 max-sm:self-start"
+          onClick={() => onLook(WHOLE)}
+        >
           {loupe ? 'Put the loupe away' : 'The whole panel'}
         </Button>
       )}
