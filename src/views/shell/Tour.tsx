@@ -1,6 +1,8 @@
 import { Popover } from 'radix-ui';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
+import { besideText } from '../../ui/besideText';
+import { tourPlace } from './tourPlace';
 import { STOPS } from './tourStops';
 
 /** How long a stop waits for its control to be drawn, ms. */
@@ -12,8 +14,19 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
   const stop = STOPS[at];
   const anchor = useControl(stop?.at ?? '');
   const virtual = useRef<{ getBoundingClientRect: () => DOMRect }>(null);
-  virtual.current = anchor;
   const box = useMemo(() => anchor?.getBoundingClientRect(), [anchor]);
+  const place = useMemo(() => {
+    const placed = () => {
+      const page = { width: innerWidth, height: innerHeight };
+      return anchor && stop && tourPlace(anchor.getBoundingClientRect(), stop.side, page, besideText(1));
+    };
+    const getBoundingClientRect = () => {
+      const { left = 0, top = 0, right = 0, bottom = 0 } = placed()?.box ?? {};
+      return new DOMRect(left, top, right - left, bottom - top);
+    };
+    return { side: placed()?.side ?? 'bottom', beside: { getBoundingClientRect } };
+  }, [anchor, stop]);
+  virtual.current = place.beside;
   if (!stop || !anchor || !box) return null;
   return (
     <>
@@ -27,14 +40,14 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
         <Popover.Portal>
           <Popover.Content
             key={at}
-            side={stop.side}
+            side={place.side}
             sideOffset={10}
             collisionPadding={12}
             sticky="always"
             // It stays while the real controls are tried, and while a dialog that led here gives the focus back.
             onFocusOutside={(event) => event.preventDefault()}
             aria-label={`Tour, ${at + 1} of ${STOPS.length}: ${stop.title}`}
-            className="z-50 w-80 rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
+            className="z-50 w-80 max-w-[calc(100vw-1.5rem)] rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
           >
             <p className="text-small opacity-80">
               {at + 1} of {STOPS.length}
