@@ -10,26 +10,32 @@ interface Props<Asked extends Item> {
   readonly onAnswer: (answer: Answer) => void;
 }
 
+/** Whether the answer stands beside what is asked about, where there is room: what is to be chosen shows nothing itself. */
+const isBeside = (item: Item): boolean =>
+  item.mode === 'place' || (item.mode === 'pick' && !item.options.some(({ face }) => face));
+
 /** What is asked, in the way it is answered. */
 export function Question({ item, onAnswer }: Props<Item>) {
   return (
     <section aria-label="Question" className="space-y-6">
       <h2 className="max-w-3xl text-2xl leading-snug">{unbroken(item.asks)}</h2>
-      {item.faces.length > 0 && (
-        <div className="flex flex-wrap gap-1">
-          {placed(item.faces).map(({ one: face, place }) => (
-            <FaceView
-              key={place}
-              face={face}
-              label={`What is asked about, ${place + 1} of ${item.faces.length}`}
-              size={item.mode === 'place' && EXERCISES[item.exercise].unit === 'mm' ? 'small' : 'large'}
-            />
-          ))}
-        </div>
-      )}
-      {item.mode === 'pick' && <Pick item={item} onAnswer={onAnswer} />}
-      {item.mode === 'order' && <Order item={item} onAnswer={onAnswer} />}
-      {item.mode === 'place' && <Place item={item} onAnswer={onAnswer} />}
+      <div className={isBeside(item) ? 'flex flex-wrap items-start gap-x-8 gap-y-6' : 'space-y-6'}>
+        {item.faces.length > 0 && (
+          <div className="flex flex-wrap gap-1">
+            {placed(item.faces).map(({ one: face, place }) => (
+              <FaceView
+                key={place}
+                face={face}
+                label={`What is asked about, ${place + 1} of ${item.faces.length}`}
+                size={item.mode === 'place' && EXERCISES[item.exercise].unit === 'mm' ? 'small' : 'large'}
+              />
+            ))}
+          </div>
+        )}
+        {item.mode === 'pick' && <Pick item={item} onAnswer={onAnswer} />}
+        {item.mode === 'order' && <Order item={item} onAnswer={onAnswer} />}
+        {item.mode === 'place' && <Place item={item} onAnswer={onAnswer} />}
+      </div>
     </section>
   );
 }
@@ -66,7 +72,7 @@ function Pick({ item, onAnswer }: Props<PickItem>) {
   useDigits(item.options.length, press);
   const hasFaces = item.options.some(({ face }) => face);
   return (
-    <ul className={hasFaces ? 'flex flex-wrap gap-2' : 'max-w-md space-y-2'}>
+    <ul className={hasFaces ? 'flex flex-wrap gap-2' : 'min-w-64 max-w-md flex-1 space-y-2'}>
       {item.options.map(({ label, face }, place) => (
         <li key={label}>
           {face ? (
@@ -132,9 +138,6 @@ function Order({ item, onAnswer }: Props<OrderItem>) {
   );
 }
 
-/** How high the card is drawn, px. */
-const HEIGHT = 300;
-
 function Place({ item, onAnswer }: Props<PlaceItem>) {
   const [at, setAt] = useState<readonly number[]>(item.marks.map(({ start }) => start));
   const { unit } = EXERCISES[item.exercise];
@@ -152,12 +155,11 @@ function Place({ item, onAnswer }: Props<PlaceItem>) {
     setAt(at.map((value, i) => (i === held.current ? to : value)));
   };
   return (
-    <div className="flex flex-wrap items-end gap-8">
+    <div className="flex flex-1 flex-wrap items-end gap-8">
       {isCard && (
         <div
           aria-hidden="true"
-          className="relative w-56 cursor-row-resize touch-none bg-white shadow-[0_1px_3px_#0006]"
-          style={{ height: HEIGHT }}
+          className="relative h-75 w-56 cursor-row-resize touch-none bg-white shadow-[0_1px_3px_#0006] max-sm:h-52"
           onPointerDown={(event) => {
             event.currentTarget.setPointerCapture(event.pointerId);
             moveTo(event, true);
