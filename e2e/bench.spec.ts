@@ -139,6 +139,7 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   await typeMark(page, 'Leat Mid solid to', 'wide');
   await expect(page.getByRole('alert')).toContainText('not a length');
   await page.keyboard.press('Escape');
+  await expect(mark(page, 'Leat Mid solid to')).toBeFocused();
   await showNumbers(page);
 
   const shares = await Promise.all(

@@ -426,6 +426,7 @@ test('the tour leads round the real controls on a first visit, is left, and is f
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /Show me round/ })).toHaveCount(0);
+  await expect(page.getByRole('main')).toBeFocused();
   await page.getByRole('button', { name: 'Desk settings' }).click();
   await page.getByRole('button', { name: /^Help/ }).click();
   // A phone has room for its words below a control, where none is beside it.

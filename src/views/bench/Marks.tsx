@@ -153,9 +153,14 @@ function Handle(props: HandleProps) {
       return `“${text}” is not a length. Type it as ${unit === 'mm' ? '63 or 63.5' : '2 1/2'}, ${fromWhere(place)}.`;
     edit((current) => moveMark(current, mark.joint, mark.end, alongOfPlace(bands, place, typed)));
     onDone();
-    // The keys go back to the mark, where the arrow keys go on.
-    setTimeout(() => self.current?.focus());
     return undefined;
+  };
+  const onOver = () => {
+    setWriting(undefined);
+    // The keys go back to the mark, where the arrow keys go on, unless they have been taken elsewhere.
+    setTimeout(() => {
+      if (document.activeElement === document.body) self.current?.focus();
+    });
   };
   const grip = useGrip({
     onHold: (event) => {
@@ -216,7 +221,7 @@ function Handle(props: HandleProps) {
             label={`${mark.solid}, ${unit} ${fromWhere(place)}`}
             shown={formatBare(place.at, unit)}
             onCommit={commit}
-            begin={{ text: writing, onOver: () => setWriting(undefined) }}
+            begin={{ text: writing, onOver }}
             className={unit === 'mm' ? 'w-16 text-right' : 'w-20 text-right'}
             suffix={unit}
           />
