@@ -45,6 +45,8 @@ const SHOTS = [
     path: '/practice',
     width: 1280,
     height: 800,
+    // Which panel is asked about is drawn anew each time; what is asked of it is not.
+    only: 'What went wrong here',
     press: 'Begin',
     ready: 'section[aria-label="Question"]',
   },
@@ -90,6 +92,11 @@ for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.incl
     await page.getByText('The demo’s log is here').first().waitFor();
   }
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
+  if (shot.only) {
+    await page.getByLabel(shot.only).waitFor();
+    for (const box of await page.getByRole('checkbox').all()) await box.uncheck();
+    await page.getByLabel(shot.only).check();
+  }
   if (press) await page.getByText(press).click();
   if (unfold) await page.getByRole('button', { name: new RegExp(`^${unfold}`) }).click();
   await page.waitForSelector(ready);
