@@ -1,13 +1,6 @@
-import { withCleanName } from '../core/base/names';
-import type { Card } from '../core/materials/card/card';
 import type { Database } from './database';
 import { rememberGone } from './gone';
 import { refuseWhileUsed } from './inUse';
-
-/** Keeps a card, new or changed. */
-export const saveCard = async (db: Database, card: Card): Promise<void> => {
-  await db.cards.put(withCleanName(card));
-};
 
 /** Inks are dried on a card: one always stays. Nothing was deleted. */
 export class LastCard extends Error {

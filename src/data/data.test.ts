@@ -9,8 +9,9 @@ import { describe, expect, test } from 'vitest';
 import { OWN_DESIGNS } from '../core/materials/design/own';
 import { setShare } from '../core/recipe/editLadder';
 import { ink, resolvedOf, withPass } from '../testing/resolvedRecipes';
+import { keepRow } from './changes';
 import { Database } from './database';
-import { listDesigns, removeDesign, saveDesign } from './designs';
+import { listDesigns, removeDesign } from './designs';
 import { dropTrio, keepTrio, listKept, restoreTrio } from './kept';
 import {
   addRecipe,
@@ -223,7 +224,7 @@ describe('bringing a recipe in', () => {
 test('a design stays while a recipe is made with it; the maker’s own come after those that ship', async () => {
   const db = freshDb();
   const star = { id: 'star', name: 'Star', use: 'image', width: 20, height: 20, shapes: [] } as const;
-  await saveDesign(db, star);
+  await keepRow(db.designs, star);
   expect((await listDesigns(db)).at(-1)).toEqual(star);
   const resolved = withPass(resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]), 'mask', {
     design: star,

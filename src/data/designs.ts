@@ -1,4 +1,4 @@
-import { nameOrder, withCleanName } from '../core/base/names';
+import { nameOrder } from '../core/base/names';
 import type { Design } from '../core/materials/design/design';
 import { designIdsOf } from '../core/recipe/resolved';
 import type { Database } from './database';
@@ -18,11 +18,6 @@ export async function listDesigns(db: Database): Promise<Design[]> {
   const own = sound.sort((p, q) => nameOrder(p.name, q.name));
   return [...(await listShippedDesigns()), ...own];
 }
-
-/** Keeps a design, new or changed. */
-export const saveDesign = async (db: Database, design: Design): Promise<void> => {
-  await db.designs.put(withCleanName(design));
-};
 
 /**
  * Takes a design of the maker's own away.

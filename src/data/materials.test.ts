@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto';
 import { afterEach, expect, test, vi } from 'vitest';
 import { ink } from '../testing/resolvedRecipes';
+import { keepRow } from './changes';
 import { Database } from './database';
 import { writeMark } from './mark';
 import { comingMaterials, readMaterials } from './materials';
-import { saveInk } from './shelf';
 
 /** A page's storage in memory. */
 function stubStorage(): void {
@@ -25,7 +25,7 @@ test('what a first visit shows before it is stored is the same value once it is,
     [...(db.coming?.recipes ?? [])].sort((p, q) => (p.id < q.id ? -1 : 1)),
   );
   expect(await readMaterials(db)).toBe(coming);
-  await saveInk(db, { ...ink('gorse-pale', '#f0e68c'), name: 'Gorse Pale, mine' });
+  await keepRow(db.inks, { ...ink('gorse-pale', '#f0e68c'), name: 'Gorse Pale, mine' });
   const changed = await readMaterials(db);
   expect(changed).not.toBe(coming);
   expect(changed.inks.find(({ id }) => id === 'gorse-pale')?.name).toBe('Gorse Pale, mine');

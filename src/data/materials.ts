@@ -1,3 +1,4 @@
+import { dequal } from 'dequal/lite';
 import { memoOf } from '../core/base/memo';
 import type { Materials } from '../core/recipe/resolved';
 import type { Database } from './database';
@@ -28,4 +29,4 @@ export async function readMaterials(db: Database): Promise<Materials> {
 const isSame = (p: Materials, q: Materials): boolean =>
   p.inks.length === q.inks.length &&
   p.designs.length === q.designs.length &&
-  JSON.stringify([p.inks, p.cards, p.gone]) === JSON.stringify([q.inks, q.cards, q.gone]);
+  dequal([p.inks, p.cards, p.gone], [q.inks, q.cards, q.gone]);

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal/lite';
 import { freeName, LONGEST_NAME, withCleanName } from '../core/base/names';
 import { isBare } from '../core/materials/ink/ink';
 import type { Recipe } from '../core/recipe/recipe';
@@ -165,7 +166,7 @@ function bringerInto<T extends { readonly id: string; readonly name: string }>(t
       ones = here ? [{ part: here, id: here.id }] : [];
       known.set(incoming.id, ones);
     }
-    const same = ones.find(({ part }) => sameFields(part, incoming));
+    const same = ones.find(({ part }) => dequal(part, incoming));
     if (same) return same.id;
     const isOther = ones.length > 0;
     const id = isOther ? crypto.randomUUID() : incoming.id;
@@ -175,17 +176,4 @@ function bringerInto<T extends { readonly id: string; readonly name: string }>(t
     );
     return id;
   };
-}
-
-function sameFields(here: object, incoming: object): boolean {
-  const [p, q] = [Object.entries(here), Object.entries(incoming)];
-  return (
-    p.length === q.length &&
-    p.every(([key, value]) => sameValue(value, incoming[key as keyof typeof incoming]))
-  );
-}
-
-/** Fields are plain values, or lists and records of them. */
-function sameValue(p: unknown, q: unknown): boolean {
-  return p === q || (typeof p === 'object' && JSON.stringify(p) === JSON.stringify(q));
 }

@@ -6,11 +6,6 @@ import { rememberGone } from './gone';
 import { refuseWhileUsed } from './inUse';
 import { askForRoom } from './room';
 
-/** Keeps an ink, new or changed. */
-export const saveInk = async (db: Database, ink: Ink): Promise<void> => {
-  await db.inks.put(withCleanName(ink));
-};
-
 /**
  * Takes an ink off the shelf.
  *
@@ -58,7 +53,9 @@ export async function saveInks(db: Database, inks: readonly Ink[]): Promise<Ink[
 /** Takes back `saveInks`: what was there before stands again, what was new is gone. */
 export const restoreInks = (db: Database, kept: readonly Ink[], before: readonly Ink[]): Promise<void> =>
   db.transaction('rw', db.inks, db.gone, async () => {
-    await rememberGone(db, 'ink', kept);
-    await db.inks.bulkDelete(kept.map(({ id }) => id));
+    const old = new Set(before.map(({ id }) => id));
+    const fresh = kept.filter(({ id }) => !old.has(id));
+    await rememberGone(db, 'ink', fresh);
+    await db.inks.bulkDelete(fresh.map(({ id }) => id));
     await db.inks.bulkPut([...before]);
   });

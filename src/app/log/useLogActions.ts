@@ -9,10 +9,9 @@ import { type MadePanel, madeOf, type StepTime } from '../../core/keep/log/made'
 import { settle } from '../../core/recipe/editLadder';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { saveCard } from '../../data/cards';
+import { changeRows } from '../../data/changes';
 import type { Database } from '../../data/database';
 import { changePanel, listPanels, logPanel, removePanels, restorePanels } from '../../data/panels';
-import { saveInks } from '../../data/shelf';
 import { useNotify } from '../../ui/Notices';
 import { logWorker } from '../../workers/client';
 import { once } from '../once';
@@ -110,16 +109,19 @@ async function learnFromLog(db: Database, onStep: (done: number) => void) {
   );
   const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
   const dryById = new Map(dryBacks.map(({ ink, dryBack }) => [ink.id, dryBack]));
-  const changed = shelf.flatMap((ink) => {
+  // Learning takes a while: what was changed on the shelf meanwhile stays.
+  const inks = await changeRows(db.inks, [...new Set([...byId.keys(), ...dryById.keys()])], (ink) => {
     const [lesson, dryBack] = [byId.get(ink.id), dryById.get(ink.id)];
-    if (!lesson && dryBack === undefined) return [];
-    return [{ ...withLesson(ink, lesson), ...(dryBack === undefined ? {} : { dryBack }) }];
+    return { ...withLesson(ink, lesson), ...(dryBack === undefined ? {} : { dryBack }) };
   });
-  const before = await saveInks(db, changed);
-  for (const { card, colour } of cardTints) await saveCard(db, { ...card, colour });
+  const tints = new Map(cardTints.map(({ card, colour }) => [card.id, colour]));
+  const tinted = await changeRows(db.cards, [...tints.keys()], (card) => {
+    const colour = tints.get(card.id);
+    return colour ? { ...card, colour } : card;
+  });
   const undo = async () => {
-    await saveInks(db, before);
-    for (const { card } of cardTints) await saveCard(db, card);
+    await inks.undo();
+    await tinted.undo();
   };
   return { lessons, cardTints, undo };
 }

@@ -43,13 +43,13 @@ export function useRecipeActions() {
         notify({ text: `“${copy.recipe.name}” is a copy of “${recipe.name}”.` });
         open(copy.id);
       }),
-      remove: once(async ({ id, name }: Recipe) => {
+      async remove({ id, name }: Recipe) {
         await autosave.flush();
         const record = await removeRecipe(db, id);
         if (store.getState().draft.recipe?.id === id) dispatch(closed());
         navigate('/recipes');
         if (record) notify({ text: `“${name}” is deleted.`, undo: () => void restoreRecipe(db, record) });
-      }),
+      },
       /** Hands the recipe to the browser as a file that carries its inks and card. */
       async download(resolved: ResolvedRecipe) {
         const { writeRecipeFile } = await recipeFiles();
@@ -67,19 +67,21 @@ export function useRecipeActions() {
         const { writeRecipesZip } = await import('../../core/files/recipesZip');
         download('recipes.zip', 'application/zip', writeRecipesZip(many));
       },
-      removeAll: once(async (records: readonly RecipeRecord[]) => {
+      async removeAll(records: readonly RecipeRecord[]) {
         await autosave.flush();
         const gone = await removeRecipes(
           db,
           records.map(({ id }) => id),
         );
+        // Pressed twice: the other press took them away.
+        if (gone.length === 0) return;
         const inHand = store.getState().draft.recipe?.id;
         if (gone.some(({ id }) => id === inHand)) dispatch(closed());
         notify({
           text: `${gone.length} ${gone.length === 1 ? 'recipe is' : 'recipes are'} deleted.`,
           undo: () => void restoreRecipes(db, gone),
         });
-      }),
+      },
       /**
        * Brings recipes in, from a file, a picture, a code or a zip of files, and opens the one there is; returns what is
        * wrong when they cannot be brought in, and then none is. What takes a while shows how far it is, and can be stopped.

@@ -3,7 +3,8 @@ import { useOnce } from '../../app/once';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Card } from '../../core/materials/card/card';
-import { LastCard, removeCard, saveCard } from '../../data/cards';
+import { LastCard, removeCard } from '../../data/cards';
+import { keepRow } from '../../data/changes';
 import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -32,18 +33,18 @@ function Drawer({ shelf }: { readonly shelf: Shelf }) {
   const [edited, setEdited] = useState<Card | 'new'>();
 
   const save = async (card: Card) => {
-    const before = shelf.cards.find(({ id }) => id === card.id);
-    await saveCard(db, card);
+    const from = edited === 'new' ? undefined : edited;
+    const undo = await keepRow(db.cards, card, from);
     setEdited(undefined);
     notify({
-      text: before ? `${card.name} is changed.` : `${card.name} is in the drawer.`,
-      undo: () => void (before ? saveCard(db, before) : remove(card)),
+      text: from ? `${card.name} is changed.` : `${card.name} is in the drawer.`,
+      undo: () => void (undo ? undo() : remove(card)),
     });
   };
   const remove = useOnce(async (card: Card) => {
     try {
       await removeCard(db, card.id);
-      notify({ text: `${card.name} is out of the drawer.`, undo: () => void saveCard(db, card) });
+      notify({ text: `${card.name} is out of the drawer.`, undo: () => void keepRow(db.cards, card) });
     } catch (error) {
       if (error instanceof LastCard)
         notify({ text: `${card.name} stays: it is the last card, and inks are dried on one.` });

@@ -6,7 +6,8 @@ import { TileWall } from '../../app/TileWall';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Design, DesignUse } from '../../core/materials/design/design';
 import { isOwnDesign } from '../../core/materials/design/own';
-import { removeDesign, saveDesign } from '../../data/designs';
+import { keepRow } from '../../data/changes';
+import { removeDesign } from '../../data/designs';
 import { InUse } from '../../data/inUse';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -44,19 +45,19 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
     onDrop: ([dropped]) => dropped && setFile(dropped),
   });
   const keep = async (design: Design) => {
-    const before = shelf.designs.find(({ id }) => id === design.id);
-    await saveDesign(db, design);
+    const from = edited?.id === design.id ? edited : undefined;
+    const undo = await keepRow(db.designs, design, from);
     setFile(undefined);
     setEdited(undefined);
     notify({
-      text: before ? `${design.name} is changed.` : `${design.name} is among the designs.`,
-      undo: () => void (before ? saveDesign(db, before) : remove(design)),
+      text: from ? `${design.name} is changed.` : `${design.name} is among the designs.`,
+      undo: () => void (undo ? undo() : remove(design)),
     });
   };
   const remove = useOnce(async (design: Design) => {
     try {
       await removeDesign(db, design.id);
-      notify({ text: `${design.name} is gone.`, undo: () => void saveDesign(db, design) });
+      notify({ text: `${design.name} is gone.`, undo: () => void keepRow(db.designs, design) });
     } catch (error) {
       if (!(error instanceof InUse)) throw error;
       notify({

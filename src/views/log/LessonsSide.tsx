@@ -7,7 +7,7 @@ import { spreadsOf } from '../../core/keep/learn/inkParams';
 import { type Lessons, tellTaught } from '../../core/keep/learn/lessons';
 import type { MadePanel } from '../../core/keep/log/made';
 import type { Ink } from '../../core/materials/ink/ink';
-import { saveInk, saveInks } from '../../data/shelf';
+import { changeRows, keepRow } from '../../data/changes';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { tellDay } from '../../ui/dates';
@@ -38,13 +38,14 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
     setDone(undefined);
   };
   const forget = useOnce(async () => {
-    const before = await saveInks(
-      db,
-      taught.map(({ taught: _, ...ink }) => ink),
+    const { count, undo } = await changeRows(
+      db.inks,
+      taught.map(({ id }) => id),
+      ({ taught: _, ...ink }) => ink,
     );
     notify({
-      text: `What was learned of ${counted(taught.length, 'ink')} is forgotten; the log stays.`,
-      undo: () => void saveInks(db, before),
+      text: `What was learned of ${counted(count, 'ink')} is forgotten; the log stays.`,
+      undo: () => void undo(),
     });
   });
   return (
@@ -86,7 +87,12 @@ export default function LessonsSide({ panels }: { readonly panels: readonly Made
           className="mt-4 max-w-4xl divide-y divide-line border-y border-line"
         >
           {taught.map((ink) => (
-            <Lesson key={ink.id} ink={ink} last={last} onSwitch={(next) => void saveInk(db, next)} />
+            <Lesson
+              key={ink.id}
+              ink={ink}
+              last={last}
+              onSwitch={(next) => void keepRow(db.inks, next, ink)}
+            />
           ))}
         </ul>
       )}

@@ -22,7 +22,7 @@ import type { RowReading } from '../../core/keep/swatches/readPage';
 import type { Card } from '../../core/materials/card/card';
 import { hexOfLab, labOfHex } from '../../core/materials/colour/hex';
 import { type Ink, isBare } from '../../core/materials/ink/ink';
-import { saveInks } from '../../data/shelf';
+import { changeRows } from '../../data/changes';
 import { putSwatches } from '../../data/swatches';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -123,15 +123,14 @@ function PageWork({ inks, card, page }: PageProps) {
   const take = async (rows: readonly RowReading[]) => {
     const byId = new Map(rows.map((row) => [row.inkId, swatchOf(row, card.id, today())]));
     const bookBefore = await putSwatches(db, [...byId.values()]);
-    const changed = inks.flatMap((ink) => {
+    const { count, undo } = await changeRows(db.inks, [...byId.keys()], (ink) => {
       const swatch = byId.get(ink.id);
-      return swatch ? [withSwatch(ink, swatch)] : [];
+      return swatch ? withSwatch(ink, swatch) : ink;
     });
-    const before = await saveInks(db, changed);
     setRead(undefined);
     notify({
-      text: `${counted(changed.length, 'ink')} taken from the page: colour, second ground and how far water lifts.`,
-      undo: () => void Promise.all([saveInks(db, before), bookBefore.undo()]),
+      text: `${counted(count, 'ink')} taken from the page: colour, second ground and how far water lifts.`,
+      undo: () => void Promise.all([undo(), bookBefore.undo()]),
     });
   };
   return (

@@ -11,7 +11,8 @@ import { plainColour } from '../../core/materials/colour/plainWords';
 import { INK_DEPTHS, type Ink } from '../../core/materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import { removeInks, restoreInks, saveInks } from '../../data/shelf';
+import { changeRows } from '../../data/changes';
+import { removeInks, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
@@ -236,9 +237,12 @@ function Taken({ inks, tags, families, onDone }: TakenProps) {
   const none = inks.length === 0;
   const told = `${inks.length} ${inks.length === 1 ? 'ink' : 'inks'}`;
   const move = useOnce(async (change: (ink: Ink) => Ink, where: string) => {
-    const after = inks.map(change);
-    const before = await saveInks(db, after);
-    notify({ text: `${told} moved to ${where}.`, undo: () => void restoreInks(db, after, before) });
+    const { undo } = await changeRows(
+      db.inks,
+      inks.map(({ id }) => id),
+      change,
+    );
+    notify({ text: `${told} moved to ${where}.`, undo: () => void undo() });
     onDone();
   });
   const exportThem = async () => {

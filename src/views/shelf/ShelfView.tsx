@@ -12,8 +12,9 @@ import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { inksOfReadings, type NamedReading } from '../../core/materials/ink/newInks';
 import { usualCard } from '../../core/recipe/newRecipe';
+import { keepRow } from '../../data/changes';
 import { InUse } from '../../data/inUse';
-import { removeInk, restoreInks, saveInk, saveInks } from '../../data/shelf';
+import { removeInk, restoreInks, saveInks } from '../../data/shelf';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
@@ -50,12 +51,12 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
   const save = async (ink: Ink) => {
-    const before = shelf.inks.find(({ id }) => id === ink.id);
-    await saveInk(db, ink);
+    const from = edited === 'new' ? undefined : edited;
+    const undo = await keepRow(db.inks, ink, from);
     setEdited(undefined);
     notify({
-      text: before ? `${ink.name} is changed.` : `${ink.name} is on the shelf.`,
-      undo: () => void (before ? saveInk(db, before) : remove(ink)),
+      text: from ? `${ink.name} is changed.` : `${ink.name} is on the shelf.`,
+      undo: () => void (undo ? undo() : remove(ink)),
     });
   };
   const keepAll = async (inks: readonly Ink[]) => {
@@ -82,7 +83,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const remove = useOnce(async (ink: Ink) => {
     try {
       await removeInk(db, ink.id);
-      notify({ text: `${ink.name} is off the shelf.`, undo: () => void saveInk(db, ink) });
+      notify({ text: `${ink.name} is off the shelf.`, undo: () => void keepRow(db.inks, ink) });
     } catch (error) {
       if (!(error instanceof InUse)) throw error;
       notify({
