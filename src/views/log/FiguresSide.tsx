@@ -24,7 +24,7 @@ export default function FiguresSide({ panels }: { readonly panels: readonly Made
     return <p className="max-w-md p-6">Nothing is logged yet, so there is nothing to count.</p>;
   if (!figures) return <p className="p-6 text-mute">Counting …</p>;
   return (
-    <div className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-8 overflow-y-auto p-4 lg:grid-cols-2">
+    <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-x-10 gap-y-8 overflow-y-auto p-4 lg:grid-cols-2">
       <Section title="Trios made">
         <p className="max-w-md">
           {figures.trios.made} of the {figures.trios.possible.toLocaleString('en')} that the inks you own can
