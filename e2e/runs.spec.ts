@@ -434,6 +434,15 @@ test('the tour leads round the real controls on a first visit, is left, and is f
   await page.getByRole('button', { name: 'Show me round the bench' }).click();
   await expect(page.getByRole('dialog', { name: /^Tour, 1 of 5/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeInViewport();
+  // Scrolled under it, the control keeps its frame.
+  const topOf = (part: string) =>
+    page.locator(part).evaluate((one) => Math.round(one.getBoundingClientRect().top));
+  const before = await topOf('[data-tour="rail"]');
+  await page.mouse.wheel(0, -120);
+  await expect.poll(() => topOf('[data-tour="rail"]')).not.toBe(before);
+  await expect
+    .poll(async () => (await topOf('[data-tour-frame]')) - (await topOf('[data-tour="rail"]')))
+    .toBe(0);
 });
 
 test('nothing serious for axe on the runs and at the desk, wide or narrow', async ({ page }) => {

@@ -17,7 +17,11 @@ export function Invitation() {
   if (!isOpen) return null;
   return (
     <aside aria-label="First visit" className="flex items-center gap-1 border-t border-line px-2 py-1">
-      <Button look="bare" className="underline underline-offset-4" onClick={start}>
+      <Button
+        look="bare"
+        className="whitespace-normal! text-left underline underline-offset-4"
+        onClick={start}
+      >
         First time? Show me round
       </Button>
       <Button

@@ -13,7 +13,7 @@ import { Button } from '../../ui/Button';
 import { besideText } from '../../ui/besideText';
 import { readyForDragging } from '../../workers/client';
 import { type Look, WHOLE, ZOOMS } from './look';
-import { Rule } from './Rule';
+import { Rule, ruleWidth } from './Rule';
 
 const Marks = lazy(afterFirstPicture(() => import('./Marks').then((m) => ({ default: m.Marks }))));
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
@@ -36,8 +36,8 @@ interface Props {
   readonly onLook: (change: Partial<Look>) => void;
 }
 
-/** Room for the rule on the panel's left, px. */
-const RULE_SIDE = 52;
+/** Between the rule and the panel, px. */
+const RULE_GAP = 8;
 /** Room for the marks on its right, by how wide the whole is, px; figures are those of usual text. */
 const marksSide = (room: number): number =>
   besideText(room < besideText(NARROW) ? 124 : room < besideText(820) ? 250 : 320);
@@ -54,9 +54,9 @@ export function PanelBoard(props: Props) {
   const { panel, passes } = resolved.recipe;
   const other = otherCard(resolved);
   const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
-  const side = marksSide(room.width);
+  const [ruleSide, side] = [ruleWidth() + RULE_GAP, marksSide(room.width)];
   const narrow = room.width > 0 && room.width < besideText(NARROW);
-  const byWidth = (room.width - RULE_SIDE - side) / panel.width;
+  const byWidth = (room.width - ruleSide - side) / panel.width;
   const fitting = narrow ? byWidth : Math.min(byWidth, (room.height - 26) / panel.height);
   const scale = fitting * (ZOOMS[zoom] ?? 1);
   const [width, height] = [panel.width, panel.height].map((mm) => Math.max(Math.round(mm * scale), 0)) as [
@@ -80,8 +80,8 @@ export function PanelBoard(props: Props) {
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>
-            <div className="flex shrink-0" style={{ width: RULE_SIDE + width + side }}>
-              <div className="pr-2" style={{ width: RULE_SIDE }}>
+            <div className="flex shrink-0" style={{ width: ruleSide + width + side }}>
+              <div style={{ width: ruleSide }}>
                 <Rule length={panel.height} unit={unit} height={height} />
               </div>
               <div

@@ -109,7 +109,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
             },
           ]}
         />
-        <div className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex min-w-0 items-center gap-2">
           <span className="text-mute">dried on</span>
           <CardSelect cards={shelf.cards} value={card.id} onChange={setCardId} />
         </div>

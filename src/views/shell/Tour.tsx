@@ -14,24 +14,21 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
   const stop = STOPS[at];
   const anchor = useControl(stop?.at ?? '');
   const virtual = useRef<{ getBoundingClientRect: () => DOMRect }>(null);
-  const box = useMemo(() => anchor?.getBoundingClientRect(), [anchor]);
+  const box = useBox(anchor);
   const place = useMemo(() => {
-    const placed = () => {
-      const page = { width: innerWidth, height: innerHeight };
-      return anchor && stop && tourPlace(anchor.getBoundingClientRect(), stop.side, page, besideText(1));
-    };
-    const getBoundingClientRect = () => {
-      const { left = 0, top = 0, right = 0, bottom = 0 } = placed()?.box ?? {};
-      return new DOMRect(left, top, right - left, bottom - top);
-    };
-    return { side: placed()?.side ?? 'bottom', beside: { getBoundingClientRect } };
-  }, [anchor, stop]);
+    const page = { width: innerWidth, height: innerHeight };
+    const placed = box && stop && tourPlace(box, stop.side, page, besideText(1));
+    const { left = 0, top = 0, right = 0, bottom = 0 } = placed?.box ?? {};
+    const rect = new DOMRect(left, top, right - left, bottom - top);
+    return { side: placed?.side ?? 'bottom', beside: { getBoundingClientRect: () => rect } };
+  }, [box, stop]);
   virtual.current = place.beside;
-  if (!stop || !anchor || !box) return null;
+  if (!stop || !box) return null;
   return (
     <>
       <span
         aria-hidden="true"
+        data-tour-frame=""
         className="pointer-events-none fixed z-40 rounded-[3px] outline-4 outline-offset-2 outline-text"
         style={{ top: box.top, left: box.left, width: box.width, height: box.height }}
       />
@@ -70,6 +67,23 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
       </Popover.Root>
     </>
   );
+}
+
+/** Where a control lies in the window, also while the page is scrolled under it or the window changes. */
+function useBox(control: Element | null): DOMRect | undefined {
+  const [box, setBox] = useState<DOMRect>();
+  useLayoutEffect(() => {
+    if (!control) return;
+    const look = () => setBox(control.getBoundingClientRect());
+    look();
+    addEventListener('scroll', look, { capture: true, passive: true });
+    addEventListener('resize', look);
+    return () => {
+      removeEventListener('scroll', look, { capture: true });
+      removeEventListener('resize', look);
+    };
+  }, [control]);
+  return box;
 }
 
 /** The control a stop points at, scrolled into sight; it may still be loading. */

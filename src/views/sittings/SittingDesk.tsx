@@ -91,7 +91,7 @@ function Beginning({ record, known }: KnownProps) {
   };
   return (
     <main className="flex min-h-0 flex-1 flex-col items-start gap-4 bg-sheet p-8 text-xl">
-      <h1 className="heading text-3xl">{record.name}</h1>
+      <h1 className="heading max-w-full text-3xl wrap-anywhere">{record.name}</h1>
       {record.pattern ? (
         <p>This is a pattern. Begin it on an evening first: Sitting …, Begin it today.</p>
       ) : problem ? (

@@ -116,7 +116,7 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
               <li key={others.map(({ id }) => id).join(' ')}>
                 <Button
                   look="bare"
-                  className="text-left whitespace-normal underline underline-offset-2"
+                  className="text-left whitespace-normal! underline underline-offset-2"
                   onClick={() => onOpen(others)}
                 >
                   {others.map(({ name }) => name).join(', ')}

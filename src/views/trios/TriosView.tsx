@@ -91,7 +91,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
             ]}
           />
           {(way === 'bridge' || way === 'match') && (
-            <span className="ml-auto flex items-center gap-2 py-1">
+            <span className="ml-auto flex min-w-0 items-center gap-2 py-1">
               <span className="text-mute">on</span>
               <CardSelect
                 cards={shelf.cards}
