@@ -76,7 +76,7 @@ export function PanelBoard(props: Props) {
         onPointerEnter={readyForDragging}
         style={narrow ? { minHeight: height + 16 } : undefined}
         // Beside it stands the same panel on another card, where two are laid at once.
-        className={`min-h-0 flex-1 contain-size ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
+        className={`min-h-0 flex-1 contain-size print:flex-none print:overflow-visible print:contain-none ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>

@@ -25,7 +25,7 @@ export function RailColumn({ resolved, dried, aim, onAim, onPick }: Props) {
     <section
       aria-label="Value rail"
       data-tour="rail"
-      className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-112 lg:border-r"
+      className="order-2 flex min-h-[30rem] flex-col border-line bg-pane lg:order-none lg:min-h-112 lg:border-r print:hidden"
     >
       <header className="flex min-h-16 items-start justify-between gap-2 px-4 pt-3">
         <h2 className="heading text-lead">

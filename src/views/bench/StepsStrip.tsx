@@ -27,7 +27,7 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
     <section
       aria-label="Order of work"
       data-tour="steps"
-      className="flex min-w-0 flex-col border-t border-line bg-sheet sm:h-46 sm:flex-row"
+      className="flex min-w-0 flex-col border-t border-line bg-sheet sm:h-46 sm:flex-row print:h-auto!"
     >
       <div className="flex shrink-0 flex-col gap-1 border-r border-line p-3 sm:w-60">
         <h2 className="heading text-lead">Order of work</h2>
@@ -52,10 +52,13 @@ export const StepsStrip = memo(function StepsStrip({ resolved, unit, edit }: Pro
       </div>
       <ol
         aria-label="Steps"
-        className="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden focus-visible:outline-offset-[-3px]"
+        className="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden focus-visible:outline-offset-[-3px] print:flex-wrap print:overflow-visible"
       >
         {sheet.steps.map((step, i) => (
-          <li key={step.key} className="w-65 shrink-0 grow border-r border-line last:border-r-0 2xl:w-48">
+          <li
+            key={step.key}
+            className="w-65 shrink-0 grow border-r border-line last:border-r-0 2xl:w-48 print:break-inside-avoid"
+          >
             <Frame {...{ resolved, step }} number={i + 1} />
           </li>
         ))}

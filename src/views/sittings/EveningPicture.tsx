@@ -109,7 +109,15 @@ export function EveningPicture(props: Props) {
           }}
           onPointerLeave={() => look(undefined)}
         >
-          <svg aria-hidden="true" width={width + 14} height={height} className="block">
+          {/* On paper the whole evening is as wide as the page: only the hours are squeezed, for names stand beside the lanes. */}
+          <svg
+            aria-hidden="true"
+            width={width + 14}
+            height={height}
+            viewBox={`0 0 ${width + 14} ${height}`}
+            preserveAspectRatio="none"
+            className="block print:w-full"
+          >
             <Hours {...{ span, x, height, origin }} />
             <Breaks breaks={known.sitting.breaks ?? []} {...{ x, height }} />
             {rows.map(({ lane, top: at }) =>
