@@ -365,10 +365,22 @@ test('a recipe goes out as a file and comes back elsewhere, or is refused with t
   await expect(page.getByRole('link', { name: 'Open Kiln door on the bench' })).toBeVisible();
 });
 
-test('the full sheet has every step, and prints without the chrome around it; axe finds nothing serious on it, nor on a phone', async ({
+test('bench and full sheet have every step and print without the chrome around them; axe finds nothing serious, nor on a phone', async ({
   page,
 }) => {
   await openBench(page);
+  // Printed from where one is: every step fits the page's width, and inks are not left out as grounds are.
+  await page.emulateMedia({ media: 'print' });
+  await page.setViewportSize({ width: 700, height: 1000 });
+  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps).toHaveCount(9);
+  for (const step of await steps.all()) {
+    const box = await step.boundingBox();
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(700);
+  }
+  await expect(page.locator('[style*="background-color"]').first()).toHaveCSS('print-color-adjust', 'exact');
+  await page.emulateMedia({ media: 'screen' });
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kiln-opening invitation, run 2');
   const sheet = page.getByRole('article');

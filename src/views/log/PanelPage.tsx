@@ -59,7 +59,7 @@ function Page({ panel }: { readonly panel: MadePanel }) {
             label="Name of the panel"
             shown={panel.name}
             onCommit={rename}
-            className="w-80 max-w-[60vw]"
+            className="field-sizing-content max-w-[60vw] truncate min-w-[min(20rem,60vw)]"
           />
         </h1>
         <span className="text-mute">made {tellDay(panel.date)}</span>
