@@ -18,6 +18,8 @@ test('from the first screen to a named, tonal recipe of one’s own and its prin
 }) => {
   await watchPrinter(page);
   await openBench(page, '/');
+  // Translated by a browser its figures would stand still.
+  await expect(page.locator('html')).toHaveAttribute('translate', 'no');
   let actions = 0;
   const press = async (role: 'button' | 'menuitem' | 'link', name: string | RegExp) => {
     actions++;

@@ -90,6 +90,17 @@ test('what is no picture is refused, and the one in sight stays; one’s own is 
   expect((box?.width ?? 0) / (box?.height ?? 1)).toBeCloseTo(1.5, 1);
   const inks = async () => (await Promise.all([1, 2, 3].map((n) => inkOf(page, n).inputValue()))).sort();
   await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
+  // The same, copied elsewhere and pasted.
+  await page.evaluate(
+    (bytes) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.items.add(new File([Uint8Array.from(bytes)], 'image.jpg', { type: 'image/jpeg' }));
+      window.dispatchEvent(new ClipboardEvent('paste', { clipboardData }));
+    },
+    [...(await bandsOnTheSide())],
+  );
+  await expect(page.getByRole('img', { name: 'Pasted picture' })).toBeVisible();
+  await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
 
   await inkOf(page, 1).selectOption({ index: 1 });
   await matched(page).getByText('light to dark').click();

@@ -8,6 +8,7 @@ import type { NamedReading } from '../../core/materials/ink/newInks';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
+import { PASTED_PICTURE, usePastedPicture } from '../usePaste';
 import { BoxedPicture } from './BoxedPicture';
 import { ReadingRow } from './ReadingRow';
 import { usePicture } from './usePicture';
@@ -36,6 +37,7 @@ export default function SwatchReader({ purpose, onUse, onClose }: Props) {
     setProblem(undefined);
     picture.open(label, ask);
   };
+  usePastedPicture((file) => begin(PASTED_PICTURE, (reader) => reader.open(file)));
   const take = (box: Box) => {
     if (!pixels) return;
     if (!white) {
@@ -71,8 +73,8 @@ export default function SwatchReader({ purpose, onUse, onClose }: Props) {
         </Button>
       </div>
       <Dialog.Description className="text-mute">
-        Photograph the dried swatches on white card in even light, without flash. First click the bare card,
-        then click each swatch or drag a box over it.
+        Photograph the dried swatches on white card in even light, without flash; open the picture or paste
+        it. First click the bare card, then click each swatch or drag a box over it.
       </Dialog.Description>
       {picture.reading && (
         <p role="status" className="flex items-center gap-3">

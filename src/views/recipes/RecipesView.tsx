@@ -1,11 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import type { Refusal } from '../../app/recipes/refusal';
 import { type Shelf, useSession, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
+import { usePaste } from '../../app/usePaste';
 import { useTags } from '../../app/useTags';
 import { memoOf } from '../../core/base/memo';
 import { ladderAnyway, resolveAnyway } from '../../core/recipe/resolved';
@@ -53,7 +54,11 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
     }
   };
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: (files) => void bringIn(files) });
-  usePastedCode((text) => void bringIn([new File([text], 'Pasted code')]));
+  // A recipe's code pasted anywhere on the page is opened.
+  usePaste((pasted) => {
+    const text = pasted.getData('text');
+    if (text.trimStart().startsWith('TINT-LADDER:')) void bringIn([new File([text], 'Pasted code')]);
+  });
   const rows = useMemo(() => {
     const resolvedOf = memoOf(({ recipe }: RecipeRecord) => resolveAnyway(recipe, shelf));
     return records.map(
@@ -141,18 +146,4 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
       {refusal && <Faults {...refusal} onClose={() => setRefusal(undefined)} />}
     </main>
   );
-}
-
-/** A recipe's code pasted anywhere on the page is opened. */
-function usePastedCode(onCode: (text: string) => void): void {
-  const latest = useRef(onCode);
-  latest.current = onCode;
-  useEffect(() => {
-    const onPaste = (event: ClipboardEvent) => {
-      const text = event.clipboardData?.getData('text') ?? '';
-      if (text.trimStart().startsWith('TINT-LADDER:')) latest.current(text);
-    };
-    window.addEventListener('paste', onPaste);
-    return () => window.removeEventListener('paste', onPaste);
-  }, []);
 }

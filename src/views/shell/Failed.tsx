@@ -10,7 +10,8 @@ export function Failed({ resetErrorBoundary }: FallbackProps) {
     <main role="alert" className="p-8">
       <h1 className="heading text-xl">This view stopped because of a fault</h1>
       <p className="mt-1 mb-4">
-        What you made is saved. Open the view again; if it stops again, reload the page.
+        What you made is saved. Where the browser or an add-on translates the page, show the original first.
+        Open the view again; if it stops again, reload the page.
       </p>
       <p className="flex gap-2">
         <Button look="strong" onClick={resetErrorBoundary}>

@@ -1,5 +1,6 @@
 import { useDropzone } from 'react-dropzone';
 import type { PictureState } from '../../../app/sampling/usePicture';
+import { PASTED_PICTURE, usePastedPicture } from '../../../app/usePaste';
 import { REFERENCES } from '../../../core/choose/match/references';
 import { Button } from '../../../ui/Button';
 import { Select } from '../../../ui/Select';
@@ -11,16 +12,17 @@ interface Props {
 
 /** A picture of one's own, or one of those that come with the application. */
 export function PictureChoice({ picture, onChosen }: Props) {
+  const take = (file: File, name: string) => {
+    onChosen();
+    picture.open(name, (reader) => reader.open(file));
+  };
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
     multiple: false,
     noClick: true,
     noKeyboard: true,
-    onDrop: ([file]) => {
-      if (!file) return;
-      onChosen();
-      picture.open(file.name, (reader) => reader.open(file));
-    },
+    onDrop: ([file]) => file && take(file, file.name),
   });
+  usePastedPicture((file) => take(file, PASTED_PICTURE));
   return (
     <div {...getRootProps()} className="space-y-2">
       <div className="flex flex-wrap items-center gap-2">
@@ -28,7 +30,9 @@ export function PictureChoice({ picture, onChosen }: Props) {
         <Button look="strong" onClick={open}>
           Open a picture
         </Button>
-        <span className="text-mute">{isDragActive ? 'Drop it here' : 'or drop one here, or use'}</span>
+        <span className="text-mute">
+          {isDragActive ? 'Drop it here' : 'or drop or paste one here, or use'}
+        </span>
         <Select
           label="A picture that comes with the application"
           value={REFERENCES.find(({ label }) => label === picture.label)?.id ?? ''}
