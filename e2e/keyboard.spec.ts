@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { openBench, word } from './bench';
-import { test } from './test';
+import { goOn, test } from './test';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -118,4 +118,31 @@ test('a key pressed before the view has read its commands is done once they are 
     await expect(page.getByRole('application', { name: /^Loupe/ })).toBeVisible({ timeout: 500 });
   }).toPass();
   await expect(shown).toHaveText('wet');
+});
+
+test('letters that an input method puts together keep its keys: Enter takes them, Escape leaves the dialog open', async ({
+  page,
+  context,
+}) => {
+  const method = await context.newCDPSession(page);
+  const compose = (text: string) =>
+    method.send('Input.imeSetComposition', { text, selectionStart: text.length, selectionEnd: text.length });
+  await openBench(page);
+  const name = page.getByLabel('Name of the recipe');
+  await name.click();
+  await compose('はる');
+  await page.keyboard.press('Enter');
+  await method.send('Input.insertText', { text: '春' });
+  await expect(name).toHaveValue('春');
+  await page.keyboard.press('Enter');
+  await expect(name).toHaveAttribute('data-typing', 'false');
+  await expect(name).toHaveValue('春');
+
+  await goOn(page, '/inks?new');
+  const ink = page.getByRole('dialog').getByLabel('Name', { exact: true });
+  await ink.click();
+  await compose('はる');
+  await page.keyboard.press('Escape');
+  await method.send('Input.insertText', { text: '春' });
+  await expect(ink).toHaveValue('春');
 });

@@ -18,6 +18,7 @@ import { closed, opened } from './store/draft';
 import { keepView, recallView } from './store/keepView';
 import { copiesKept, faultFound } from './store/storage';
 import { type AppStore, makeStore } from './store/store';
+import { leaveKeysToInputMethod } from './ui/inputMethod';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Failed } from './views/shell/Failed';
@@ -100,6 +101,7 @@ function layFirst(db: Database, store: AppStore): void {
 
 async function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
+  leaveKeysToInputMethod();
   // The painter's script loads while the database opens.
   startPainting();
   const db = new Database();

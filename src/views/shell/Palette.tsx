@@ -81,7 +81,7 @@ export default function Palette({
       onKeyDown={(event) => {
         // Taken here: what is newly listed is marked a moment later, and Enter right after the last letter would do nothing.
         const first = shown.find(({ id }) => id === chosen);
-        if (event.key !== 'Enter' || event.nativeEvent.isComposing || !first) return;
+        if (event.key !== 'Enter' || !first) return;
         event.preventDefault();
         take(first);
       }}
