@@ -1,3 +1,4 @@
+import { readNumber } from '../core/base/typed';
 import { TypedField } from './TypedField';
 
 interface Props {
@@ -11,9 +12,8 @@ interface Props {
 /** A number between two others, typed; what is none, or lies beyond, is refused with what it may be. */
 export function NumberField({ label, value, min, max, onValue }: Props) {
   const commit = (text: string): string | undefined => {
-    const number = Number(text.replace(',', '.'));
-    if (text === '' || !Number.isFinite(number) || number < min || number > max)
-      return `Type a number from ${min} to ${max}.`;
+    const number = readNumber(text);
+    if (number === undefined || number < min || number > max) return `Type a number from ${min} to ${max}.`;
     onValue(number);
     return undefined;
   };

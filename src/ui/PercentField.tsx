@@ -1,3 +1,4 @@
+import { plainSigns, readNumber } from '../core/base/typed';
 import { percentOf } from '../core/base/words';
 import { TypedField } from './TypedField';
 
@@ -13,8 +14,8 @@ interface Props {
 /** A part of the panel, typed as per cent. */
 export function PercentField({ label, value, onChange }: Props) {
   const commit = (text: string): string | undefined => {
-    const part = Number(text.replace('%', '').replace(',', '.').trim()) / 100;
-    if (!(part > 0 && part < 1) || text === '')
+    const part = (readNumber(plainSigns(text).replace('%', '')) ?? Number.NaN) / 100;
+    if (!(part > 0 && part < 1))
       return `“${text}” is not a share. Type per cent of the panel, more than 0 and less than 100.`;
     onChange(part);
     return undefined;

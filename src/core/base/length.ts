@@ -1,3 +1,5 @@
+import { plainSigns } from './typed';
+
 /** Lengths in the core are millimetres. */
 export type Millimetres = number;
 
@@ -83,7 +85,7 @@ const LENGTH = /^(-)?\s*(?:(\d+(?:[.,]\d+)?)(?:[\s-]+(\d+)\/(\d+))?|(\d+)\/(\d+)
  */
 export function parseLength(text: string, unit: Unit): Millimetres | undefined {
   const match = LENGTH.exec(
-    text
+    plainSigns(text)
       .trim()
       .replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? ''}`)
       .trim(),

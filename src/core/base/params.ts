@@ -1,5 +1,6 @@
 import type { Size } from './geometry';
 import { formatBare, formatFineBare, parseLength, ruleStep, type Unit } from './length';
+import { plainSigns, readNumber } from './typed';
 
 /** What is so of every parameter. */
 interface SpecFacts {
@@ -125,9 +126,9 @@ export function describeParam(
  * which rounding may put a hair beyond it
  */
 export function readMeasure(spec: MeasureSpec, text: string, unit: Unit): number | undefined {
-  const bare = text.replace(/[°%]/g, '').replace(',', '.').trim();
-  const value = spec.unit === 'mm' ? parseLength(text, unit) : bare === '' ? undefined : Number(bare);
-  if (value === undefined || !Number.isFinite(value)) return undefined;
+  const value =
+    spec.unit === 'mm' ? parseLength(text, unit) : readNumber(plainSigns(text).replace(/[°%]/g, ''));
+  if (value === undefined) return undefined;
   const shown = (number: number) => formatMeasure(spec, number, unit);
   const { min, max } = spec;
   const fits = value >= min && value <= max;

@@ -1,6 +1,7 @@
 import { CardSelect } from '../../app/CardSelect';
 import type { Cutting } from '../../app/cutting';
 import type { Size } from '../../core/base/geometry';
+import { readNumber } from '../../core/base/typed';
 import { describeOverhang } from '../../core/make/cutting/cutText';
 import type { Fold, MatLayer } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
@@ -43,7 +44,7 @@ const STRIP = { width: 60, height: 16 } as const;
 export function AssemblyForm({ choices, panel, cards, advice, onChange }: Props) {
   const { cards: count, oversize, mats, base, greeting, grain, inside, liner } = choices;
   const number = (text: string): string | undefined => {
-    const n = Number(text);
+    const n = readNumber(text) ?? 0;
     if (!(Number.isInteger(n) && n >= 1 && n <= MAX_CARDS))
       return `Type a whole number from 1 to ${MAX_CARDS}.`;
     onChange({ cards: n });

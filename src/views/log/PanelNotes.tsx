@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useSession } from '../../app/session';
+import { readNumber } from '../../core/base/typed';
 import { counted } from '../../core/base/words';
 import { CHANGE_IDS, CHANGES, type ChangeId, type NextTime, tellChange } from '../../core/keep/log/changes';
 import { inkNamesOf, MADE_LIMITS, type MadePanel, resolveMade } from '../../core/keep/log/made';
@@ -132,13 +133,8 @@ function DryTime({ panel, resolved }: { readonly panel: MadePanel; readonly reso
   const id = useId();
   const expected = useMemo(() => compileSheet(resolved, 'mm').dryMinutes, [resolved]);
   const keep = (typed: string) => {
-    const minutes = Number(typed.replace(',', '.'));
-    if (
-      typed.trim() === '' ||
-      !(minutes > 0 && minutes <= MADE_LIMITS.minutes.max) ||
-      minutes === panel.dryMinutes
-    )
-      return;
+    const minutes = readNumber(typed) ?? 0;
+    if (minutes <= 0 || minutes > MADE_LIMITS.minutes.max || minutes === panel.dryMinutes) return;
     void change(panel, { dryMinutes: minutes });
     if (expected > 0) void addTiming(db, 'airDry', minutes / expected);
   };

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSession } from '../../app/session';
+import { readNumber } from '../../core/base/typed';
 import { capitalised } from '../../core/base/words';
 import { BRUSH_SETS, type BrushSet } from '../../core/materials/ink/kinds';
 import type { Owned } from '../../core/sheet/compile';
@@ -13,11 +14,12 @@ export function OwnedBrushes() {
   const { db } = useSession();
   const owned = useLiveQuery(() => readOwned(db), [db]);
   const set = (tool: keyof Owned, of: BrushSet, text: string): string | undefined => {
-    const count = Number(text);
-    if (text !== '' && !(Number.isInteger(count) && count >= 1 && count <= MOST_OWNED))
+    const count = readNumber(text);
+    const isCount = count !== undefined && Number.isInteger(count) && count >= 1 && count <= MOST_OWNED;
+    if (text !== '' && !isCount)
       return `Type a whole number from 1 to ${MOST_OWNED}, or nothing for as many as it takes.`;
     const { [of]: _, ...others } = owned?.[tool] ?? {};
-    void writeOwned(db, { ...owned, [tool]: text === '' ? others : { ...others, [of]: count } });
+    void writeOwned(db, { ...owned, [tool]: count === undefined ? others : { ...others, [of]: count } });
     return undefined;
   };
   return (

@@ -1,4 +1,5 @@
 import { Fragment, useState } from 'react';
+import { readNumber } from '../../core/base/typed';
 import {
   describeMood,
   type HueSector,
@@ -143,12 +144,12 @@ function LimitField({ figure, end, now, change }: LimitProps) {
   const { label, min, max } = MOOD_FIGURES[figure];
   const { [figure]: limit = {}, ...others } = now.limits;
   const commit = (text: string): string | undefined => {
-    const value = Number(text.replace(',', '.').replace('−', '-'));
-    if (text !== '' && (!Number.isFinite(value) || value < min || value > max))
+    const value = readNumber(text);
+    if (text !== '' && (value === undefined || value < min || value > max))
       return `Type a number from ${min} to ${max}, or nothing.`;
     const { [end]: _, ...rest } = limit;
     const next: { readonly min?: number; readonly max?: number } =
-      text === '' ? rest : { ...rest, [end]: value };
+      value === undefined ? rest : { ...rest, [end]: value };
     if (next.min !== undefined && next.max !== undefined && next.min > next.max)
       return 'At least must not be more than at most.';
     change({ limits: Object.keys(next).length === 0 ? others : { ...others, [figure]: next } });

@@ -1,4 +1,5 @@
 import { formatToKeep, parseLength, type Unit } from '../../base/length';
+import { readNumber } from '../../base/typed';
 import { type Hex, parseColour } from '../colour/hex';
 import type { Card } from './card';
 import type { FinishId } from './finishes';
@@ -42,7 +43,7 @@ export function cardOfFields(fields: CardFields, id: string, unit: Unit): Card {
     finish: fields.finish,
     grammage: Math.round(parseGrammage(fields.grammage) ?? Number.NaN),
     ...(hasSheet ? { sheet: { width: side(fields.width), height: side(fields.height) } } : {}),
-    ...(typed(fields.stock) ? { stock: Number(fields.stock) } : {}),
+    ...(typed(fields.stock) ? { stock: readNumber(fields.stock) ?? Number.NaN } : {}),
     ...(typed(fields.note) ? { note: fields.note.trim() } : {}),
   };
 }

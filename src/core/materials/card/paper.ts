@@ -1,3 +1,5 @@
+import { plainSigns } from '../../base/typed';
+
 /** One pound avoirdupois in grams, and one inch in metres; both by definition. */
 const GRAMS_A_POUND = 453.59237;
 const METRES_AN_INCH = 0.0254;
@@ -23,7 +25,9 @@ export const poundsOfGrammage = (grammage: number, basis: Basis): number =>
  * @returns g/m², or undefined when it is no weight
  */
 export function parseGrammage(text: string): number | undefined {
-  const match = /^(\d+(?:[.,]\d+)?)\s*(gsm|g\/m2|g\/m²|g|lbs?|#)?\s*(cover|text)?$/i.exec(text.trim());
+  const match = /^(\d+(?:[.,]\d+)?)\s*(gsm|g\/m2|g\/m²|g|lbs?|#)?\s*(cover|text)?$/i.exec(
+    plainSigns(text).trim(),
+  );
   if (!match) return undefined;
   const [, figure = '', unit = 'g', basis = 'cover'] = match;
   const value = Number(figure.replace(',', '.'));

@@ -1,3 +1,4 @@
+import { plainSigns } from '../../base/typed';
 import {
   type Lab,
   type LinearRgb,
@@ -49,7 +50,7 @@ const LAB = new RegExp(String.raw`^(?:lab\s*)?\(?\s*${NUMBER}[\s;/]+${NUMBER}[\s
  * @returns undefined when it is neither, or when the reading lies outside L* 0…100
  */
 export function parseColour(text: string): Hex | undefined {
-  const trimmed = text.trim();
+  const trimmed = plainSigns(text).trim();
   const hex = trimmed.startsWith('#') ? trimmed : `#${trimmed}`;
   if (isHex(hex)) return hex.toLowerCase() as Hex;
   const [l, a, b] = (LAB.exec(trimmed) ?? []).slice(1).map((part) => Number(part.replace(',', '.')));

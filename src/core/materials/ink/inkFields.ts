@@ -1,3 +1,4 @@
+import { readNumber } from '../../base/typed';
 import { type Hex, parseColour } from '../colour/hex';
 import { contrastRatio, type Ink, type InkDepth } from './ink';
 import type { InkKindId } from './kinds';
@@ -36,8 +37,8 @@ export const inkFields = (ink: Ink | undefined): InkFields => ({
   wished: ink?.wished ?? false,
 });
 
-/** A typed number, with a comma or a point; not a number where it is none. */
-const numberOf = (text: string): number => Number(text.replace(',', '.'));
+/** A typed number; not a number where it is none, for the schema of files to refuse. */
+const numberOf = (text: string): number => readNumber(text) ?? Number.NaN;
 
 /** What is typed as an ink; what cannot be read stays as it is typed, for the schema of files to refuse. */
 export function inkOfFields(fields: InkFields, id: string): Ink {
