@@ -92,7 +92,10 @@ function InkUse({ figures: { inks } }: { readonly figures: LogFigures }) {
           <li key={ink.id} className="grid grid-cols-[1.25rem_9rem_1fr_2rem] items-center gap-2">
             <InkDot ink={ink} className="size-4" />
             <span className="truncate">{ink.name}</span>
-            <span className="block h-2 bg-text" style={{ width: `${(100 * panels) / most}%` }} />
+            <span
+              className="block h-2 bg-text [print-color-adjust:exact]"
+              style={{ width: `${(100 * panels) / most}%` }}
+            />
             <span className="text-right tabular-nums">{panels}</span>
           </li>
         ))}
