@@ -164,7 +164,9 @@ test('a rule of the trade is told as one goes, and mended by its press', async (
   await expect(rungs).toHaveCount(3);
 });
 
-test('a school is chosen, and a note stays with its step', async ({ page }) => {
+test('a school is chosen, and a note stays with its step, or in sight where its step is gone', async ({
+  page,
+}) => {
   await openBench(page);
   await page.getByLabel('Order of laying').selectOption('darkFirst');
   await expect(steps(page).getByRole('listitem').nth(1)).toContainText('Skerry Deep');
@@ -172,12 +174,23 @@ test('a school is chosen, and a note stays with its step', async ({ page }) => {
   await page.getByRole('button', { name: 'Add a note to Leat Mid' }).click();
   await page.getByLabel('Note to Leat Mid').fill('lighter than last time');
   await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Add a note to Back with Skerry Deep' }).click();
+  await page.getByLabel('Note to Back with Skerry Deep').fill('hardly any pressure');
+  await page.keyboard.press('Enter');
+  const stray = page.getByRole('region', { name: 'Notes to steps that are not in this order' });
+  await expect(page.getByText('hardly any pressure')).toBeVisible();
+  await expect(stray).toHaveCount(0);
   await page.getByRole('link', { name: 'Back to the bench' }).click();
   await page.getByLabel('Order of laying').selectOption('paleFirst');
   await chooseRun(page, 'Glow');
   await expect(steps(page).getByRole('listitem').filter({ hasText: 'lighter than last time' })).toContainText(
     'Leat Mid',
   );
+  await page.getByRole('link', { name: 'Full sheet' }).click();
+  await expect(stray).toContainText('Skerry Deep over Leat Mid: hardly any pressure');
+  await stray.getByRole('button', { name: 'Take off the note to Skerry Deep over Leat Mid' }).click();
+  await expect(stray).toHaveCount(0);
+  await expect(page.getByText('hardly any pressure')).toHaveCount(0);
 });
 
 test('step by step: next and back by key, a clock that pauses, and one’s own times afterwards', async ({

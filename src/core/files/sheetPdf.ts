@@ -25,6 +25,7 @@ import { compileSheet, describeTimes, type Maker, type Sheet } from '../sheet/co
 import { givenMarks } from '../sheet/measures';
 import { schoolOf } from '../sheet/schoolChoice';
 import { shareCare } from '../sheet/sharedCare';
+import { tellStrayNote } from '../sheet/strayNotes';
 import { describeMinutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
 import { bytesOf, drawPicture, embedPicture, newPdf, type PdfPicture, packed } from './pdfParts';
@@ -350,6 +351,7 @@ function linesOf(resolved: ResolvedRecipe, sheet: Sheet): Line[] {
       ...step.care.map((text): Line => ({ text, look: 'mute', above: 0 })),
       ...(step.note ? [{ text: `Note: ${step.note}`, look: 'plain', above: 0 } as const] : []),
     ]),
+    ...sheet.strayNotes.map((stray): Line => ({ text: tellStrayNote(stray), look: 'plain', above: 0.6 })),
   ];
 }
 

@@ -14,6 +14,7 @@ import { check, isTimeToWash, prepared } from './finishing';
 import { ladderPieces, onPanel } from './ladderPieces';
 import { doLater, dry, isDueAfter, passPieces } from './passPieces';
 import { onRubber, type Setting, settingOf } from './setting';
+import { type StrayNote, strayNotes, tellStrayNote } from './strayNotes';
 import { describeMinutes, type Minutes, type Pace, USUAL_PACE } from './times';
 
 /** The order of work for one panel. */
@@ -25,6 +26,8 @@ export interface Sheet {
   readonly dryMinutes: Minutes;
   /** What the maker should know of the sheet as a whole. */
   readonly remarks: readonly string[];
+  /** Notes whose steps are not among these. */
+  readonly strayNotes: readonly StrayNote[];
   /** Cautions, each said once. */
   readonly cautions: readonly string[];
   /** What they are of. */
@@ -60,11 +63,13 @@ function compile(resolved: ResolvedRecipe, unit: Unit, { pace = USUAL_PACE, owne
   const pieces = piecesOf(setting);
   const { uses, done } = workOff(pieces, needsOf(pieces), counted, setting);
   const dangers = new Set(done.steps.flatMap((step) => step.dangers));
+  const steps = [prepared(done, setting, uses), ...done.steps];
   return {
-    steps: [prepared(done, setting, uses), ...done.steps],
+    steps,
     workMinutes: done.worked,
     dryMinutes: done.clock - done.worked,
     remarks: remarksOf(setting, brushesFor(wished), uses),
+    strayNotes: strayNotes(resolved, steps),
     cautions: cautionsOf(dangers),
     dangers,
   };
@@ -172,5 +177,6 @@ export function sheetText(resolved: ResolvedRecipe, unit: Unit, maker: Maker = {
     ...sheet.remarks.map((remark) => `Mind: ${remark}`),
     ...sheet.cautions,
     ...steps,
+    ...sheet.strayNotes.map(tellStrayNote),
   ].join('\n\n');
 }

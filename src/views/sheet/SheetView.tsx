@@ -25,6 +25,7 @@ import { describeMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { StepRow } from './StepRow';
+import { StrayNotes } from './StrayNotes';
 
 /** The whole order of work, for the desk and for the printer. */
 export function SheetView() {
@@ -135,6 +136,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
             ))}
           </ol>
         </div>
+        <StrayNotes notes={sheet.strayNotes} onTakeOff={(key) => setNote(key, '')} />
         {/* On paper there is room to write. */}
         <section aria-hidden="true" className="mt-2 hidden break-inside-avoid print:block">
           <p className="font-semibold">Notes</p>
