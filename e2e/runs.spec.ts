@@ -178,6 +178,13 @@ test('a school is chosen, and a note stays with its step, or in sight where its 
   await page.getByLabel('Note to Back with Skerry Deep').fill('hardly any pressure');
   await page.keyboard.press('Enter');
   const stray = page.getByRole('region', { name: 'Notes to steps that are not in this order' });
+  // The keys go back to what led to the writing, kept or given up.
+  const change = page.getByRole('button', { name: 'Change the note to Back with Skerry Deep' });
+  await expect(change).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Note to Back with Skerry Deep').fill('hard');
+  await page.keyboard.press('Escape');
+  await expect(change).toBeFocused();
   await expect(page.getByText('hardly any pressure')).toBeVisible();
   await expect(stray).toHaveCount(0);
   await page.getByRole('link', { name: 'Back to the bench' }).click();
