@@ -146,3 +146,22 @@ test('letters that an input method puts together keep its keys: Enter takes them
   await method.send('Input.insertText', { text: '春' });
   await expect(ink).toHaveValue('春');
 });
+
+test('a control that goes with what it took away leaves the keys to the next; the last one, to the view', async ({
+  page,
+}) => {
+  await page.goto('/cards');
+  await page.getByRole('button', { name: 'Take black 300 g/m² out' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Change smooth cream 300 g/m²' })).toBeFocused();
+
+  await goOn(page, '/bench/kiln-mouth');
+  await page.getByRole('radio', { name: /^Over the blend/ }).click();
+  await page.getByRole('button', { name: 'Take Edge off' }).focus();
+  // Held on, the key does not press the next.
+  for (let i = 0; i < 4; i++) await page.keyboard.down('Enter');
+  await page.keyboard.up('Enter');
+  await expect(page.getByRole('button', { name: 'Take Edge off' })).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.locator('body')).not.toBeFocused();
+});

@@ -19,6 +19,7 @@ import { keepView, recallView } from './store/keepView';
 import { copiesKept, faultFound } from './store/storage';
 import { type AppStore, makeStore } from './store/store';
 import { leaveKeysToInputMethod } from './ui/inputMethod';
+import { keepFocus } from './ui/keepFocus';
 import { NoticeProvider } from './ui/Notices';
 import { BenchView } from './views/bench/BenchView';
 import { Failed } from './views/shell/Failed';
@@ -102,6 +103,7 @@ function layFirst(db: Database, store: AppStore): void {
 async function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   leaveKeysToInputMethod();
+  keepFocus();
   // The painter's script loads while the database opens.
   startPainting();
   const db = new Database();
