@@ -49,9 +49,8 @@ export function keepFocus(): void {
     waits = false;
   };
   const handOn = (gone: readonly Place[]) => {
+    // Where the whole view is another one now, nothing of it is left.
     const left = gone.filter(({ around }) => around.isConnected && around.tagName !== 'MAIN');
-    const view = gone.at(-1)?.around;
-    if (!view?.isConnected || view.tagName !== 'MAIN') return;
     hasMoved = isDown;
     const near = left.slice(0, REACH).map(controlNear).find(Boolean);
     if (near) near.focus({ preventScroll: true });
