@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { LayOutList } from '../../app/LayOutList';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import { unbroken } from '../../core/base/words';
@@ -69,14 +69,12 @@ function Note({
   readonly note: string;
   readonly onNote: (note: string) => void;
 }) {
-  const [state, setState] = useState<'rest' | 'writing' | 'left by key'>('rest');
-  const opener = useRef<HTMLButtonElement>(null);
-  // What was written goes with the keys that were on it.
-  useEffect(() => {
-    if (state === 'left by key') opener.current?.focus();
-  }, [state]);
-  const keep = (text: string) => text.trim() !== note && onNote(text.trim());
-  if (state === 'writing')
+  const [writing, setWriting] = useState(false);
+  const keep = (text: string) => {
+    setWriting(false);
+    if (text.trim() !== note) onNote(text.trim());
+  };
+  if (writing)
     return (
       <textarea
         aria-label={`Note to ${title}`}
@@ -85,16 +83,10 @@ function Note({
         rows={2}
         maxLength={LONGEST_NOTE}
         defaultValue={note}
-        onBlur={({ target }) => {
-          setState('rest');
-          keep(target.value);
-        }}
+        onBlur={({ target }) => keep(target.value)}
         onKeyDown={(event) => {
-          const isKept = event.key === 'Enter' && !event.shiftKey;
-          if (!isKept && event.key !== 'Escape') return;
-          event.preventDefault();
-          setState('left by key');
-          if (isKept) keep(event.currentTarget.value);
+          if (event.key === 'Escape') setWriting(false);
+          if (event.key === 'Enter' && !event.shiftKey) keep(event.currentTarget.value);
         }}
         className="frame mt-1 w-full px-2 py-1"
       />
@@ -106,8 +98,7 @@ function Note({
         look="bare"
         className="text-mute underline underline-offset-4 print:hidden"
         aria-label={note ? `Change the note to ${title}` : `Add a note to ${title}`}
-        ref={opener}
-        onClick={() => setState('writing')}
+        onClick={() => setWriting(true)}
       >
         {note ? 'Change' : 'Add a note'}
       </Button>

@@ -1,7 +1,5 @@
-import { useEffect } from 'react';
 import type { StrayNote } from '../../core/sheet/strayNotes';
 import { Button } from '../../ui/Button';
-import { catchFocus } from '../../ui/focus';
 
 interface Props {
   readonly notes: readonly StrayNote[];
@@ -10,17 +8,14 @@ interface Props {
 
 /** Notes whose steps are not in the order of work now: they come back with their steps, and are not lost from sight. */
 export function StrayNotes({ notes, onTakeOff }: Props) {
-  const count = notes.length;
-  // What is taken off goes with the keys that were on it.
-  useEffect(() => (count > 0 ? () => void setTimeout(catchFocus) : undefined), [count]);
-  if (count === 0) return null;
+  if (notes.length === 0) return null;
   return (
     <section
       aria-label="Notes to steps that are not in this order"
       className="mt-5 break-inside-avoid border-l-4 border-text pl-3 print:mt-2"
     >
       <p className="text-mute print:text-small">
-        {count === 1
+        {notes.length === 1
           ? 'A note to a step that is not in this order; it comes back with its step.'
           : 'Notes to steps that are not in this order; they come back with their steps.'}
       </p>
