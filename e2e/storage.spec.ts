@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { openBench } from './bench';
-import { goOn, test } from './test';
+import { goOn, holdBack, test } from './test';
 
 const name = (page: Page) => page.getByLabel('Name of the recipe');
 const rename = async (page: Page, text: string) => {
@@ -133,8 +133,12 @@ test('a first visit shows the panel before anything is stored; what only looks l
       return request;
     };
   });
+  const letCome = await holdBack(page, /\/keeping-/);
   await page.goto('/');
   await expect(page.locator('main canvas[data-painted]').first()).toBeVisible();
+  await rename(page, 'Named before it came');
+  await expect(page.getByRole('status').filter({ hasText: 'Saving' })).toBeVisible();
+  letCome();
   // Longer than another tab is waited for.
   await page.waitForTimeout(2500);
   await rename(page, 'Named before it was stored');
@@ -154,7 +158,7 @@ test('a first visit shows the panel before anything is stored; what only looks l
   await expect(other.getByRole('alert')).toHaveCount(0);
 });
 
-test('storage that is refused, blocked, newer or lost has a page of its own that says what to do', async ({
+test('storage that is refused, blocked, newer or lost has a page of its own that says what to do; so has what does not come', async ({
   browser,
 }) => {
   const context = await browser.newContext();
@@ -170,6 +174,12 @@ test('storage that is refused, blocked, newer or lost has a page of its own that
   ).toBeVisible();
   await expectAccessible(refused, 'storage refused');
   await refused.close();
+
+  const without = await context.newPage();
+  await without.route(/\/keeping-/, (route) => route.abort());
+  await without.goto('/');
+  await expect(without.getByRole('button', { name: 'Reload the page' })).toBeVisible();
+  await without.close();
 
   // A newer program has been here.
   const page = await context.newPage();

@@ -1,6 +1,6 @@
 import { dirname, join, relative } from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { importsOf, sourcesUnder } from './imports.mjs';
+import { importsOf, neededBy, sourcesUnder } from './imports.mjs';
 
 const root = join(import.meta.dirname, '..');
 
@@ -113,4 +113,13 @@ describe('the rest of src', () => {
       .map(({ from, to }) => `${from} -> ${to}`);
     expect(wrong).toEqual([]);
   });
+});
+
+test('a first look waits neither for the database, nor for readings, sheets and searches', () => {
+  const needed = neededBy('src/main.tsx', root);
+  expect(needed).toContain('src/views/bench/PanelBoard.tsx');
+  expect(needed).toContain('react-router');
+  const late =
+    /^(dexie|yup|src\/core\/(engine|picture|readings|sheet|choose|advise|make|keep|practice)\/)|src\/data\/(database|storage)\./;
+  expect(needed.filter((one: string) => late.test(one))).toEqual([]);
 });

@@ -1,22 +1,19 @@
 import { setNonce } from 'get-nonce';
-import { lazy, StrictMode } from 'react';
+import { lazy, type ReactNode, StrictMode, useEffect, useMemo, useState } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Provider } from 'react-redux';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
-import { Database } from './data/database';
-import { takeJournal } from './data/journal';
-import { writeMark } from './data/mark';
+import type { Database } from './data/database';
+import { comingDemo, type Demo } from './data/demo/demo';
 import { comingMaterials } from './data/materials';
-import { isSoundRecipe } from './data/sound';
-import { openStorage } from './data/storage';
 import './index.css';
+import { firstPicture } from './app/panel/firstPicture';
 import { readAhead, viewAhead } from './app/readAhead';
-import { SessionProvider } from './app/session';
+import { type Session, SessionProvider } from './app/session';
 import { autosave } from './store/autosave';
-import { closed, opened } from './store/draft';
-import { keepView, recallView } from './store/keepView';
-import { copiesKept, faultFound } from './store/storage';
+import { opened } from './store/draft';
+import { recallView } from './store/keepView';
 import { type AppStore, makeStore } from './store/store';
 import { leaveKeysToInputMethod } from './ui/inputMethod';
 import { keepFocus } from './ui/keepFocus';
@@ -89,27 +86,49 @@ function Views() {
   );
 }
 
-/** Whether it looked like a first visit, and there was a database after all. */
-const isTakenForFirst = (db: Database): boolean => db.coming !== undefined && db.isOpen() && !db.isFresh;
-
-/** Lays the demo's first recipe on the bench before it is stored, unless something else was asked for. */
-function layFirst(db: Database, store: AppStore): void {
-  if (!db.coming || isTakenForFirst(db) || !/^\/(bench\/?)?$/.test(window.location.pathname)) return;
-  const [first] = db.coming.recipes;
+/**
+ * Lays the demo's first recipe on the bench before it is stored, unless something else was asked for.
+ *
+ * @returns whether it lies there
+ */
+function layFirst([first]: Demo['recipes'], store: AppStore): boolean {
+  if (!/^\/(bench\/?)?$/.test(window.location.pathname)) return false;
   window.history.replaceState(null, '', `/bench/${first.id}`);
   store.dispatch(opened(first));
+  return true;
+}
+
+/** What keeps all that the maker has is not in the first script: a first look does without. */
+async function dataFor(store: AppStore, coming: Demo | undefined, after: Promise<void>): Promise<Database> {
+  await after;
+  return (await import('./store/openData')).openData(store, coming);
+}
+
+/** What every view works with; drawn anew once the database is there. */
+function WithSession({ children, ...known }: Omit<Session, 'db'> & { readonly children: ReactNode }) {
+  const { data, autosave, coming } = known;
+  const [db, setDb] = useState<Database>();
+  // Where it does not come, the views that ask for it say so.
+  useEffect(() => void data.then(setDb, () => {}), [data]);
+  const session = useMemo(() => ({ data, db, autosave, coming }), [data, db, autosave, coming]);
+  return <SessionProvider value={session}>{children}</SessionProvider>;
 }
 
 async function start(root: HTMLElement) {
   setNonce(document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '');
   leaveKeysToInputMethod();
   keepFocus();
-  // The painter's script loads while the database opens.
+  // The painter's script loads while the rest is made ready.
   startPainting();
-  const db = new Database();
   const store = makeStore();
   recallView(store);
-  const autosaved = autosave(store, db);
+  void readAhead();
+  const demo = comingDemo();
+  // What cannot be fetched is asked for once more, and its failure told, where it is wanted.
+  const coming = demo && (await comingMaterials(demo).catch(() => undefined));
+  const isLaid = demo !== undefined && coming !== undefined && layFirst(demo.recipes, store);
+  const data = dataFor(store, demo, isLaid ? firstPicture : Promise.resolve());
+  const autosaved = autosave(store, data);
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void autosaved.flush();
   });
@@ -119,36 +138,10 @@ async function start(root: HTMLElement) {
     autosaved.writeDown();
     void autosaved.flush();
   });
-  void openStorage(db, (fault) => store.dispatch(faultFound(fault))).then(async (isUsable) => {
-    if (!isUsable) return;
-    store.dispatch(faultFound(undefined));
-    if (isTakenForFirst(db) && store.getState().draft.recipe) {
-      // The bench begins again with what is here.
-      store.dispatch(closed());
-      writeMark({ recipes: await db.recipes.count() });
-      return window.location.replace('/bench');
-    }
-    // Not wanted on the first screen, and so not in the first script.
-    if (db.isFresh)
-      void import('./data/demo/sittings').then(({ demoSittings }) =>
-        db.sittings.bulkPut(demoSittings(new Date())),
-      );
-    await keepView(store, db);
-    // Neither is this.
-    void import('./data/panels').then(({ tidyPhotos }) => tidyPhotos(db));
-    const copies = await takeJournal(db, isSoundRecipe);
-    if (copies.length > 0) store.dispatch(copiesKept(copies));
-    writeMark({ recipes: await db.recipes.count() });
-  });
-  void readAhead();
-  // What cannot be fetched is asked for once more, and its failure told, where it is wanted.
-  const coming = await comingMaterials(db).catch(() => undefined);
-  if (coming) layFirst(db, store);
-  const session = { db, autosave: autosaved, coming };
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
-        <SessionProvider value={session}>
+        <WithSession data={data} autosave={autosaved} coming={coming}>
           <NoticeProvider>
             <StorageGate>
               <ErrorBoundary FallbackComponent={Failed} onError={console.error}>
@@ -156,7 +149,7 @@ async function start(root: HTMLElement) {
               </ErrorBoundary>
             </StorageGate>
           </NoticeProvider>
-        </SessionProvider>
+        </WithSession>
       </Provider>
     </StrictMode>,
   );

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { Assembly, MatLayer } from '../core/make/cutting/pieces';
 import { readSetting } from '../data/settings';
-import { useSession } from './session';
+import { useDatabase } from './session';
 
 /** A mat as it is chosen: which one it is stays, whatever is taken off. */
 export interface ChosenMat extends MatLayer {
@@ -35,6 +35,6 @@ function cuttingOf(remembered: unknown): Cutting {
 
 /** How cards are put together, as it was last chosen; undefined until it has been read. */
 export function useCutting(): Cutting | undefined {
-  const { db } = useSession();
+  const db = useDatabase();
   return useLiveQuery(async () => cuttingOf(await readSetting(db, CUTTING_SETTING)), [db]);
 }

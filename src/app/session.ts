@@ -1,5 +1,4 @@
-import { useLiveQuery } from 'dexie-react-hooks';
-import { createContext, useContext } from 'react';
+import { createContext, use, useContext, useEffect, useState } from 'react';
 import type { Materials } from '../core/recipe/resolved';
 import type { Database } from '../data/database';
 import { readMaterials } from '../data/materials';
@@ -7,7 +6,10 @@ import type { Autosave } from '../store/autosave';
 
 /** What every view of one tab works with. */
 export interface Session {
-  readonly db: Database;
+  /** Everything the maker has saved; rejected where the script that keeps it does not come. */
+  readonly data: Promise<Database>;
+  /** The same, once it is there: on a first visit the panel stands before it. */
+  readonly db: Database | undefined;
   readonly autosave: Autosave;
   /** On a first visit, the inks, cards and designs that are about to be stored. */
   readonly coming: Shelf | undefined;
@@ -22,6 +24,38 @@ export function useSession(): Session {
   return session;
 }
 
+/** Everything the maker has saved. What asks for it is drawn once it is there; what a first look shows does without. */
+export function useDatabase(): Database {
+  const { data, db } = useSession();
+  return db ?? use(data);
+}
+
+/**
+ * What the database answers now, and whenever the answer changes; undefined until it is there. It is for what a first look
+ * shows: the package's own hook comes with the database.
+ *
+ * @param query  the same function as long as it asks the same
+ */
+export function useStored<Answer>(query: (db: Database) => Promise<Answer>): Answer | undefined {
+  const { db } = useSession();
+  const [answer, setAnswer] = useState<{ readonly to: typeof query; readonly value: Answer }>();
+  useEffect(() => {
+    if (!db) return;
+    const asking = db
+      .watch(() => query(db))
+      .subscribe({
+        next: (value) => setAnswer({ to: query, value }),
+        // Where a view draws, its failure is told.
+        error: (error) =>
+          setAnswer(() => {
+            throw error;
+          }),
+      });
+    return () => asking.unsubscribe();
+  }, [db, query]);
+  return answer?.to === query ? answer.value : undefined;
+}
+
 /** The maker's inks, cards and designs. */
 export type Shelf = Materials;
 
@@ -33,6 +67,6 @@ export const useShelf = (): Shelf | undefined => useContext(ShelfContext);
 
 /** The shelf as it is stored, read once for all views and again when it changes; on a first visit, before it is stored. */
 export function useStoredShelf(): Shelf | undefined {
-  const { db, coming } = useSession();
-  return useLiveQuery(() => readMaterials(db), [db]) ?? coming;
+  const { coming } = useSession();
+  return useStored(readMaterials) ?? coming;
 }

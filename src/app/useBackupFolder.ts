@@ -8,15 +8,15 @@ const REST = 4000;
 
 /** Writes a backup into the folder by itself, once a day on which something is saved. */
 export function useBackupFolder(): void {
-  const { db } = useSession();
+  const { data } = useSession();
   const notify = useNotify();
   const isSaved = useAppSelector(({ draft, storage }) => draft.save === 'saved' && !storage.fault);
   useEffect(() => {
     if (!isSaved) return;
     const timer = setTimeout(async () => {
       const { backUpToday } = await import('./backups');
-      await backUpToday(db, notify);
+      await backUpToday(await data, notify);
     }, REST);
     return () => clearTimeout(timer);
-  }, [db, notify, isSaved]);
+  }, [data, notify, isSaved]);
 }

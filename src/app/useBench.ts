@@ -1,8 +1,5 @@
-import { useCallback, useEffect, useEffectEvent, useMemo } from 'react';
+import { useCallback, useEffect, useEffectEvent } from 'react';
 import { memo } from '../core/base/memo';
-import { blendGround } from '../core/engine/blend';
-import { type Readings, readingsOf } from '../core/readings/readings';
-import { orderLightToDark, type PaleEnd } from '../core/recipe/editLadder';
 import type { Recipe } from '../core/recipe/recipe';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import { resolveAnyway } from '../core/recipe/resolved';
@@ -36,14 +33,6 @@ export function useRecipeAhead(tell: (resolved: ResolvedRecipe) => void): void {
   }, [store, shelf]);
 }
 
-/** What the blend is judged by: the inks, and what they lie on. */
-export function useReadings(resolved: ResolvedRecipe): Readings {
-  const { card, inks } = resolved;
-  // The ground stays the same value while only marks are moved.
-  const ground = blendGround(resolved);
-  return useMemo(() => readingsOf({ card, inks }, ground), [card, inks, ground]);
-}
-
 /** Changes the recipe by a function of core; `gesture` names a run of changes that is undone as one. */
 export type Edit = (change: (recipe: Recipe) => Recipe, gesture?: string) => void;
 
@@ -60,13 +49,3 @@ export function useEdit(): { edit: Edit; endGesture: () => void } {
   const endGesture = useCallback(() => dispatch(gestureEnded()), [dispatch]);
   return { edit, endGesture };
 }
-
-/** Orders the rungs by what they dry to on this card. */
-export const orderedBy =
-  (readings: Readings, paleEnd: PaleEnd) =>
-  (recipe: Recipe): Recipe =>
-    orderLightToDark(
-      recipe,
-      readings.rungs.map(({ lab }) => lab),
-      paleEnd,
-    );

@@ -20,7 +20,6 @@ const driedOn = memo(4, (inks: readonly Ink[], on: BlendGround) => {
   };
 });
 
-const AT_ONCE = Promise.resolve();
 const NONE: readonly DriedInk[] = [];
 
 /**
@@ -28,13 +27,8 @@ const NONE: readonly DriedInk[] = [];
  * the next is there.
  *
  * @param on  undefined as long as there is nothing to dry it on
- * @param after  what it waits for, so as not to slow it down
  */
-export function useDriedShelf(
-  inks: readonly Ink[],
-  on: BlendGround | undefined,
-  after: Promise<void> = AT_ONCE,
-): readonly DriedInk[] {
-  const ask = useMemo(() => on && (() => after.then(driedOn(inks, on))), [inks, on, after]);
+export function useDriedShelf(inks: readonly Ink[], on: BlendGround | undefined): readonly DriedInk[] {
+  const ask = useMemo(() => on && driedOn(inks, on), [inks, on]);
   return useAnswer(ask) ?? NONE;
 }

@@ -4,13 +4,13 @@ import { nameOrder } from '../core/base/names';
 import type { Drawer, TagRecord } from '../data/records';
 import { readTags, setFavourite, setTag } from '../data/tags';
 import { useNotify } from '../ui/Notices';
-import { useSession } from './session';
+import { useDatabase } from './session';
 
 const NONE: ReadonlyMap<string, TagRecord> = new Map();
 
 /** What is written on the things of a drawer, and writing on them. */
 export function useTags(of: Drawer) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const byId = useLiveQuery(() => readTags(db, of), [db, of]) ?? NONE;
   return useMemo(() => {

@@ -1,4 +1,4 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { liveQuery, type Observable, type Table } from 'dexie';
 import type { Mood } from '../core/choose/search/moods/mood';
 import type { MadePanel } from '../core/keep/log/made';
 import type { OwnTool, Pad } from '../core/keep/pads/pad';
@@ -9,8 +9,8 @@ import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
 import type { KnownThing } from '../core/practice/schedule';
 import type { Trial } from '../core/practice/trial';
-import { type Demo, demoAt } from './demo/demo';
-import { hasNoMark, readMark } from './mark';
+import { comingDemo, type Demo, demoAt } from './demo/demo';
+import { readMark } from './mark';
 import type {
   FolderRecord,
   GoneRecord,
@@ -67,14 +67,13 @@ export class Database extends Dexie {
 
   /** Whether it was made just now, and has nothing but the demo. */
   isFresh = false;
-  readonly #demo = demoAt(Date.now());
-  /**
-   * On what looks like a first visit, what will be stored: it can be shown while the browser makes the database, which takes it
-   * longer than all else. Undefined where there has been data.
-   */
-  readonly coming: Demo | undefined = hasNoMark() ? this.#demo : undefined;
 
-  constructor(name = 'tint-ladder', schema: readonly SchemaVersion[] = SCHEMA) {
+  /** @param coming  what a first visit has been shown, and is stored now */
+  constructor(
+    name = 'tint-ladder',
+    schema: readonly SchemaVersion[] = SCHEMA,
+    readonly coming: Demo | undefined = comingDemo(),
+  ) {
     // Nobody writes to a record that was read: it needs no copy for each who reads it.
     super(name, { cache: 'immutable' });
     for (const { version, stores, upgrade } of schema) {
@@ -84,7 +83,12 @@ export class Database extends Dexie {
     this.on('populate', (transaction) => {
       this.isFresh = true;
       // Where there was data before, an empty database is a loss: the demo is not sown over it.
-      return readMark() ? undefined : seedDemo(transaction, this.#demo);
+      return readMark() ? undefined : seedDemo(transaction, coming ?? demoAt(Date.now()));
     });
+  }
+
+  /** What a query answers now, and whenever what it has read changes. */
+  watch<Answer>(query: () => Promise<Answer>): Observable<Answer> {
+    return liveQuery(query);
   }
 }

@@ -3,6 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { ink } from '../testing/resolvedRecipes';
 import { keepRow } from './changes';
 import { Database } from './database';
+import { comingDemo, demoAt } from './demo/demo';
 import { writeMark } from './mark';
 import { comingMaterials, readMaterials } from './materials';
 
@@ -18,12 +19,11 @@ afterEach(() => void vi.unstubAllGlobals());
 
 test('what a first visit shows before it is stored is the same value once it is, until something changes', async () => {
   stubStorage();
-  const db = new Database('materials-first');
-  const coming = await comingMaterials(db);
-  expect(coming?.inks).toHaveLength(72);
-  expect(await db.recipes.toArray()).toEqual(
-    [...(db.coming?.recipes ?? [])].sort((p, q) => (p.id < q.id ? -1 : 1)),
-  );
+  const demo = demoAt(Date.now());
+  const coming = await comingMaterials(demo);
+  expect(coming.inks).toHaveLength(72);
+  const db = new Database('materials-first', undefined, demo);
+  expect(await db.recipes.toArray()).toEqual([...demo.recipes].sort((p, q) => (p.id < q.id ? -1 : 1)));
   expect(await readMaterials(db)).toBe(coming);
   await keepRow(db.inks, { ...ink('gorse-pale', '#f0e68c'), name: 'Gorse Pale, mine' });
   const changed = await readMaterials(db);
@@ -31,11 +31,10 @@ test('what a first visit shows before it is stored is the same value once it is,
   expect(changed.inks.find(({ id }) => id === 'gorse-pale')?.name).toBe('Gorse Pale, mine');
 });
 
-test('where there has been data, or nobody can tell, nothing is shown before it is read', async () => {
-  expect(new Database('materials-untold').coming).toBeUndefined();
+test('where there has been data, or nobody can tell, nothing is shown before it is read', () => {
+  expect(comingDemo()).toBeUndefined();
   stubStorage();
+  expect(comingDemo()).toBeDefined();
   writeMark({ recipes: 4 });
-  const db = new Database('materials-again');
-  expect(db.coming).toBeUndefined();
-  expect(await comingMaterials(db)).toBeUndefined();
+  expect(comingDemo()).toBeUndefined();
 });

@@ -2,16 +2,20 @@ import { dequal } from 'dequal/lite';
 import { memoOf } from '../core/base/memo';
 import type { Materials } from '../core/recipe/resolved';
 import type { Database } from './database';
+import type { Demo } from './demo/demo';
 import { listDesigns, listShippedDesigns } from './designs';
 import { listGone } from './gone';
 import { isSoundCard, isSoundInk, soundOnes } from './sound';
 
-/** The maker's inks, cards and designs before they are stored; undefined unless this looks like a first visit. */
-export const comingMaterials = memoOf(async ({ coming }: Database): Promise<Materials | undefined> => {
-  if (!coming) return undefined;
-  const { inks, cards } = coming;
-  return { inks, cards, designs: await listShippedDesigns(), gone: { inks: [], cards: [], designs: [] } };
-});
+/** The maker's inks, cards and designs before they are stored. */
+export const comingMaterials = memoOf(
+  async ({ inks, cards }: Demo): Promise<Materials> => ({
+    inks,
+    cards,
+    designs: await listShippedDesigns(),
+    gone: { inks: [], cards: [], designs: [] },
+  }),
+);
 
 /** The maker's inks, cards and designs as they are stored; while they are what was shown before, the same value. */
 export async function readMaterials(db: Database): Promise<Materials> {
@@ -21,7 +25,7 @@ export async function readMaterials(db: Database): Promise<Materials> {
     designs: await listDesigns(db),
     gone: await listGone(db),
   };
-  const coming = await comingMaterials(db);
+  const coming = db.coming && (await comingMaterials(db.coming));
   return coming && isSame(coming, stored) ? coming : stored;
 }
 

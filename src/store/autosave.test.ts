@@ -43,7 +43,7 @@ function refuse(db: Database, times: number) {
 /** A bench whose recipe could not be saved, and was left for another one. */
 async function leftUnsaved() {
   const at = await bench();
-  const saver = autosave(at.store, at.db, 1e6);
+  const saver = autosave(at.store, Promise.resolve(at.db), 1e6);
   refuse(at.db, 1);
   at.give(0.5);
   await saver.flush();
@@ -62,7 +62,7 @@ describe('a save that fails', () => {
     const at = await bench();
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
     const writing = refuse(at.db, 3);
-    const saver = autosave(at.store, at.db, 100);
+    const saver = autosave(at.store, Promise.resolve(at.db), 100);
     at.give(0.5);
     await vi.advanceTimersByTimeAsync(100);
     await settle(at);
@@ -116,7 +116,7 @@ describe('saving', () => {
   test('waits until the hand rests, and a stopped one saves no more', async () => {
     const at = await bench();
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
-    const saver = autosave(at.store, at.db, 100);
+    const saver = autosave(at.store, Promise.resolve(at.db), 100);
     for (const share of [0.41, 0.42, 0.43]) {
       at.give(share);
       await vi.advanceTimersByTimeAsync(99);
@@ -137,7 +137,7 @@ describe('saving', () => {
     const storage = mapStorage();
     vi.stubGlobal('localStorage', storage);
     const at = await bench();
-    const saver = autosave(at.store, at.db, 1e6);
+    const saver = autosave(at.store, Promise.resolve(at.db), 1e6);
     saver.writeDown();
     expect(storage.length).toBe(0);
     refuse(at.db, 1);

@@ -23,7 +23,7 @@ export interface Autosave {
  * saved in between: then the draft is marked as in conflict and stays as it is. A save that failed is tried again by
  * itself, also of recipes that were left meanwhile.
  */
-export function autosave(store: AppStore, db: Database, after = SAVE_AFTER): Autosave {
+export function autosave(store: AppStore, data: Promise<Database>, after = SAVE_AFTER): Autosave {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let retry: ReturnType<typeof setTimeout> | undefined;
   let failures = 0;
@@ -33,6 +33,7 @@ export function autosave(store: AppStore, db: Database, after = SAVE_AFTER): Aut
   const isUnsaved = ({ save }: Draft): boolean => save === 'unsaved' || save === 'failed';
   const saveAll = async (): Promise<void> => {
     try {
+      const db = await data;
       for (
         let { draft } = store.getState();
         isUnsaved(draft) && draft.recipe;

@@ -54,7 +54,7 @@ test('a drag is one step back, two drags are two', async () => {
 
 test('the draft saves itself, the newest change included', async () => {
   const { db, store, record, give } = await benchWith();
-  const saver = autosave(store, db, 5);
+  const saver = autosave(store, Promise.resolve(db), 5);
   give(0.45);
   const first = saver.flush();
   give(0.52);
@@ -69,9 +69,9 @@ test('two tabs on one recipe: the later one is told, and neither is overwritten'
   const one = await benchWith();
   const other = await benchWith(one.db);
   one.give(0.45);
-  await autosave(one.store, one.db).flush();
+  await autosave(one.store, Promise.resolve(one.db)).flush();
   other.give(0.2);
-  await autosave(other.store, one.db).flush();
+  await autosave(other.store, Promise.resolve(one.db)).flush();
   expect(other.store.getState().draft.save).toBe('conflict');
   expect(other.share()).toBeCloseTo(0.2, 9);
   expect((await one.db.recipes.get(one.record.id))?.recipe.rungs[0]?.share).toBeCloseTo(0.45, 9);

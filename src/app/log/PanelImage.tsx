@@ -5,7 +5,7 @@ import { readPhoto } from '../../data/panels';
 import { readThumbnail, writeThumbnail } from '../../data/thumbnails';
 import { logWorker } from '../../workers/client';
 import { StoredPicture } from '../panel/StoredPicture';
-import { useSession } from '../session';
+import { useDatabase } from '../session';
 import { useObjectUrl } from '../useObjectUrl';
 
 interface Props {
@@ -60,7 +60,7 @@ interface PhotoProps {
 
 /** A photograph, flattened to its panel where its corners are known; made once and kept small beside it. */
 function Photo({ photo, width, height, label }: PhotoProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const ratio = Math.min(window.devicePixelRatio || 1, 2);
   const key = `photo ${photo.id} ${width}`;
   const of = JSON.stringify([photo.corners, width, height, ratio]);

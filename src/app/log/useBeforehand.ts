@@ -5,13 +5,13 @@ import { TROUBLE_IDS, TROUBLE_NAMES } from '../../core/keep/log/troubles';
 import { DUE, padStates, tellPad } from '../../core/keep/pads/pad';
 import { oftenWrong } from '../../core/keep/trouble/findCauses';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
-import { useSession } from '../session';
+import { useDatabase } from '../session';
 import { today } from './useLogActions';
 import { usePanels } from './usePanels';
 
 /** What the log and the pads say before work on a recipe begins: pads that are due, and what often goes wrong with its inks. */
 export function useBeforehand(resolved: ResolvedRecipe): readonly string[] {
-  const { db } = useSession();
+  const db = useDatabase();
   const panels = usePanels();
   const pads = useLiveQuery(() => db.pads.toArray(), [db]);
   return useMemo(() => (panels && pads ? beforehand(resolved, panels, pads) : []), [resolved, panels, pads]);

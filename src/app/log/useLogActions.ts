@@ -16,14 +16,15 @@ import { useNotify } from '../../ui/Notices';
 import { logWorker } from '../../workers/client';
 import { once } from '../once';
 import { useRecipeActions } from '../recipes/recipeActions';
-import { useSession } from '../session';
+import { useDatabase, useSession } from '../session';
 
 /** Today as a log has it. */
 export const today = (): string => format(new Date(), 'yyyy-MM-dd');
 
 /** What can be done with panels that were made; the same from the desk, the bench and the log. */
 export function useLogActions() {
-  const { db, autosave } = useSession();
+  const db = useDatabase();
+  const { autosave } = useSession();
   const navigate = useNavigate();
   const notify = useNotify();
   const recipes = useRecipeActions();

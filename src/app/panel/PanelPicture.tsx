@@ -163,7 +163,7 @@ export function PanelPicture(props: Props) {
   const { db } = useSession();
   const wantsStored = isFirst && !isQuiet;
   useEffect(() => {
-    if (!wantsStored) return;
+    if (!wantsStored || !db) return;
     void storedPicture(db, resolved, grain).then((stored) => {
       const target = canvas.current;
       if (!stored || !target || shown.current > 0) return;

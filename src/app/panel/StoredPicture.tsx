@@ -2,7 +2,7 @@ import { useCallback, useMemo } from 'react';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { pictureSign, readThumbnail, thumbnailOf, writeThumbnail } from '../../data/thumbnails';
 import { useAppSelector } from '../../store/hooks';
-import { useSession } from '../session';
+import { useDatabase } from '../session';
 import { useAnswer } from '../useAnswer';
 import { useObjectUrl } from '../useObjectUrl';
 import { PanelPicture } from './PanelPicture';
@@ -17,7 +17,7 @@ interface Props {
 
 /** The small picture of a recipe: the stored one at once, painted and stored anew where what it shows has changed. */
 export function StoredPicture({ resolved, width, height, label }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const { id } = resolved.recipe;
   const isPlain = useAppSelector(({ view }) => !view.grain);
   const found = useAnswer(

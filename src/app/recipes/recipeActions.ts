@@ -21,7 +21,7 @@ export const TO_BE_NAMED = 'to be named';
 
 /** What can be done with recipes as a whole; the same from the bench and from the list. */
 export function useRecipeActions() {
-  const { db, autosave } = useSession();
+  const { data, autosave } = useSession();
   const navigate = useNavigate();
   const notify = useNotify();
   const dispatch = useAppDispatch();
@@ -34,17 +34,18 @@ export function useRecipeActions() {
       /** Keeps a recipe as a new one and opens it. */
       openNew: once(async (recipe: Recipe) => {
         await autosave.flush();
-        const { id } = await addRecipe(db, recipe);
+        const { id } = await addRecipe(await data, recipe);
         navigate(`/bench/${id}`, { state: TO_BE_NAMED });
       }),
       duplicate: once(async (recipe: Recipe) => {
         await autosave.flush();
-        const copy = await addRecipe(db, recipe);
+        const copy = await addRecipe(await data, recipe);
         notify({ text: `“${copy.recipe.name}” is a copy of “${recipe.name}”.` });
         open(copy.id);
       }),
       async remove({ id, name }: Recipe) {
         await autosave.flush();
+        const db = await data;
         const record = await removeRecipe(db, id);
         if (store.getState().draft.recipe?.id === id) dispatch(closed());
         navigate('/recipes');
@@ -69,6 +70,7 @@ export function useRecipeActions() {
       },
       async removeAll(records: readonly RecipeRecord[]) {
         await autosave.flush();
+        const db = await data;
         const gone = await removeRecipes(
           db,
           records.map(({ id }) => id),
@@ -88,8 +90,8 @@ export function useRecipeActions() {
        */
       async bringIn(file: File): Promise<Refusal | undefined> {
         const { bringRecipesIn } = await import('./bringRecipesIn');
-        return bringRecipesIn(file, { db, notify, open });
+        return bringRecipesIn(file, { db: await data, notify, open });
       },
     };
-  }, [db, autosave, navigate, notify, dispatch, store]);
+  }, [data, autosave, navigate, notify, dispatch, store]);
 }

@@ -1,12 +1,12 @@
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
+import type { Database } from '../../data/database';
 import { addRecipe } from '../../data/recipes';
 import { isSoundRecord } from '../../data/sound';
 import { strand } from '../../store/autosave';
 import { conflicted, opened } from '../../store/draft';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store/hooks';
 import { useNotify } from '../../ui/Notices';
-import { useSession } from '../session';
+import { useSession, useStored } from '../session';
 
 /**
  * Brings the recipe of this address onto the bench and keeps up with other tabs: while nothing here is unsaved their
@@ -15,16 +15,21 @@ import { useSession } from '../session';
  * @returns true when there is no such recipe
  */
 export function useOpenRecipe(id: string | undefined): boolean {
-  const { db, autosave } = useSession();
+  const { data, autosave } = useSession();
   const store = useAppStore();
   const notify = useNotify();
   const dispatch = useAppDispatch();
   const draft = useAppSelector((state) => state.draft);
-  const stored = useLiveQuery(async () => {
-    if (!id) return undefined;
-    const record = await db.recipes.get(id);
-    return isSoundRecord(record) ? record : null;
-  }, [db, id]);
+  const stored = useStored(
+    useCallback(
+      async (db: Database) => {
+        if (!id) return undefined;
+        const record = await db.recipes.get(id);
+        return isSoundRecord(record) ? record : null;
+      },
+      [id],
+    ),
+  );
   const isOpen = draft.recipe?.id === id;
 
   useEffect(() => {
@@ -41,14 +46,14 @@ export function useOpenRecipe(id: string | undefined): boolean {
       dispatch(opened(stored));
       // Changes that another tab stood in the way of are not left behind: they are kept as a copy.
       if (left.recipe && left.save === 'conflict' && left.past.length > 0) {
-        const copy = await addRecipe(db, left.recipe);
+        const copy = await addRecipe(await data, left.recipe);
         notify({ text: `What you changed is kept as “${copy.recipe.name}”.` });
       }
     });
     return () => {
       wanted = false;
     };
-  }, [stored, id, isOpen, draft.revision, draft.save, autosave, dispatch, store, db, notify]);
+  }, [stored, id, isOpen, draft.revision, draft.save, autosave, dispatch, store, data, notify]);
 
   useEffect(() => {
     if (stored === null && isOpen && draft.save === 'saved') dispatch(conflicted());

@@ -15,7 +15,7 @@ import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
 import { logWorker } from '../../workers/client';
 import { usePanels } from '../log/usePanels';
-import { useSession } from '../session';
+import { useDatabase } from '../session';
 import { useAnswer } from '../useAnswer';
 
 interface Props {
@@ -154,7 +154,7 @@ function CauseTold({ cause, context, action, needsChange, onFound }: CauseProps)
 }
 
 function useContext(resolved: ResolvedRecipe): TroubleContext | undefined {
-  const { db } = useSession();
+  const db = useDatabase();
   const panels = usePanels();
   const pads = useLiveQuery(() => db.pads.toArray(), [db]);
   return useMemo(() => {

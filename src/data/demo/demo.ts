@@ -1,6 +1,6 @@
-import { ascending } from 'd3-array';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
+import { hasNoMark } from '../mark';
 import { firstRecord, type RecipeRecord } from '../records';
 import { DEMO_CARDS } from './cards';
 import { DEMO_INKS } from './inks';
@@ -14,7 +14,8 @@ export interface Demo {
   readonly recipes: readonly [RecipeRecord, ...RecipeRecord[]];
 }
 
-const byId = (p: { readonly id: string }, q: { readonly id: string }): number => ascending(p.id, q.id);
+/** Ids differ. */
+const byId = (p: { readonly id: string }, q: { readonly id: string }): number => (p.id < q.id ? -1 : 1);
 
 /** @param now  milliseconds since 1970 */
 export function demoAt(now: number): Demo {
@@ -28,3 +29,9 @@ export function demoAt(now: number): Demo {
     ],
   };
 }
+
+/**
+ * On what looks like a first visit, what will be stored: it is shown before the database is there, which takes longer than all
+ * else. Undefined where there has been data.
+ */
+export const comingDemo = (): Demo | undefined => (hasNoMark() ? demoAt(Date.now()) : undefined);

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { type Command, useCommands } from '../../app/commands';
-import { type Edit, orderedBy } from '../../app/useBench';
-import type { Readings } from '../../core/readings/readings';
+import { orderedBy, readingsHere } from '../../app/readingsHere';
+import type { Edit } from '../../app/useBench';
 import { reverse, setRun, shareEqually } from '../../core/recipe/editLadder';
 import { PASS_KIND_IDS, PASS_KINDS, type PassKindId } from '../../core/recipe/passes/passes';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUN_IDS, RUNS } from '../../core/recipe/runs/runs';
 import { redone, undone } from '../../store/draft';
 import { useAppDispatch, useAppStore } from '../../store/hooks';
@@ -11,7 +12,7 @@ import { viewSet } from '../../store/view';
 import { closer, type Look } from './look';
 
 interface Props {
-  readonly readings: Readings;
+  readonly resolved: ResolvedRecipe;
   readonly edit: Edit;
   readonly onAdd: (kind: PassKindId) => void;
   readonly onSeen: () => void;
@@ -23,9 +24,10 @@ interface Props {
 }
 
 /** What can be done to the recipe on the bench, by name and by key. */
-export function BenchCommands({ readings, edit, onAdd, onSeen, onExport, onGo, look, onLook }: Props) {
+export function BenchCommands({ resolved, edit, onAdd, onSeen, onExport, onGo, look, onLook }: Props) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
+  const readings = readingsHere(resolved);
   useCommands(
     useMemo<readonly Command[]>(() => {
       const turn = () =>

@@ -5,7 +5,6 @@ import { TO_BE_NAMED } from '../../app/recipes/recipeActions';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
 import { cleanName } from '../../core/base/names';
-import type { Readings } from '../../core/readings/readings';
 import { RECIPE_LIMITS } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { undone } from '../../store/draft';
@@ -24,7 +23,6 @@ const VersionsDialog = lazy(() => import('./versions/VersionsDialog'));
 
 interface Props {
   readonly shelf: Shelf;
-  readonly readings: Readings;
   readonly edit: Edit;
   /** A moment behind while the hand moves, so that a drag does not redraw all this. */
   readonly resolved: ResolvedRecipe;

@@ -1,13 +1,11 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import { afterFirstPicture, firstPicture } from '../../app/panel/firstPicture';
+import { afterFirstPicture } from '../../app/panel/firstPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { type Shelf, useSession } from '../../app/session';
-import { useEdit, useReadings } from '../../app/useBench';
-import { useDriedShelf } from '../../app/useDriedShelf';
+import { useEdit } from '../../app/useBench';
 import { memoOf } from '../../core/base/memo';
-import { blendGround } from '../../core/engine/blend';
 import { BARE, type Ink } from '../../core/materials/ink/ink';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { latestRecipe } from '../../data/recipes';
@@ -57,7 +55,7 @@ export function BenchView() {
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
 
   useEffect(() => {
-    if (recipeId || onBench) return;
+    if (!db || recipeId || onBench) return;
     latestRecipe(db).then((latest) => {
       if (latest) dispatch(opened(latest));
       else navigate('/recipes', { replace: true });
@@ -78,8 +76,7 @@ const withBare = memoOf((inks: readonly Ink[]): readonly Ink[] => [...inks, BARE
 function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonly shelf: Shelf }) {
   const { unit, wetness } = useAppSelector(({ view }) => view);
   const { edit, endGesture } = useEdit();
-  const readings = useReadings(resolved);
-  const dried = useDriedShelf(withBare(shelf.inks), blendGround(resolved), firstPicture);
+  const inks = withBare(shelf.inks);
   const [side, setSide] = useState<Side>('readings');
   const [pass, setPass] = useState<string>();
   const [seen, setSeen] = useState(false);
@@ -99,11 +96,11 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
   }, []);
   const drop = useDroppedRecipe();
   // The panel follows the hand at once; what is written about it may come a moment later.
-  const calm = useCalm(useMemo(() => ({ resolved, readings }), [resolved, readings]));
-  const passOn = useCallback(() => void actions.download(calm.resolved), [actions, calm.resolved]);
-  const addOne = useAddPass(calm.resolved, shelf, edit, showPass);
-  const passes = usePassReadings(calm.resolved, shelf.inks);
-  const { aim, aimAt, setChosen, addRung, pick } = useAim(resolved.recipe, readings, dried, edit);
+  const calm = useCalm(resolved);
+  const passOn = useCallback(() => void actions.download(calm), [actions, calm]);
+  const addOne = useAddPass(calm, shelf, edit, showPass);
+  const passes = usePassReadings(calm, shelf.inks);
+  const { aim, aimAt, setChosen, addRung } = useAim(resolved.recipe);
 
   return (
     <main
@@ -115,15 +112,10 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           <div className="order-2 min-h-[30rem] border-line bg-pane lg:order-none lg:min-h-112 lg:border-r" />
         }
       >
-        <RailColumn {...{ resolved, dried, aim }} onAim={setChosen} onPick={pick} />
+        <RailColumn {...{ resolved, inks, aim, edit }} onAim={setChosen} />
       </Suspense>
       <section aria-label="Panel" className="order-1 flex min-w-0 flex-col bg-mat lg:order-none">
-        <BenchHeader
-          {...{ shelf, edit, look, onLook }}
-          resolved={calm.resolved}
-          readings={calm.readings}
-          onAddRung={addRung}
-        />
+        <BenchHeader {...{ shelf, edit, look, onLook }} resolved={calm} onAddRung={addRung} />
         <Suspense fallback={null}>
           <Conflict resolved={resolved} />
         </Suspense>
@@ -147,11 +139,8 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
         {side === 'readings' ? (
           <Suspense fallback={<p className="p-4 text-mute">Reading the ladder …</p>}>
             <ReadingsColumn
-              resolved={calm.resolved}
-              readings={calm.readings}
-              shelf={dried}
-              unit={unit}
-              edit={edit}
+              {...{ inks, unit, edit }}
+              resolved={calm}
               aimed={typeof aim === 'object' ? aim.rung : undefined}
               onAim={aimAt}
             />
@@ -170,23 +159,18 @@ function Bench({ resolved, shelf }: { readonly resolved: ResolvedRecipe; readonl
           </Suspense>
         )}
         <Suspense fallback={null}>
-          <RuleFindings
-            {...calm}
-            passes={passes}
-            shelf={shelf}
-            edit={edit}
-            isBehind={calm.resolved !== resolved}
-          />
+          <RuleFindings {...{ passes, shelf, edit }} resolved={calm} isBehind={calm !== resolved} />
         </Suspense>
       </div>
       <div className="order-4 min-w-0 lg:col-span-3">
         <Suspense fallback={<div className="h-46 border-t border-line bg-sheet" />}>
-          <StepsStrip resolved={calm.resolved} unit={unit} edit={edit} />
+          <StepsStrip resolved={calm} unit={unit} edit={edit} />
         </Suspense>
       </div>
       <Suspense fallback={null}>
         <BenchCommands
-          {...{ readings, edit, look, onLook }}
+          {...{ edit, look, onLook }}
+          resolved={calm}
           onAdd={addOne}
           onSeen={askSeen}
           onExport={passOn}

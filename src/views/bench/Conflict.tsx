@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
-import { useSession } from '../../app/session';
+import { useDatabase, useSession } from '../../app/session';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { addRecipe } from '../../data/recipes';
 import { closed, opened } from '../../store/draft';
@@ -11,7 +11,8 @@ import { Button } from '../../ui/Button';
 export function Conflict({ resolved }: { readonly resolved: ResolvedRecipe }) {
   const actions = useRecipeActions();
   const { recipe, save } = useAppSelector(({ draft }) => draft);
-  const { db, autosave } = useSession();
+  const db = useDatabase();
+  const { autosave } = useSession();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   if (!recipe || (save !== 'conflict' && save !== 'failed')) return null;

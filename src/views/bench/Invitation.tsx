@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { TOUR_SETTING, useTour } from '../../app/tour';
 import { readSetting, writeSetting } from '../../data/settings';
 import { Button } from '../../ui/Button';
@@ -8,7 +8,7 @@ import { catchFocus } from '../../ui/focus';
 
 /** Offered on the first visit until it is taken or put away; afterwards the tour is found under Keys and help. */
 export function Invitation() {
-  const { db } = useSession();
+  const db = useDatabase();
   const start = useTour();
   const state = useLiveQuery(async () => (await readSetting(db, TOUR_SETTING)) ?? 'new', [db]);
   const isOpen = state === 'new';

@@ -1,11 +1,11 @@
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import type { MissingPart } from '../../core/recipe/resolved';
 import { putBack } from '../../data/gone';
 import { Button } from '../../ui/Button';
 
 /** Told while something of the recipe is no longer on the shelf: what stands in for it, and how it comes back. */
 export function MissingParts({ missing }: { readonly missing: readonly MissingPart[] }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const known = missing.filter(({ isKnown }) => isKnown);
   const unknown = missing.filter(({ isKnown }) => !isKnown);
   return (

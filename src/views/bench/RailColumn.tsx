@@ -1,6 +1,12 @@
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
+import { useInkTaker } from '../../app/commands';
+import { readingsHere } from '../../app/readingsHere';
+import type { Edit } from '../../app/useBench';
+import { useDriedShelf } from '../../app/useDriedShelf';
+import { blendGround } from '../../core/engine/blend';
+import type { Ink } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
-import type { Aim } from '../../core/recipe/pressedInk';
+import { type Aim, takePressedInk } from '../../core/recipe/pressedInk';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { Button } from '../../ui/Button';
 import { Invitation } from './Invitation';
@@ -8,18 +14,32 @@ import { ValueRail } from './ValueRail';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  /** The shelf and bare card, as they dry on what the recipe is blended on. */
-  readonly dried: readonly DriedInk[];
+  /** The shelf and bare card. */
+  readonly inks: readonly Ink[];
+  readonly edit: Edit;
   readonly aim: Aim;
   readonly onAim: (aim: Aim) => void;
-  readonly onPick: (ink: DriedInk) => void;
 }
 
 /** The value rail, and where the next ink pressed on it goes. */
-export function RailColumn({ resolved, dried, aim, onAim, onPick }: Props) {
+export function RailColumn({ resolved, inks, aim, edit, onAim }: Props) {
   const { rungs } = resolved.recipe;
   const rungIds = useMemo(() => resolved.inks.map(({ id }) => id), [resolved.inks]);
   const aimed = typeof aim === 'string' ? -1 : rungs.findIndex(({ id }) => id === aim.rung);
+  const readings = readingsHere(resolved);
+  const dried = useDriedShelf(inks, blendGround(resolved));
+  const pick = useCallback(
+    ({ ink, lab }: DriedInk) => {
+      const labs = readings.rungs.map((rung) => rung.lab);
+      edit((now) => takePressedInk(now, aim, labs, { id: ink.id, lab }));
+      onAim('nearest');
+    },
+    [readings, aim, edit, onAim],
+  );
+  useInkTaker((inkId) => {
+    const found = dried.find(({ ink }) => ink.id === inkId);
+    if (found) pick(found);
+  });
   const goesTo = aim === 'new' ? 'a new rung' : aimed < 0 ? 'the nearest rung' : `rung ${aimed + 1}`;
   return (
     <section
@@ -40,7 +60,7 @@ export function RailColumn({ resolved, dried, aim, onAim, onPick }: Props) {
           </Button>
         )}
       </header>
-      <ValueRail shelf={dried} rungs={rungIds} onPick={onPick} aimed={rungIds[aimed]} goesTo={goesTo} />
+      <ValueRail shelf={dried} rungs={rungIds} onPick={pick} aimed={rungIds[aimed]} goesTo={goesTo} />
       <Invitation />
     </section>
   );

@@ -1,17 +1,19 @@
 import { Fragment, lazy, memo, Suspense, useCallback, useMemo } from 'react';
 import { afterFirstPicture } from '../../app/panel/firstPicture';
+import { readingsHere } from '../../app/readingsHere';
 import { useAnswer } from '../../app/useAnswer';
 import type { Edit } from '../../app/useBench';
+import { useDriedShelf } from '../../app/useDriedShelf';
 import { formatBare, formatLength, type Millimetres, parseLength, type Unit } from '../../core/base/length';
 import { percentOf } from '../../core/base/words';
 import { blendGround } from '../../core/engine/blend';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import { BARE, type Ink } from '../../core/materials/ink/ink';
-import { type DriedInk, nearOwnInk } from '../../core/readings/driedShelf';
+import { nearOwnInk } from '../../core/readings/driedShelf';
 import { newColourWidth, setNewColourWidth, whyNotSoWide } from '../../core/readings/joints/newColour';
 import { describeLadder } from '../../core/readings/ladderWords';
 import { perceivedShares } from '../../core/readings/perceived';
-import type { JointReading, Readings, RungReading } from '../../core/readings/readings';
+import type { JointReading, RungReading } from '../../core/readings/readings';
 import { removeRung, setInk, setShare, swapRungs } from '../../core/recipe/editLadder';
 import { RUNG_LIMITS } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -33,9 +35,8 @@ const Meetings = lazy(afterFirstPicture(() => import('./Meetings').then((m) => (
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  readonly readings: Readings;
-  /** The shelf as it dries here; what a mixture is near to is told by it. */
-  readonly shelf: readonly DriedInk[];
+  /** The shelf; what a mixture is near to is told by how it dries here. */
+  readonly inks: readonly Ink[];
   readonly unit: Unit;
   readonly edit: Edit;
   /** The rung the next ink goes on, by its id, where one was chosen. */
@@ -45,9 +46,11 @@ interface Props {
 
 /** The judgement, told down the ladder: a rung, the joint to the next, the next rung. */
 export const ReadingsColumn = memo(function ReadingsColumn(props: Props) {
-  const { resolved, readings, shelf, unit, edit, aimed, onAim } = props;
+  const { resolved, unit, edit, aimed, onAim } = props;
   const { recipe, inks } = resolved;
+  const readings = readingsHere(resolved);
   const ground = blendGround(resolved);
+  const shelf = useDriedShelf(props.inks, ground);
   const closeCalls = useAnswer(
     useCallback(() => shelfWorker().closeCallsOf([...inks], ground), [inks, ground]),
     'nothing',

@@ -1,11 +1,11 @@
 import { Fragment, memo, type ReactNode } from 'react';
 import { ParamFields } from '../../app/ParamFields';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
+import { orderedBy, readingsHere } from '../../app/readingsHere';
 import type { Shelf } from '../../app/session';
-import { type Edit, orderedBy } from '../../app/useBench';
+import type { Edit } from '../../app/useBench';
 import type { Unit } from '../../core/base/length';
 import { endsDry } from '../../core/engine/drying';
-import type { Readings } from '../../core/readings/readings';
 import {
   copyRun,
   copyShares,
@@ -34,7 +34,6 @@ import { useOtherRecipe } from './useOtherRecipe';
 interface Props {
   readonly resolved: ResolvedRecipe;
   readonly shelf: Shelf;
-  readonly readings: Readings;
   readonly edit: Edit;
   readonly look: Look;
   readonly onLook: (change: Partial<Look>) => void;
@@ -47,11 +46,11 @@ const THUMB = { width: 92, height: 92 } as const;
 
 /** The recipe in one sentence, each word of which opens its choices. */
 export const RecipeSentence = memo(function RecipeSentence(props: Props) {
-  const { resolved, shelf, readings, edit, look, onLook, onAddRung } = props;
+  const { resolved, shelf, edit, look, onLook, onAddRung } = props;
   const { unit, wetness } = useAppSelector(({ view }) => view);
   const words: Readonly<Record<SentencePart, (text: string) => ReactNode>> = {
     run: (text) => <RunWord {...{ text, resolved, edit }} />,
-    inks: (text) => <InksWord {...{ text, resolved, readings, edit, onAddRung }} />,
+    inks: (text) => <InksWord {...{ text, resolved, edit, onAddRung }} />,
     tool: (text) => <ToolWord {...{ text, resolved, edit }} />,
     card: (text) => <CardWord {...{ text, resolved, shelf, edit }} />,
     size: (text) => <SizeWord {...{ text, unit, edit }} panel={resolved.recipe.panel} />,
@@ -114,8 +113,8 @@ function RunWord({ text, resolved, edit }: WordProps) {
   );
 }
 
-function InksWord(props: WordProps & Pick<Props, 'readings' | 'onAddRung'>) {
-  const { text, resolved, readings, edit, onAddRung } = props;
+function InksWord(props: WordProps & Pick<Props, 'onAddRung'>) {
+  const { text, resolved, edit, onAddRung } = props;
   const { rungs } = resolved.recipe;
   const { ask, dialog } = useOtherRecipe();
   const line = 'my-1 h-px bg-line';
@@ -140,8 +139,8 @@ function InksWord(props: WordProps & Pick<Props, 'readings' | 'onAddRung'>) {
             <div>
               {item('Add a rung: the next ink pressed', onAddRung, rungs.length >= RUNG_LIMITS.max)}
               <div className={line} />
-              {item('Light to dark, pale at the top', () => edit(orderedBy(readings, 'top')))}
-              {item('Light to dark, pale at the foot', () => edit(orderedBy(readings, 'foot')))}
+              {item('Light to dark, pale at the top', () => edit(orderedBy(readingsHere(resolved), 'top')))}
+              {item('Light to dark, pale at the foot', () => edit(orderedBy(readingsHere(resolved), 'foot')))}
               {item('Reverse', () => edit(reverse))}
               {item('Equal shares', () => edit(shareEqually))}
               <div className={line} />

@@ -1,12 +1,12 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
+import { readingsHere } from '../../app/readingsHere';
 import type { Shelf } from '../../app/session';
 import type { Edit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
 import type { Choice, Fix } from '../../core/advise/rules/definition';
 import { findingsOf } from '../../core/advise/rules/rules';
 import type { PassReading } from '../../core/readings/passReadings';
-import type { Readings } from '../../core/readings/readings';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -14,7 +14,6 @@ import { Menu } from '../../ui/Menu';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
-  readonly readings: Readings;
   readonly passes: readonly PassReading[];
   readonly shelf: Shelf;
   readonly edit: Edit;
@@ -24,12 +23,21 @@ interface Props {
 
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
 export const RuleFindings = memo(function RuleFindings(props: Props) {
-  const { resolved, readings, passes, shelf, edit, isBehind } = props;
+  const { resolved, passes, shelf, edit, isBehind } = props;
   const unit = useAppSelector(({ view }) => view.unit);
   const maker = useMaker();
   const findings = useMemo(
-    () => findingsOf({ resolved, readings, passes, shelf: shelf.inks, cards: shelf.cards, unit, maker }),
-    [resolved, readings, passes, shelf, unit, maker],
+    () =>
+      findingsOf({
+        resolved,
+        readings: readingsHere(resolved),
+        passes,
+        shelf: shelf.inks,
+        cards: shelf.cards,
+        unit,
+        maker,
+      }),
+    [resolved, passes, shelf, unit, maker],
   );
   const [open, setOpen] = useState(false);
   const [first] = findings;

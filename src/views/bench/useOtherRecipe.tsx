@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useCallback, useState } from 'react';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import type { Recipe } from '../../core/recipe/recipe';
 import { RUNS } from '../../core/recipe/runs/runs';
 import { listRecipes } from '../../data/recipes';
@@ -29,7 +29,7 @@ export function useOtherRecipe(): {
 }
 
 function Choice({ title, take, fits, onClose }: Asked & { readonly onClose: () => void }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const own = useAppSelector(({ draft }) => draft.recipe?.id);
   const records = useLiveQuery(() => listRecipes(db), [db]);
   const others = records?.map(({ recipe }) => recipe).filter((recipe) => recipe.id !== own && fits(recipe));

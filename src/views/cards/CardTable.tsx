@@ -1,7 +1,7 @@
 import { createColumnHelper } from '@tanstack/react-table';
 import { useMemo } from 'react';
 import { useOnce } from '../../app/once';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { takeAll } from '../../app/takeAll';
 import { useTags } from '../../app/useTags';
@@ -24,7 +24,7 @@ interface Props {
 
 /** The drawer of cards as a list. */
 export function CardTable({ cards, unit, onEdit }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const tags = useTags('card');
   const known = useMemo(() => tags.among(cards.map(({ id }) => id)), [tags, cards]);

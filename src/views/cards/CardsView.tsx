@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useOnce } from '../../app/once';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Card } from '../../core/materials/card/card';
 import { LastCard, removeCard } from '../../data/cards';
@@ -25,7 +25,7 @@ export function CardsView() {
 }
 
 function Drawer({ shelf }: { readonly shelf: Shelf }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
   const [side, setSide] = useAddressed('side', ['drawer', 'recipe', 'cutting']);

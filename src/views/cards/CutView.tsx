@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { CUTTING_SETTING, type Cutting, useCutting } from '../../app/cutting';
-import { type Shelf, useSession } from '../../app/session';
+import { type Shelf, useDatabase } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { type Assembly, type Piece, piecesOf } from '../../core/make/cutting/pieces';
 import type { Card } from '../../core/materials/card/card';
@@ -18,7 +18,7 @@ import { CutPlanView } from './CutPlanView';
 
 /** A batch of cards put together from the panel out, and how its pieces are cut from the sheets in the drawer. */
 export function CutView({ shelf }: { readonly shelf: Shelf }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const records = useLiveQuery(() => listRecipes(db), [db]);
   const choices = useCutting();
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);

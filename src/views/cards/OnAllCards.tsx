@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { PanelPicture } from '../../app/panel/PanelPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
-import { type Shelf, useSession } from '../../app/session';
+import { type Shelf, useDatabase } from '../../app/session';
 import { cardFit, type FitWord } from '../../core/readings/card/cardFit';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { resolveAnyway } from '../../core/recipe/resolved';
@@ -18,7 +18,7 @@ const RANK: Readonly<Record<FitWord, number>> = { suits: 0, 'with care': 1, 'not
 
 /** One recipe on every card of the drawer, side by side and equally large, the best fit first. */
 export function OnAllCards({ shelf }: { readonly shelf: Shelf }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const records = useLiveQuery(() => listRecipes(db), [db]);
   const onBench = useAppSelector(({ draft }) => draft.recipe?.id);
   const [chosen, setChosen] = useState<string>();

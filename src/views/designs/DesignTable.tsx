@@ -3,7 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { useMemo } from 'react';
 import { download } from '../../app/download';
 import { useOnce } from '../../app/once';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { takeAll } from '../../app/takeAll';
 import { useTags } from '../../app/useTags';
@@ -29,7 +29,7 @@ interface Props {
 
 /** The folder of designs as a list. */
 export function DesignTable({ designs, finest, unit, onEdit }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const tags = useTags('design');
   const known = useMemo(() => tags.among(designs.map(({ id }) => id)), [tags, designs]);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useOnce } from '../../app/once';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { TileWall } from '../../app/TileWall';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import type { Design, DesignUse } from '../../core/materials/design/design';
@@ -30,7 +30,7 @@ export function DesignsView() {
 }
 
 function Folder({ shelf }: { readonly shelf: Shelf }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const unit = useAppSelector(({ view }) => view.unit);
   const [shown, setShown] = useState<Shown>('all');

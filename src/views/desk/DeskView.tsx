@@ -7,7 +7,7 @@ import { useLogActions } from '../../app/log/useLogActions';
 import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
 import { WithRecipe } from '../../app/recipes/WithRecipe';
 import { StepCautions } from '../../app/StepCautions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
 import { useSize } from '../../app/useSize';
 import type { Unit } from '../../core/base/length';
@@ -66,7 +66,7 @@ function Desk({ resolved, unit, maker }: Props) {
   const [timed, setTimed] = useState(0);
   const [times, setTimes] = useState<readonly StepTime[]>([]);
   const { log } = useLogActions();
-  const { db } = useSession();
+  const db = useDatabase();
   const clock = useStepClock();
   const awake = useAwake();
   const step = steps[Math.min(at, steps.length - 1)] as Step;

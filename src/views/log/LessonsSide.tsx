@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
 import { useOnce } from '../../app/once';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { spreadsOf } from '../../core/keep/learn/inkParams';
 import { type Lessons, tellTaught } from '../../core/keep/learn/lessons';
@@ -17,7 +17,7 @@ import { stopLog } from '../../workers/client';
 
 /** What panels have taught of each ink: told in words, to be switched off one by one, learned anew or forgotten. */
 export default function LessonsSide({ panels }: { readonly panels: readonly MadePanel[] }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const notify = useNotify();
   const { learn } = useLogActions();

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { today } from '../../app/log/useLogActions';
 import { useOnce } from '../../app/once';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { cleanName } from '../../core/base/names';
 import { MADE_LIMITS } from '../../core/keep/log/made';
 import { logPanel } from '../../data/panels';
@@ -11,7 +11,7 @@ import { FIELD, FormField, FormInput } from '../../ui/FormField';
 
 /** A panel that was made without the application: what is still known of it. */
 export function LogForm({ onClose }: { readonly onClose: () => void }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const navigate = useNavigate();
   const [fields, setFields] = useState({ name: '', date: today(), inks: '', occasion: '', note: '' });

@@ -5,7 +5,7 @@ import { bringInDemoLog } from '../../app/log/demoLog';
 import { useLogActions } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { readFile } from '../../app/readFile';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
@@ -49,7 +49,7 @@ export function LogView() {
 }
 
 function Log({ panels }: { readonly panels: readonly MadePanel[] }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const [side, setSide] = useAddressed<Side>('side', [...SIDES]);
   const [isAdding, setAdding] = useState(false);
@@ -156,7 +156,7 @@ function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
 
 /** The log of the demo's pottery, to look at and to learn from. */
 function DemoLog() {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const { learn } = useLogActions();
   const [state, setState] = useState<'waiting' | 'failed'>();
@@ -187,7 +187,7 @@ function DemoLog() {
 
 /** The recipe in hand, or else the one changed last: what likeness is told to. */
 function useInHand() {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const draft = useAppSelector(({ draft: { recipe } }) => recipe);
   const last = useLiveQuery(() => db.recipes.orderBy('updatedAt').last(), [db]);

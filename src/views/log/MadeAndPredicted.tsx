@@ -3,7 +3,7 @@ import { useDropzone } from 'react-dropzone';
 import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
 import { photographAtDesk, readAtDesk } from '../../app/log/standIn';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { useSize } from '../../app/useSize';
 import type { MadePanel } from '../../core/keep/log/made';
 import { numberOf } from '../../core/keep/stand/evening';
@@ -33,7 +33,7 @@ const NARROW = 640;
 
 /** The panel as predicted and as made, and the ways to bring in a photograph or readings. */
 export function MadeAndPredicted({ panel, resolved }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const [way, setWay] = useState<Way>('beside');
   const [isReading, setReading] = useState(false);
   const [keepsFull, setKeepsFull] = useState(false);

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
 import { useOnce } from '../../app/once';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { cleanName } from '../../core/base/names';
 import type { MadePanel } from '../../core/keep/log/made';
 import {
@@ -29,7 +29,7 @@ import { paperWorker } from '../../workers/client';
 
 /** Pads by how dry they are guessed to be, with their re-inking; and brushes and daubers with what they hold. */
 export default function PadsSide({ panels }: { readonly panels: readonly MadePanel[] }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const pads = useLiveQuery(() => db.pads.toArray(), [db]);
   const tools = useLiveQuery(() => db.tools.toArray(), [db]);
@@ -97,7 +97,7 @@ export default function PadsSide({ panels }: { readonly panels: readonly MadePan
 const EMPTY = 1.3;
 
 function PadRow({ state }: { readonly state: PadState }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const { ink, dryness } = state;
   const isKnown = isPadKnown(state);
@@ -128,7 +128,7 @@ function PadRow({ state }: { readonly state: PadState }) {
 
 /** Brushes and daubers of one's own: what each is called, what it last held, when it was washed. */
 function OwnTools({ tools }: { readonly tools: readonly OwnTool[] }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const notify = useNotify();
   const [label, setLabel] = useState('');

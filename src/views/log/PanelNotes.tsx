@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useLogActions } from '../../app/log/useLogActions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { readNumber } from '../../core/base/typed';
 import { counted } from '../../core/base/words';
 import { CHANGE_IDS, CHANGES, type ChangeId, type NextTime, tellChange } from '../../core/keep/log/changes';
@@ -128,7 +128,7 @@ const tagsOf = (text: string): string[] =>
 
 /** How long a panel took to dry: the next sheets reckon with it. */
 function DryTime({ panel, resolved }: { readonly panel: MadePanel; readonly resolved: ResolvedRecipe }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const { change } = useLogActions();
   const id = useId();
   const expected = useMemo(() => compileSheet(resolved, 'mm').dryMinutes, [resolved]);

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useLogActions } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { cleanName } from '../../core/base/names';
 import { MADE_LIMITS, type MadePanel, RATINGS, resolveMade } from '../../core/keep/log/made';
 import { Button } from '../../ui/Button';
@@ -19,7 +19,7 @@ import { ReadingsList } from './ReadingsList';
 /** One panel that was made: as it was predicted and as it came out, what was read, and what is said of it. */
 export function PanelPage() {
   const { panelId = '' } = useParams();
-  const { db } = useSession();
+  const db = useDatabase();
   // An object around it: a panel that is gone is undefined, and so is one that is not read yet.
   const found = useLiveQuery(async () => ({ panel: await db.panels.get(panelId) }), [db, panelId]);
   if (!found) return <p className="p-6 text-mute">Opening the panel …</p>;

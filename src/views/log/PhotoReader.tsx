@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useOnce } from '../../app/once';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { useObjectUrl } from '../../app/useObjectUrl';
 import { type Corners, canBeSeen, type Point, projectionOf } from '../../core/base/perspective';
@@ -36,7 +36,7 @@ const CORNER_NAMES = ['Top left', 'Top right', 'Bottom right', 'Bottom left'] as
 
 /** The four corners of the panel in its photograph, and what is read with them there. */
 export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const record = useLiveQuery(() => readPhoto(db, photo.id), [db, photo.id]);
   const picture = useMemo(() => record && new Blob([record.bytes], { type: record.type }), [record]);
   const address = useObjectUrl(picture);

@@ -6,7 +6,7 @@ import { download } from '../../app/download';
 import { swatchesAtDesk } from '../../app/log/standIn';
 import { useDeskWork } from '../../app/log/useDeskWork';
 import { today } from '../../app/log/useLogActions';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { nameOrder } from '../../core/base/names';
 import { counted, percentOf } from '../../core/base/words';
 import {
@@ -40,7 +40,7 @@ const MARKS_SHOW = 55;
 /** The swatch book: pages to print, the page read back at once, and what was predicted and read of each ink on each card. */
 export default function SwatchesSide() {
   const shelf = useShelf();
-  const { db } = useSession();
+  const db = useDatabase();
   const swatches = useLiveQuery(() => db.swatches.toArray(), [db]);
   const [cardId, setCardId] = useState<string>();
   const [family, setFamily] = useState('');
@@ -97,7 +97,7 @@ interface PageProps {
 
 /** Printing a page, and reading it back. */
 function PageWork({ inks, card, page }: PageProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const { busy, problem, during } = useDeskWork();
   const [read, setRead] = useState<readonly RowReading[]>();

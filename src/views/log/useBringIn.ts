@@ -1,6 +1,6 @@
 import { useDeskWork } from '../../app/log/useDeskWork';
 import { useLogActions } from '../../app/log/useLogActions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { type LoggedReading, MADE_LIMITS, type MadePanel } from '../../core/keep/log/made';
 import { readingPlaces, readingsOfSamples } from '../../core/keep/read/places';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -13,7 +13,7 @@ import { logWorker } from '../../workers/client';
  * @param onPhoto  told once a photograph of a panel with a recipe is kept, to be read
  */
 export function useBringIn(panel: MadePanel, resolved: ResolvedRecipe | undefined, onPhoto: () => void) {
-  const { db } = useSession();
+  const db = useDatabase();
   const { learn } = useLogActions();
   const work = useDeskWork();
   const takePhoto = (file: File, keepsFull: boolean) =>

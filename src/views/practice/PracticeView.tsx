@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { useRaise } from '../../app/useRaise';
 import { counted } from '../../core/base/words';
 import { INK_KINDS } from '../../core/materials/ink/kinds';
@@ -36,7 +36,7 @@ type Length = (typeof LENGTHS)[number]['value'];
 
 /** Practice: an eye that judges before the ink is down, on one's own inks. */
 export function PracticeView() {
-  const { db } = useSession();
+  const db = useDatabase();
   const practised = useLiveQuery(() => readPractice(db), [db]);
   const shelf = useShelf();
   const [of, setOf] = useState<readonly ExerciseId[]>(EXERCISE_IDS);
@@ -126,7 +126,7 @@ interface SessionProps {
 
 /** One question after another, until the time is over or the maker stops. */
 function Session({ of, minutes, onStop }: SessionProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const lengths = useAppSelector(({ view }) => view.unit);
   const [asked, setAsked] = useState<Asked | 'none'>();

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
 import { formatFineBare } from '../../core/base/length';
 import { counted, listed } from '../../core/base/words';
@@ -36,7 +36,7 @@ const DAY = 86_400_000;
 
 /** How the eye stands: thresholds over time, by exercise and by hue, and what to practise next. */
 export function ProgressSide({ trials, onPractise }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const log = usePanels();
   const progress = useMemo(() => progressOf(trials, dayOf), [trials]);

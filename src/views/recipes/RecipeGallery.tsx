@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { StoredPicture } from '../../app/panel/StoredPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { TileWall } from '../../app/TileWall';
 import type { Tags } from '../../app/useTags';
 import { cleanName } from '../../core/base/names';
@@ -56,7 +56,7 @@ interface CardProps {
 }
 
 function RecipeCard({ row, tags, isTaken, onTake }: CardProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const actions = useRecipeActions();
   const { record, resolved, isFavourite } = row;
   const { recipe } = record;

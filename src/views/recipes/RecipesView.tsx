@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import type { Refusal } from '../../app/recipes/refusal';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
 import { usePaste } from '../../app/usePaste';
@@ -32,7 +32,7 @@ import { RecipeTable } from './RecipeTable';
 
 /** All recipes, as small true pictures or as a list: searched, sorted, tagged, several taken at once. */
 export function RecipesView() {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const records = useLiveQuery(() => listRecipes(db), [db]);
   if (!records || !shelf) return <p className="p-6 text-mute">Reading your recipes …</p>;

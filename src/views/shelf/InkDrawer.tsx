@@ -2,7 +2,7 @@ import { createColumnHelper } from '@tanstack/react-table';
 import { type ReactNode, useMemo, useState } from 'react';
 import { download } from '../../app/download';
 import { useOnce } from '../../app/once';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
 import { useTags } from '../../app/useTags';
 import { nameOrder } from '../../core/base/names';
@@ -232,7 +232,7 @@ interface TakenProps {
 
 /** What can be done with several inks at once. */
 function Taken({ inks, tags, families, onDone }: TakenProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const none = inks.length === 0;
   const told = `${inks.length} ${inks.length === 1 ? 'ink' : 'inks'}`;

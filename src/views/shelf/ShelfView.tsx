@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
 import { useOnce } from '../../app/once';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { useDriedShelf } from '../../app/useDriedShelf';
 import { freeName, nameOrder } from '../../core/base/names';
@@ -38,7 +38,7 @@ export function ShelfView() {
 type Side = 'inks' | 'twins' | 'gaps';
 
 function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const [side, setSide] = useAddressed<Side>('side', ['inks', 'twins', 'gaps']);
   const [cardId, setCardId] = useState(usualCard(shelf.cards)?.id);

@@ -3,7 +3,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { type BackupInHand, setBackupInHand, useBackupInHand } from '../../app/backupInHand';
 import { bringBackupIn, type Incoming, openBackup, packWorkshop } from '../../app/backups';
 import { download } from '../../app/download';
-import { useSession } from '../../app/session';
+import { useDatabase, useSession } from '../../app/session';
 import { BACKUP_TABLE_IDS, BACKUP_TABLES } from '../../core/files/backup';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { backupName } from '../../data/backupFolder';
@@ -20,7 +20,8 @@ import { BackupFolder } from './BackupFolder';
 
 /** Everything of the maker's in one file, out and in again. */
 export function Backup() {
-  const { db, autosave } = useSession();
+  const db = useDatabase();
+  const { autosave } = useSession();
   const notify = useNotify();
   const picker = useRef<HTMLInputElement>(null);
   const doing = useBackupInHand();

@@ -1,7 +1,7 @@
 import { directoryOpen, supported } from 'browser-fs-access';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { backUpIntoFolder } from '../../app/backups';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { askToWrite, chooseFolder, forgetFolder, KEPT_BACKUPS } from '../../data/backupFolder';
 import type { FolderRecord } from '../../data/records';
 import { Button } from '../../ui/Button';
@@ -10,7 +10,7 @@ import { useNotify } from '../../ui/Notices';
 
 /** A folder of the maker's own, into which a backup is written by itself once a day of work. */
 export function BackupFolder() {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const record = useLiveQuery(() => db.folders.get('backups'), [db]);
   if (!supported)

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { readNumber } from '../../core/base/typed';
 import { capitalised } from '../../core/base/words';
 import { BRUSH_SETS, type BrushSet } from '../../core/materials/ink/kinds';
@@ -11,7 +11,7 @@ const TOOLS = ['brushes', 'daubers'] as const satisfies readonly (keyof Owned)[]
 
 /** How many brushes and daubers the maker has of each set: sheets share them out, and say so where they are few. */
 export function OwnedBrushes() {
-  const { db } = useSession();
+  const db = useDatabase();
   const owned = useLiveQuery(() => readOwned(db), [db]);
   const set = (tool: keyof Owned, of: BrushSet, text: string): string | undefined => {
     const count = readNumber(text);

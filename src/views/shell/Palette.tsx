@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAllCommands, useTakeInk } from '../../app/commands';
 import { type Findable, findAmong } from '../../app/find';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useDriedShelf } from '../../app/useDriedShelf';
 import { GLOSSARY } from '../../core/base/glossary';
 import { nearColour, spokenColour } from '../../core/choose/shelf/colourWord';
@@ -41,7 +41,7 @@ export default function Palette({
   readonly onHelp: () => void;
   readonly onClose: () => void;
 }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
   const shelf = useShelf();
   const card = shelf && usualCard(shelf.cards);

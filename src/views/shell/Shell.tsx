@@ -40,7 +40,7 @@ const FETCH_AFTER = 2500;
 function Frame() {
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  const { db } = useSession();
+  const { data } = useSession();
   const surround = useAppSelector(({ view }) => view.surround);
   const [open, setOpen] = useState<Open>();
   const close = useCallback(() => setOpen(undefined), []);
@@ -72,8 +72,8 @@ function Frame() {
   const askStart = useCallback(() => setOpen('start'), []);
   const endTour = useCallback(() => {
     setOpen(undefined);
-    void writeSetting(db, TOUR_SETTING, 'done');
-  }, [db]);
+    void data.then((db) => writeSetting(db, TOUR_SETTING, 'done'));
+  }, [data]);
   useShellCommands(setOpen, startTour);
   return (
     <TourContext value={startTour}>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { download } from '../../app/download';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { clearMark, type DataMark } from '../../data/mark';
 import type { StorageFault } from '../../data/storage';
 import { useAppStore } from '../../store/hooks';
@@ -50,7 +50,7 @@ const TOLD: Readonly<Record<StorageFault['kind'], { readonly title: string; read
 
 /** When there was what, what of it is still in this page, and how to begin anew. */
 function Lost({ mark }: { readonly mark: DataMark }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const store = useAppStore();
   const [isSure, setSure] = useState(false);
   const { recipe, stranded } = store.getState().draft;

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { download } from '../../app/download';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { fileNameOf } from '../../core/base/names';
 import { dropDamaged, listDamaged } from '../../data/damaged';
 import { Button } from '../../ui/Button';
@@ -9,7 +9,7 @@ import { useNotify } from '../../ui/Notices';
 
 /** How much is stored, whether the browser may drop it, and what of it is damaged. */
 export function StoredHere() {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const damaged = useLiveQuery(() => listDamaged(db), [db]) ?? [];
   const { used, left, isKept, ask } = useRoom();

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { counted, named } from '../../core/base/words';
 import { washingUp } from '../../core/make/sitting/brushwork';
 import type { KnownSitting } from '../../core/make/sitting/known';
@@ -23,7 +23,7 @@ const MOST_SHEETS = 1000;
 
 /** After the last piece: what was made, and what it took out of the drawer. */
 export function EndOfSitting({ record, run, known }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const navigate = useNavigate();
   const notify = useNotify();

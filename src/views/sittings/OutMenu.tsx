@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
 import { usePrint } from '../../app/panel/printing';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
 import { counted } from '../../core/base/words';
 import type { SittingRow } from '../../core/files/sittingRows';
@@ -30,7 +30,7 @@ interface Props {
 /** What can be done with the whole of a sitting: taken out, printed, copied, taken away. */
 export default function OutMenu({ known, plan, outlay, origin }: Props) {
   const { record } = known;
-  const { db } = useSession();
+  const db = useDatabase();
   const navigate = useNavigate();
   const notify = useNotify();
   const { unit, paper } = useAppSelector(({ view }) => view);

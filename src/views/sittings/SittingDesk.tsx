@@ -6,7 +6,7 @@ import { useAwake } from '../../app/desk/useAwake';
 import { today } from '../../app/log/useLogActions';
 import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
 import { StepCautions } from '../../app/StepCautions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
 import { panelOfRun } from '../../core/keep/log/panelOfRun';
@@ -77,7 +77,7 @@ interface KnownProps {
 
 /** Before the first piece: the clock starts when the maker does. */
 function Beginning({ record, known }: KnownProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const { planned, problem } = usePlan(known, undefined);
   const moment = useNow(true);
   const cautions = cautionsOf(new Set(known.sheets.flatMap(({ group }) => [...group.dangers])));
@@ -139,7 +139,7 @@ const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
 
 /** What is done with a piece of work: done, taken back, or its panel spoiled. */
 function useWork({ record, known, run }: RunProps) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const change = (to: (run: SittingRun) => SittingRun) =>
     changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
@@ -354,7 +354,7 @@ const WORTH = 1;
 
 /** Plans what is left anew when it has become late, early, more or fewer; says so, and by how much it helped. */
 function useReplanning({ record, known, run, state }: RunProps & { readonly state: RunNow }): string {
-  const { db } = useSession();
+  const db = useDatabase();
   const [news, setNews] = useState('');
   const expected = useRef<{ readonly makespan: number; readonly question: string } | undefined>(undefined);
   const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type Command, useCommands } from '../../app/commands';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { percent } from '../../core/base/words';
 import { keyOf } from '../../core/make/sitting/begun';
 import { washingUp } from '../../core/make/sitting/brushwork';
@@ -46,7 +46,7 @@ interface Props {
 }
 
 function Sitting({ record, known }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const navigate = useNavigate();
   const notify = useNotify();
   const { run } = record;
@@ -192,7 +192,7 @@ function Sitting({ record, known }: Props) {
 
 /** Changes of what is planned, each of which can be undone; what was worked meanwhile stays. */
 function useChanges({ id }: SittingRecord) {
-  const { db } = useSession();
+  const db = useDatabase();
   const [before, setBefore] = useState<readonly SittingRecord[]>([]);
   const change = (to: (now: SittingRecord) => SittingRecord) =>
     void changeSitting(db, id, to).then(

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { panelsOf, RECORD_LIMITS, type SittingRecord, tellBrushes } from '../../core/make/sitting/record';
 import { SITTING_LIMITS as L } from '../../core/make/sitting/sitting';
@@ -85,7 +85,7 @@ const atHandTo =
     onChange((now) => ({ ...now, atHand: { ...now.atHand, ...atHand } }));
 
 function LotsWord({ record, begun, onChange, text }: Props & { readonly text: string }) {
-  const { db } = useSession();
+  const db = useDatabase();
   const recipes = useLiveQuery(() => listRecipes(db), [db]) ?? [];
   const setLots = (change: (lots: SittingRecord['lots']) => SittingRecord['lots']) =>
     onChange((now) => ({ ...now, lots: change(now.lots) }));

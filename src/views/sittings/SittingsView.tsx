@@ -6,7 +6,7 @@ import { today } from '../../app/log/useLogActions';
 import { useOnce } from '../../app/once';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import { readFile } from '../../app/readFile';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { SITTING_FILE_LIMIT } from '../../core/files/limits';
@@ -23,7 +23,7 @@ import { PageHeader } from '../../ui/PageHeader';
 
 /** All sittings: those to come, those under way, those done, and patterns to begin again. */
 export function SittingsView() {
-  const { db } = useSession();
+  const db = useDatabase();
   const navigate = useNavigate();
   const sittings = useLiveQuery(() => listSittings(db), [db]);
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
@@ -140,7 +140,7 @@ function Entry({
 
 /** Takes a sitting's file in, with the recipes it comes with. */
 function useBringIn() {
-  const { db } = useSession();
+  const db = useDatabase();
   const navigate = useNavigate();
   const notify = useNotify();
   const [refusal, setRefusal] = useState<{ fileName: string; faults: readonly Fault[] }>();

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import type { SittingRecord } from '../../core/make/sitting/record';
 import { readSitting } from '../../data/sittings';
@@ -14,7 +14,7 @@ interface Props {
 /** Shows something of the sitting in the address, or says why it cannot be shown. */
 export function WithSitting({ children }: Props) {
   const { sittingId = '' } = useParams();
-  const { db } = useSession();
+  const db = useDatabase();
   const found = useLiveQuery(async () => ({ record: await readSitting(db, sittingId) }), [db, sittingId]);
   const known = useKnownSitting(found?.record);
   if (found && !found.record)

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { useKnownMaker } from '../../app/useMaker';
 import { FileError } from '../../core/files/fileError';
 import { readRecipeFile } from '../../core/files/recipeFile';
@@ -25,7 +25,7 @@ function recipeOf(file: string): ResolvedRecipe | undefined {
 
 /** What a sitting's lots come to, with the shelf as it is; undefined until all of it is read. */
 export function useKnownSitting(record: SittingRecord | undefined): KnownSitting | undefined {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const maker = useKnownMaker();
   const ids = JSON.stringify(record?.lots.map(({ recipeId }) => recipeId) ?? []);

@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { type Cutting, useCutting } from '../../app/cutting';
 import { today } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
-import { useSession, useShelf } from '../../app/session';
+import { useDatabase, useShelf } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import type { Unit } from '../../core/base/length';
 import { DUE, drynessAfter, inkPerCoat, padStates } from '../../core/keep/pads/pad';
@@ -32,7 +32,7 @@ async function cut(
 
 /** What a sitting takes of card, ink and the rest; undefined until it is reckoned. */
 export function useOutlay(known: KnownSitting | undefined): SittingOutlay | undefined {
-  const { db } = useSession();
+  const db = useDatabase();
   const shelf = useShelf();
   const cutting = useCutting();
   const unit = useAppSelector(({ view }) => view.unit);

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { LadderPicture } from '../../app/panel/LadderPicture';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { trioKey } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -15,7 +15,7 @@ import { useNotify } from '../../ui/Notices';
 
 /** Puts a trio by, or takes it off again; both can be undone. */
 export function useKeep(card: Card) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   return useCallback(
     async (inks: readonly Ink[], isKept: boolean) => {

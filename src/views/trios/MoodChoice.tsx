@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useRef, useState } from 'react';
 import { download } from '../../app/download';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import { describeMood, type Mood } from '../../core/choose/search/moods/mood';
 import { OWN_MOODS } from '../../core/choose/search/moods/moods';
 import { type Fault, FileError } from '../../core/files/fileError';
@@ -21,7 +21,7 @@ const NEW_MOOD: Omit<Mood, 'id'> = { name: 'My mood', limits: {}, hues: [], need
 
 /** A mood or an occasion the trios are to be of, what it asks, and ways to change it, add one, and pass them on. */
 export function MoodChoice({ mood, onMood }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const own = useLiveQuery(() => listMoods(db), [db]) ?? [];
   // One that came in under the id of one that was here before takes its place.

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useMemo, useState } from 'react';
 import { usePanels } from '../../app/log/usePanels';
-import { useSession } from '../../app/session';
+import { useDatabase } from '../../app/session';
 import type { ChoosingState } from '../../app/useChoosing';
 import { useTags } from '../../app/useTags';
 import type { FoundTrio } from '../../core/choose/search/foundTrio';
@@ -97,7 +97,7 @@ export function TrioSearch({ choosing, inks, card, kept, onOpen }: Props) {
 
 /** The query with what is to be left out: a search begins again when it changes, so only what was asked about may change it. */
 function useWholeQuery(asked: TrioQuery, notMade: boolean, kept: readonly KeptTrio[] | undefined): TrioQuery {
-  const { db } = useSession();
+  const db = useDatabase();
   const recipes = useLiveQuery(() => listRecipes(db), [db]);
   const panels = usePanels();
   const avoided = notMade ? recipes : undefined;

@@ -3,7 +3,7 @@ import { lazy, type ReactNode, Suspense, useCallback, useMemo } from 'react';
 import { Link } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
-import { type Shelf, useSession, useShelf } from '../../app/session';
+import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { searchedInks, useChoosing } from '../../app/useChoosing';
 import { useTags } from '../../app/useTags';
@@ -39,7 +39,7 @@ type Way = 'trios' | 'bridge' | 'match' | 'kept';
 function Choosing({ shelf }: { readonly shelf: Shelf }) {
   const [way, setWay] = useAddressed<Way>('way', ['trios', 'bridge', 'match', 'kept']);
   const choosing = useChoosing();
-  const { db } = useSession();
+  const db = useDatabase();
   const kept = useLiveQuery(() => listKept(db), [db]);
   const tags = useTags('ink');
   const inks = searchedInks(shelf.inks);

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { PanelPicture } from '../../../app/panel/PanelPicture';
-import { type Shelf, useSession } from '../../../app/session';
+import { type Shelf, useDatabase } from '../../../app/session';
 import { useEdit } from '../../../app/useBench';
 import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { resolveAnyway } from '../../../core/recipe/resolved';
@@ -22,7 +22,7 @@ interface Props {
 
 /** Named states of the recipe on the bench: to name one, to go back to one, to hold one against another. */
 export default function VersionsDialog({ resolved, shelf, onClose }: Props) {
-  const { db } = useSession();
+  const db = useDatabase();
   const notify = useNotify();
   const { edit } = useEdit();
   const { recipe } = resolved;
