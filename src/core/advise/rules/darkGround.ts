@@ -1,9 +1,8 @@
 import { NEEDS } from '../../readings/legibility/contrast';
-import { rankTopCoats } from '../../readings/legibility/topCoat';
 import { coatOver, coatResist } from '../../recipe/editPasses';
 import { PASS_KINDS, placementsOf } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
-import { type Rule, readingOf } from './definition';
+import { type Rule, readingOf, topCoatsFor } from './definition';
 
 /** A full coat, per cent. */
 const FULL = 100;
@@ -12,12 +11,12 @@ const FULL = 100;
 export const darkGround: Rule = {
   id: 'darkGround',
   check: (input) => {
-    const { resolved, shelf } = input;
+    const { resolved } = input;
     return passesInOrder(resolved.recipe).flatMap((pass) => {
       const contrast = readingOf(input, pass)?.contrast;
       if (!PASS_KINDS[pass.kind].keepsGround || !contrast || contrast.least >= NEEDS['bold shape']) return [];
       const coat = coatOver(resolved.recipe, pass.id);
-      const [best] = rankTopCoats(resolved, shelf);
+      const [best] = topCoatsFor(input);
       const isLaid =
         coat !== undefined &&
         placementsOf(coat).some(({ inkId, params }) => inkId === best?.ink.id && params.strength === FULL);

@@ -1,6 +1,7 @@
 import type { Unit } from '../../base/length';
 import type { Card } from '../../materials/card/card';
 import type { Ink } from '../../materials/ink/ink';
+import { rankTopCoats, type TopCoat } from '../../readings/legibility/topCoat';
 import type { PassReading } from '../../readings/passReadings';
 import type { Readings } from '../../readings/readings';
 import type { Recipe } from '../../recipe/recipe';
@@ -14,6 +15,8 @@ export interface RuleInput {
   /** What its passes do; empty as long as they have not been read. */
   readonly passes: readonly PassReading[];
   readonly shelf: readonly Ink[];
+  /** Its darks as top coats, the best first; empty as long as a worker has not ranked them. Left out, they are ranked when asked for. */
+  readonly topCoats?: readonly TopCoat[];
   readonly cards: readonly Card[];
   /** What lengths are told in. */
   readonly unit: Unit;
@@ -57,3 +60,7 @@ export interface Rule {
 /** What was read of a pass; undefined as long as it has not been. */
 export const readingOf = ({ passes }: RuleInput, { id }: { readonly id: string }): PassReading | undefined =>
   passes.find((reading) => reading.id === id);
+
+/** The shelf's darks as top coats over a recipe's ladder, the best first. */
+export const topCoatsFor = ({ topCoats, resolved, shelf }: RuleInput): readonly TopCoat[] =>
+  topCoats ?? rankTopCoats(resolved, shelf);

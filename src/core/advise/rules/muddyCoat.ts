@@ -6,24 +6,24 @@ import { aPlainColour } from '../../materials/colour/plainWords';
 import type { Ink } from '../../materials/ink/ink';
 import { muddiedBy } from '../../readings/joints/over';
 import { NEEDS } from '../../readings/legibility/contrast';
-import { rankTopCoats } from '../../readings/legibility/topCoat';
 import { setPlacement } from '../../recipe/editPasses';
 import { PASS_KINDS } from '../../recipe/passes/passes';
 import { passesInOrder } from '../../recipe/recipe';
 import { contextsOf } from '../../recipe/resolved';
-import type { Finding, Rule } from './definition';
+import { type Finding, type Rule, topCoatsFor } from './definition';
 
 /** An even coat that turns an ink under it to mud: purple over yellow. A dark near it in colour may keep it clean. */
 export const muddyCoat: Rule = {
   id: 'muddyCoat',
-  check: ({ resolved, shelf }) => {
+  check: (input) => {
+    const { resolved } = input;
     const ground = blendGround(resolved);
     const inks = [...new Set(resolved.inks)];
     const findings = (passId: string, placementId: string, over: Ink, coats: number): Finding[] => {
       const muddied = muddiedBy(over, coats, inks, ground);
       const [first] = muddied;
       if (!first) return [];
-      const coatsThere = rankTopCoats(resolved, shelf);
+      const coatsThere = topCoatsFor(input);
       const off = ({ overWhite }: Ink) => deltaE00(labOfHex(overWhite), labOfHex(over.overWhite));
       // Another dark in place of a dark, so that a resist under it still reads.
       const other = coatsThere.some(({ ink }) => ink.id === over.id)
