@@ -178,6 +178,7 @@ test('storage that is refused, blocked, newer or lost has a page of its own that
   const without = await context.newPage();
   await without.route(/\/keeping-/, (route) => route.abort());
   await without.goto('/');
+  await expect(without.getByRole('heading', { name: 'This view stopped because of a fault' })).toBeVisible();
   await expect(without.getByRole('button', { name: 'Reload the page' })).toBeVisible();
   await without.close();
 

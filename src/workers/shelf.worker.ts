@@ -16,7 +16,7 @@ import { matsFor } from '../core/readings/card/mats';
 import { dryShelf } from '../core/readings/driedShelf';
 import { closeCallsOf } from '../core/readings/joints/closeCall';
 import { imagesSeen } from '../core/readings/legibility/legibility';
-import { rankTopCoats, topCoatsOver } from '../core/readings/legibility/topCoat';
+import { topCoatsOver } from '../core/readings/legibility/topCoat';
 import { designContrast, passReadings } from '../core/readings/passReadings';
 import { solveShares } from '../core/readings/solveShares';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
@@ -66,7 +66,6 @@ const door = {
   passReadings: onShared(passReadings),
   designContrast: onShared(designContrast),
   imagesSeen: onShared(imagesSeen),
-  rankTopCoats: onShared(rankTopCoats),
   topCoatsOver,
   solveShares: onShared(solveShares),
   matsFor: onShared(matsFor),

@@ -1,13 +1,11 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { memo, useCallback, useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { readingsHere } from '../../app/readingsHere';
 import type { Shelf } from '../../app/session';
-import { useAnswer } from '../../app/useAnswer';
 import type { Edit } from '../../app/useBench';
 import { useMaker } from '../../app/useMaker';
 import type { Choice, Fix } from '../../core/advise/rules/definition';
 import { findingsOf } from '../../core/advise/rules/rules';
-import { blendGround } from '../../core/engine/blend';
 import type { TopCoat } from '../../core/readings/legibility/topCoat';
 import type { PassReading } from '../../core/readings/passReadings';
 import { PASS_KINDS } from '../../core/recipe/passes/passes';
@@ -15,7 +13,7 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
-import { shelfWorker } from '../../workers/client';
+import { useTopCoats } from './useTopCoats';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -28,29 +26,15 @@ interface Props {
 
 const NONE: readonly TopCoat[] = [];
 
-/**
- * The shelf's darks as top coats, ranked by the worker, which solves the films of a thousand inks for it; empty until then, and
- * where none is wanted.
- */
-function useTopCoats(resolved: ResolvedRecipe, { inks: shelf }: Shelf): readonly TopCoat[] {
-  const { inks } = resolved;
-  const ground = blendGround(resolved);
-  const isWanted = resolved.recipe.passes.some(
-    ({ kind, enabled }) => enabled && (PASS_KINDS[kind].keepsGround || PASS_KINDS[kind].evenCoats),
-  );
-  const ask = useCallback(
-    () => shelfWorker().topCoatsOver([...inks], ground, [...shelf]),
-    [inks, ground, shelf],
-  );
-  return useAnswer(isWanted ? ask : undefined, 'nothing') ?? NONE;
-}
-
 /** What the recipe offends against of the rules of the trade, each with its mending by one press where there is one. */
 export const RuleFindings = memo(function RuleFindings(props: Props) {
   const { resolved, passes, shelf, edit, isBehind } = props;
   const unit = useAppSelector(({ view }) => view.unit);
   const maker = useMaker();
-  const topCoats = useTopCoats(resolved, shelf);
+  const isCoated = resolved.recipe.passes.some(
+    ({ kind, enabled }) => enabled && (PASS_KINDS[kind].keepsGround || PASS_KINDS[kind].evenCoats),
+  );
+  const topCoats = useTopCoats(resolved, isCoated ? shelf.inks : undefined) ?? NONE;
   const findings = useMemo(
     () =>
       findingsOf({

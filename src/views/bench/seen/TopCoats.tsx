@@ -1,5 +1,4 @@
-import { useCallback } from 'react';
-import { useAnswer } from '../../../app/useAnswer';
+import { useMemo } from 'react';
 import type { Edit } from '../../../app/useBench';
 import { listed } from '../../../core/base/words';
 import type { Ink } from '../../../core/materials/ink/ink';
@@ -9,7 +8,7 @@ import { coatOver, coatResist } from '../../../core/recipe/editPasses';
 import type { Pass } from '../../../core/recipe/passes/passes';
 import type { ResolvedRecipe } from '../../../core/recipe/resolved';
 import { Button } from '../../../ui/Button';
-import { shelfWorker } from '../../../workers/client';
+import { useTopCoats } from '../useTopCoats';
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -25,8 +24,9 @@ const isBlackDye = ({ id }: Ink): boolean => id === BLACK_DYE.id;
 
 /** The shelf's darks as the coat over a clear resist: how clearly the worst place reads, and what would be lost. */
 export function TopCoats({ resolved, shelf, resist, edit }: Props) {
-  const coats = useAnswer(
-    useCallback(() => shelfWorker().rankTopCoats(resolved, withBlack(shelf)), [resolved, shelf]),
+  const coats = useTopCoats(
+    resolved,
+    useMemo(() => withBlack(shelf), [shelf]),
   );
   const laid = resist && coatOver(resolved.recipe, resist.id)?.placements[0]?.inkId;
   return (
