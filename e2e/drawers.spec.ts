@@ -1,10 +1,13 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
+import { dirname } from 'node:path';
 import { expect, type Page } from '@playwright/test';
+import { writeRecipeFile } from '../src/core/files/recipeFile';
 import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
+import { openBench } from './bench';
 import { colourAt } from './picture';
-import { goOn, holdBack, stopUnderWay, test } from './test';
+import { dropOn, goOn, holdBack, stopUnderWay, test } from './test';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>
@@ -145,4 +148,58 @@ test('cards and designs are lists too: sorted, tagged, taken out; what is used s
   await expectAccessible(page, 'designs as a list');
   await page.setViewportSize({ width: 390, height: 844 });
   await expectNoSideScroll(page, 390);
+});
+
+test('files that are dropped are answered, wherever they fall, however many and whatever they are', async ({
+  page,
+}, info) => {
+  const kept = async (name: string, bytes: string | Uint8Array) => {
+    const path = info.outputPath(name);
+    await writeFile(path, bytes);
+    return path;
+  };
+  const plain = resolvedOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c')]);
+  const [one, two, words, photo, table] = await Promise.all([
+    kept('one.json', writeRecipeFile({ ...plain, recipe: { ...plain.recipe, name: 'One' } })),
+    kept('two.json', writeRecipeFile({ ...plain, recipe: { ...plain.recipe, name: 'Two' } })),
+    kept('words.txt', 'no recipe'),
+    kept('photo.jpg', Uint8Array.of(0xff, 0xd8, 0xff, 0xe0)),
+    kept('inks.csv', 'name,over_white\nQuern Red,#a02030\n'),
+  ]);
+  const main = page.getByRole('main');
+  const told = (text: string) => expect(page.getByText(text).first()).toBeVisible();
+
+  // A file among several that holds no recipe is named, and then none is brought in.
+  await page.goto('/recipes');
+  await expect(opened(page)).toHaveCount(4);
+  await dropOn(main, [one, words, two]);
+  await expect(page.getByRole('dialog')).toContainText('words.txt could not be opened');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(opened(page)).toHaveCount(4);
+  await dropOn(main, [one, two]);
+  await told('2 recipes are brought in.');
+  await expect(opened(page)).toHaveCount(6);
+
+  // A photograph is no log, and two are not one.
+  await goOn(page, '/log');
+  await dropOn(main, [photo]);
+  await told('“photo.jpg” is not taken here: this takes a log that was exported here');
+  await goOn(page, '/designs');
+  await dropOn(main, [one, photo]);
+  await told('2 files are too many: one at a time is taken here.');
+
+  // Where nothing takes a file, the browser does not open it in the application's place.
+  await goOn(page, '/cards');
+  await dropOn(main, [one]);
+  await told('No file is taken here. Recipes are taken on the bench');
+  await expect(page).toHaveURL(/\/cards$/);
+
+  await goOn(page, '/inks');
+  await dropOn(main, [table]);
+  await expect(page.getByRole('button', { name: 'Keep 1 ink' })).toBeVisible();
+
+  // A folder is no file.
+  await openBench(page);
+  await dropOn(main, [dirname(one)]);
+  await expect(page.getByRole('dialog')).toContainText('It cannot be read: it may be a folder');
 });

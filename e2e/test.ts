@@ -75,3 +75,15 @@ export const stopUnderWay = (page: Page): Promise<string | null | undefined> =>
         watch.observe(document.body, { subtree: true, childList: true, attributes: true });
       }),
   );
+
+/** Drops files of the disk on the middle of something, as a hand does that drags them out of a folder. */
+export async function dropOn(target: Locator, files: readonly string[]): Promise<void> {
+  const page = target.page();
+  const { x, y, width, height } = (await target.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const session = await page.context().newCDPSession(page);
+  const at = { x: x + width / 2, y: y + height / 2 };
+  const data = { items: [], files: [...files], dragOperationsMask: 1 };
+  for (const type of ['dragEnter', 'dragOver', 'drop'] as const)
+    await session.send('Input.dispatchDragEvent', { type, ...at, data });
+  await session.detach();
+}

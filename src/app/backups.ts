@@ -22,7 +22,7 @@ import {
 } from '../data/workshop';
 import type { Notice } from '../ui/notice';
 import { filesWorker } from '../workers/client';
-import type { Read } from '../workers/files.worker';
+import type { Read } from '../workers/orFaults';
 
 /**
  * Packs everything that is stored; photographs go through memory one at a time.

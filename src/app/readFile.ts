@@ -1,8 +1,10 @@
 import type { Remote } from 'comlink';
+import { bytesOf } from '../core/files/bytesOf';
 import { FileError } from '../core/files/fileError';
 import { type FileLimit, refuseLarger } from '../core/files/limits';
 import { filesWorker, stopFiles } from '../workers/client';
-import type { FilesDoor, Read } from '../workers/files.worker';
+import type { FilesDoor } from '../workers/files.worker';
+import type { Read } from '../workers/orFaults';
 
 /** A file that takes longer than this to read is given up, ms. */
 const PATIENCE = 30_000;
@@ -21,7 +23,7 @@ export async function readFile<T>(
   stopped?: AbortSignal,
 ): Promise<T> {
   refuseLarger(file.size, limit);
-  const bytes = new Uint8Array(await file.arrayBuffer());
+  const bytes = await bytesOf(file);
   let timer: ReturnType<typeof setTimeout> | undefined;
   const outOfTime = new Promise<Read<T>>((resolve) => {
     timer = setTimeout(() => {

@@ -1,23 +1,11 @@
 import { expose, transfer } from 'comlink';
 import { photosIn, type Reach, type Row, readBackup, type Workshop, writeBackup } from '../core/files/backup';
-import { type Fault, FileError } from '../core/files/fileError';
 import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
 import { openRecipes } from '../core/files/recipesZip';
 import { readKeptSitting } from '../core/files/sittingFile';
 import { textOf } from '../core/files/textOf';
-
-/** What was read, or why it cannot be: an error class does not survive the way out of a worker. */
-export type Read<T> = { readonly read: T } | { readonly faults: readonly Fault[] };
-
-async function orFaults<T>(read: () => T | Promise<T>): Promise<Read<T>> {
-  try {
-    return { read: await read() };
-  } catch (error) {
-    if (error instanceof FileError) return { faults: error.faults };
-    throw error;
-  }
-}
+import { orFaults, type Read } from './orFaults';
 
 /** Reads files, which may come from anywhere, and packs and unpacks everything a maker has; beside the page. */
 const door = {
@@ -38,7 +26,7 @@ const door = {
     orFaults(() => openRecipes(bytes, onProgress)),
   readLog: (bytes: Uint8Array) => orFaults(() => readLogFile(textOf(bytes).text)),
   readSitting: (bytes: Uint8Array) => orFaults(() => readKeptSitting(textOf(bytes).text)),
-  readMoods: (text: string) => orFaults(() => readMoodsFile(text)),
+  readMoods: (bytes: Uint8Array) => orFaults(() => readMoodsFile(textOf(bytes).text)),
 };
 
 export type FilesDoor = typeof door;

@@ -1,8 +1,10 @@
 import { expose, transfer } from 'comlink';
 import type { Corners } from '../core/base/perspective';
 import type { Pixels } from '../core/choose/photo/pixels';
-import { readCgats } from '../core/files/cgats';
-import { type Fault, FileError } from '../core/files/fileError';
+import { bytesOf } from '../core/files/bytesOf';
+import { CGATS_LIMIT, readCgats } from '../core/files/cgats';
+import { refuseLarger } from '../core/files/limits';
+import { textOf } from '../core/files/textOf';
 import { figuresOf, type LogFigures } from '../core/keep/figures/figures';
 import { type CardLesson, cardLessons } from '../core/keep/learn/cardTint';
 import { type DryBackLesson, dryBackLessons } from '../core/keep/learn/dryBack';
@@ -21,6 +23,7 @@ import { type Card, groundOfCard } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import type { Picture } from '../core/picture/paint';
 import { openable } from './openable';
+import { orFaults } from './orFaults';
 
 /** A larger picture is refused. */
 const MOST_MEGAPIXELS = 60;
@@ -99,15 +102,6 @@ async function shownPhoto(
   return canvas.convertToBlob({ type: 'image/webp', quality: QUALITY });
 }
 
-function orFaults<T>(read: () => T): { readonly read: T } | { readonly faults: readonly Fault[] } {
-  try {
-    return { read: read() };
-  } catch (error) {
-    if (error instanceof FileError) return { faults: error.faults };
-    throw error;
-  }
-}
-
 /** What the log asks for that takes a while: photographs, readings and what they teach; beside the page. */
 const door = {
   /** @param size  reduced, as photographs are kept; or as large as it came */
@@ -145,6 +139,11 @@ const door = {
   },
   shownPhoto,
   readCgats: (text: string) => orFaults(() => readCgats(text)),
+  readReadings: (file: Blob) =>
+    orFaults(async () => {
+      refuseLarger(file.size, CGATS_LIMIT);
+      return readCgats(textOf(await bytesOf(file)).text);
+    }),
   learn(
     log: readonly MadePanel[],
     shelf: readonly Ink[],

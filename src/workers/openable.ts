@@ -1,4 +1,6 @@
 import { imageDimensionsFromData } from 'image-dimensions';
+import { bytesOf } from '../core/files/bytesOf';
+import type { FileError } from '../core/files/fileError';
 
 const MOST_BYTES = 80_000_000;
 const FORMATS: readonly string[] = ['png', 'jpeg', 'webp'];
@@ -14,7 +16,9 @@ export async function openable(
 ): Promise<{ readonly width: number; readonly height: number } | { readonly refused: string }> {
   if (file.size > MOST_BYTES)
     return { refused: `The picture has ${Math.round(file.size / 1e6)} MB; at most 80 MB are read.` };
-  const size = imageDimensionsFromData(new Uint8Array(await file.arrayBuffer()));
+  const bytes = await bytesOf(file).catch(({ message }: FileError) => message);
+  if (typeof bytes === 'string') return { refused: bytes };
+  const size = imageDimensionsFromData(bytes);
   if (!size || !FORMATS.includes(size.type))
     return {
       refused: 'This is not a PNG, JPEG or WebP picture. Save it as one of these, and open it again.',

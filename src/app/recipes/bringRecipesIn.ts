@@ -2,6 +2,7 @@ import { proxy } from 'comlink';
 import Dexie from 'dexie';
 import { FileError } from '../../core/files/fileError';
 import { LARGEST_RECIPES } from '../../core/files/recipesZip';
+import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { Database } from '../../data/database';
 import { importRecipes } from '../../data/recipes';
 import type { Notice } from '../../ui/notice';
@@ -21,11 +22,17 @@ interface Around {
 }
 
 /** Brings recipes in; `useRecipeActions` says how. */
-export async function bringRecipesIn(file: File, { db, notify, open }: Around): Promise<Refusal | undefined> {
+export async function bringRecipesIn(
+  files: readonly File[],
+  { db, notify, open }: Around,
+): Promise<Refusal | undefined> {
   const work = startWork();
   const slow = setTimeout(() => notify({ text: 'Recipes come in …', work }), SHOWN_AFTER);
   try {
-    const records = await importRecipes(db, await read(file, work), {
+    const { recipes, refused } = await readAll(files, work);
+    const refusal = oneOf(refused, files.length);
+    if (refusal) return refusal;
+    const records = await importRecipes(db, recipes, {
       signal: work.signal,
       reach: (part) => work.reach(READING + (1 - READING) * part),
     });
@@ -43,19 +50,44 @@ export async function bringRecipesIn(file: File, { db, notify, open }: Around): 
       notify({ text: 'Stopped: no recipe was brought in.' });
       return undefined;
     }
-    if (error instanceof FileError) return { fileName: file.name, faults: error.faults };
     // A fault of the program's own is no fault of the storage: it goes to the console and the error boundary.
     if (!(error instanceof Dexie.DexieError)) throw error;
     const problem = 'The browser could not store it. Nothing was changed.';
-    return { fileName: file.name, faults: [{ place: '', problem }] };
+    return { fileName: namedOf(files), faults: [{ place: '', problem }] };
   } finally {
     clearTimeout(slow);
     work.end();
   }
 }
 
-/** The recipes of a file, in whichever format they came. */
-function read(file: File, work: WorkInHand) {
-  const reach = proxy((part: number) => work.reach(READING * part));
-  return readFile(file, LARGEST_RECIPES, (door, bytes) => door.readRecipes(bytes, reach), work.signal);
+/** The recipes of all files, in whichever formats they came, and which files hold none. */
+async function readAll(files: readonly File[], { reach, signal }: WorkInHand) {
+  const recipes: ResolvedRecipe[] = [];
+  const refused: Refusal[] = [];
+  for (const [i, file] of files.entries()) {
+    const reached = proxy((part: number) => reach((READING * (i + part)) / files.length));
+    try {
+      recipes.push(
+        ...(await readFile(file, LARGEST_RECIPES, (door, bytes) => door.readRecipes(bytes, reached), signal)),
+      );
+    } catch (error) {
+      if (!(error instanceof FileError)) throw error;
+      refused.push({ fileName: file.name, faults: error.faults });
+    }
+  }
+  return { recipes, refused };
+}
+
+const namedOf = (files: readonly File[]): string =>
+  files.length === 1 ? (files[0]?.name ?? '') : `${files.length} files`;
+
+/** Several files refused are told as one, each fault with its file's name. */
+function oneOf(refused: readonly Refusal[], files: number): Refusal | undefined {
+  if (refused.length < 2) return refused[0];
+  return {
+    fileName: `${refused.length} of ${files} files`,
+    faults: refused.flatMap(({ fileName, faults }) =>
+      faults.map(({ place, problem }) => ({ place: [fileName, place].filter(Boolean).join(': '), problem })),
+    ),
+  };
 }

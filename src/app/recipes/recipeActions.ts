@@ -85,12 +85,12 @@ export function useRecipeActions() {
         });
       },
       /**
-       * Brings recipes in, from a file, a picture, a code or a zip of files, and opens the one there is; returns what is
-       * wrong when they cannot be brought in, and then none is. What takes a while shows how far it is, and can be stopped.
+       * Brings recipes in, from files, pictures, codes or zips of files, and opens the one there is; returns what is wrong
+       * when one file cannot be brought in, and then none is. What takes a while shows how far it is, and can be stopped.
        */
-      async bringIn(file: File): Promise<Refusal | undefined> {
+      async bringIn(files: readonly File[]): Promise<Refusal | undefined> {
         const { bringRecipesIn } = await import('./bringRecipesIn');
-        return bringRecipesIn(file, { db: await data, notify, open });
+        return bringRecipesIn(files, { db: await data, notify, open });
       },
     };
   }, [data, autosave, navigate, notify, dispatch, store]);

@@ -14,7 +14,7 @@ export interface CgatsSample {
   readonly spectrum?: Spectrum;
 }
 
-const CGATS_LIMIT: FileLimit = { what: 'readings of a colour reader', bytes: 20_000_000 };
+export const CGATS_LIMIT: FileLimit = { what: 'readings of a colour reader', bytes: 20_000_000 };
 const MOST = { fields: 600, samples: 20_000 } as const;
 
 /** Tristimulus values of D50, Y = 1, in which most readers tell colours. Source: ISO 13655. */

@@ -18,6 +18,8 @@ test('a recipe is the same recipe, whatever it comes in', () => {
     bytes(writeRecipeCode(resolved)),
     bytes(`\n ${writeRecipeCode(resolved)}\n`),
     writeRecipePicture(resolved, picture, 300),
+    // As an editor keeps it that writes UTF-16.
+    new Uint8Array(Uint16Array.from(`\uFEFF${writeRecipeFile(resolved)}`, (c) => c.charCodeAt(0)).buffer),
   ];
   for (const form of forms) {
     const { recipe, inks } = openRecipe(form);

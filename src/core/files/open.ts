@@ -4,6 +4,7 @@ import { megabytes, refuseLarger } from './limits';
 import { CODE_PREFIX, looksLikeCode, readRecipeCode } from './recipeCode';
 import { RECIPE_FILE_LIMIT, readRecipeFile } from './recipeFile';
 import { looksLikePng, RECIPE_PICTURE_LIMIT, readRecipePicture } from './recipePicture';
+import { textOf } from './textOf';
 
 /** A format a recipe may come in. */
 interface RecipeFormat {
@@ -50,7 +51,7 @@ export const LARGEST_RECIPE: FileLimit = {
 export function openRecipe(bytes: Uint8Array): ResolvedRecipe {
   let decoded: string | undefined;
   const text = (): string => {
-    decoded ??= new TextDecoder().decode(bytes);
+    decoded ??= textOf(bytes).text;
     return decoded;
   };
   const format = RECIPE_FORMATS.find(({ looksLike }) => looksLike(bytes, text));

@@ -95,7 +95,7 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
           'line',
           { label: 'Export as a file', onSelect: withResolved(actions.download) },
           { label: 'Export as a picture, 300 dpi', onSelect: acts.picture },
-          { label: 'Import from a file', onSelect: acts.bringIn },
+          { label: 'Import from files', onSelect: acts.bringIn },
           'line',
           { label: 'Log it as made today', onSelect: acts.log },
           { label: 'Something went wrong …', onSelect: acts.wrong },
@@ -109,13 +109,14 @@ export function RecipeMenu({ onVersions }: { readonly onVersions: () => void }) 
       <input
         ref={picker}
         type="file"
+        multiple
         accept=".json,.png,.txt,.zip,application/json,image/png,text/plain,application/zip"
         aria-label="Recipe file to import"
         className="hidden"
         onChange={async ({ target }) => {
-          const file = target.files?.[0];
+          const files = [...(target.files ?? [])];
           target.value = '';
-          if (file) setRefusal(await actions.bringIn(file));
+          if (files.length > 0) setRefusal(await actions.bringIn(files));
         }}
       />
       {wrong && (

@@ -4,7 +4,7 @@ import type { Refusal } from '../../app/recipes/refusal';
 
 const Faults = lazy(() => import('../../ui/Faults'));
 
-/** A recipe's file or picture dropped on the bench is opened; why it was refused, if it was. */
+/** Recipes' files and pictures that are dropped on the bench are brought in; why they were refused, if they were. */
 export function useDroppedRecipe(): {
   readonly target: { onDragOver: (event: DragEvent) => void; onDrop: (event: DragEvent) => void };
   readonly refusal: ReactNode;
@@ -17,10 +17,10 @@ export function useDroppedRecipe(): {
         if (event.dataTransfer.types.includes('Files')) event.preventDefault();
       },
       onDrop: async (event) => {
-        const file = event.dataTransfer.files[0];
-        if (!file) return;
+        const files = [...event.dataTransfer.files];
+        if (files.length === 0) return;
         event.preventDefault();
-        setRefusal(await bringIn(file));
+        setRefusal(await bringIn(files));
       },
     },
     refusal: refusal && (

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { useOnce } from '../../app/once';
 import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { TileWall } from '../../app/TileWall';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
+import { useFileDrop } from '../../app/useFileDrop';
 import type { Design, DesignUse } from '../../core/materials/design/design';
 import { isOwnDesign } from '../../core/materials/design/own';
 import { keepRow } from '../../data/changes';
@@ -38,11 +38,9 @@ function Folder({ shelf }: { readonly shelf: Shelf }) {
   const [file, setFile] = useState<File>();
   const [edited, setEdited] = useState<Design>();
   const finest = useFinestLines(shelf.designs);
-  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
-    multiple: false,
-    noClick: true,
-    noKeyboard: true,
-    onDrop: ([dropped]) => dropped && setFile(dropped),
+  const { getRootProps, getInputProps, open, isDragActive } = useFileDrop({
+    takes: 'a drawing or picture of a design',
+    onFiles: ([dropped]) => setFile(dropped),
   });
   const keep = async (design: Design) => {
     const from = edited?.id === design.id ? edited : undefined;

@@ -1,6 +1,7 @@
 import DOMPurify from 'dompurify';
 import { PNG_LIMITS } from '../../core/files/designPng';
 import { SVG_LIMITS } from '../../core/files/designSvg';
+import { textOf } from '../../core/files/textOf';
 import { designer } from '../../workers/client';
 import type { DesignAnswer } from '../../workers/design.worker';
 
@@ -29,7 +30,7 @@ export async function readDesignFile(file: File, id: string, swapped: boolean): 
   if (isPng(bytes)) return designer().readPng(bytes, id, name, swapped);
   if (file.size > 4 * SVG_LIMITS.letters)
     return { refused: 'The drawing is too large to be read. Simplify it first.' };
-  const text = new TextDecoder().decode(bytes);
+  const { text } = textOf(bytes);
   const ready = await designer().prepareSvg(text);
   if ('refused' in ready) return ready;
   const { clean, removed } = cleaned(ready.prepared);

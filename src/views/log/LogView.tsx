@@ -1,12 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { bringInDemoLog } from '../../app/log/demoLog';
 import { useLogActions } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { readFile } from '../../app/readFile';
 import { useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
+import { useFileDrop } from '../../app/useFileDrop';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { LOG_FILE_LIMIT } from '../../core/files/limits';
@@ -54,8 +54,7 @@ function Log({ panels }: { readonly panels: readonly MadePanel[] }) {
   const [side, setSide] = useAddressed<Side>('side', [...SIDES]);
   const [isAdding, setAdding] = useState(false);
   const [refusal, setRefusal] = useState<{ fileName: string; faults: readonly Fault[] }>();
-  const bringIn = async ([file]: readonly File[]) => {
-    if (!file) return;
+  const bringIn = async (file: File) => {
     try {
       const read = await readFile(file, LOG_FILE_LIMIT, (door, bytes) => door.readLog(bytes));
       const added = await logPanels(db, read);
@@ -72,11 +71,10 @@ function Log({ panels }: { readonly panels: readonly MadePanel[] }) {
       setRefusal({ fileName: file.name, faults: error.faults });
     }
   };
-  const drop = useDropzone({
-    noClick: true,
-    noKeyboard: true,
+  const drop = useFileDrop({
+    takes: 'a log that was exported here; a photograph is taken by its panel',
     accept: { 'application/json': ['.json'] },
-    onDrop: (files) => void bringIn(files),
+    onFiles: ([file]) => void bringIn(file),
   });
   return (
     <main {...drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">

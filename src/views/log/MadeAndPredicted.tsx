@@ -1,9 +1,8 @@
 import { useRef, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
-import { photographAtDesk, readAtDesk } from '../../app/log/standIn';
 import { useDatabase } from '../../app/session';
+import { useFileDrop } from '../../app/useFileDrop';
 import { useSize } from '../../app/useSize';
 import type { MadePanel } from '../../core/keep/log/made';
 import { numberOf } from '../../core/keep/stand/evening';
@@ -37,22 +36,19 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
   const [way, setWay] = useState<Way>('beside');
   const [isReading, setReading] = useState(false);
   const [keepsFull, setKeepsFull] = useState(false);
-  const { busy, problem, during, takePhoto, readCgats, keepReadings } = useBringIn(panel, resolved, () =>
-    setReading(true),
+  const { busy, problem, bringIn, photographAtDesk, readAtDesk, keepReadings } = useBringIn(
+    panel,
+    resolved,
+    () => setReading(true),
   );
   const [photo] = panel.photos ?? [];
   const box = useRef<HTMLDivElement>(null);
   const { width } = useSize(box);
   const room = width < NARROW ? ROOM.narrow : ROOM.wide;
 
-  const drop = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    multiple: false,
-    onDrop: ([file]) => {
-      if (file)
-        void (file.type.startsWith('image/') ? takePhoto(file, keepsFull) : file.text().then(readCgats));
-    },
+  const drop = useFileDrop({
+    takes: 'a photograph or readings',
+    onFiles: ([file]) => void bringIn(file, keepsFull),
   });
   const evening = numberOf(panel.id);
   return (
@@ -76,19 +72,11 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
             items={[
               {
                 label: 'Make and photograph it at the simulated desk',
-                onSelect: () =>
-                  void during('The simulated desk makes it …', async () => {
-                    await takePhoto(await photographAtDesk(resolved, evening), keepsFull);
-                    return undefined;
-                  }),
+                onSelect: () => void photographAtDesk(resolved, evening, keepsFull),
               },
               {
                 label: 'Read it with the simulated colour reader',
-                onSelect: () =>
-                  void during('The simulated reader reads it …', async () => {
-                    await readCgats(await readAtDesk(resolved, evening));
-                    return undefined;
-                  }),
+                onSelect: () => void readAtDesk(resolved, evening),
               },
             ]}
           >
@@ -139,10 +127,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
           photo={photo}
           onKeep={(readings) => {
             setReading(false);
-            void during('Learning …', async () => {
-              await keepReadings(readings);
-              return undefined;
-            });
+            void keepReadings(readings);
           }}
           onClose={() => setReading(false)}
         />

@@ -1,12 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { CardSelect } from '../../app/CardSelect';
 import { download } from '../../app/download';
 import { swatchesAtDesk } from '../../app/log/standIn';
 import { useDeskWork } from '../../app/log/useDeskWork';
 import { today } from '../../app/log/useLogActions';
 import { useDatabase, useShelf } from '../../app/session';
+import { useFileDrop } from '../../app/useFileDrop';
 import { nameOrder } from '../../core/base/names';
 import { counted, percentOf } from '../../core/base/words';
 import {
@@ -112,13 +112,9 @@ function PageWork({ inks, card, page }: PageProps) {
     return undefined;
   };
   const paper = useAppSelector(({ view }) => view.paper);
-  const drop = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    multiple: false,
-    onDrop: ([file]) => {
-      if (file) void during('Reading the page …', () => readPhoto(file));
-    },
+  const drop = useFileDrop({
+    takes: 'a photograph of a filled page',
+    onFiles: ([file]) => void during('Reading the page …', () => readPhoto(file)),
   });
   const take = async (rows: readonly RowReading[]) => {
     const byId = new Map(rows.map((row) => [row.inkId, swatchOf(row, card.id, today())]));

@@ -1,11 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { useRecipeActions } from '../../app/recipes/recipeActions';
 import type { Refusal } from '../../app/recipes/refusal';
 import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useStart } from '../../app/start';
 import { AS, AS_OPTIONS, type As, useAddressed } from '../../app/useAddressed';
+import { useFileDrop } from '../../app/useFileDrop';
 import { usePaste } from '../../app/usePaste';
 import { useTags } from '../../app/useTags';
 import { memoOf } from '../../core/base/memo';
@@ -47,13 +47,12 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
   const [as, setAs] = useAddressed<As>('as', [...AS]);
   const [filter, setFilter] = useState<RecipeFilter>(ALL_RECIPES);
   const change = (part: Partial<RecipeFilter>) => setFilter((now) => ({ ...now, ...part }));
-  const bringIn = async (files: readonly File[]) => {
-    for (const file of files) {
-      const refused = await actions.bringIn(file);
-      if (refused) return setRefusal(refused);
-    }
-  };
-  const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: (files) => void bringIn(files) });
+  const bringIn = async (files: readonly File[]) => setRefusal(await actions.bringIn(files));
+  const drop = useFileDrop({
+    takes: 'recipes',
+    many: true,
+    onFiles: (files) => void bringIn(files),
+  });
   // A recipe's code pasted anywhere on the page is opened.
   usePaste((pasted) => {
     const text = pasted.getData('text');
@@ -85,7 +84,7 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
       <PageHeader title="Recipes">
         <Segmented<As> label="How they are seen" value={as} onChange={setAs} options={AS_OPTIONS} />
         <Button look="bare" className="ml-auto" onClick={drop.open}>
-          Import from a file
+          Import from files
         </Button>
         <Button look="strong" onClick={start}>
           New recipe

@@ -6,6 +6,7 @@ import { useOnce } from '../../app/once';
 import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
 import { useDriedShelf } from '../../app/useDriedShelf';
+import { useFileDrop } from '../../app/useFileDrop';
 import { freeName, nameOrder } from '../../core/base/names';
 import { bareGround } from '../../core/engine/blend';
 import type { Card } from '../../core/materials/card/card';
@@ -46,7 +47,11 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   const [edited, setEdited] = useState<Ink | 'new' | undefined>(() =>
     asked.has('new') ? 'new' : shelf.inks.find(({ id }) => id === asked.get('ink')),
   );
-  const [importing, setImporting] = useState(false);
+  const [importing, setImporting] = useState<'asked' | File>();
+  const drop = useFileDrop({
+    takes: 'a table or a palette of inks',
+    onFiles: ([file]) => setImporting(file),
+  });
   const [sampling, setSampling] = useState(false);
   const card = shelf.cards.find(({ id }) => id === cardId) ?? shelf.cards[0];
 
@@ -61,7 +66,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   };
   const keepAll = async (inks: readonly Ink[]) => {
     const before = await saveInks(db, inks);
-    setImporting(false);
+    setImporting(undefined);
     notify({
       text: `${inks.length} ${inks.length === 1 ? 'ink is' : 'inks are'} kept.`,
       undo: () => void restoreInks(db, inks, before),
@@ -93,7 +98,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   });
   if (!card) return <p className="p-6">The shelf has no card to dry inks on.</p>;
   return (
-    <main className="flex min-h-0 flex-1 flex-col">
+    <main {...drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">
       <PageHeader title="Inks">
         <Segmented<Side>
           label="What to see"
@@ -121,7 +126,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
         >
           Export
         </Menu>
-        <Button onClick={() => setImporting(true)}>Import</Button>
+        <Button onClick={() => setImporting('asked')}>Import</Button>
         <Button onClick={() => setSampling(true)}>From a swatch sheet</Button>
         <Button look="strong" onClick={() => setEdited('new')}>
           Add an ink
@@ -151,7 +156,14 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
           <SwatchReader purpose="many" onUse={addRead} onClose={() => setSampling(false)} />
         </Suspense>
       )}
-      {importing && <TableImport inks={shelf.inks} onKeep={keepAll} onClose={() => setImporting(false)} />}
+      {importing && (
+        <TableImport
+          inks={shelf.inks}
+          {...(importing !== 'asked' && { dropped: importing })}
+          onKeep={keepAll}
+          onClose={() => setImporting(undefined)}
+        />
+      )}
     </main>
   );
 }

@@ -1,6 +1,8 @@
 import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { bytesOf } from '../../core/files/bytesOf';
+import type { FileError } from '../../core/files/fileError';
 import type { FaultyRow, InkImport } from '../../core/files/inkImport';
 import { INK_CSV_LIMITS } from '../../core/files/inksCsv';
 import { megabytes } from '../../core/files/limits';
@@ -12,6 +14,8 @@ import { shelfWorker } from '../../workers/client';
 
 interface Props {
   readonly inks: readonly Ink[];
+  /** Where it was dropped, not asked for. */
+  readonly dropped?: File;
   readonly onKeep: (inks: readonly Ink[]) => void;
   readonly onClose: () => void;
 }
@@ -22,7 +26,7 @@ const isGoingOn = (reading: Reading): reading is { readonly part: number } =>
   typeof reading !== 'string' && 'part' in reading;
 
 /** A table of inks, from a file or pasted: first what it would do, then all of it or nothing. */
-export function TableImport({ inks, onKeep, onClose }: Props) {
+export function TableImport({ inks, dropped, onKeep, onClose }: Props) {
   const [reading, setReading] = useState<Reading>('nothing');
   const [note, setNote] = useState<string>();
   const newest = useRef(0);
@@ -36,6 +40,23 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
     const answer = await shelfWorker().readInks(text, [...inks], report);
     if (answer && mine === newest.current) setReading(answer);
   };
+  const open = async (file: File) => {
+    newest.current++;
+    setNote(undefined);
+    if (file.size > INK_CSV_LIMITS.bytes)
+      return setReading({
+        refused: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${megabytes(INK_CSV_LIMITS.bytes)} are read. Split it.`,
+      });
+    const bytes = await bytesOf(file).catch(({ message }: FileError) => message);
+    if (typeof bytes === 'string') return setReading({ refused: bytes });
+    const { text, note: told } = textOf(bytes);
+    setNote(told);
+    await read(text);
+  };
+  const openDropped = useEffectEvent(open);
+  useEffect(() => {
+    if (dropped) void openDropped(dropped);
+  }, [dropped]);
   return (
     <Modal lies="middle" className="w-[min(40rem,94vw)] space-y-3" described onClose={onClose}>
       <Dialog.Title className="heading text-lg">Import inks</Dialog.Title>
@@ -48,18 +69,9 @@ export function TableImport({ inks, onKeep, onClose }: Props) {
         accept=".csv,.tsv,.txt,.gpl,text/csv"
         aria-label="Table file"
         className="frame w-full p-1.5"
-        onChange={async ({ target }) => {
+        onChange={({ target }) => {
           const file = target.files?.[0];
-          if (!file) return;
-          newest.current++;
-          setNote(undefined);
-          if (file.size > INK_CSV_LIMITS.bytes)
-            return setReading({
-              refused: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${megabytes(INK_CSV_LIMITS.bytes)} are read. Split it.`,
-            });
-          const { text, note: told } = textOf(new Uint8Array(await file.arrayBuffer()));
-          setNote(told);
-          await read(text);
+          if (file) void open(file);
         }}
       />
       <textarea

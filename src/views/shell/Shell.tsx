@@ -12,6 +12,7 @@ import { DialogFailed, Failed } from './Failed';
 import { Header } from './Header';
 import { PALETTE_PLACE } from './palettePlace';
 import { type Open, useShellCommands } from './useShellCommands';
+import { useStrayDrop } from './useStrayDrop';
 import { useTypedAhead } from './useTypedAhead';
 
 const palette = () => import('./Palette');
@@ -75,6 +76,7 @@ function Frame() {
     void data.then((db) => writeSetting(db, TOUR_SETTING, 'done'));
   }, [data]);
   useShellCommands(setOpen, startTour);
+  useStrayDrop();
   return (
     <TourContext value={startTour}>
       <StartContext value={askStart}>

@@ -1,12 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
 import { today } from '../../app/log/useLogActions';
 import { useOnce } from '../../app/once';
 import { RecipeThumb } from '../../app/panel/RecipeThumb';
 import { readFile } from '../../app/readFile';
 import { useDatabase, useShelf } from '../../app/session';
+import { useFileDrop } from '../../app/useFileDrop';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { SITTING_FILE_LIMIT } from '../../core/files/limits';
@@ -179,14 +179,10 @@ function useBringIn() {
       setRefusal({ fileName: file.name, faults: error.faults });
     }
   };
-  const drop = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    multiple: false,
+  const drop = useFileDrop({
+    takes: 'a sitting that was saved here',
     accept: { 'application/json': ['.json'] },
-    onDrop: ([file]) => {
-      if (file) void bringIn(file);
-    },
+    onFiles: ([file]) => void bringIn(file),
   });
   return { drop, refusal, forget: () => setRefusal(undefined) };
 }

@@ -48,9 +48,7 @@ export function MoodChoice({ mood, onMood }: Props) {
         import('../../app/readFile'),
         import('../../core/files/moodsFile'),
       ]);
-      const read = await readFile(chosen, MOODS_FILE_LIMIT, (door, bytes) =>
-        door.readMoods(new TextDecoder().decode(bytes)),
-      );
+      const read = await readFile(chosen, MOODS_FILE_LIMIT, (door, bytes) => door.readMoods(bytes));
       await keepMoods(db, read);
       notify({ text: `${read.length} ${read.length === 1 ? 'mood' : 'moods'} brought in.` });
     } catch (error) {

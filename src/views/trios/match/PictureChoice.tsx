@@ -1,5 +1,5 @@
-import { useDropzone } from 'react-dropzone';
 import type { PictureState } from '../../../app/sampling/usePicture';
+import { useFileDrop } from '../../../app/useFileDrop';
 import { PASTED_PICTURE, usePastedPicture } from '../../../app/usePaste';
 import { REFERENCES } from '../../../core/choose/match/references';
 import { Button } from '../../../ui/Button';
@@ -16,11 +16,9 @@ export function PictureChoice({ picture, onChosen }: Props) {
     onChosen();
     picture.open(name, (reader) => reader.open(file));
   };
-  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
-    multiple: false,
-    noClick: true,
-    noKeyboard: true,
-    onDrop: ([file]) => file && take(file, file.name),
+  const { getRootProps, getInputProps, open, isDragActive } = useFileDrop({
+    takes: 'a picture',
+    onFiles: ([file]) => take(file, file.name),
   });
   usePastedPicture((file) => take(file, PASTED_PICTURE));
   return (
