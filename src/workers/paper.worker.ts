@@ -65,18 +65,17 @@ function sheetParts(
 /** Work for paper: the panel as a picture, the sheet as a PDF. */
 const door = {
   async cutPdf(plan: CutPlan): Promise<Uint8Array> {
-    return handOver(await writeCutPdf(plan, await fontAt(others)));
+    return handOver(await writeCutPdf(plan, await sheetFonts()));
   },
 
   weakPairs: async (pairs: readonly PrintedPair[], paper: Paper): Promise<Uint8Array> =>
-    handOver(await writeWeakPairs(pairs, paper, await fontAt(others))),
+    handOver(await writeWeakPairs(pairs, paper, await sheetFonts())),
 
   labels: async (labels: readonly Label[], paper: Paper): Promise<Uint8Array> =>
-    handOver(await writeLabels(labels, paper, await fontAt(others))),
+    handOver(await writeLabels(labels, paper, await sheetFonts())),
 
   async swatchPages(inks: readonly Ink[], card: Card, date: string, paper: Paper): Promise<Uint8Array> {
-    const fonts = { plain: await fontAt(others), bold: await fontAt(bold) };
-    return handOver(await writeSwatchPdf(inks, card, date, paper, fonts));
+    return handOver(await writeSwatchPdf(inks, card, date, paper, await sheetFonts()));
   },
 
   /** An evening's plan with the sheet of each of its recipes behind it. */

@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import sharp from 'sharp';
 import { describe, expect, test } from 'vitest';
+import { FONTS } from '../../testing/fonts';
 import { planCuts } from '../make/cutting/cutPlan';
 import { sheetsAlike } from '../make/cutting/cutText';
 import { writeCutPdf } from './cutPdf';
@@ -18,7 +18,6 @@ const plan = planCuts(LETTER, [
 const [sheet] = plan.sheets;
 if (!sheet) throw new Error('nothing was laid out');
 const POINT = 72 / 25.4;
-const font = new Uint8Array(readFileSync('node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'));
 
 interface Box {
   readonly left: number;
@@ -29,7 +28,7 @@ interface Box {
 
 describe('a cut plan on paper, as readers from the registry find it', () => {
   test('the PDF has a page for each way sheets are cut, of the sheet’s own size, and every cut where it is to be cut, to 0.01 mm', async () => {
-    const pdf = await getDocument({ data: await writeCutPdf(plan, font), verbosity: 0 }).promise;
+    const pdf = await getDocument({ data: await writeCutPdf(plan, FONTS), verbosity: 0 }).promise;
     expect(pdf.numPages).toBe(sheetsAlike(plan).length);
     const page = await pdf.getPage(1);
     const [, , width = 0, height = 0] = page.view;

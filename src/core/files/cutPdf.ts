@@ -1,24 +1,25 @@
-import { LineCapStyle, rgb } from 'pdf-lib';
+import { LineCapStyle } from 'pdf-lib';
 import type { CutPlan } from '../make/cutting/cutPlan';
 import { nameAt, scoreOf, sheetsAlike } from '../make/cutting/cutText';
 import { numberAt } from './cutSvg';
 import { POINT } from './papers';
-import { bytesOf, embedFace, newPdf } from './pdfParts';
+import { bytesOf, newPdf } from './pdfParts';
+import { embedFaces, INK, penOn, type SheetFonts } from './pdfPen';
 
 /**
  * A plan as a PDF: a page for each way its sheets are cut, of the sheet's own size, so that it lies on it line for line.
  * Scores are dotted.
  */
-export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint8Array> {
+export async function writeCutPdf(plan: CutPlan, fonts: SheetFonts): Promise<Uint8Array> {
   const { sheet } = plan;
   const document = await newPdf('Cut plan');
-  const face = await embedFace(document, font);
-  const ink = rgb(0.07, 0.07, 0.07);
+  const faces = await embedFaces(document, fonts);
   const up = (y: number) => (sheet.height - y) * POINT;
   for (const alike of sheetsAlike(plan)) {
     const { placed, cuts } = alike.sheet;
     const page = document.addPage([sheet.width * POINT, sheet.height * POINT]);
-    page.drawText(alike.name, { x: 2 * POINT, y: 2 * POINT, size: 7, font: face, color: ink });
+    const pen = penOn(page, faces);
+    pen.text(alike.name, 2 * POINT, 2 * POINT, 7);
     for (const piece of placed) {
       const { name, x, y, width, height } = piece;
       const score = scoreOf(piece);
@@ -29,24 +30,19 @@ export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint
           thickness: 0.7,
           dashArray: [0, 3],
           lineCap: LineCapStyle.Round,
-          color: ink,
+          color: INK,
         });
       page.drawRectangle({
         x: x * POINT,
         y: up(y + height),
         width: width * POINT,
         height: height * POINT,
-        borderColor: ink,
+        borderColor: INK,
         borderWidth: 0.5,
       });
-      const size = Math.min(9, (width * POINT * 0.9) / Math.max(face.widthOfTextAtSize(name, 1), 1));
-      page.drawText(name, {
-        x: (x + width / 2) * POINT - face.widthOfTextAtSize(name, size) / 2,
-        y: up(y + height * nameAt(piece)),
-        size,
-        font: face,
-        color: ink,
-      });
+      const size = Math.min(9, (width * POINT * 0.9) / Math.max(pen.width(name, 1), 1));
+      const left = (x + width / 2) * POINT - pen.width(name, size) / 2;
+      pen.text(name, left, up(y + height * nameAt(piece)), size);
     }
     for (const [i, cut] of cuts.entries()) {
       const { from, to } = cut;
@@ -56,15 +52,9 @@ export async function writeCutPdf(plan: CutPlan, font: Uint8Array): Promise<Uint
         end: { x: to.x * POINT, y: up(to.y) },
         thickness: 0.7,
         dashArray: [4, 2],
-        color: ink,
+        color: INK,
       });
-      page.drawText(String(i + 1), {
-        x: number.x * POINT,
-        y: up(number.y),
-        size: 7,
-        font: face,
-        color: ink,
-      });
+      pen.text(String(i + 1), number.x * POINT, up(number.y), 7);
     }
   }
   return bytesOf(document);

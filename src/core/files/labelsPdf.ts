@@ -2,7 +2,8 @@ import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
-import { bytesOf, embedFace, newPdf } from './pdfParts';
+import { bytesOf, newPdf } from './pdfParts';
+import { embedFaces, INK, penOn, type SheetFonts } from './pdfPen';
 
 /** Least of white around, mm. Labels stand in three columns, to be cut apart. */
 const MARGIN = 12;
@@ -21,16 +22,16 @@ export interface Label {
 export async function writeLabels(
   labels: readonly Label[],
   paper: Paper,
-  font: Uint8Array,
+  fonts: SheetFonts,
 ): Promise<Uint8Array> {
   const { width: across, height: down } = PAPERS[paper];
   const rows = Math.floor((down - 2 * MARGIN) / LABEL.height);
   const left = (across - COLUMNS * LABEL.width) / 2;
   const document = await newPdf('Labels');
-  const face = await embedFace(document, font);
-  const black = rgb(0.07, 0.07, 0.07);
+  const faces = await embedFaces(document, fonts);
   for (let first = 0; first < labels.length || first === 0; first += COLUMNS * rows) {
     const page = document.addPage([across * POINT, down * POINT]);
+    const pen = penOn(page, faces);
     labels.slice(first, first + COLUMNS * rows).forEach(({ text, under, colour }, i) => {
       const x = left + (i % COLUMNS) * LABEL.width;
       const y = down - MARGIN - (Math.floor(i / COLUMNS) + 1) * LABEL.height;
@@ -39,7 +40,7 @@ export async function writeLabels(
         y: y * POINT,
         width: LABEL.width * POINT,
         height: LABEL.height * POINT,
-        borderColor: black,
+        borderColor: INK,
         borderWidth: 0.25,
       });
       if (colour) {
@@ -50,14 +51,14 @@ export async function writeLabels(
           size: (LABEL.dot / 2) * POINT,
           color: rgb(srgbSignal(r), srgbSignal(g), srgbSignal(b)),
           // White is seen on white.
-          borderColor: black,
+          borderColor: INK,
           borderWidth: 0.25,
         });
       }
       const room = (LABEL.width - 18) * POINT;
-      const size = Math.min(11, room / Math.max(face.widthOfTextAtSize(text, 1), 1));
-      page.drawText(text, { x: (x + 15) * POINT, y: (y + 7.5) * POINT, size, font: face, color: black });
-      page.drawText(under, { x: (x + 15) * POINT, y: (y + 3) * POINT, size: 7, font: face, color: black });
+      const size = Math.min(11, room / Math.max(pen.width(text, 1), 1));
+      pen.text(text, (x + 15) * POINT, (y + 7.5) * POINT, size);
+      pen.text(under, (x + 15) * POINT, (y + 3) * POINT, 7);
     });
   }
   return bytesOf(document);

@@ -1,10 +1,10 @@
-import { readFileSync } from 'node:fs';
 import { deflateSync, strToU8 } from 'fflate';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { decode as decodeText } from 'png-chunk-text';
 import extractChunks from 'png-chunks-extract';
 import sharp from 'sharp';
 import { describe, expect, test } from 'vitest';
+import { FONTS } from '../../testing/fonts';
 import { ink, resolvedOf, WHITE_CARD, withPass } from '../../testing/resolvedRecipes';
 import type { Design } from '../materials/design/design';
 import { paintPanel, pixelsAt } from '../picture/paint';
@@ -98,13 +98,6 @@ describe('a recipe as a code', () => {
 
 const deflated = (text: string): Uint8Array => deflateSync(strToU8(text));
 
-const font = (name: string) => new Uint8Array(readFileSync(`node_modules/${name}`));
-const FONTS = {
-  plain: font('@fontsource/archivo/files/archivo-latin-400-normal.woff'),
-  bold: font('@fontsource/archivo/files/archivo-latin-700-normal.woff'),
-  italic: font('@fontsource/literata/files/literata-latin-400-italic.woff'),
-  others: font('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-};
 const POINT = 72 / 25.4;
 
 /** What a reader finds: the pages' sizes, the panel's size as it is placed, and the text. */

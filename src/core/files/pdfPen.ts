@@ -1,4 +1,5 @@
 import { type PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { fromTheLeft } from './fromTheLeft';
 import { embedFace, wordMeasure } from './pdfParts';
 
 export const [INK, MUTE] = [rgb(0.07, 0.07, 0.07), rgb(0.32, 0.32, 0.32)];
@@ -46,21 +47,24 @@ export async function embedFaces(document: PDFDocument, fonts: SheetFonts): Prom
   return { ...faces, width: (text, look) => widths[look](text) };
 }
 
-/** A text in pieces of one face each: letters its own face has not are set in the other, or become a box. */
+/** A text in pieces of one face and direction each, as they stand from the left: letters its own face has not are set in the other, or become a box. */
 function setIn(
   faces: Pick<Faces, Look | 'others'>,
   text: string,
   look: Look,
 ): { font: PDFFont; text: string }[] {
   const pieces: { font: PDFFont; text: string }[] = [];
-  for (const letter of text) {
-    const code = letter.codePointAt(0) ?? 0;
-    const face = [faces[look], faces.others].find(({ letters }) => letters.has(code));
-    const font = (face ?? faces.others).font;
-    const drawn = face ? letter : '□';
-    const last = pieces.at(-1);
-    if (last?.font === font) last.text += drawn;
-    else pieces.push({ font, text: drawn });
+  for (const piece of fromTheLeft(text)) {
+    const first = pieces.length;
+    for (const letter of piece) {
+      const code = letter.codePointAt(0) ?? 0;
+      const face = [faces[look], faces.others].find(({ letters }) => letters.has(code));
+      const font = (face ?? faces.others).font;
+      const drawn = face ? letter : '□';
+      const last = pieces.length > first ? pieces.at(-1) : undefined;
+      if (last?.font === font) last.text += drawn;
+      else pieces.push({ font, text: drawn });
+    }
   }
   return pieces;
 }

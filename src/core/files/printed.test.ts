@@ -1,8 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, test } from 'vitest';
 import { DEMO_INKS } from '../../data/demo/inks';
+import { FONTS } from '../../testing/fonts';
 import { WHITE_CARD } from '../../testing/resolvedRecipes';
 import { ROWS_A_PAGE, swatchPages } from '../keep/swatches/page';
 import { type Label, writeLabels } from './labelsPdf';
@@ -12,9 +11,6 @@ import { writeWeakPairs } from './weakPairsPdf';
 
 // Fonts are cut down, which takes seconds on a busy machine.
 
-const font = (file: string) => readFileSync(createRequire(import.meta.url).resolve(file));
-const plain = font('@fontsource/archivo/files/archivo-latin-400-normal.woff');
-const bold = font('@fontsource/archivo/files/archivo-latin-700-normal.woff');
 const POINT = 72 / 25.4;
 
 /** What an independent reader finds on each page: its size in mm, its words with where they begin, and its boxes, mm. */
@@ -53,7 +49,7 @@ test('labels stand in three columns at true size, on as many pages as they need,
     { length: 56 },
     (_, i): Label => ({ text: i === 0 ? long : `Ink ${i}`, under: 'dye and hybrid', colour: '#336699' }),
   );
-  const pages = await pagesOf(await writeLabels(labels, 'A4', plain));
+  const pages = await pagesOf(await writeLabels(labels, 'A4', FONTS));
   expect(pages.map(({ width, height }) => [Math.round(width), Math.round(height)])).toEqual([
     [210, 297],
     [210, 297],
@@ -68,7 +64,7 @@ test('labels stand in three columns at true size, on as many pages as they need,
     pages[0]?.words.filter(({ text }) => text.startsWith('Ink ')).map(({ x }) => Math.round(x)),
   );
   expect([...columns].toSorted((p, q) => p - q)).toEqual([27, 89, 151]);
-  expect(await pagesOf(await writeLabels([], 'A4', plain))).toHaveLength(1);
+  expect(await pagesOf(await writeLabels([], 'A4', FONTS))).toHaveLength(1);
 });
 
 describe('a page of swatches', () => {
@@ -76,8 +72,7 @@ describe('a page of swatches', () => {
     'has on %s a row for each ink where its reader looks for it, and says on which card and when',
     async (paper) => {
       const inks = DEMO_INKS.slice(0, ROWS_A_PAGE + 2);
-      const fonts = { plain, bold };
-      const pages = await pagesOf(await writeSwatchPdf(inks, WHITE_CARD, '2026-11-27', paper, fonts));
+      const pages = await pagesOf(await writeSwatchPdf(inks, WHITE_CARD, '2026-11-27', paper, FONTS));
       const laid = swatchPages(inks);
       expect(pages).toHaveLength(2);
       pages.forEach(({ words, width, height }, i) => {
@@ -106,6 +101,18 @@ describe('a page of swatches', () => {
   );
 });
 
+test('names in letters that the application’s own faces have not are printed as they are, on labels and on swatch pages', async () => {
+  const name = 'Ржавый вереск';
+  const labels = await pagesOf(await writeLabels([{ text: name, under: 'pad' }], 'A4', FONTS));
+  const inks = DEMO_INKS.slice(0, 1).map((ink) => ({ ...ink, name }));
+  const swatches = await pagesOf(
+    await writeSwatchPdf(inks, { ...WHITE_CARD, name: 'белый' }, '2026-11-27', 'A4', FONTS),
+  );
+  const told = [labels, swatches].map((pages) => pages[0]?.words.map(({ text }) => text).join(' '));
+  for (const text of told) expect(text?.replace(/ +/g, ' ')).toContain(name);
+  expect(told[1]).toContain('белый');
+});
+
 test('labels and pairs keep within US Letter, where that is the paper', async () => {
   const labels = Array.from({ length: 60 }, (_, i): Label => ({ text: `Ink ${i}`, under: 'pad' }));
   const pairs = Array.from({ length: 12 }, () => [
@@ -113,8 +120,8 @@ test('labels and pairs keep within US Letter, where that is the paper', async ()
     { name: 'Gorse', hex: '#f8d46f' } as const,
   ]);
   for (const pdf of [
-    await writeLabels(labels, 'Letter', plain),
-    await writeWeakPairs(pairs, 'Letter', plain),
+    await writeLabels(labels, 'Letter', FONTS),
+    await writeWeakPairs(pairs, 'Letter', FONTS),
   ])
     for (const { width, height, words } of await pagesOf(pdf)) {
       expect([width, height]).toEqual([expect.closeTo(215.9, 1), expect.closeTo(279.4, 1)]);
@@ -130,7 +137,7 @@ test('pairs to blend have a strip each, with both inks at its ends and room for 
     { name: ink.name, hex: ink.overWhite },
     { name: DEMO_INKS[i + 10]?.name ?? '', hex: DEMO_INKS[i + 10]?.overWhite ?? '#000000' },
   ]);
-  const pages = await pagesOf(await writeWeakPairs(pairs, 'A4', plain));
+  const pages = await pagesOf(await writeWeakPairs(pairs, 'A4', FONTS));
   expect(pages.length).toBe(2);
   const words = pages.flatMap((page) => page.words.map(({ text }) => text));
   for (const [left, right] of pairs) {

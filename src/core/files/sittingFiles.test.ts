@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import ICAL from 'ical.js';
 import { PDFDocument } from 'pdf-lib';
 import { expect, test } from 'vitest';
 import { demoSittings } from '../../data/demo/sittings';
+import { FONTS } from '../../testing/fonts';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { groupOf } from '../make/sitting/fromSheet';
 import { planSitting } from '../make/sitting/plan';
@@ -137,7 +137,6 @@ test('a calendar program reads the evening, its break past midnight, and its rem
 });
 
 test('the PDF has the evening first and the sheets behind it, on as many pages as it takes', async () => {
-  const font = readFileSync('node_modules/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf');
   const picture = paintPanel(resolved, 'dry', 40, 50);
   const sheet = { resolved, unit: 'mm', maker: {}, paper: 'A4', picture, stages: [] } as const;
   const print = {
@@ -147,7 +146,7 @@ test('the PDF has the evening first and the sheets behind it, on as many pages a
     makespan: 130,
     layOut: [{ group: 'Inks' as const, thing: 'Gorse, 0.4 ml' }],
     paper: 'A4' as const,
-    fonts: { plain: font, bold: font, italic: font, others: font },
+    fonts: FONTS,
     sheets: [() => sheet],
   };
   const pagesFor = async (count: number) => {

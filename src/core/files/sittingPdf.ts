@@ -1,4 +1,4 @@
-import { type PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { type PDFDocument, type PDFPage, rgb } from 'pdf-lib';
 import { wrapWords } from '../base/words';
 import { clockAfter } from '../make/sitting/record';
 import { linearRgbOfHex } from '../materials/colour/hex';
@@ -6,8 +6,8 @@ import { srgbSignal } from '../materials/colour/lab';
 import type { LaidOut } from '../sheet/desk';
 import type { Minutes } from '../sheet/times';
 import { PAPERS, type Paper, POINT } from './papers';
-import { bytesOf, newPdf, wordMeasure } from './pdfParts';
-import { embedFaces, INK, MUTE, type SheetFonts } from './pdfPen';
+import { bytesOf, newPdf } from './pdfParts';
+import { embedFaces, type Faces, type Look, MUTE, type Pen, penOn, type SheetFonts } from './pdfPen';
 import { drawSheet, type SheetParts } from './sheetPdf';
 import type { SittingRow } from './sittingRows';
 
@@ -33,24 +33,23 @@ const LINE = 13;
 export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> {
   const document = await newPdf(print.name);
   const faces = await embedFaces(document, print.fonts);
-  const [plain, bold] = [faces.others.font, faces.bold.font];
   const { width: across, height: down } = PAPERS[print.paper];
   const [width, height] = [across * POINT, down * POINT];
-  const flow = flowOn(document, [width, height], plain);
-  flow.line(print.name, { font: bold, size: 16, height: 22 });
+  const flow = flowOn(document, [width, height], faces);
+  flow.line(print.name, { look: 'bold', size: 16, height: 22 });
   flow.wrapped(print.told);
   flow.gap();
   drawTimeline(flow, print, width);
   flow.gap();
-  flow.line('Lay out first', { font: bold, size: 11, height: 16 });
+  flow.line('Lay out first', { look: 'bold', size: 11, height: 16 });
   for (const group of ['Card', 'Inks', 'Brushes', 'Tools'] as const) {
     const own = print.layOut.filter((one) => one.group === group);
     if (own.length === 0) continue;
-    flow.line(group, { font: bold });
+    flow.line(group, { look: 'bold' });
     for (const { thing } of own) flow.wrapped(thing, 16, true);
   }
   flow.gap();
-  flow.line('The order of work', { font: bold, size: 11, height: 16 });
+  flow.line('The order of work', { look: 'bold', size: 11, height: 16 });
   for (const row of print.rows) drawRow(flow, row, print.origin, width);
   let drawn = Promise.resolve();
   for (const sheet of print.sheets) {
@@ -63,52 +62,55 @@ export async function writeSittingPdf(print: SittingPrint): Promise<Uint8Array> 
   return bytesOf(document);
 }
 
-interface Look {
-  readonly font?: PDFFont;
+interface Setting {
+  readonly look?: Look;
   readonly size?: number;
   readonly height?: number;
   readonly x?: number;
 }
 
 interface Flow {
-  readonly font: PDFFont;
   readonly page: () => PDFPage;
+  readonly pen: () => Pen;
   readonly y: () => number;
   /** Room for so much more on this page, or on the next. */
   readonly need: (height: number) => void;
   readonly down: (by: number) => void;
   readonly gap: () => void;
-  readonly line: (text: string, look?: Look) => void;
-  readonly at: (text: string, x: number, room: number, look?: Look) => void;
+  readonly line: (text: string, set?: Setting) => void;
+  readonly at: (text: string, x: number, room: number, set?: Setting) => void;
   readonly wrapped: (text: string, indent?: number, box?: boolean) => void;
 }
 
 /** Lines one under another, on as many pages as it takes. */
-function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): Flow {
+function flowOn(document: PDFDocument, size: [number, number], faces: Faces): Flow {
   const [width, height] = size;
-  const widthAtOne = wordMeasure((text) => plain.widthOfTextAtSize(text, 1));
-  const widthOf = (text: string, font: PDFFont, points: number): number =>
-    font === plain ? points * widthAtOne(text) : font.widthOfTextAtSize(text, points);
   let page = document.addPage(size);
+  let pen = penOn(page, faces);
   let y = height - MARGIN;
   const need = (much: number) => {
     if (y - much > MARGIN) return;
     page = document.addPage(size);
+    pen = penOn(page, faces);
     y = height - MARGIN;
   };
-  const at: Flow['at'] = (text, x, room, { font = plain, size: points = 9 } = {}) => {
+  const at: Flow['at'] = (text, x, room, { look = 'plain', size: points = 9 } = {}) => {
+    const letters = [...text];
     let shown = text;
-    while (shown.length > 1 && widthOf(shown, font, points) > room) shown = `${shown.slice(0, -2)}…`;
-    page.drawText(shown, { x, y, size: points, font, color: INK });
+    while (letters.length > 1 && pen.width(shown, points, look) > room) {
+      letters.pop();
+      shown = `${letters.join('')}…`;
+    }
+    pen.text(shown, x, y, points, look);
   };
-  const line: Flow['line'] = (text, { height: tall = LINE, x = MARGIN, ...look } = {}) => {
+  const line: Flow['line'] = (text, { height: tall = LINE, x = MARGIN, ...set } = {}) => {
     need(tall);
     y -= tall;
-    at(text, x, width - MARGIN - x, look);
+    at(text, x, width - MARGIN - x, set);
   };
   return {
-    font: plain,
     page: () => page,
+    pen: () => pen,
     y: () => y,
     need,
     down: (by) => {
@@ -121,7 +123,7 @@ function flowOn(document: PDFDocument, size: [number, number], plain: PDFFont): 
     line,
     wrapped: (text, indent = 0, box = false) => {
       const room = width - 2 * MARGIN - indent;
-      const lines = wrapWords(text, (one) => widthOf(one, plain, 9) <= room);
+      const lines = wrapWords(text, (one) => pen.width(one, 9) <= room);
       lines.forEach((one, i) => {
         line(one, { x: MARGIN + indent });
         if (box && i === 0)
@@ -164,13 +166,7 @@ function drawTimeline(flow: Flow, { rows, makespan, origin }: SittingPrint, widt
       thickness: 0.3,
       color: MUTE,
     });
-    flow.page().drawText(clockAfter(origin, minute), {
-      x: x(minute) + 2,
-      y: top - 9,
-      size: 7,
-      font: flow.font,
-      color: MUTE,
-    });
+    flow.pen().text(clockAfter(origin, minute), x(minute) + 2, top - 9, 7, 'plain', MUTE);
   }
   flow.down(14);
   const lane = (label: string, own: readonly SittingRow[], height: number) => {

@@ -3,7 +3,8 @@ import { dropIn, FIELD_IDS, FIELDS, type PageBox, swatchPages } from '../keep/sw
 import type { Card } from '../materials/card/card';
 import type { Ink } from '../materials/ink/ink';
 import { PAPERS, type Paper, POINT } from './papers';
-import { bytesOf, embedFace, newPdf } from './pdfParts';
+import { bytesOf, newPdf } from './pdfParts';
+import { embedFaces, type Look, penOn, type SheetFonts } from './pdfPen';
 
 const LINE = 0.4;
 
@@ -16,11 +17,10 @@ export async function writeSwatchPdf(
   card: Card,
   date: string,
   paper: Paper,
-  fonts: { readonly plain: Uint8Array; readonly bold: Uint8Array },
+  fonts: SheetFonts,
 ): Promise<Uint8Array> {
   const document = await newPdf('Swatch book');
-  const plain = await embedFace(document, fonts.plain);
-  const bold = await embedFace(document, fonts.bold);
+  const faces = await embedFaces(document, fonts);
   const black = rgb(0, 0, 0);
   const pages = swatchPages(inks);
   pages.forEach((laid, number) => {
@@ -28,8 +28,9 @@ export async function writeSwatchPdf(
     const page = document.addPage([width * POINT, height * POINT]);
     page.translateContent(((width - laid.width) / 2) * POINT, ((height - laid.height) / 2) * POINT);
     const up = (y: number) => (laid.height - y) * POINT;
-    const write = (text: string, x: number, y: number, size: number, font = plain) =>
-      page.drawText(text, { x: x * POINT, y: up(y), size, font, color: black });
+    const pen = penOn(page, faces);
+    const write = (text: string, x: number, y: number, size: number, look: Look = 'plain') =>
+      pen.text(text, x * POINT, up(y), size, look, black);
     const frame = ({ x, y, width, height }: PageBox) =>
       page.drawRectangle({
         x: x * POINT,
@@ -47,7 +48,7 @@ export async function writeSwatchPdf(
         height: laid.markSize * POINT,
         color: black,
       });
-    write(`Swatches on ${card.name}, ${date}`, 26, 17, 10, bold);
+    write(`Swatches on ${card.name}, ${date}`, 26, 17, 10, 'bold');
     write(
       `page ${number + 1} of ${pages.length}; let it dry, then photograph the whole page in even light`,
       26,
@@ -55,7 +56,7 @@ export async function writeSwatchPdf(
       7,
     );
     for (const { name, label, fields } of laid.rows) {
-      write(name, label.x, label.y + 4.4, 9, bold);
+      write(name, label.x, label.y + 4.4, 9, 'bold');
       for (const id of FIELD_IDS) {
         const box = fields[id];
         frame(box);

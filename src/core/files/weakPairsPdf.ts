@@ -2,7 +2,8 @@ import { rgb } from 'pdf-lib';
 import { type Hex, linearRgbOfHex } from '../materials/colour/hex';
 import { srgbSignal } from '../materials/colour/lab';
 import { PAPERS, type Paper, POINT } from './papers';
-import { bytesOf, embedFace, newPdf } from './pdfParts';
+import { bytesOf, newPdf } from './pdfParts';
+import { embedFaces, INK, penOn, type SheetFonts } from './pdfPen';
 
 const MARGIN = 15;
 const STRIP = { height: 30, gap: 8, dot: 5 } as const;
@@ -16,17 +17,17 @@ export type PrintedPair = readonly { readonly name: string; readonly hex: Hex }[
 export async function writeWeakPairs(
   pairs: readonly PrintedPair[],
   paper: Paper,
-  font: Uint8Array,
+  fonts: SheetFonts,
 ): Promise<Uint8Array> {
   const { width: across, height: down } = PAPERS[paper];
   const rows = Math.floor((down - 2 * MARGIN - HEAD) / (STRIP.height + STRIP.gap));
   const document = await newPdf('Pairs to blend');
-  const face = await embedFace(document, font);
-  const black = rgb(0.07, 0.07, 0.07);
+  const faces = await embedFaces(document, fonts);
   for (let first = 0; first < pairs.length || first === 0; first += rows) {
     const page = document.addPage([across * POINT, down * POINT]);
+    const pen = penOn(page, faces);
     const text = (line: string, x: number, y: number, size: number) =>
-      page.drawText(line, { x: x * POINT, y: y * POINT, size, font: face, color: black });
+      pen.text(line, x * POINT, y * POINT, size);
     text('Guess first, then blend each pair into its strip.', MARGIN, down - MARGIN - 4, 11);
     pairs.slice(first, first + rows).forEach((pair, i) => {
       const y = down - MARGIN - 14 - (i + 1) * (STRIP.height + STRIP.gap) + STRIP.gap;
@@ -36,7 +37,7 @@ export async function writeWeakPairs(
         y: y * POINT,
         width: width * POINT,
         height: STRIP.height * POINT,
-        borderColor: black,
+        borderColor: INK,
         borderWidth: 0.4,
       });
       pair.forEach(({ name, hex }, end) => {
@@ -48,7 +49,7 @@ export async function writeWeakPairs(
           y: (low + 1) * POINT,
           size: (STRIP.dot / 2) * POINT,
           color: rgb(srgbSignal(r), srgbSignal(g), srgbSignal(b)),
-          borderColor: black,
+          borderColor: INK,
           borderWidth: 0.25,
         });
         text(`${end === 0 ? 'left' : 'right'}: ${name}`, x + 6, low, 9);
