@@ -60,7 +60,7 @@ const noCircles: Plugin = {
 
 export default defineConfig({
   plugins: [
-    react(),
+    react({ jsxImportSource: '#isolating' }),
     tailwindcss(),
     noCircles,
     VitePWA({

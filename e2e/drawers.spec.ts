@@ -161,7 +161,7 @@ test('files that are dropped are answered, wherever they fall, however many and 
   const plain = resolvedOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c')]);
   const [one, two, words, photo, table] = await Promise.all([
     kept('one.json', writeRecipeFile({ ...plain, recipe: { ...plain.recipe, name: 'One' } })),
-    kept('two.json', writeRecipeFile({ ...plain, recipe: { ...plain.recipe, name: 'Two' } })),
+    kept('two.json', writeRecipeFile({ ...plain, recipe: { ...plain.recipe, name: 'שתיים' } })),
     kept('words.txt', 'no recipe'),
     kept('photo.jpg', Uint8Array.of(0xff, 0xd8, 0xff, 0xe0)),
     kept('inks.csv', 'name,over_white\nQuern Red,#a02030\n'),
@@ -179,6 +179,9 @@ test('files that are dropped are answered, wherever they fall, however many and 
   await dropOn(main, [one, two]);
   await told('2 recipes are brought in.');
   await expect(opened(page)).toHaveCount(6);
+  // A name that runs from right to left keeps to itself.
+  await page.getByRole('radio', { name: 'List' }).click();
+  await expect(page.getByText('\u2068שתיים\u2069').first()).toBeVisible();
 
   // A photograph is no log, and two are not one.
   await goOn(page, '/log');

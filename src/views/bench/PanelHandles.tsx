@@ -55,8 +55,8 @@ export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
           if (!spec) return [];
           return (
             <Handle
-              {...shared}
               key={`${id} ${placement.id}`}
+              {...shared}
               label={laid.length > 1 ? `${label}, ${placements.noun} ${i + 1}` : label}
               shape="diamond"
               at={grip.at}
@@ -76,8 +76,8 @@ export function PanelHandles({ resolved, unit, board, edit, onDone }: Props) {
         (place, i) =>
           place.name && (
             <Handle
-              {...shared}
               key={place.name}
+              {...shared}
               label={`${inks[place.rung]?.name} from ${place.name}`}
               shape="ring"
               at={reachPoint(place, panel, recipe.rungs[place.rung]?.share ?? 0)}

@@ -37,8 +37,8 @@ export function PassHandles({ resolved, pass, unit, board, edit, onDone }: Props
     const shared = { board, panel, onDone };
     return [
       <Handle
-        {...shared}
         key={name}
+        {...shared}
         label={name}
         shape="ring"
         at={middle}
@@ -48,8 +48,8 @@ export function PassHandles({ resolved, pass, unit, board, edit, onDone }: Props
       ...(design ? designHandles(design, fitParams(IMAGE_PARAMS, params, panel), panel) : []).map(
         ({ key, at, description, shape, moved }) => (
           <Handle
-            {...shared}
             key={`${name} ${key}`}
+            {...shared}
             label={`${name}, ${key}`}
             shape={shape}
             at={at}
