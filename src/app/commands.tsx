@@ -9,6 +9,7 @@ import {
   useState,
 } from 'react';
 import { useAppSelector } from '../store/hooks';
+import { latinKey } from '../ui/latinKey';
 import { isTyping } from '../ui/TypedField';
 
 /** Something the maker can have done by its name, and by a key where it has one. */
@@ -103,9 +104,10 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
   return <CommandContext value={value}>{children}</CommandContext>;
 }
 
-function keyOf({ key, ctrlKey, metaKey, shiftKey, altKey }: KeyboardEvent): string {
+function keyOf(event: KeyboardEvent): string {
+  const { ctrlKey, metaKey, shiftKey, altKey } = event;
   if (altKey) return '';
-  const letter = key.length === 1 ? key.toLowerCase() : key;
+  const letter = latinKey(event);
   return ctrlKey || metaKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${letter}` : letter;
 }
 

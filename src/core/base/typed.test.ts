@@ -20,6 +20,23 @@ test('a number is read with a point or a comma, plain or wide, and a minus of ei
   );
 });
 
+test('figures of other scripts are figures: all of them are worth what Unicode says', () => {
+  expect(readNumber('٦٣٫٥')).toBe(63.5);
+  expect(readNumber('۶۳٫۵')).toBe(63.5);
+  expect(readNumber('−६३')).toBe(-63);
+  expect(parseLength('٤ ½', 'in')).toBe(parseLength('4 ½', 'in'));
+  // Numerals of each script in their order. Source: CLDR numbering systems, as the platform has them.
+  for (const system of Intl.supportedValuesOf('numberingSystem')) {
+    const one = new Intl.NumberFormat(`en-u-nu-${system}`, { useGrouping: false });
+    const ten = Array.from({ length: 10 }, (_, figure) => one.format(figure));
+    if (ten.every((figure) => /^\p{Nd}$/u.test(figure)))
+      expect(
+        ten.map((figure) => readNumber(figure)),
+        system,
+      ).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9]);
+  }
+});
+
 test('what is no number is none, though the language would make one of it', () => {
   for (const text of ['', ' ', 'ten', '1e3', '0x10', 'Infinity', '1.2.3', '1,2,3', '-', '.', '5 mm'])
     expect(readNumber(text), text).toBeUndefined();

@@ -12,6 +12,7 @@ import {
   type Unit,
 } from '../../core/base/length';
 import { spread } from '../../core/base/spread';
+import { plainSigns } from '../../core/base/typed';
 import { markRange, moveMark } from '../../core/recipe/editLadder';
 import { type Mark, marksOf } from '../../core/recipe/marks';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -181,7 +182,7 @@ function Handle(props: HandleProps) {
     onDone,
   });
   const onKeyDown = (event: KeyboardEvent) => {
-    const opens = event.key === 'Enter' || /^[0-9]$/.test(event.key);
+    const opens = event.key === 'Enter' || /^[0-9]$/.test(plainSigns(event.key));
     if (!opens || event.ctrlKey || event.metaKey || event.altKey) return grip.onKeyDown(event);
     event.preventDefault();
     setWriting(event.key === 'Enter' ? '' : event.key);

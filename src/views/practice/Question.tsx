@@ -3,6 +3,7 @@ import { unbroken } from '../../core/base/words';
 import type { Answer, Item, OrderItem, PickItem, PlaceItem } from '../../core/practice/exercises/definition';
 import { EXERCISES } from '../../core/practice/exercises/exercises';
 import { Button } from '../../ui/Button';
+import { figureKey } from '../../ui/latinKey';
 import { FaceView } from './FaceView';
 
 interface Props<Asked extends Item> {
@@ -46,7 +47,7 @@ const placed = <T,>(list: readonly T[]) => list.map((one, place) => ({ one, plac
 /** Digits press the option of that number. */
 function useDigits(count: number, press: (place: number) => void): void {
   const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
-    const place = Number(event.key) - 1;
+    const place = (figureKey(event) ?? 0) - 1;
     if (event.ctrlKey || event.metaKey || event.altKey || !(place >= 0 && place < count)) return;
     if (event.target instanceof HTMLElement && event.target.closest('input')) return;
     event.preventDefault();
