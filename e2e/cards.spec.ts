@@ -17,7 +17,7 @@ test('one recipe lies on all cards, the best fit first, and opens on another; a 
   await expect(all.getByRole('heading').last()).toContainText(/kraft|black/);
   await expect(all).toContainText('cannot be told from the bare card');
   await expectAccessible(page, 'on all cards');
-  await page.getByRole('button', { name: 'Open a copy on kraft 280 g/m²' }).click();
+  await page.getByRole('button', { name: 'Open a copy on it: kraft 280 g/m²' }).click();
   await expect(word(page, 'Card')).toHaveText('kraft 280 g/m²');
 
   await goOn(page, '/cards');
@@ -43,7 +43,7 @@ test('one recipe lies on all cards, the best fit first, and opens on another; a 
   await form.getByRole('button', { name: 'Keep' }).click();
   await expect(tile).toContainText('6 left');
 
-  await drawer.getByRole('button', { name: 'Take smooth white 350 g/m² out' }).click();
+  await drawer.getByRole('button', { name: 'Take out smooth white 350 g/m²' }).click();
   await expect(page.getByText(/smooth white 350 g\/m² stays: it is under/).first()).toBeVisible();
   await tile.getByRole('button', { name: /^Take/ }).click();
   await expect(drawer.getByRole('listitem')).toHaveCount(8);

@@ -54,7 +54,7 @@ test('a drawing is opened, cleaned, measured, kept, laid as a resist, and stays 
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText('Kiln star, 40 mm wide');
   await expect(page.getByText('Saved')).toBeVisible();
   await goOn(page, '/designs');
-  await tile.getByRole('button', { name: 'Take Kiln star away' }).click();
+  await tile.getByRole('button', { name: 'Take away Kiln star' }).click();
   await expect(page.getByText(/Kiln star stays: it is used in Kiln-opening/).first()).toBeVisible();
   await expect(designs(page)).toHaveCount(16);
   expect(await page.title()).toBe('Tint Ladder');
@@ -106,7 +106,7 @@ test('a picture is outlined, its pale parts where they are meant, taken away and
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Keep leaf as an SVG file' }).click();
   expect((await download).suggestedFilename()).toBe('leaf.svg');
-  await page.getByRole('button', { name: 'Take leaf away' }).click();
+  await page.getByRole('button', { name: 'Take away leaf' }).click();
   await expect(designs(page)).toHaveCount(15);
   const told = page.getByRole('listitem').filter({ hasText: 'leaf is gone' });
   await told.getByRole('button', { name: 'Undo' }).click();

@@ -64,8 +64,8 @@ test('a panel from its inks to its sheet by keyboard alone', async ({ page }) =>
   await expect(steps).toContainText('Emboss the resist');
   await command(page, 'will it be seen');
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('button', { name: /^Coat with / }).first()).toBeVisible();
-  await tabTo(page, /^Coat with /);
+  await expect(dialog.getByRole('button', { name: /^Coat with it: / }).first()).toBeVisible();
+  await tabTo(page, /^Coat with it: /);
   await page.keyboard.press('Enter');
   await expect(dialog.getByText('laid', { exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -151,7 +151,7 @@ test('a control that goes with what it took away leaves the keys to the next; th
   page,
 }) => {
   await page.goto('/cards');
-  await page.getByRole('button', { name: 'Take black 300 g/m² out' }).focus();
+  await page.getByRole('button', { name: 'Take out black 300 g/m²' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Change smooth cream 300 g/m²' })).toBeFocused();
 

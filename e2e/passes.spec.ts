@@ -58,7 +58,7 @@ test('a clear resist under a dark coat: the design stays, what offends is told, 
   await expectAccessible(page, 'a resist, seen');
   const coats = dialog.getByRole('region', { name: 'Top coat over a clear resist' });
   await expect(coats).toContainText('none is on the shelf');
-  await coats.getByRole('button', { name: 'Coat with Sloe Deep' }).click();
+  await coats.getByRole('button', { name: 'Coat with it: Sloe Deep' }).click();
   await expect(coats.getByRole('listitem').filter({ hasText: 'laid' })).toContainText('Sloe Deep');
   await page.keyboard.press('Escape');
 

@@ -123,7 +123,7 @@ test('what a maker foresees of a join, and what came of it, is kept with the pan
 }) => {
   await page.goto('/log');
   await page.getByRole('button', { name: 'Look at the demo’s log' }).click();
-  await page.getByRole('link', { name: /^No 30,/ }).click({ timeout: 30_000 });
+  await page.getByRole('link', { name: /^No 30 / }).click({ timeout: 30_000 });
   const foresee = page.getByLabel(/^What you foresee of /).first();
   await foresee.selectOption('mud');
   await expect(page.getByText(/^The model says: /).first()).toBeVisible();

@@ -43,7 +43,7 @@ test('an ink is added by its reading in Lab, found, used on the bench, changed a
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText('Heron Mid');
   await page.getByRole('link', { name: 'Inks' }).click();
   await page.getByRole('searchbox').fill('heron');
-  await page.getByRole('button', { name: 'Take Heron Mid off the shelf' }).click();
+  await page.getByRole('button', { name: 'Take off Heron Mid' }).click();
   await expect(page.getByText('Heron Mid stays').first()).toBeVisible();
 });
 
@@ -143,7 +143,7 @@ test('an ink taken off comes back with undo; nothing serious for axe on the form
   page,
 }) => {
   await openShelf(page);
-  await page.getByRole('button', { name: 'Take Alder Deep off the shelf' }).click();
+  await page.getByRole('button', { name: 'Take off Alder Deep' }).click();
   await expect(status(page)).toHaveText('71 of 71');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(status(page)).toHaveText('72 of 72');

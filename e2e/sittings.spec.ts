@@ -122,7 +122,7 @@ test('two dozen invitations in three recipes are planned, worked through, late, 
     timeout: 60_000,
   });
   await goOn(page, '/log');
-  await expect(page.getByRole('link', { name: /^No 24,/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^No 24 / })).toBeVisible();
   await goOn(page, '/cards');
   await expect(page.getByText(`${24 - Math.min(sheets, 24)} left`).first()).toBeVisible();
 });

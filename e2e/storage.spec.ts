@@ -56,7 +56,7 @@ test('undo brings back a recipe whose ink was taken off: it stands in as it was,
   await expect(page.getByRole('region', { name: 'Readings' })).not.toContainText('Tarn Mid');
   await page.getByRole('link', { name: 'Inks' }).click();
   await page.getByRole('searchbox').fill('tarn mid');
-  await page.getByRole('button', { name: 'Take Tarn Mid off the shelf' }).click();
+  await page.getByRole('button', { name: 'Take off Tarn Mid' }).click();
   await expect(page.locator('main').getByRole('status')).toHaveText('0 of 71');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(name(page)).toHaveValue('Kiln-opening invitation, run 2');
@@ -284,9 +284,9 @@ test('one bad record costs that record: lists show the rest and name it; it goes
   const damaged = page.getByRole('list', { name: 'Damaged' });
   await expect(damaged.getByRole('listitem')).toHaveCount(3);
   const download = page.waitForEvent('download');
-  await damaged.getByRole('button', { name: 'Keep Broken rungs as a file' }).click();
+  await damaged.getByRole('button', { name: 'Keep as a file: Broken rungs' }).click();
   expect((await download).suggestedFilename()).toBe('broken-rungs.json');
-  await damaged.getByRole('button', { name: 'Take Broken rungs out' }).click();
+  await damaged.getByRole('button', { name: 'Take out Broken rungs' }).click();
   await expect(damaged.getByRole('listitem')).toHaveCount(2);
   await page.goto('/bench/bad');
   await expect(page.getByRole('heading', { name: 'This recipe is not here' })).toBeVisible();

@@ -39,7 +39,7 @@ export function CardTile({ card, unit, onEdit, onRemove }: Props) {
           <Button aria-label={`Change ${name}`} onClick={() => onEdit(card)}>
             Change
           </Button>
-          <Button look="bare" aria-label={`Take ${name} out`} onClick={() => onRemove(card)}>
+          <Button look="bare" aria-label={`Take out ${name}`} onClick={() => onRemove(card)}>
             Take out
           </Button>
         </div>

@@ -103,7 +103,7 @@ function OnCard({ resolved, fit, wetness }: Props) {
           <Button onClick={() => navigate(`/bench/${resolved.recipe.id}`)}>On the bench now</Button>
         ) : (
           <Button
-            aria-label={`Open a copy on ${resolved.card.name}`}
+            aria-label={`Open a copy on it: ${resolved.card.name}`}
             onClick={() =>
               void openNew({ ...resolved.recipe, name: `${name}, ${resolved.card.name}`.slice(0, 100) })
             }

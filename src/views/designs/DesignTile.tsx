@@ -51,7 +51,7 @@ export function DesignTile({ design, finest, unit, onEdit, onRemove }: Props) {
             SVG
           </Button>
           {onRemove && (
-            <Button look="bare" aria-label={`Take ${name} away`} onClick={() => onRemove(design)}>
+            <Button look="bare" aria-label={`Take away ${name}`} onClick={() => onRemove(design)}>
               Take away
             </Button>
           )}

@@ -22,12 +22,8 @@ function PanelTile({ panel }: { readonly panel: MadePanel }) {
   // A panel that goes by its inks need not be told them twice.
   const under = panel.name === inks ? (panel.made?.card.name ?? '') : inks;
   return (
-    <Link
-      to={`/log/${panel.id}`}
-      aria-label={`No ${panel.number}, ${panel.name}, ${tellDay(panel.date)}`}
-      className="flex h-full flex-col bg-pane p-3 hover:bg-field"
-    >
-      <span className="grid flex-1 place-items-center">
+    <Link to={`/log/${panel.id}`} className="flex h-full flex-col bg-pane p-3 hover:bg-field">
+      <span aria-hidden="true" className="grid flex-1 place-items-center">
         <span className="block shadow-[0_1px_3px_#0006,0_6px_14px_-6px_#0006]">
           <PanelImage panel={panel} {...TILE.picture} />
         </span>
@@ -35,7 +31,9 @@ function PanelTile({ panel }: { readonly panel: MadePanel }) {
       <span className="mt-2 flex items-baseline gap-2">
         <strong className="tabular-nums">No {panel.number}</strong>
         <span className="min-w-0 flex-1 truncate">{panel.name}</span>
-        {panel.favourite && <Star size={13} aria-label="best of its sitting" fill="currentColor" />}
+        {panel.favourite && (
+          <Star size={13} role="img" aria-label="best of its sitting" fill="currentColor" />
+        )}
       </span>
       <span className="truncate text-small">{under}</span>
       <span className="truncate text-small text-mute">

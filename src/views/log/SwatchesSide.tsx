@@ -255,7 +255,12 @@ function Book({ inks, card, swatches }: BookProps) {
     });
   }, [inks, card, swatches]);
   return (
-    <div className="overflow-x-auto">
+    <section
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+      tabIndex={0}
+      aria-label="Book of swatches"
+      className="overflow-x-auto"
+    >
       <table className="w-full min-w-[44rem] max-w-5xl">
         <caption className="sr-only">Swatches on {card.name}: predicted above, read below</caption>
         <thead className="text-left text-small text-mute">
@@ -300,6 +305,6 @@ function Book({ inks, card, swatches }: BookProps) {
           ))}
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }

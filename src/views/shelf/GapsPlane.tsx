@@ -113,7 +113,7 @@ function Chosen({ next: { ink, best }, card, onWish }: ChosenProps) {
   return (
     <section aria-label={`What ${ink.name} would add`} className="mt-4">
       <header className="flex items-center gap-4">
-        <h3 className="font-semibold">The best with {ink.name}</h3>
+        <h2 className="font-semibold">The best with {ink.name}</h2>
         {onWish && <Button onClick={() => onWish(ink)}>Wish for it</Button>}
       </header>
       <ul className="mt-2 flex flex-wrap gap-5">

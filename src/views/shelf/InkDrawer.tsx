@@ -211,7 +211,7 @@ function useColumns(onEdit: Props['onEdit'], onRemove: Props['onRemove']) {
             <Button
               look="bare"
               className="text-mute"
-              aria-label={`Take ${original.ink.name} off the shelf`}
+              aria-label={`Take off ${original.ink.name}`}
               onClick={() => onRemove(original.ink)}
             >
               Take off

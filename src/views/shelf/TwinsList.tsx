@@ -81,7 +81,7 @@ function Pair({ twins: { pair, difference }, onEdit, onRemove }: PairProps) {
             <Button aria-label={`Change ${ink.name}`} onClick={() => onEdit(ink)}>
               Change
             </Button>
-            <Button aria-label={`Take ${ink.name} off the shelf`} onClick={() => onRemove(ink)}>
+            <Button aria-label={`Take off ${ink.name}`} onClick={() => onRemove(ink)}>
               Take off
             </Button>
           </div>

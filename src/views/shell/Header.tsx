@@ -77,13 +77,12 @@ export function Header({ onOpen }: { readonly onOpen: (what: Open) => void }) {
       </nav>
       <Button
         aria-label="Find anything"
+        aria-keyshortcuts="Control+K"
         className="max-lg:size-11 max-lg:justify-center max-md:hidden"
         onClick={() => onOpen('palette')}
       >
         <Search size={15} aria-hidden="true" className="lg:hidden" />
-        <span className="max-lg:hidden">
-          Find <kbd className="font-sans text-mute">Ctrl K</kbd>
-        </span>
+        <span className="max-lg:hidden after:text-mute after:content-['_Ctrl_K']">Find</span>
       </Button>
       <Button
         aria-label="Desk settings"

@@ -38,7 +38,7 @@ export function StoredHere() {
                   {one.name} <span className="text-mute">({one.table})</span>
                 </span>
                 <Button
-                  aria-label={`Keep ${one.name} as a file`}
+                  aria-label={`Keep as a file: ${one.name}`}
                   onClick={() =>
                     download(
                       `${fileNameOf(one.name)}.json`,
@@ -51,7 +51,7 @@ export function StoredHere() {
                 </Button>
                 <Button
                   look="bare"
-                  aria-label={`Take ${one.name} out`}
+                  aria-label={`Take out ${one.name}`}
                   onClick={async () => {
                     const undo = await dropDamaged(db, one);
                     notify({ text: `${one.name} is out.`, undo: () => void undo() });

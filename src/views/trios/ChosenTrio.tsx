@@ -72,7 +72,7 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
         <Button
           look="strong"
           className="max-sm:min-h-11"
-          aria-label={`Open ${names} on the bench`}
+          aria-label={`Open on the bench: ${names}`}
           onClick={() => onOpen(inks)}
         >
           Open on the bench
@@ -80,7 +80,7 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
         <Button
           className="max-sm:min-h-11"
           aria-pressed={isKept}
-          aria-label={`Keep ${names}`}
+          aria-label={`${isKept ? 'Kept' : 'Keep'} ${names}`}
           onClick={() => onKeep(inks, isKept)}
         >
           {isKept ? 'Kept' : 'Keep'}
@@ -88,7 +88,7 @@ export function ChosenTrio({ trio, card, wetness, isCompared, isKept, onOpen, on
         <Button
           className="max-sm:min-h-11"
           aria-pressed={isCompared}
-          aria-label={`Compare ${names}`}
+          aria-label={`${isCompared ? 'Compared' : 'Compare'} ${names}`}
           onClick={() => onCompare(trio)}
         >
           {isCompared ? 'Compared' : 'Compare'}

@@ -61,7 +61,7 @@ export function CompareTray({ trios, card, onOpen, onDrop }: Props) {
                     </button>
                   );
                 })}
-                <Button aria-label={`Put ${names} away`} onClick={() => onDrop(trio)}>
+                <Button aria-label={`Put away ${names}`} onClick={() => onDrop(trio)}>
                   Put away
                 </Button>
               </div>

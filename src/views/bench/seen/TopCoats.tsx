@@ -75,7 +75,7 @@ export function TopCoats({ resolved, shelf, resist, edit }: Props) {
                   ) : (
                     !isBlackDye(ink) && (
                       <Button
-                        aria-label={`Coat with ${ink.name}`}
+                        aria-label={`Coat with it: ${ink.name}`}
                         onClick={() => edit((recipe) => coatResist(recipe, resist.id, ink.id))}
                       >
                         Coat with it
