@@ -114,6 +114,8 @@ test('a table goes out, and one comes in after a look at what it would do, with 
   await page.getByRole('button', { name: 'Export' }).first().click();
   await page.getByRole('menuitem', { name: 'As a table' }).click();
   expect((await file).suggestedFilename()).toBe('inks.csv');
+  // By its mark a spreadsheet knows its letters.
+  expect(await readFile(await (await file).path(), 'utf8')).toMatch(/^\uFEFFname,/);
   await page.getByRole('button', { name: 'Import' }).click();
   const pasted = page.getByLabel('Pasted rows');
   await pasted.fill('price;amount\n1;2');

@@ -178,7 +178,7 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
     return readFileSync(await (await download).path());
   };
   const table = (await out('Table (CSV)')).toString();
-  expect(table.split('\r\n')[0]).toBe('from,to,minutes,hands,panel,recipe,work,brush,mat,dry_at');
+  expect(table.split('\r\n')[0]).toBe('\uFEFFfrom,to,minutes,hands,panel,recipe,work,brush,mat,dry_at');
   expect(table.split('\r\n').length).toBeGreaterThan(100);
   const calendar = (await out('Calendar (iCalendar)')).toString();
   expect(calendar).toContain('SUMMARY:Kiln-opening invitations\\, third evening');

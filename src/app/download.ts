@@ -7,3 +7,9 @@ export function download(name: string, type: string, contents: string | Uint8Arr
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/**
+ * Hands a table to the browser. It begins with a byte order mark, by which a spreadsheet knows its letters: without, the usual
+ * one takes UTF-8 for a Western page, and names with accents come back from it spoiled (common practice).
+ */
+export const downloadTable = (name: string, csv: string): void => download(name, 'text/csv', `\uFEFF${csv}`);

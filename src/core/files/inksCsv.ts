@@ -4,6 +4,7 @@ import { type Hex, parseColour } from '../materials/colour/hex';
 import { INK_DEPTHS, INK_LIMITS, type Ink, type InkDepth } from '../materials/ink/ink';
 import { INK_KIND_IDS, INK_KINDS, type InkKindId } from '../materials/ink/kinds';
 import { FileError } from './fileError';
+import { FORMULA } from './formula';
 import type { InkRow } from './inkImport';
 
 /** Columns of an ink table, in the order they are written. docs/formats/inks-csv.md describes them. */
@@ -27,8 +28,6 @@ const REQUIRED: readonly Column[] = ['name', 'over_white'];
 /** An ink table over this, in bytes or in rows, is refused. */
 export const INK_CSV_LIMITS = { bytes: 8_000_000, rows: 20_000 } as const;
 
-/** A cell that a spreadsheet would take for a formula begins with one of these, or did before it was made inert. */
-const FORMULA = /^'*[=+\-@\t\r]/;
 /** Such a cell is written behind an apostrophe, which spreadsheets take for "text follows". */
 const inert = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
 const bare = (text: string): string => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);

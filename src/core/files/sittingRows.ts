@@ -5,6 +5,7 @@ import { clockAfter, type SittingRecord } from '../make/sitting/record';
 import type { Planned } from '../make/sitting/sitting';
 import type { Hex } from '../materials/colour/hex';
 import type { Minutes } from '../sheet/times';
+import { FORMULA } from './formula';
 
 /** One piece of an evening's work as it goes out: in words, with its times. */
 export interface SittingRow extends Pick<Planned, 'does' | 'start' | 'end' | 'hand'> {
@@ -35,7 +36,7 @@ export const writeSittingCsv = (rows: readonly SittingRow[], origin: string): st
       mat: mat ?? '',
       dry_at: dryAt === undefined ? '' : clockAfter(origin, dryAt),
     })),
-    { newline: '\r\n', escapeFormulae: true },
+    { newline: '\r\n', escapeFormulae: FORMULA },
   )}\r\n`;
 
 interface Calendared {

@@ -1,6 +1,6 @@
 import { createColumnHelper } from '@tanstack/react-table';
 import { type ReactNode, useMemo, useState } from 'react';
-import { download } from '../../app/download';
+import { downloadTable } from '../../app/download';
 import { useOnce } from '../../app/once';
 import { useDatabase } from '../../app/session';
 import { TagMenu } from '../../app/TagMenu';
@@ -247,7 +247,7 @@ function Taken({ inks, tags, families, onDone }: TakenProps) {
   });
   const exportThem = async () => {
     const { writeInksCsv } = await import('../../core/files/inksCsv');
-    download('inks.csv', 'text/csv', writeInksCsv(inks));
+    downloadTable('inks.csv', writeInksCsv(inks));
   };
   const remove = useOnce(async () => {
     const gone = await removeInks(

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { CardSelect } from '../../app/CardSelect';
-import { download } from '../../app/download';
+import { download, downloadTable } from '../../app/download';
 import { useOnce } from '../../app/once';
 import { type Shelf, useDatabase, useShelf } from '../../app/session';
 import { useAddressed } from '../../app/useAddressed';
@@ -74,7 +74,7 @@ function ShelfPage({ shelf }: { readonly shelf: Shelf }) {
   };
   const exportAll = async () => {
     const { writeInksCsv } = await import('../../core/files/inksCsv');
-    download('inks.csv', 'text/csv', writeInksCsv(shelf.inks));
+    downloadTable('inks.csv', writeInksCsv(shelf.inks));
   };
   const exportPalette = async () => {
     const { writeGpl } = await import('../../core/files/gpl');

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { download } from '../../app/download';
+import { download, downloadTable } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
 import { usePrint } from '../../app/panel/printing';
 import { useDatabase } from '../../app/session';
@@ -60,7 +60,7 @@ export default function OutMenu({ known, plan, outlay, origin }: Props) {
     });
   const csv = async () => {
     const { writeSittingCsv } = await import('../../core/files/sittingRows');
-    download(`${name}.csv`, 'text/csv', writeSittingCsv(rows(), origin));
+    downloadTable(`${name}.csv`, writeSittingCsv(rows(), origin));
   };
   const calendar = async () => {
     const { writeSittingCalendar } = await import('../../core/files/sittingRows');
