@@ -200,6 +200,7 @@ test('files that are dropped are answered, wherever they fall, however many and 
   await goOn(page, '/inks');
   await dropOn(main, [table]);
   await expect(page.getByRole('button', { name: 'Keep 1 ink' })).toBeVisible();
+  await expect(page.getByLabel('Table file')).toHaveValue(/inks\.csv$/);
 
   // A folder is no file.
   await openBench(page);

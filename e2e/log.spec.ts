@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
-import { goOn, pressTwice, test } from './test';
+import { goOn, pastePicture, pressTwice, test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -134,6 +134,8 @@ test('corners are moved by keys, a picture that is none is refused, and readings
   await expect(page.getByRole('alert').filter({ hasText: 'not a PNG, JPEG or WebP' })).toBeVisible();
   await files.setInputFiles({ name: 'no.txt', mimeType: 'text/plain', buffer: Buffer.from('BEGIN_DATA\n') });
   await expect(page.getByRole('alert').filter({ hasText: 'BEGIN_DATA_FORMAT' })).toBeVisible();
+  await pastePicture(page, Buffer.from('nor is this'));
+  await expect(page.getByRole('alert').filter({ hasText: 'not a PNG, JPEG or WebP' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Without a desk at hand' }).click();
   await page.getByRole('menuitem', { name: 'Read it with the simulated colour reader' }).click();

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { test } from './test';
+import { pastePicture, test } from './test';
 
 const matched = (page: Page) => page.getByRole('region', { name: 'Matched inks' });
 const rows = (page: Page) => matched(page).getByRole('listitem');
@@ -91,14 +91,7 @@ test('what is no picture is refused, and the one in sight stays; one’s own is 
   const inks = async () => (await Promise.all([1, 2, 3].map((n) => inkOf(page, n).inputValue()))).sort();
   await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
   // The same, copied elsewhere and pasted.
-  await page.evaluate(
-    (bytes) => {
-      const clipboardData = new DataTransfer();
-      clipboardData.items.add(new File([Uint8Array.from(bytes)], 'image.jpg', { type: 'image/jpeg' }));
-      window.dispatchEvent(new ClipboardEvent('paste', { clipboardData }));
-    },
-    [...(await bandsOnTheSide())],
-  );
+  await pastePicture(page, await bandsOnTheSide());
   await expect(page.getByRole('img', { name: 'Pasted picture' })).toBeVisible();
   await expect.poll(inks).toEqual(['gorse-pale', 'leat-mid', 'tarn-deep']);
 

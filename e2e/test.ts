@@ -87,3 +87,14 @@ export async function dropOn(target: Locator, files: readonly string[]): Promise
     await session.send('Input.dispatchDragEvent', { type, ...at, data });
   await session.detach();
 }
+
+/** Pastes a JPEG into the page, as one that was copied elsewhere. */
+export const pastePicture = (page: Page, picture: Uint8Array): Promise<unknown> =>
+  page.evaluate(
+    (bytes) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.items.add(new File([Uint8Array.from(bytes)], 'image.jpg', { type: 'image/jpeg' }));
+      window.dispatchEvent(new ClipboardEvent('paste', { clipboardData }));
+    },
+    [...picture],
+  );

@@ -3,6 +3,7 @@ import { download } from '../../app/download';
 import { PanelImage } from '../../app/log/PanelImage';
 import { useDatabase } from '../../app/session';
 import { useFileDrop } from '../../app/useFileDrop';
+import { usePastedPicture } from '../../app/usePaste';
 import { useSize } from '../../app/useSize';
 import type { MadePanel } from '../../core/keep/log/made';
 import { numberOf } from '../../core/keep/stand/evening';
@@ -50,6 +51,9 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
     takes: 'a photograph or readings',
     onFiles: ([file]) => void bringIn(file, keepsFull),
   });
+  usePastedPicture((file) => {
+    if (busy === undefined && !isReading) void bringIn(file, keepsFull);
+  });
   const evening = numberOf(panel.id);
   return (
     <section aria-label="As predicted and as made" {...drop.getRootProps({ role: 'region' })}>
@@ -61,6 +65,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
         <Button look={photo ? 'plain' : 'strong'} disabled={busy !== undefined} onClick={drop.open}>
           {photo ? 'Another photograph or readings' : 'Add its photograph, or readings'}
         </Button>
+        {!photo && <span className="text-mute max-sm:hidden">or drop or paste it here</span>}
         {photo && resolved && (
           <Button look={panel.readings.length > 0 ? 'plain' : 'strong'} onClick={() => setReading(true)}>
             Read the photograph

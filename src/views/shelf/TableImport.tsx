@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { bytesOf } from '../../core/files/bytesOf';
 import type { FileError } from '../../core/files/fileError';
 import type { FaultyRow, InkImport } from '../../core/files/inkImport';
@@ -57,6 +57,16 @@ export function TableImport({ inks, dropped, onKeep, onClose }: Props) {
   useEffect(() => {
     if (dropped) void openDropped(dropped);
   }, [dropped]);
+  // The field names a file that was dropped as one that was chosen there.
+  const named = useCallback(
+    (picker: HTMLInputElement | null) => {
+      if (!picker || !dropped) return;
+      const held = new DataTransfer();
+      held.items.add(dropped);
+      picker.files = held.files;
+    },
+    [dropped],
+  );
   return (
     <Modal lies="middle" className="w-[min(40rem,94vw)] space-y-3" described onClose={onClose}>
       <Dialog.Title className="heading text-lg">Import inks</Dialog.Title>
@@ -65,6 +75,7 @@ export function TableImport({ inks, dropped, onKeep, onClose }: Props) {
         least name and over_white.
       </Dialog.Description>
       <input
+        ref={named}
         type="file"
         accept=".csv,.tsv,.txt,.gpl,text/csv"
         aria-label="Table file"
