@@ -24,9 +24,10 @@ export const fileNameOf = (name: string): string =>
 /** Control characters, marks of direction, joiners of nothing, halves of letters, and what is no character at all. */
 const UNSEEN = /[\p{Cc}\p{Cs}\p{Cn}\p{Co}\u200b\u200e\u200f\u202a-\u202e\u2060-\u2069\ufeff]/gu;
 
-/** A name as it may stand in a list, a file and a drawing: what nobody sees is left out of it, and gaps are single spaces. */
+/** A name as it may stand in a list, a file and a drawing: what nobody sees is left out of it, gaps are single spaces,
+ * and its letters are put together, as file names of some systems are not. */
 export const cleanName = (name: string): string =>
-  name.replace(/\s/g, ' ').replace(UNSEEN, '').replace(/ +/g, ' ').trim();
+  name.replace(/\s/g, ' ').replace(UNSEEN, '').replace(/ +/g, ' ').trim().normalize('NFC');
 
 /** A thing with its name clean; without one that can be seen it is called by what is left to call it. */
 export const withCleanName = <Thing extends { readonly name: string }>(thing: Thing): Thing => {

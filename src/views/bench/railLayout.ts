@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { nameOrder } from '../../core/base/names';
+import { searched } from '../../core/base/searched';
 import { COLOURLESS, chroma, hueDegrees } from '../../core/materials/colour/lab';
 import type { DriedInk } from '../../core/readings/driedShelf';
 
@@ -126,10 +127,10 @@ export function neighbourDot(dots: readonly RailDot[], from: RailDot, key: strin
  * by the alphabet. Undefined where none begins so.
  */
 export function typedDot(dots: readonly RailDot[], typed: string): RailDot | undefined {
-  const wanted = typed.trim().toLowerCase();
+  const wanted = searched(typed.trim());
   if (wanted === '') return undefined;
   const byName = dots.toSorted((p, q) => nameOrder(p.ink.name, q.ink.name));
-  const name = (dot: RailDot) => dot.ink.name.toLowerCase();
+  const name = (dot: RailDot) => searched(dot.ink.name);
   return (
     byName.find((dot) => name(dot).startsWith(wanted)) ??
     byName.find((dot) => name(dot).includes(` ${wanted}`))

@@ -1,5 +1,6 @@
 import { memoOf } from '../../core/base/memo';
 import { nameOrder } from '../../core/base/names';
+import { searched, searchedWords } from '../../core/base/searched';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { RUNS } from '../../core/recipe/runs/runs';
 import type { RecipeRecord } from '../../data/records';
@@ -44,7 +45,7 @@ export function filterRecipes(
   rows: readonly RecipeRow[],
   { text, tag, isFavourite, sort }: RecipeFilter,
 ): RecipeRow[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = searchedWords(text);
   return rows
     .filter((row) => {
       if (tag && !row.tags.includes(tag)) return false;
@@ -56,16 +57,16 @@ export function filterRecipes(
     .toSorted(ORDERS[sort]);
 }
 
-/** What is written of a recipe, in small letters; remembered as long as its row is. */
+/** What is written of a recipe, as it is searched; remembered as long as its row is. */
 const writtenOf = memoOf(({ record: { recipe }, ladder, tags }: RecipeRow): string =>
-  [
-    recipe.name,
-    RUNS[recipe.run.id].label,
-    ladder.card.name,
-    ...ladder.inks.map(({ name }) => name),
-    ...Object.values(recipe.notes ?? {}),
-    ...tags,
-  ]
-    .join(' ')
-    .toLowerCase(),
+  searched(
+    [
+      recipe.name,
+      RUNS[recipe.run.id].label,
+      ladder.card.name,
+      ...ladder.inks.map(({ name }) => name),
+      ...Object.values(recipe.notes ?? {}),
+      ...tags,
+    ].join(' '),
+  ),
 );

@@ -41,13 +41,15 @@ export function TableImport({ inks, dropped, onKeep, onClose }: Props) {
     if (answer && mine === newest.current) setReading(answer);
   };
   const open = async (file: File) => {
-    newest.current++;
+    const mine = ++newest.current;
     setNote(undefined);
     if (file.size > INK_CSV_LIMITS.bytes)
       return setReading({
         refused: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${megabytes(INK_CSV_LIMITS.bytes)} are read. Split it.`,
       });
     const bytes = await bytesOf(file).catch(({ message }: FileError) => message);
+    // Rows were pasted meanwhile, or another file was chosen.
+    if (mine !== newest.current) return;
     if (typeof bytes === 'string') return setReading({ refused: bytes });
     const { text, note: told } = textOf(bytes);
     setNote(told);

@@ -1,4 +1,5 @@
 import { nameOrder } from '../../core/base/names';
+import { searched, searchedWords } from '../../core/base/searched';
 import { nearColour, spokenColour } from '../../core/choose/shelf/colourWord';
 import { plainColour } from '../../core/materials/colour/plainWords';
 import type { Ink } from '../../core/materials/ink/ink';
@@ -37,7 +38,7 @@ export function filterShelf(
   tagsOf: (id: string) => readonly string[],
   { text, family, kind, owned, tag }: ShelfFilter,
 ): Ink[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = searchedWords(text);
   const spoken = spokenColour(text);
   const like = new Set(spoken ? nearColour(spoken, [...dried.values()]).map(({ ink }) => ink.id) : []);
   return inks.filter((ink) => {
@@ -47,17 +48,17 @@ export function filterShelf(
     if (tag && !tagsOf(ink.id).includes(tag)) return false;
     if (words.length === 0) return true;
     const seen = dried.get(ink.id);
-    const written = [
-      ink.name,
-      ink.line,
-      ink.note,
-      INK_KINDS[ink.kind].label,
-      seen?.colour.name,
-      seen && plainColour(seen.lab),
-      ...tagsOf(ink.id),
-    ]
-      .join(' ')
-      .toLowerCase();
+    const written = searched(
+      [
+        ink.name,
+        ink.line,
+        ink.note,
+        INK_KINDS[ink.kind].label,
+        seen?.colour.name,
+        seen && plainColour(seen.lab),
+        ...tagsOf(ink.id),
+      ].join(' '),
+    );
     return like.has(ink.id) || words.every((word) => written.includes(word));
   });
 }

@@ -1,4 +1,5 @@
 import { memoOf } from '../../base/memo';
+import { searched, searchedWords } from '../../base/searched';
 import { deltaE00 } from '../../materials/colour/difference';
 import type { Lab } from '../../materials/colour/lab';
 import { alongLadder } from '../../readings/alongLadder';
@@ -61,29 +62,29 @@ export const workOutLadder = (panel: MadePanel): void => void madeColours(panel)
 /** Whether panels are put in an order that takes the ladders of all of them. */
 export const comparesLadders = ({ sort }: LogFilter): boolean => sort === 'like' || sort === 'unlike';
 
-/** What is written of a panel, in small letters. */
+/** What is written of a panel, as it is searched. */
 const writtenOf = memoOf((panel: MadePanel): string =>
-  [
-    `no ${panel.number}`,
-    panel.name,
-    panel.occasion ?? '',
-    panel.note ?? '',
-    panel.differently ?? '',
-    ...inkNamesOf(panel),
-    ...(panel.made
-      ? [
-          panel.made.card.name,
-          RUNS[panel.made.recipe.run.id].label,
-          ...panel.made.recipe.passes
-            .filter(({ enabled }) => enabled)
-            .map(({ kind }) => PASS_KINDS[kind].label),
-        ]
-      : []),
-    ...(panel.tags ?? []),
-    ...(panel.troubles ?? []).map((trouble) => TROUBLE_NAMES[trouble]),
-  ]
-    .join(' ')
-    .toLowerCase(),
+  searched(
+    [
+      `no ${panel.number}`,
+      panel.name,
+      panel.occasion ?? '',
+      panel.note ?? '',
+      panel.differently ?? '',
+      ...inkNamesOf(panel),
+      ...(panel.made
+        ? [
+            panel.made.card.name,
+            RUNS[panel.made.recipe.run.id].label,
+            ...panel.made.recipe.passes
+              .filter(({ enabled }) => enabled)
+              .map(({ kind }) => PASS_KINDS[kind].label),
+          ]
+        : []),
+      ...(panel.tags ?? []),
+      ...(panel.troubles ?? []).map((trouble) => TROUBLE_NAMES[trouble]),
+    ].join(' '),
+  ),
 );
 
 const familiesOf = memoOf(
@@ -100,7 +101,7 @@ export function filterLog(
   filter: LogFilter,
   inHand?: ResolvedRecipe,
 ): readonly MadePanel[] {
-  const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = searchedWords(filter.text);
   const found = panels.filter((panel) => {
     if (filter.favourite && !panel.favourite) return false;
     if ((panel.rating ?? 0) < filter.rating) return false;
