@@ -372,6 +372,8 @@ test('bench and full sheet have every step and print without the chrome around t
   page,
 }) => {
   await openBench(page);
+  // What a tab, the history and a file that is printed to are called.
+  await expect(page).toHaveTitle('Kiln-opening invitation, run 2 · Tint Ladder');
   // Printed from where one is: every step fits the page's width, and inks are not left out as grounds are.
   await page.emulateMedia({ media: 'print' });
   await page.setViewportSize({ width: 700, height: 1000 });
@@ -386,6 +388,7 @@ test('bench and full sheet have every step and print without the chrome around t
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('link', { name: 'Full sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kiln-opening invitation, run 2');
+  await expect(page).toHaveTitle('Kiln-opening invitation, run 2, the sheet · Tint Ladder');
   const sheet = page.getByRole('article');
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveCount(9);
   // What lies ready is ticked, here and at the desk.
@@ -394,6 +397,7 @@ test('bench and full sheet have every step and print without the chrome around t
   await expect(sheet).toContainText('1 of 13 lie ready.');
   await page.getByRole('link', { name: 'Step by step' }).click();
   await expect(page.getByRole('checkbox', { name: 'brush B, Leat' })).toBeChecked();
+  await expect(page).toHaveTitle('Kiln-opening invitation, run 2, step by step · Tint Ladder');
   await page.getByRole('link', { name: 'Whole sheet' }).click();
   await expect(brush).toBeChecked();
   await sheet.getByRole('button', { name: 'Clear the ticks' }).click();

@@ -57,7 +57,7 @@ test('a drawing is opened, cleaned, measured, kept, laid as a resist, and stays 
   await tile.getByRole('button', { name: 'Take away Kiln star' }).click();
   await expect(page.getByText(/Kiln star stays: it is used in Kiln-opening/).first()).toBeVisible();
   await expect(designs(page)).toHaveCount(16);
-  expect(await page.title()).toBe('Tint Ladder');
+  expect(await page.title()).toBe('Designs · Tint Ladder');
 });
 
 test('hostile files are refused with the reason or lose what is hostile, and the page goes on', async ({
@@ -79,7 +79,7 @@ test('hostile files are refused with the reason or lose what is hostile, and the
   await expect(page.getByRole('alert')).toContainText('20000 × 20000 pixels');
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(designs(page)).toHaveCount(15);
-  expect(await page.title()).toBe('Tint Ladder');
+  expect(await page.title()).toBe('Designs · Tint Ladder');
   expect(asked.filter((url) => url.includes('127.0.0.1:9/'))).toEqual([]);
 });
 

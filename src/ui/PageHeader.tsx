@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { PageTitle } from './PageTitle';
 
 interface Props {
   readonly title: string;
@@ -9,6 +10,7 @@ interface Props {
 /** The head of a view: its name, and what can be done with the whole of it. */
 export const PageHeader = ({ title, children }: Props) => (
   <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+    <PageTitle of={title} />
     <h1 className="heading text-title">{title}</h1>
     {children}
   </header>

@@ -10,6 +10,7 @@ import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { undone } from '../../store/draft';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { PageTitle } from '../../ui/PageTitle';
 import { TypedField } from '../../ui/TypedField';
 import type { Look } from './look';
 
@@ -55,6 +56,7 @@ export const BenchHeader = memo(function BenchHeader(props: Props) {
   return (
     <header className="px-5 pt-3 pb-2 max-sm:px-3">
       <div className="flex flex-wrap items-center gap-2">
+        <PageTitle of={name} />
         <h1 className="sr-only">{name}</h1>
         <span ref={field}>
           <TypedField

@@ -24,6 +24,7 @@ import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { besideText } from '../../ui/besideText';
 import { InkDot } from '../../ui/InkDot';
+import { PageTitle } from '../../ui/PageTitle';
 import { useStepClock } from './useStepClock';
 
 /** One step of the sheet at a time, large, for inky fingers. */
@@ -109,6 +110,7 @@ function Desk({ resolved, unit, maker }: Props) {
   return (
     <main className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
+        <PageTitle of={`${resolved.recipe.name}, step by step`} />
         <h1 className="heading mr-auto min-w-0 truncate">{resolved.recipe.name}</h1>
         <span>
           {done ? 'Done' : `${at + 1} of ${steps.length}`} · {describeClock(clock.whole)} so far

@@ -10,6 +10,7 @@ import { MADE_LIMITS, type MadePanel, RATINGS, resolveMade } from '../../core/ke
 import { Button } from '../../ui/Button';
 import { tellDay } from '../../ui/dates';
 import { Menu } from '../../ui/Menu';
+import { PageTitle } from '../../ui/PageTitle';
 import { TypedField } from '../../ui/TypedField';
 import { MadeAndPredicted } from './MadeAndPredicted';
 import { OnwardList } from './OnwardList';
@@ -26,6 +27,7 @@ export function PanelPage() {
   if (!found.panel)
     return (
       <main className="p-6">
+        <PageTitle of="That panel is not in the log" />
         <h1 className="heading text-title">That panel is not in the log</h1>
         <p className="my-3">It was taken out, or never was here.</p>
         <Link to="/log" className="underline underline-offset-4">
@@ -53,6 +55,7 @@ function Page({ panel }: { readonly panel: MadePanel }) {
         <Link to="/log" className="text-mute underline underline-offset-4">
           Log
         </Link>
+        <PageTitle of={`No ${panel.number}, ${panel.name}`} />
         <h1 className="heading flex items-center gap-2 text-title">
           <span className="tabular-nums">No {panel.number}</span>
           <TypedField

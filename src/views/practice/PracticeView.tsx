@@ -19,6 +19,7 @@ import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { PageHeader } from '../../ui/PageHeader';
+import { PageTitle } from '../../ui/PageTitle';
 import { Segmented } from '../../ui/Segmented';
 import { practiceWorker } from '../../workers/client';
 import { ProgressSide } from './ProgressSide';
@@ -194,6 +195,7 @@ function Session({ of, minutes, onStop }: SessionProps) {
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-4 border-b border-line bg-pane px-4 py-2">
+        <PageTitle of="Practice" />
         <h1 className="heading mr-auto text-lead">{item ? EXERCISES[item.exercise].label : 'Practice'}</h1>
         <span className="tabular-nums">{told}</span>
         {left !== undefined && (

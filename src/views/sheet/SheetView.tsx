@@ -24,6 +24,7 @@ import { shareCare } from '../../core/sheet/sharedCare';
 import { describeMinutes } from '../../core/sheet/times';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
+import { PageTitle } from '../../ui/PageTitle';
 import { StepRow } from './StepRow';
 import { StrayNotes } from './StrayNotes';
 
@@ -72,6 +73,7 @@ function SheetPage({ resolved, unit }: { readonly resolved: ResolvedRecipe; read
     <main
       className={`min-h-0 flex-1 overflow-y-auto p-6 max-sm:p-2 print:overflow-visible print:p-0 ${PAGE[paper]}`}
     >
+      <PageTitle of={`${recipe.name}, the sheet`} />
       <article className="mx-auto max-w-4xl bg-sheet px-8 py-7 print:max-w-none print:p-0">
         <header className="mb-6 flex flex-wrap items-start gap-4 border-b-2 border-text pb-4 print:mb-2 print:flex-nowrap print:pb-1">
           <div className="mr-auto min-w-0">

@@ -48,6 +48,7 @@ import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
+import { PageTitle } from '../../ui/PageTitle';
 import { sittingWorker } from '../../workers/client';
 import { EndOfSitting } from './EndOfSitting';
 import { useNow } from './useNow';
@@ -91,6 +92,7 @@ function Beginning({ record, known }: KnownProps) {
   };
   return (
     <main className="flex min-h-0 flex-1 flex-col items-start gap-4 bg-sheet p-8 text-xl">
+      <PageTitle of={`${record.name}, at the desk`} />
       <h1 className="heading max-w-full text-3xl wrap-anywhere">{record.name}</h1>
       {record.pattern ? (
         <p>This is a pattern. Begin it on an evening first: Sitting …, Begin it today.</p>
@@ -247,6 +249,7 @@ function AtDesk({ record, run, known }: RunProps) {
       className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none"
     >
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2 text-lead">
+        <PageTitle of={`${record.name}, at the desk`} />
         <h1 className="heading mr-auto min-w-0 truncate">{record.name}</h1>
         <span className="tabular-nums">
           {clockOf(moment)} · {Object.keys(run.logged).length} of {all} done

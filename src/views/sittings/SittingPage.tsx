@@ -20,6 +20,7 @@ import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { changeSitting, saveSittings } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { useNotify } from '../../ui/Notices';
+import { PageTitle } from '../../ui/PageTitle';
 import { TypedField } from '../../ui/TypedField';
 import { Before, ByHand, InkAndMaterials, TooLong, WouldHelp } from './Beside';
 import { EveningPicture } from './EveningPicture';
@@ -94,6 +95,7 @@ function Sitting({ record, known }: Props) {
   const isEnded = run?.endedAt !== undefined;
   return (
     <main className="min-h-0 flex-1 overflow-y-auto">
+      <PageTitle of={record.name} />
       <header className="border-b border-line bg-pane px-4 py-3">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <h1 className="heading min-w-0 flex-1 basis-72 text-title">

@@ -5,6 +5,7 @@ import { useDatabase } from '../../app/session';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import type { SittingRecord } from '../../core/make/sitting/record';
 import { readSitting } from '../../data/sittings';
+import { PageTitle } from '../../ui/PageTitle';
 import { useKnownSitting } from './useKnownSitting';
 
 interface Props {
@@ -20,6 +21,7 @@ export function WithSitting({ children }: Props) {
   if (found && !found.record)
     return (
       <main className="p-8">
+        <PageTitle of="This sitting is not here" />
         <h1 className="heading text-xl">This sitting is not here</h1>
         <p className="mt-1">It may have been taken away, or is kept in another browser.</p>
         <Link to="/sittings" className="mt-4 inline-block font-semibold underline underline-offset-4">

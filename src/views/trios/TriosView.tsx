@@ -12,6 +12,7 @@ import type { RelationId } from '../../core/choose/search/relations/relations';
 import type { Ink } from '../../core/materials/ink/ink';
 import { setShares } from '../../core/recipe/editLadder';
 import { listKept } from '../../data/kept';
+import { PageTitle } from '../../ui/PageTitle';
 import { Segmented } from '../../ui/Segmented';
 import { BridgeFinder } from './BridgeFinder';
 import { KeptTrios } from './KeptTrios';
@@ -71,6 +72,7 @@ function Choosing({ shelf }: { readonly shelf: Shelf }) {
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <header className="flex flex-col border-b border-line bg-pane px-5 pt-3 max-sm:gap-2 max-sm:px-3 max-sm:pt-0 max-sm:pb-2">
+        <PageTitle of="Choose inks" />
         <h1 className="sr-only">Choose inks</h1>
         {way === 'trios' ? (
           <SearchSentence choosing={choosing} inks={inks} cards={shelf.cards} tags={known} />
