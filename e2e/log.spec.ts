@@ -228,6 +228,16 @@ test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a p
   await page.getByLabel('Sorted by').selectOption('unlike');
   await expect(page.getByRole('link', { name: /^No / }).first()).toBeVisible();
   await expectAccessible(page, 'the wall');
+  // Whoever comes back from a panel finds the wall as it was left.
+  const wall = page.getByRole('list', { name: 'Panels made' }).locator('..');
+  await wall.evaluate((box) => {
+    box.scrollTop = 500;
+  });
+  await page.getByRole('link', { name: /^No / }).nth(12).click();
+  await expect(page.getByRole('heading', { name: /^No / })).toBeVisible();
+  await page.getByRole('main').getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByLabel('Sorted by')).toHaveValue('unlike');
+  await expect.poll(() => wall.evaluate((box) => box.scrollTop)).toBe(500);
   await page.setViewportSize({ width: 390, height: 844 });
   for (const side of ['panels', 'lessons', 'swatches', 'pads', 'figures']) {
     await page.goto(`/log?side=${side}`);

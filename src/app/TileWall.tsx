@@ -1,5 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ReactNode, useDeferredValue, useRef } from 'react';
+import { useScrolledAsLeft } from '../ui/asLeft';
 import { besideText } from '../ui/besideText';
 import { listBox } from '../ui/listBox';
 import { useSize } from './useSize';
@@ -28,7 +29,9 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
   const width = measured || innerWidth;
   const height = besideText(tile.height);
   const columns = Math.max(Math.floor((width - SIDES) / besideText(tile.width)), 1);
+  const initialOffset = useScrolledAsLeft(`${label}, as pictures`, box);
   const lines = useVirtualizer({
+    initialOffset,
     count: Math.ceil(items.length / columns),
     getScrollElement: () => box.current,
     estimateSize: () => height,

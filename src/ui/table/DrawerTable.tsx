@@ -11,6 +11,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
+import { useAsLeft, useScrolledAsLeft } from '../asLeft';
 import { Button } from '../Button';
 import { besideText } from '../besideText';
 import { Checkbox } from '../Checkbox';
@@ -41,9 +42,9 @@ interface Props<Item extends { readonly id: string }> {
 export function DrawerTable<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, nameOf, rows, columns, hidden, actions } = props;
   const rowHeight = besideText(props.rowHeight ?? 44);
-  const [sorting, setSorting] = useState(props.sorted);
+  const [sorting, setSorting] = useAsLeft(`${label}, sorted`, props.sorted);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(NONE);
-  const [columnVisibility, setColumnVisibility] = useState<VisibilityState>(() =>
+  const [columnVisibility, setColumnVisibility] = useAsLeft<VisibilityState>(`${label}, columns`, () =>
     Object.fromEntries(hidden.map((id) => [id, false])),
   );
   const all = useMemo(() => sortRows(rows, columns, sorting), [rows, columns, sorting]);
@@ -55,7 +56,9 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     [],
   );
   const box = useRef<HTMLDivElement>(null);
+  const initialOffset = useScrolledAsLeft(label, box);
   const lines = useVirtualizer({
+    initialOffset,
     count: all.length,
     getScrollElement: () => box.current,
     estimateSize: () => rowHeight,

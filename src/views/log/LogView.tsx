@@ -15,6 +15,7 @@ import type { MadePanel } from '../../core/keep/log/made';
 import { resolveAnyway } from '../../core/recipe/resolved';
 import { logPanels, removePanels } from '../../data/panels';
 import { useAppSelector } from '../../store/hooks';
+import { useAsLeft } from '../../ui/asLeft';
 import { Button } from '../../ui/Button';
 import Faults from '../../ui/Faults';
 import { useNotify } from '../../ui/Notices';
@@ -113,7 +114,7 @@ async function exportLog(panels: readonly MadePanel[]): Promise<void> {
 }
 
 function Panels({ panels }: { readonly panels: readonly MadePanel[] }) {
-  const [filter, setFilter] = useState<LogFilter>(WHOLE_LOG);
+  const [filter, setFilter] = useAsLeft<LogFilter>('Log, narrowed', WHOLE_LOG);
   const inHand = useInHand();
   const asked = useDeferredValue(filter);
   const comparison = useComparison(panels, comparesLadders(asked));

@@ -12,6 +12,7 @@ import { memoOf } from '../../core/base/memo';
 import { ladderAnyway, resolveAnyway } from '../../core/recipe/resolved';
 import { listRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
+import { useAsLeft } from '../../ui/asLeft';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import Faults from '../../ui/Faults';
@@ -45,7 +46,7 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
   const tags = useTags('recipe');
   const [refusal, setRefusal] = useState<Refusal>();
   const [as, setAs] = useAddressed<As>('as', [...AS]);
-  const [filter, setFilter] = useState<RecipeFilter>(ALL_RECIPES);
+  const [filter, setFilter] = useAsLeft<RecipeFilter>('Recipes, narrowed', ALL_RECIPES);
   const change = (part: Partial<RecipeFilter>) => setFilter((now) => ({ ...now, ...part }));
   const bringIn = async (files: readonly File[]) => setRefusal(await actions.bringIn(files));
   const drop = useFileDrop({

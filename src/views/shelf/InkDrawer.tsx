@@ -1,5 +1,5 @@
 import { createColumnHelper } from '@tanstack/react-table';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { downloadTable } from '../../app/download';
 import { useOnce } from '../../app/once';
 import { useDatabase } from '../../app/session';
@@ -13,6 +13,7 @@ import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { changeRows } from '../../data/changes';
 import { removeInks, saveInks } from '../../data/shelf';
+import { useAsLeft } from '../../ui/asLeft';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useNotify } from '../../ui/Notices';
@@ -32,7 +33,7 @@ interface Props {
 /** The inks as a list: searched, filtered, sorted by any column, several taken at once. */
 export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
   const tags = useTags('ink');
-  const [filter, setFilter] = useState<ShelfFilter>(ALL_INKS);
+  const [filter, setFilter] = useAsLeft<ShelfFilter>('Inks, narrowed', ALL_INKS);
   const change = (part: Partial<ShelfFilter>) => setFilter((now) => ({ ...now, ...part }));
   const driedById = useMemo(() => new Map(dried.map((one) => [one.ink.id, one])), [dried]);
   const shown = useMemo(

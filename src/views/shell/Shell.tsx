@@ -7,6 +7,7 @@ import { StartContext } from '../../app/start';
 import { TOUR_SETTING, TourContext } from '../../app/tour';
 import { writeSetting } from '../../data/settings';
 import { useAppSelector } from '../../store/hooks';
+import { LeftContext } from '../../ui/asLeft';
 import { catchFocus } from '../../ui/focus';
 import { DialogFailed, Failed } from './Failed';
 import { Header } from './Header';
@@ -24,11 +25,14 @@ const DeskSettings = lazy(() => import('./DeskSettings'));
 
 /** What stands around every view: the name, the ways to the work and to the drawers, and what can be found by name. */
 export function Shell() {
+  const [left] = useState(() => new Map<string, unknown>());
   return (
     <ShelfProvider value={useStoredShelf()}>
-      <CommandProvider>
-        <Frame />
-      </CommandProvider>
+      <LeftContext value={left}>
+        <CommandProvider>
+          <Frame />
+        </CommandProvider>
+      </LeftContext>
     </ShelfProvider>
   );
 }
