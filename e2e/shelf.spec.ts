@@ -110,6 +110,9 @@ test('a table goes out, and one comes in after a look at what it would do, with 
   page,
 }) => {
   await openShelf(page);
+  await page.getByRole('searchbox').fill('no ink is called so');
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(status(page)).toHaveText('72 of 72');
   const file = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export' }).first().click();
   await page.getByRole('menuitem', { name: 'As a table' }).click();

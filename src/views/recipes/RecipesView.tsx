@@ -16,6 +16,7 @@ import { useAsLeft } from '../../ui/asLeft';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import Faults from '../../ui/Faults';
+import { NoneMatches } from '../../ui/NoneMatches';
 import { PageHeader } from '../../ui/PageHeader';
 import { SearchField } from '../../ui/SearchField';
 import { Segmented } from '../../ui/Segmented';
@@ -132,12 +133,15 @@ function Drawer({ records, shelf }: { readonly records: readonly RecipeRecord[];
       {drop.isDragActive && (
         <p className="m-4 border-2 border-dashed border-text p-4">Drop the recipe files here.</p>
       )}
-      {shown.length === 0 ? (
+      {records.length === 0 ? (
         <p className="max-w-md p-6">
-          {records.length === 0
-            ? 'No recipe yet. Start a new one, drop an exported recipe or a picture of one on this page, or paste the code of a printed sheet.'
-            : 'No recipe matches. Search for less, or start a new one.'}
+          No recipe yet. Start a new one, drop an exported recipe or a picture of one on this page, or paste
+          the code of a printed sheet.
         </p>
+      ) : shown.length === 0 ? (
+        <NoneMatches onAll={() => setFilter({ ...ALL_RECIPES, sort: filter.sort })}>
+          No recipe matches. Search for less, or start a new one.
+        </NoneMatches>
       ) : as === 'pictures' ? (
         <RecipeGallery {...shared} />
       ) : (

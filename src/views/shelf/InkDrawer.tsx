@@ -16,6 +16,7 @@ import { removeInks, saveInks } from '../../data/shelf';
 import { useAsLeft } from '../../ui/asLeft';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
+import { NoneMatches } from '../../ui/NoneMatches';
 import { useNotify } from '../../ui/Notices';
 import { SearchField } from '../../ui/SearchField';
 import { Segmented } from '../../ui/Segmented';
@@ -99,12 +100,14 @@ export function InkDrawer({ inks, dried, onEdit, onRemove }: Props) {
           {shown.length} of {inks.length}
         </p>
       </search>
-      {shown.length === 0 ? (
+      {inks.length === 0 ? (
         <p className="px-4 py-6">
-          {inks.length === 0
-            ? 'The shelf is empty. Add an ink, import a table or a palette, or read a swatch sheet.'
-            : 'No ink matches. Clear the search, or add the ink.'}
+          The shelf is empty. Add an ink, import a table or a palette, or read a swatch sheet.
         </p>
+      ) : shown.length === 0 ? (
+        <NoneMatches onAll={() => setFilter(ALL_INKS)}>
+          No ink matches. Clear the search, or add the ink.
+        </NoneMatches>
       ) : (
         <DrawerTable
           label="Inks"
