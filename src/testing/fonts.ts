@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { SheetFonts } from '../core/files/pdfPen';
+import { FACE_FILES, type SheetFonts } from '../core/files/pdfPen';
 
-const require = createRequire(import.meta.url);
-const font = (file: string) => new Uint8Array(readFileSync(require.resolve(file)));
+const { resolve } = createRequire(import.meta.url);
+const face = (name: keyof SheetFonts) => new Uint8Array(readFileSync(resolve(FACE_FILES[name])));
 
 /** The faces that everything on paper is set in. */
 export const FONTS: SheetFonts = {
-  plain: font('@fontsource/archivo/files/archivo-latin-400-normal.woff'),
-  bold: font('@fontsource/archivo/files/archivo-latin-700-normal.woff'),
-  italic: font('@fontsource/literata/files/literata-latin-400-italic.woff'),
-  others: font('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+  plain: face('plain'),
+  bold: face('bold'),
+  italic: face('italic'),
+  others: face('others'),
 };

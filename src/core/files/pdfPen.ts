@@ -12,6 +12,14 @@ export interface SheetFonts {
   readonly others: Uint8Array;
 }
 
+/** Where they lie among the packages, for who reads files; the page asks its server for the same. */
+export const FACE_FILES = {
+  plain: '@fontsource/archivo/files/archivo-latin-400-normal.woff',
+  bold: '@fontsource/archivo/files/archivo-latin-700-normal.woff',
+  italic: '@fontsource/literata/files/literata-latin-400-italic.woff',
+  others: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf',
+} as const satisfies Record<keyof SheetFonts, string>;
+
 export type Pen = ReturnType<typeof penOn>;
 export type Look = 'plain' | 'bold' | 'italic';
 
