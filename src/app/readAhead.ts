@@ -1,4 +1,5 @@
 import { type ComponentType, lazy } from 'react';
+import { whenIdle } from '../ui/whenIdle';
 import { handRests } from '../workers/client';
 import { firstPicture } from './panel/firstPicture';
 
@@ -21,7 +22,7 @@ export async function readAhead(): Promise<void> {
   await firstPicture;
   for (const load of waiting.splice(0)) {
     await handRests(RESTED);
-    await new Promise((resolve) => requestIdleCallback(resolve));
+    await new Promise<void>((resolve) => whenIdle(resolve));
     // What cannot be read now is read, and its failure told, when it is opened.
     await load().catch(() => {});
   }

@@ -38,8 +38,12 @@ export interface SearchAnswer {
   readonly took: number;
 }
 
-/** Two workers can fill one table where pages may share memory, which needs the headers that server/app.ts sends. */
-const shares = self.crossOriginIsolated && navigator.hardwareConcurrency > 1;
+/**
+ * Two workers can fill one table where pages may share memory, which needs the headers that server/app.ts sends, and a browser
+ * that knows of it: WebKit may be built without.
+ */
+const shares =
+  self.crossOriginIsolated && typeof SharedArrayBuffer !== 'undefined' && navigator.hardwareConcurrency > 1;
 const memory = (bytes: number): ArrayBufferLike =>
   shares ? new SharedArrayBuffer(bytes) : new ArrayBuffer(bytes);
 

@@ -2,6 +2,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { capitalised } from '../../core/base/words';
 import { type NextTime, tellChange } from '../../core/keep/log/changes';
 import { madeOf } from '../../core/keep/log/made';
 import { TROUBLE_IDS, TROUBLE_NAMES, type TroubleId } from '../../core/keep/log/troubles';
@@ -90,7 +91,7 @@ export default function TroubleFinder({ resolved, action, needsChange = false, o
         <div ref={causes} aria-live="polite" className="self-start">
           {seen && context ? (
             <>
-              <h3 className="heading mb-2 first-letter:uppercase">{TROUBLE_NAMES[seen]}</h3>
+              <h3 className="heading mb-2">{capitalised(TROUBLE_NAMES[seen])}</h3>
               <ol className="space-y-4">
                 {findCauses(seen, context).map((cause) => (
                   <CauseTold

@@ -1,4 +1,5 @@
 import type { Edit } from '../../app/useBench';
+import { capitalised } from '../../core/base/words';
 import type { Recipe } from '../../core/recipe/recipe';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { SCHOOL_IDS, SCHOOLS } from '../../core/recipe/schools/schools';
@@ -9,7 +10,7 @@ import { Select } from '../../ui/Select';
 export function SchoolSelect({ resolved, edit }: { readonly resolved: ResolvedRecipe; readonly edit: Edit }) {
   const { school } = resolved.recipe;
   const suggested = suggestSchool(resolved);
-  const why = school === 'suggested' ? `${suggested.because}.` : schoolOf(resolved).reason;
+  const why = capitalised(school === 'suggested' ? `${suggested.because}.` : schoolOf(resolved).reason);
   return (
     <>
       <Select<Recipe['school']>
@@ -22,7 +23,7 @@ export function SchoolSelect({ resolved, edit }: { readonly resolved: ResolvedRe
         onChange={(next) => edit((recipe) => ({ ...recipe, school: next }))}
         width="w-full"
       />
-      <p className="line-clamp-2 text-small leading-snug text-mute first-letter:uppercase" title={why}>
+      <p className="line-clamp-2 text-small leading-snug text-mute" title={why}>
         {why}
       </p>
     </>

@@ -13,6 +13,7 @@ import { isBare } from '../../core/materials/ink/ink';
 import type { DriedInk } from '../../core/readings/driedShelf';
 import { useAppSelector } from '../../store/hooks';
 import { besideText } from '../../ui/besideText';
+import { whenIdle } from '../../ui/whenIdle';
 import { layRail, neighbourDot, placeNames, type RailDot, railScale, typedDot } from './railLayout';
 import { useTyped } from './useTyped';
 
@@ -167,8 +168,7 @@ function useGradually(dots: readonly RailDot[]): readonly RailDot[] {
   const isAll = count >= dots.length;
   useEffect(() => {
     if (isAll) return;
-    const waiting = requestIdleCallback(() => setCount(count + DRAWN_AT_ONCE), { timeout: 400 });
-    return () => cancelIdleCallback(waiting);
+    return whenIdle(() => setCount(count + DRAWN_AT_ONCE), { timeout: 400 });
   }, [isAll, count]);
   return isAll ? dots : dots.slice(0, count);
 }
