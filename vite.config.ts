@@ -75,7 +75,10 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#c9c9c9',
         theme_color: '#efefef',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff,woff2,ttf,bin}'],

@@ -15,6 +15,7 @@ beforeAll(async () => {
   await mkdir(join(root, 'assets'));
   await writeFile(join(root, 'index.html'), `<meta nonce="${NONCE_PLACEHOLDER}"><title>Tint Ladder</title>`);
   await writeFile(join(root, 'assets', 'main-abc123.js'), 'export const answer = 42;\n'.repeat(200));
+  await writeFile(join(root, 'icon.png'), 'a picture');
   app = await makeApp(root);
 });
 
@@ -73,6 +74,10 @@ test('only its own names and reading methods are answered, and a missing file is
   const page = await app.request('/bench/kiln-mouth');
   expect(page.headers.get('permissions-policy')).toContain('camera=()');
   expect(page.headers.get('x-frame-options')).toBe('DENY');
+});
+
+test('the picture for home screens is served as one', async () => {
+  expect((await app.request('/icon.png')).headers.get('content-type')).toBe('image/png');
 });
 
 test('what has not changed is not sent again', async () => {

@@ -85,10 +85,9 @@ export async function makeApp(root: string) {
     if (c.res.ok) c.res.headers.set('Cache-Control', FOREVER);
   });
   app.use('/assets/*', etag());
-  app.use('/icon.svg', etag());
   app.use('/assets/*', serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('Not found', 404));
-  app.use('/icon.svg', serveStatic({ root }));
+  for (const icon of ['/icon.svg', '/icon.png']) app.use(icon, etag(), serveStatic({ root }));
   app.get('/demo/log.zip', serveStatic({ root }));
   // What makes the page work without this server is asked for anew each time, so that a new version is noticed.
   for (const path of ['/sw.js', '/manifest.webmanifest', '/workbox-*'])

@@ -71,6 +71,7 @@ describe('pads, brushes and swatches', () => {
 });
 
 describe('small pictures of recipes', () => {
+  const SMALL = { type: 'image/webp', bytes: Uint8Array.of(1, 2, 3) } as const;
   const plain = resolvedOf([ink('Gorse', '#e3b20f'), ink('Weir', '#007a7c')]);
   const signOf = (change: Partial<typeof plain>, isPlain = false) =>
     pictureSign({ ...plain, ...change }, isPlain);
@@ -95,9 +96,10 @@ describe('small pictures of recipes', () => {
   test('are found again by their sign in whatever size, and by no other', async () => {
     const db = freshDb();
     const sign = await signOf({});
-    await writeThumbnail(db, { id: 'r1', of: thumbnailOf(sign, 120), picture: new Blob(['x']) });
+    await writeThumbnail(db, { id: 'r1', of: thumbnailOf(sign, 120), picture: SMALL });
     const kept = await readThumbnail(db, 'r1');
     if (!kept) throw new Error('it is gone');
+    expect(kept.picture).toEqual(SMALL);
     expect(isOfSign(kept, sign)).toBe(true);
     expect(isOfSign(kept, sign.slice(0, -1))).toBe(false);
     expect(isOfSign(kept, await signOf({}, true))).toBe(false);
@@ -105,7 +107,7 @@ describe('small pictures of recipes', () => {
 
   test('are not kept where there is no room, which is nobody’s fault; what else goes wrong is told', async () => {
     const db = freshDb();
-    const thumbnail = { id: 'r1', of: 'a panel', picture: new Blob(['x']) };
+    const thumbnail = { id: 'r1', of: 'a panel', picture: SMALL };
     const putting = vi.spyOn(db.thumbnails, 'put');
     putting.mockRejectedValueOnce(new DOMException('no room', 'QuotaExceededError'));
     await writeThumbnail(db, thumbnail);

@@ -1,3 +1,4 @@
+import type { PackedPicture } from '../core/files/packedPicture';
 import type { Card } from '../core/materials/card/card';
 import type { Design } from '../core/materials/design/design';
 import type { Ink } from '../core/materials/ink/ink';
@@ -79,15 +80,13 @@ export interface Thumbnail {
   readonly id: string;
   /** Changes with whatever is seen in it. */
   readonly of: string;
-  readonly picture: Blob;
+  readonly picture: PackedPicture;
 }
 
 /** A photograph, never changed: what it is of decides its id. */
-export interface PhotoRecord {
+export interface PhotoRecord extends PackedPicture {
   /** SHA-1 of its bytes, hexadecimal. */
   readonly id: string;
-  readonly type: 'image/webp' | 'image/jpeg' | 'image/png';
-  readonly bytes: Uint8Array<ArrayBuffer>;
   /** Pixels. */
   readonly width: number;
   readonly height: number;

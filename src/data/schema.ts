@@ -86,6 +86,13 @@ export const SCHEMA: readonly SchemaVersion[] = [
     title: 'sittings, and practice',
     stores: { sittings: 'id, date', practice: '++id, exercise, at', known: 'key, due' },
   },
+  {
+    version: 14,
+    title: 'small pictures as bytes',
+    stores: {},
+    // They are made anew when they are looked at.
+    upgrade: (transaction) => transaction.table('thumbnails').clear(),
+  },
 ];
 
 /** Brings every recipe and named state that needs it from one version of files to the next. */

@@ -4,6 +4,7 @@ import type { Pixels } from '../core/choose/photo/pixels';
 import { bytesOf } from '../core/files/bytesOf';
 import { CGATS_LIMIT, readCgats } from '../core/files/cgats';
 import { refuseLarger } from '../core/files/limits';
+import type { PackedPicture } from '../core/files/packedPicture';
 import { textOf } from '../core/files/textOf';
 import { figuresOf, type LogFigures } from '../core/keep/figures/figures';
 import { type CardLesson, cardLessons } from '../core/keep/learn/cardTint';
@@ -24,6 +25,7 @@ import type { Ink } from '../core/materials/ink/ink';
 import type { Picture } from '../core/picture/paint';
 import { openable } from './openable';
 import { orFaults } from './orFaults';
+import { packed } from './packed';
 
 /** A larger picture is refused. */
 const MOST_MEGAPIXELS = 60;
@@ -33,16 +35,14 @@ const QUALITY = 0.86;
 const FULL_QUALITY = 0.95;
 
 /** A photograph as it is kept. */
-export interface TakenPhoto {
+export interface TakenPhoto extends PackedPicture {
   readonly id: string;
-  readonly type: 'image/webp';
-  readonly bytes: Uint8Array<ArrayBuffer>;
   readonly width: number;
   readonly height: number;
 }
 
 /**
- * A photograph made ready to be kept: the right way up, no longer than that, as WebP, with nothing in it but the picture
+ * A photograph made ready to be kept: the right way up, no longer than that, with nothing in it but the picture
  * (place and camera are dropped, since it is packed anew).
  */
 async function takePhoto(
@@ -56,11 +56,10 @@ async function takePhoto(
   if (!bitmap)
     return { refused: 'The picture is damaged: it cannot be decoded. Copy it again from where it came.' };
   const canvas = drawn(bitmap, Math.min(1, longest / Math.max(bitmap.width, bitmap.height)));
-  const blob = await canvas.convertToBlob({ type: 'image/webp', quality });
-  const bytes = new Uint8Array(await blob.arrayBuffer());
-  const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', bytes));
+  const picture = await packed(canvas, quality);
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', picture.bytes));
   const id = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
-  return { id, type: 'image/webp', bytes, width: canvas.width, height: canvas.height };
+  return { id, ...picture, width: canvas.width, height: canvas.height };
 }
 
 function drawn(bitmap: ImageBitmap, scale: number): OffscreenCanvas {
@@ -90,16 +89,16 @@ async function shownPhoto(
   corners: Corners | undefined,
   width: number,
   height: number,
-): Promise<Blob> {
+): Promise<PackedPicture> {
   if (!corners) {
     const bitmap = await createImageBitmap(new Blob([bytes], { type }));
     const scale = Math.min(1, Math.max(width / bitmap.width, height / bitmap.height));
-    return drawn(bitmap, scale).convertToBlob({ type: 'image/webp', quality: QUALITY });
+    return packed(drawn(bitmap, scale), QUALITY);
   }
   const flat = flatten(await pixelsOf(bytes, type), corners, width, height);
   const canvas = new OffscreenCanvas(width, height);
   canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(flat.data), width, height), 0, 0);
-  return canvas.convertToBlob({ type: 'image/webp', quality: QUALITY });
+  return packed(canvas, QUALITY);
 }
 
 /** What the log asks for that takes a while: photographs, readings and what they teach; beside the page. */

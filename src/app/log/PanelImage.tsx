@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
+import type { PackedPicture } from '../../core/files/packedPicture';
 import { type MadePanel, type PanelPhoto, resolveMade } from '../../core/keep/log/made';
 import { readPhoto } from '../../data/panels';
 import { readThumbnail, writeThumbnail } from '../../data/thumbnails';
@@ -65,7 +66,7 @@ function Photo({ photo, width, height, label }: PhotoProps) {
   const key = `photo ${photo.id} ${width}`;
   const of = JSON.stringify([photo.corners, width, height, ratio]);
   // Shown also where it finds no room to be kept.
-  const [made, setMade] = useState<{ readonly of: string; readonly picture: Blob }>();
+  const [made, setMade] = useState<{ readonly of: string; readonly picture: PackedPicture }>();
   const picture = useLiveQuery(async () => {
     const kept = await readThumbnail(db, key);
     return kept?.of === of ? kept.picture : null;

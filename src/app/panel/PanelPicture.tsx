@@ -1,6 +1,7 @@
 import { useEffect, useEffectEvent, useId, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import type { Wetness } from '../../core/engine/mixing';
 import type { Progress } from '../../core/engine/progress';
+import { blobOf } from '../../core/files/packedPicture';
 import type { Picture } from '../../core/picture/paint';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import type { Database } from '../../data/database';
@@ -57,7 +58,7 @@ async function storedPicture(
     if (!kept) return undefined;
     const { isOfSign, pictureSign } = await import('../../data/thumbnails');
     return isOfSign(kept, await pictureSign(resolved, !grain))
-      ? await createImageBitmap(kept.picture)
+      ? await createImageBitmap(blobOf(kept.picture))
       : undefined;
   } catch {
     // It only shortens the wait: what hinders it is told where the storage is asked for something that is needed.

@@ -1,4 +1,5 @@
 import { useCallback, useMemo } from 'react';
+import type { PackedPicture } from '../../core/files/packedPicture';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { pictureSign, readThumbnail, thumbnailOf, writeThumbnail } from '../../data/thumbnails';
 import { useAppSelector } from '../../store/hooks';
@@ -32,8 +33,11 @@ export function StoredPicture({ resolved, width, height, label }: Props) {
   );
   const keep = useCallback(
     (canvas: HTMLCanvasElement) =>
-      canvas.toBlob((picture) => {
-        if (picture && found) void writeThumbnail(db, { id, of: found.of, picture });
+      canvas.toBlob(async (blob) => {
+        if (!blob || !found) return;
+        const type = blob.type as PackedPicture['type'];
+        const bytes = new Uint8Array(await blob.arrayBuffer());
+        await writeThumbnail(db, { id, of: found.of, picture: { type, bytes } });
       }, 'image/webp'),
     [db, id, found],
   );

@@ -5,6 +5,7 @@ import { useDatabase } from '../../app/session';
 import { useFileDrop } from '../../app/useFileDrop';
 import { usePastedPicture } from '../../app/usePaste';
 import { useSize } from '../../app/useSize';
+import { endingOf } from '../../core/files/packedPicture';
 import type { MadePanel } from '../../core/keep/log/made';
 import { numberOf } from '../../core/keep/stand/evening';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
@@ -143,7 +144,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
 
 async function saveFullSize(db: Database, id: string, number: number): Promise<void> {
   const photo = await readPhoto(db, id);
-  if (photo) download(`panel-${number}.webp`, photo.type, photo.bytes);
+  if (photo) download(`panel-${number}.${endingOf(photo)}`, photo.type, photo.bytes);
 }
 
 const Figure = ({ caption, children }: { readonly caption: string; readonly children: React.ReactNode }) => (

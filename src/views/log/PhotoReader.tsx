@@ -38,8 +38,7 @@ const CORNER_NAMES = ['Top left', 'Top right', 'Bottom right', 'Bottom left'] as
 export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
   const db = useDatabase();
   const record = useLiveQuery(() => readPhoto(db, photo.id), [db, photo.id]);
-  const picture = useMemo(() => record && new Blob([record.bytes], { type: record.type }), [record]);
-  const address = useObjectUrl(picture);
+  const address = useObjectUrl(record);
   const [moved, setMoved] = useState<Corners>();
   const [isWet, setWet] = useState(false);
   const usual = record && insetCorners(record.width, record.height);

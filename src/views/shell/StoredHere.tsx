@@ -21,7 +21,7 @@ export function StoredHere() {
         {left !== undefined && `, ${megabytes(left)} left`}.{' '}
         {isKept
           ? 'The browser has promised to keep it.'
-          : 'The browser may drop it when the disk is full: keep backups.'}
+          : 'The browser may drop it when the disk is full, and some do after a week without a visit: keep backups.'}
       </p>
       {isKept === false && (
         <Button onClick={() => void ask().then((given) => !given && notify({ text: REFUSED }))}>
