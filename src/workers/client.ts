@@ -1,7 +1,7 @@
-import type { Remote } from 'comlink';
+import { type Remote, transfer } from 'comlink';
 import type { ResolvedRecipe } from '../core/recipe/resolved';
 import type { DesignDoor } from './design.worker';
-import { openDoor } from './door';
+import { inPassing, openDoor } from './door';
 import type { FilesDoor } from './files.worker';
 import type { LogDoor } from './log.worker';
 import type { MatchDoor } from './match.worker';
@@ -9,6 +9,7 @@ import type { PaperDoor } from './paper.worker';
 import type { Painted, Painting, PaintRequest, PictureDoor, PlaceMaterials } from './picture.worker';
 import type { PracticeDoor } from './practice.worker';
 import type { SearchDoor } from './search.worker';
+import { CAN_SHARE } from './sharing';
 import type { ShelfDoor } from './shelf.worker';
 import type { SittingDoor } from './sitting.worker';
 
@@ -219,8 +220,15 @@ export function paintQuietly(
 export const samplerFor = (place: string, resolved: ResolvedRecipe) =>
   painterFor(0, place, resolved).panelSampler(place, resolved.recipe);
 
-/** A worker that is started when first asked for, anew where it has failed, and ended when the maker does not want to wait. */
-function stoppable<Door>(start: () => Worker): {
+/**
+ * A worker that is started when first asked for, anew where it has failed, and ended when the maker does not want to wait.
+ *
+ * @param begin  what it is asked before all else
+ */
+function stoppable<Door>(
+  start: () => Worker,
+  begin: (door: Remote<Door>, worker: Worker) => void = () => {},
+): {
   readonly door: () => Remote<Door>;
   readonly stop: () => void;
 } {
@@ -233,6 +241,7 @@ function stoppable<Door>(start: () => Worker): {
           if (running?.worker === worker) running = undefined;
         };
         running = { worker, door: openDoor<Door>(worker, onFail) };
+        begin(running.door, worker);
       }
       return running.door;
     },
@@ -251,7 +260,25 @@ export const { door: shelfWorker } = stoppable<ShelfDoor>(
 /** Searches trios and bridges. */
 export const { door: searcher } = stoppable<SearchDoor>(
   () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
+  giveHelper,
 );
+
+/**
+ * Gives the search a second worker where both can share memory. The page starts it: in Firefox one search in twenty stood still
+ * for good in starting a worker of its own.
+ */
+function giveHelper(search: Remote<SearchDoor>, worker: Worker): void {
+  if (!CAN_SHARE) return;
+  const helper = new Worker(new URL('./searchHelper.worker.ts', import.meta.url), { type: 'module' });
+  const { port1, port2 } = new MessageChannel();
+  helper.postMessage(port1, [port1]);
+  inPassing(search.takeHelper(transfer(port2, [port2])));
+  helper.addEventListener('error', () => {
+    helper.terminate();
+    inPassing(search.loseHelper());
+  });
+  worker.addEventListener('error', () => helper.terminate());
+}
 
 /** Reads pictures a maker opens. */
 export const { door: matcher, stop: stopMatcher } = stoppable<MatchDoor>(

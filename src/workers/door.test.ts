@@ -1,6 +1,6 @@
-import { expose } from 'comlink';
+import { type Endpoint, expose } from 'comlink';
 import { expect, test, vi } from 'vitest';
-import { openDoor, WorkerFailed } from './door';
+import { doorAt, openDoor, WorkerFailed } from './door';
 
 /** A worker that answers what it is asked for, but for one thing that it never does; it can be made to break down. */
 function fakeWorker() {
@@ -55,4 +55,15 @@ test('where a worker fails, what waits for it and what is asked later is rejecte
   for (const one of [...waiting, door.double(1)]) await expect(one).rejects.toThrow(WorkerFailed);
   expect(onFail).toHaveBeenCalledTimes(1);
   expect(terminate).toHaveBeenCalled();
+});
+
+test('at a line that does not tell, who asks is told once somebody says that it is broken', async () => {
+  const { port1, port2 } = new MessageChannel();
+  expose({ double: (n: number) => 2 * n, never: () => new Promise(() => {}) }, port2);
+  const { door, fail } = doorAt<Door>(port1 as unknown as Endpoint);
+  expect(await door.double(4)).toBe(8);
+  const waiting = door.never();
+  fail();
+  for (const one of [waiting, door.double(1)]) await expect(one).rejects.toThrow(WorkerFailed);
+  port1.close();
 });

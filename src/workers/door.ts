@@ -1,4 +1,4 @@
-import { type Remote, wrap } from 'comlink';
+import { type Endpoint, type Remote, wrap } from 'comlink';
 
 /** What was asked of a worker is not answered: its script did not come, or it broke down. */
 export class WorkerFailed extends Error {
@@ -18,16 +18,20 @@ export const inPassing = (asked: Promise<unknown>): void => void asked.catch(() 
  * @param onFail  told when it has failed, and is no longer to be used
  */
 export function openDoor<Door>(worker: Worker, onFail: () => void): Remote<Door> {
-  const door = wrap<Door>(worker) as unknown as Record<string, (...args: unknown[]) => Promise<unknown>>;
-  const waiting = new Set<(reason: WorkerFailed) => void>();
-  let failed: WorkerFailed | undefined;
+  const { door, fail } = doorAt<Door>(worker);
   worker.addEventListener('error', () => {
-    failed = new WorkerFailed();
     worker.terminate();
     onFail();
-    for (const reject of waiting) reject(failed);
-    waiting.clear();
+    fail();
   });
+  return door;
+}
+
+/** A door at the end of a line that does not tell by itself when there is nobody at the other: `fail` says so. */
+export function doorAt<Door>(end: Endpoint): { readonly door: Remote<Door>; readonly fail: () => void } {
+  const door = wrap<Door>(end) as unknown as Record<string, (...args: unknown[]) => Promise<unknown>>;
+  const waiting = new Set<(reason: WorkerFailed) => void>();
+  let failed: WorkerFailed | undefined;
   const ask = (name: string, args: unknown[]): Promise<unknown> =>
     new Promise((resolve, reject) => {
       if (failed) return reject(failed);
@@ -37,9 +41,15 @@ export function openDoor<Door>(worker: Worker, onFail: () => void): Remote<Door>
         .then(resolve, reject)
         .finally(done);
     });
-  return new Proxy(door, {
+  const asking = new Proxy(door, {
     // A door is no promise, though it would have a `then`.
     get: (_, name) =>
       typeof name === 'string' && name !== 'then' ? (...args: unknown[]) => ask(name, args) : undefined,
   }) as unknown as Remote<Door>;
+  const fail = () => {
+    failed = new WorkerFailed();
+    for (const reject of waiting) reject(failed);
+    waiting.clear();
+  };
+  return { door: asking, fail };
 }

@@ -1,4 +1,4 @@
-import { expose, type Remote } from 'comlink';
+import { expose } from 'comlink';
 import { shareWith } from '../core/base/share';
 import { type Bridging, bridgeBetween, type Quieting, quietPair } from '../core/choose/search/bridges';
 import { describeTrio, type FoundTrio } from '../core/choose/search/foundTrio';
@@ -9,7 +9,7 @@ import { mergeResults } from '../core/choose/search/trios';
 import type { Card } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import { breathe } from './breathe';
-import { openDoor } from './door';
+import { doorAt, WorkerFailed } from './door';
 import type { SearchHelperDoor } from './searchHelper.worker';
 import {
   type Bench,
@@ -23,6 +23,7 @@ import {
   takePart,
 } from './searchPart';
 import { emptyFilms } from './sharedFilms';
+import { CAN_SHARE } from './sharing';
 
 export type { SearchProgress } from './searchPart';
 
@@ -38,28 +39,11 @@ export interface SearchAnswer {
   readonly took: number;
 }
 
-/**
- * Two workers can fill one table where pages may share memory, which needs the headers that server/app.ts sends, and a browser
- * that knows of it: WebKit may be built without.
- */
-const shares =
-  self.crossOriginIsolated && typeof SharedArrayBuffer !== 'undefined' && navigator.hardwareConcurrency > 1;
 const memory = (bytes: number): ArrayBufferLike =>
-  shares ? new SharedArrayBuffer(bytes) : new ArrayBuffer(bytes);
+  CAN_SHARE ? new SharedArrayBuffer(bytes) : new ArrayBuffer(bytes);
 
-let helper: Remote<SearchHelperDoor> | undefined;
-/** One that has failed is done without. */
-let isAlone = !shares;
-function theHelper(): Remote<SearchHelperDoor> | undefined {
-  if (isAlone) return undefined;
-  helper ??= openDoor<SearchHelperDoor>(
-    new Worker(new URL('./searchHelper.worker.ts', import.meta.url), { type: 'module' }),
-    () => {
-      isAlone = true;
-    },
-  );
-  return helper;
-}
+/** Where the page has given one; one that has failed is done without. */
+let helper: ReturnType<typeof doorAt<SearchHelperDoor>> | undefined;
 
 /** A shelf on a card, and what all who search it fill; here it may not be dried yet. */
 interface Shelf {
@@ -111,7 +95,7 @@ async function search(
   const { shared } = asked;
   beginAgain(shared);
   // It dries the shelf as this worker does, and goes on as soon as it has.
-  const helped = theHelper()?.help(inks, card, shared, query);
+  const helped = helper?.door.help(inks, card, shared, query);
   // Told as stopped at once; the next search waits for the helper.
   busy = Promise.allSettled([helped]);
   const here = await dried(asked, card, () => mine === newest);
@@ -121,6 +105,8 @@ async function search(
     return mine === newest;
   };
   const own = await takePart(here, shared, query, report);
+  // Stopped, though nobody wants another: the helper is lost, and that is thrown.
+  if (own === null && mine === newest) await helped;
   if (own === null || mine !== newest) return null;
   const theirs = await helped;
   if (theirs === null || mine !== newest) return null;
@@ -147,7 +133,7 @@ let nextPage: () => Pick<SearchAnswer, 'found' | 'left'> = () => ({ found: [], l
 async function prepare(mine: number, inks: readonly Ink[], card: Card): Promise<void> {
   const asked = shelfFor(inks, card);
   beginAgain(asked.shared);
-  busy = Promise.allSettled([theHelper()?.prepare(inks, card, asked.shared)]);
+  busy = Promise.allSettled([helper?.door.prepare(inks, card, asked.shared)]);
   if (await dried(asked, card, () => mine === newest)) await goOn(mine);
 }
 
@@ -159,6 +145,19 @@ async function goOn(mine: number): Promise<void> {
 }
 
 const door = {
+  /** The line to a second worker, which takes its part of every search from now on. */
+  takeHelper(line: MessagePort): void {
+    helper = doorAt<SearchHelperDoor>(line);
+  },
+
+  /** It has failed, and with it the search whose joints it had in hand: that begins anew. */
+  loseHelper(): void {
+    if (shelf) stopAll(shelf.shared);
+    shelf = undefined;
+    helper?.fail();
+    helper = undefined;
+  },
+
   /** Makes ready for a search that nobody has asked for yet. A search, or `cancel`, ends it. */
   prepare(inks: readonly Ink[], card: Card): void {
     const mine = ++newest;
@@ -180,7 +179,15 @@ const door = {
   ): Promise<SearchAnswer | null> {
     const mine = ++newest;
     if (shelf) stopAll(shelf.shared);
-    const answer = before.then(() => busy).then(() => search(mine, inks, card, query, onProgress));
+    const once = () => search(mine, inks, card, query, onProgress);
+    const answer = before
+      .then(() => busy)
+      .then(once)
+      .catch((error: unknown) => {
+        // The helper was lost: all of it is done here.
+        if (error instanceof WorkerFailed) return once();
+        throw error;
+      });
     before = answer.then(() => goOn(mine)).catch(() => {});
     return answer;
   },

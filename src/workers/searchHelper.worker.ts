@@ -35,4 +35,5 @@ const door = {
 };
 
 export type SearchHelperDoor = typeof door;
-expose(door);
+// The line to the search worker, which the page lays.
+addEventListener('message', ({ data }) => expose(door, data as MessagePort), { once: true });
