@@ -200,9 +200,11 @@ test('a school is chosen, and a note stays with its step, or in sight where its 
   await expect(page.getByText('hardly any pressure')).toHaveCount(0);
 });
 
-test('step by step: next and back by key, a clock that pauses, and one’s own times afterwards', async ({
+test('step by step: next and back by key, a clock that pauses and sounds, and one’s own times afterwards', async ({
   page,
 }) => {
+  await page.addInitScript(soundWithinPresses);
+  const tones = () => page.evaluate(() => (window as { tones?: number }).tones);
   const start = new Date('2026-01-05T10:00:00');
   await page.clock.install({ time: start });
   await page.goto('/desk/kiln-opening-2');
@@ -220,8 +222,12 @@ test('step by step: next and back by key, a clock that pauses, and one’s own t
   await page.clock.runFor(30_000);
   await expect(clock).toHaveText('1:05');
   await page.getByRole('button', { name: 'Go on' }).click();
+  expect(await tones()).toBe(0);
   await page.clock.runFor(55_000);
   await expect(clock).toHaveText('2:00');
+  // Two minutes and some seconds, told as two.
+  await page.clock.runFor(20_000);
+  expect(await tones()).toBe(2);
   await page.keyboard.press('PageDown');
   await expect(step).toContainText('Leat Mid');
   await page.keyboard.press('PageUp');
@@ -492,3 +498,30 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await expect(painting).toHaveCount(0);
   letPaint();
 });
+
+/** In the page: a sound that is made ready from within a press alone, as WebKit has it; its tones are counted. */
+function soundWithinPresses() {
+  const told = Object.assign(window, { tones: 0 });
+  const connects = { connect: () => connects };
+  Object.assign(window, {
+    AudioContext: class {
+      state = 'suspended';
+      currentTime = 0;
+      async resume() {
+        if (window.event?.isTrusted) this.state = 'running';
+      }
+      createOscillator = () => ({
+        ...connects,
+        frequency: {},
+        start: () => {
+          told.tones++;
+        },
+        stop: () => {},
+      });
+      createGain = () => ({
+        ...connects,
+        gain: { setValueAtTime: () => {}, exponentialRampToValueAtTime: () => {} },
+      });
+    },
+  });
+}

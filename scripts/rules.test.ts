@@ -33,6 +33,8 @@ const FORBIDDEN: [path: string, text: string][] = [
   ['src/core/document.ts', 'export const b = document;\n'],
   ['src/core/fetch.ts', 'export const b = fetch;\n'],
   ['src/workers/data.ts', importing('../data/database')],
+  ['src/workers/nested.worker.ts', 'export const b = Worker;\n'],
+  ['src/views/idle.ts', 'export const b = requestIdleCallback;\n'],
   ['src/data/store.ts', importing('../store/draft')],
   ['src/data/demo/views.ts', importing('../../views/session')],
   ['src/store/views.ts', importing('../views/session')],

@@ -264,8 +264,8 @@ export const { door: searcher } = stoppable<SearchDoor>(
 );
 
 /**
- * Gives the search a second worker where both can share memory. The page starts it: in Firefox one search in twenty stood still
- * for good in starting a worker of its own.
+ * Gives the search a second worker where both can share memory. The page starts it: in Firefox one first search in seventeen
+ * stood still for good in starting a worker of its own.
  */
 function giveHelper(search: Remote<SearchDoor>, worker: Worker): void {
   if (!CAN_SHARE) return;

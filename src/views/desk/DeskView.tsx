@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { chime } from '../../app/desk/chime';
+import { chime, useSoundReady } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
 import { LayOutList } from '../../app/LayOutList';
 import { useLogActions } from '../../app/log/useLogActions';
@@ -158,6 +158,7 @@ function Desk({ resolved, unit, maker }: Props) {
 /** Sounds once when a step has taken its time. */
 function useChime({ key, minutes }: Step, seconds: number, sounds: boolean): void {
   const sounded = useRef('');
+  useSoundReady(sounds);
   useEffect(() => {
     if (!sounds || !minutes || seconds < minutes * 60 || sounded.current === key) return;
     sounded.current = key;

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { chime } from '../../app/desk/chime';
+import { chime, useSoundReady } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
 import { today } from '../../app/log/useLogActions';
 import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
@@ -340,6 +340,7 @@ function useReady(
   sounds: boolean,
 ): void {
   const waited = useRef(new Map<string, number>());
+  useSoundReady(sounds);
   useEffect(() => {
     for (const { key, ready } of lying) {
       if (ready > now) waited.current.set(key, ready);
