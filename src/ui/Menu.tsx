@@ -54,7 +54,7 @@ export function Menu({ label, children, items, look = 'plain', disabled = false,
             if (chosen.current) queueMicrotask(chosen.current);
             chosen.current = undefined;
           }}
-          className="frame z-50 max-h-[min(70vh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-y-auto p-1 shadow-lg"
+          className="frame z-50 max-h-[min(70dvh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-y-auto p-1 shadow-lg"
         >
           {items.map((item, i) =>
             item === 'line' ? (

@@ -14,7 +14,7 @@ interface Props {
 }
 
 const LIES = {
-  middle: 'top-1/2 left-1/2 max-h-[90vh] -translate-1/2',
+  middle: 'top-1/2 left-1/2 max-h-[90dvh] -translate-1/2',
   page: 'inset-2 md:inset-x-[7vw] md:inset-y-6',
 } as const;
 

@@ -76,7 +76,7 @@ export const RuleFindings = memo(function RuleFindings(props: Props) {
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
           tabIndex={0}
           aria-label="What to watch out for"
-          className="max-h-[45vh] space-y-2.5 overflow-y-auto px-4 pb-3 focus-visible:outline-offset-[-3px] lg:max-h-64"
+          className="max-h-[45dvh] space-y-2.5 overflow-y-auto px-4 pb-3 focus-visible:outline-offset-[-3px] lg:max-h-64"
         >
           {findings.map(({ key, message, fix, others = [], choice }) => (
             <li key={key} className="leading-snug">

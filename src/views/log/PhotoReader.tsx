@@ -196,7 +196,7 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
       aria-label="Photograph with the panel’s corners"
       viewBox={`0 0 ${width} ${height}`}
       preserveAspectRatio="xMinYMin"
-      className="max-h-[70vh] w-full shrink-0 touch-none select-none"
+      className="max-h-[70dvh] w-full shrink-0 touch-none select-none"
       style={{ aspectRatio: `${width} / ${height}` }}
       onPointerMove={onPointerMove}
       onPointerUp={() => {

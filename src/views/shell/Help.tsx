@@ -45,7 +45,7 @@ export default function Help({
       <Tabs.Root
         defaultValue="Begin"
         orientation="vertical"
-        className="grid h-[min(34rem,66vh)] gap-4 max-sm:grid-rows-[auto_minmax(0,1fr)] sm:grid-cols-[14rem_1fr]"
+        className="grid h-[min(34rem,66dvh)] gap-4 max-sm:grid-rows-[auto_minmax(0,1fr)] sm:grid-cols-[14rem_1fr]"
       >
         <Tabs.List aria-label="Topics" className="flex overflow-auto sm:flex-col">
           {[...TOPICS.map(({ title }) => title), 'Keys', 'Words'].map((title) => (

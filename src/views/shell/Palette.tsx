@@ -104,7 +104,7 @@ export default function Palette({
         placeholder="Type what to do, an ink, a colour, a recipe, a note"
         className="frame mb-2 min-h-11 w-full px-3 text-lead placeholder:text-mute"
       />
-      <Command.List className="max-h-[55vh] overflow-y-auto">
+      <Command.List className="max-h-[55dvh] overflow-y-auto">
         {found.length === 0 && (
           <Command.Item disabled value="nothing found" className="p-3">
             {isReading ? (

@@ -114,7 +114,7 @@ interface PanelsProps {
 
 /** Small panels to press. */
 const Panels = ({ of, card, onChoose }: PanelsProps) => (
-  <ul className="grid max-h-[52vh] grid-cols-[repeat(auto-fill,minmax(6.25rem,1fr))] gap-2 overflow-y-auto p-1">
+  <ul className="grid max-h-[52dvh] grid-cols-[repeat(auto-fill,minmax(6.25rem,1fr))] gap-2 overflow-y-auto p-1">
     {of.map(({ name, inks }) => (
       <li key={inks.map(({ id }) => id).join(' ')}>
         <button
