@@ -1,7 +1,7 @@
 import type { PackedPicture } from '../core/files/packedPicture';
 
 /**
- * Packs what is drawn as WebP; where the browser makes none, as JPEG: WebKit gives a PNG instead, ten times as large.
+ * Packs what is drawn as WebP; where the browser makes none, as JPEG: WebKit gives a PNG instead, many times as large.
  *
  * @param quality  0…1
  */
