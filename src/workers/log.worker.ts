@@ -4,7 +4,7 @@ import type { Pixels } from '../core/choose/photo/pixels';
 import { bytesOf } from '../core/files/bytesOf';
 import { CGATS_LIMIT, readCgats } from '../core/files/cgats';
 import { refuseLarger } from '../core/files/limits';
-import type { PackedPicture } from '../core/files/packedPicture';
+import { blobOf, type PackedPicture } from '../core/files/packedPicture';
 import { textOf } from '../core/files/textOf';
 import { figuresOf, type LogFigures } from '../core/keep/figures/figures';
 import { type CardLesson, cardLessons } from '../core/keep/learn/cardTint';
@@ -74,8 +74,8 @@ function drawn(bitmap: ImageBitmap, scale: number): OffscreenCanvas {
   return canvas;
 }
 
-async function pixelsOf(bytes: Uint8Array<ArrayBuffer>, type: string): Promise<Pixels> {
-  const bitmap = await createImageBitmap(new Blob([bytes], { type }));
+async function pixelsOf(photo: PackedPicture): Promise<Pixels> {
+  const bitmap = await createImageBitmap(blobOf(photo));
   const canvas = drawn(bitmap, 1);
   const data = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data;
   if (!data) throw new Error('the picture could not be drawn');
@@ -84,18 +84,17 @@ async function pixelsOf(bytes: Uint8Array<ArrayBuffer>, type: string): Promise<P
 
 /** A flattened or whole photograph, small, to be shown. */
 async function shownPhoto(
-  bytes: Uint8Array<ArrayBuffer>,
-  type: string,
+  photo: PackedPicture,
   corners: Corners | undefined,
   width: number,
   height: number,
 ): Promise<PackedPicture> {
   if (!corners) {
-    const bitmap = await createImageBitmap(new Blob([bytes], { type }));
+    const bitmap = await createImageBitmap(blobOf(photo));
     const scale = Math.min(1, Math.max(width / bitmap.width, height / bitmap.height));
     return packed(drawn(bitmap, scale), QUALITY);
   }
-  const flat = flatten(await pixelsOf(bytes, type), corners, width, height);
+  const flat = flatten(await pixelsOf(photo), corners, width, height);
   const canvas = new OffscreenCanvas(width, height);
   canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(flat.data), width, height), 0, 0);
   return packed(canvas, QUALITY);
@@ -110,24 +109,21 @@ const door = {
       : takePhoto(file, LONGEST, QUALITY));
     return 'refused' in taken ? taken : transfer(taken, [taken.bytes.buffer]);
   },
-  findPanel: async (bytes: Uint8Array<ArrayBuffer>, type: string): Promise<Corners | undefined> =>
-    findPanel(await pixelsOf(bytes, type)),
+  findPanel: async (photo: PackedPicture): Promise<Corners | undefined> => findPanel(await pixelsOf(photo)),
   readPanel: async (
-    bytes: Uint8Array<ArrayBuffer>,
-    type: string,
+    photo: PackedPicture,
     corners: Corners,
     made: MadeOf,
   ): Promise<PhotoReading | { readonly problem: string }> =>
-    readPanel(await pixelsOf(bytes, type), corners, resolveMade(made)),
+    readPanel(await pixelsOf(photo), corners, resolveMade(made)),
   /** A filled swatch page, by a photograph of it. */
   async readSwatchPage(
-    bytes: Uint8Array<ArrayBuffer>,
-    type: string,
+    photo: PackedPicture,
     page: SwatchPage,
     card: Card,
     inks: readonly Ink[],
   ): Promise<PageReading | { readonly problem: string }> {
-    const picture = await pixelsOf(bytes, type);
+    const picture = await pixelsOf(photo);
     const marks = findMarks(picture);
     return marks
       ? readSwatchPage(picture, marks, page, groundOfCard(card), inks)

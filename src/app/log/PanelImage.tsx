@@ -77,8 +77,7 @@ function Photo({ photo, width, height, label }: PhotoProps) {
       const whole = await readPhoto(db, photo.id);
       if (!whole) return;
       const shown = await logWorker().shownPhoto(
-        whole.bytes,
-        whole.type,
+        whole,
         photo.corners,
         Math.round(width * ratio),
         Math.round(height * ratio),

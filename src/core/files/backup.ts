@@ -8,6 +8,7 @@ import { inkSchema } from './inkSchema';
 import { type FileLimit, megabytes } from './limits';
 import { madePanelSchema, ownToolSchema, padSchema, photoSchema, swatchSchema } from './madeSchema';
 import { moodSchema } from './moodsFile';
+import { endingOf } from './packedPicture';
 import { isPlain } from './plain';
 import { knownSchema, trialSchema } from './practiceSchema';
 import { inkAt, RECIPE_VERSION, recipeAt } from './recipeMigrations';
@@ -124,7 +125,7 @@ const utf8 = new TextEncoder();
 
 const withoutBytes = ({ bytes: _, ...row }: Row): Row => row;
 /** Where a photograph stands in the zip. */
-const photoFile = ({ id, type }: Row): string => `photos/${String(id)}.${String(type).split('/')[1]}`;
+const photoFile = ({ id, type }: Row): string => `photos/${String(id)}.${endingOf(String(type))}`;
 
 const jsonOf = (value: unknown): Uint8Array => utf8.encode(`${JSON.stringify(value, null, 1)}\n`);
 

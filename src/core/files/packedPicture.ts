@@ -4,7 +4,7 @@ export interface PackedPicture {
   readonly bytes: Uint8Array<ArrayBuffer>;
 }
 
-/** How the name of such a file ends. */
-export const endingOf = ({ type }: Pick<PackedPicture, 'type'>): string => type.slice('image/'.length);
+/** How the name of a picture's file ends, by its type: `image/webp` as `webp`. */
+export const endingOf = (type: string): string => type.slice('image/'.length);
 
 export const blobOf = ({ type, bytes }: PackedPicture): Blob => new Blob([bytes], { type });

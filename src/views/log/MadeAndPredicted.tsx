@@ -144,7 +144,7 @@ export function MadeAndPredicted({ panel, resolved }: Props) {
 
 async function saveFullSize(db: Database, id: string, number: number): Promise<void> {
   const photo = await readPhoto(db, id);
-  if (photo) download(`panel-${number}.${endingOf(photo)}`, photo.type, photo.bytes);
+  if (photo) download(`panel-${number}.${endingOf(photo.type)}`, photo.type, photo.bytes);
 }
 
 const Figure = ({ caption, children }: { readonly caption: string; readonly children: React.ReactNode }) => (

@@ -46,8 +46,7 @@ export function PhotoReader({ panel, made, photo, onKeep, onClose }: Props) {
   const settled = useSettled(corners);
   const reading = useAnswer<Reading>(
     useMemo(
-      () =>
-        record && settled ? () => logWorker().readPanel(record.bytes, record.type, settled, made) : undefined,
+      () => (record && settled ? () => logWorker().readPanel(record, settled, made) : undefined),
       [record, settled, made],
     ),
   );

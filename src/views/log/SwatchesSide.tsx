@@ -106,7 +106,7 @@ function PageWork({ inks, card, page }: PageProps) {
     const taken = await logWorker().takePhoto(file);
     if ('refused' in taken) return taken.refused;
     if (!laid) return undefined;
-    const answer = await logWorker().readSwatchPage(taken.bytes, taken.type, laid, card, inks);
+    const answer = await logWorker().readSwatchPage(taken, laid, card, inks);
     if ('problem' in answer) return answer.problem;
     setRead(answer.rows);
     return undefined;

@@ -29,7 +29,7 @@ export function useBringIn(panel: MadePanel, resolved: ResolvedRecipe | undefine
     if ('refused' in taken) return taken.refused;
     const whole = keepsFull ? await logWorker().takePhoto(file, 'full') : undefined;
     const full = whole && 'id' in whole && whole.id !== taken.id ? whole : undefined;
-    const corners = resolved ? await logWorker().findPanel(taken.bytes, taken.type) : undefined;
+    const corners = resolved ? await logWorker().findPanel(taken) : undefined;
     await changePanel(
       db,
       panel.id,
