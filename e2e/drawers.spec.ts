@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { expect, type Page } from '@playwright/test';
+import { PDFDocument } from 'pdf-lib';
 import { writeRecipeFile } from '../src/core/files/recipeFile';
 import { writeRecipesZip } from '../src/core/files/recipesZip';
 import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
@@ -15,6 +16,9 @@ const rows = (page: Page) =>
     .getByRole('table')
     .getByRole('row')
     .filter({ has: page.getByRole('cell') });
+
+const pagesPrinted = async (page: Page): Promise<number> =>
+  (await PDFDocument.load(await page.pdf({ format: 'A4' }))).getPageCount();
 
 test('recipes are searched, favoured, tagged, and go out and come in as a zip', async ({ page }) => {
   await page.goto('/recipes');
@@ -62,7 +66,7 @@ test('recipes are searched, favoured, tagged, and go out and come in as a zip', 
   await expect(rows(page)).toHaveCount(6);
 });
 
-test('many recipes come in with their progress shown; stopped, none has, and let alone all have', async ({
+test('many recipes come in with their progress shown; stopped, none has, and let alone all have; a list is printed whole', async ({
   page,
 }) => {
   const resolved = resolvedOf([ink('Heron', '#556677'), ink('Plover', '#ddccaa')]);
@@ -84,6 +88,19 @@ test('many recipes come in with their progress shown; stopped, none has, and let
   await file.setInputFiles(zip);
   await expect(page.getByText('900 recipes are brought in.').first()).toBeVisible({ timeout: 60_000 });
   await expect(progress).toHaveCount(0);
+
+  // On paper the wall has the pictures in sight, and the list has all rows under a head on each page.
+  expect(await pagesPrinted(page)).toBeLessThan(4);
+  await page.getByRole('radio', { name: 'As a list' }).click();
+  await expect(rows(page).first()).toBeVisible();
+  await page.evaluate(() => {
+    window.addEventListener('beforeprint', () => {
+      document.documentElement.dataset.rows = String(document.querySelectorAll('tbody tr').length);
+    });
+  });
+  expect(await pagesPrinted(page)).toBeGreaterThan(20);
+  await expect(page.locator('html')).toHaveAttribute('data-rows', '904');
+  expect(await rows(page).count()).toBeLessThan(60);
 });
 
 test('a small picture comes from what was stored, and is painted anew once an ink has changed', async ({

@@ -20,7 +20,10 @@ const OVERSCAN = 2;
 /** Room at the wall's sides, px. */
 const SIDES = 16;
 
-/** Things side by side as tiles of one size; only those in sight are drawn, so five thousand scroll like ten. */
+/**
+ * Things side by side as tiles of one size; only those in sight are drawn, so five thousand scroll like ten. The same go on
+ * paper, one after another: the pictures of the rest would not be there in time.
+ */
 export function TileWall<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, items, tile, className = '', children } = props;
   const box = useRef<HTMLDivElement>(null);
@@ -40,15 +43,18 @@ export function TileWall<Item extends { readonly id: string }>(props: Props<Item
     overscan: useDeferredValue(OVERSCAN, 0),
   });
   return (
-    <div ref={box} className={`min-h-96 flex-1 overflow-y-auto px-2 ${className}`}>
-      <ul aria-label={label} className="relative" style={{ height: lines.getTotalSize() }}>
+    <div
+      ref={box}
+      className={`min-h-96 flex-1 overflow-y-auto px-2 print:min-h-0 print:overflow-visible ${className}`}
+    >
+      <ul aria-label={label} className="relative print:h-auto!" style={{ height: lines.getTotalSize() }}>
         {lines.getVirtualItems().flatMap(({ index, start }) =>
           items.slice(index * columns, (index + 1) * columns).map((item, i) => (
             <li
               key={item.id}
               aria-posinset={index * columns + i + 1}
               aria-setsize={items.length}
-              className="absolute p-2"
+              className="absolute p-2 print:static! print:inline-block print:break-inside-avoid print:align-top"
               style={{
                 top: start,
                 left: `${(i * 100) / columns}%`,

@@ -7,9 +7,9 @@ interface Props {
   readonly children?: ReactNode;
 }
 
-/** The head of a view: its name, and what can be done with the whole of it. */
+/** The head of a view: its name, and what can be done with the whole of it, which is nothing on paper. */
 export const PageHeader = ({ title, children }: Props) => (
-  <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2">
+  <header className="flex flex-wrap items-center gap-3 border-b border-line bg-pane px-4 py-2 print:[&_button]:hidden">
     <PageTitle of={title} />
     <h1 className="heading text-title">{title}</h1>
     {children}

@@ -17,6 +17,7 @@ import { besideText } from '../besideText';
 import { Checkbox } from '../Checkbox';
 import { FLOATING } from '../floating';
 import { listBox } from '../listBox';
+import { useIsPrinted } from '../useIsPrinted';
 import { type Column, sortRows } from './sortRows';
 
 interface Props<Item extends { readonly id: string }> {
@@ -37,7 +38,7 @@ interface Props<Item extends { readonly id: string }> {
 
 /**
  * A drawer as a list: headers that sort, columns chosen, several rows taken at once. Only rows in sight are made and drawn,
- * so a thousand open and scroll like ten.
+ * so a thousand open and scroll like ten; on paper there are all.
  */
 export function DrawerTable<Item extends { readonly id: string }>(props: Props<Item>) {
   const { label, nameOf, rows, columns, hidden, actions } = props;
@@ -55,23 +56,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
       setChosen((now) => new Set(on ? [...now, id] : [...now].filter((one) => one !== id))),
     [],
   );
-  const box = useRef<HTMLDivElement>(null);
-  const initialOffset = useScrolledAsLeft(label, box);
-  const lines = useVirtualizer({
-    initialOffset,
-    count: all.length,
-    getScrollElement: () => box.current,
-    estimateSize: () => rowHeight,
-    ...listBox,
-    // What lies out of sight follows once what is in sight is there.
-    overscan: useDeferredValue(OVERSCAN, 0),
-    rangeExtractor: inChunks,
-  });
-  const seen = lines.getVirtualItems();
-  const first = seen[0]?.index ?? 0;
-  const above = seen[0]?.start ?? 0;
-  const below = lines.getTotalSize() - (seen.at(-1)?.end ?? 0);
-  const end = first + seen.length;
+  const { box, first, end, above, below } = useDrawn(label, all.length, rowHeight);
   const table = useReactTable<Item>({
     data: useMemo(() => all.slice(first, end), [all, first, end]),
     columns: columns as Column<Item>[],
@@ -90,7 +75,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
     .join(' ');
   return (
     <>
-      <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1">
+      <div className="flex min-h-11 flex-wrap items-center gap-2 border-y border-line px-4 py-1 print:hidden">
         <p aria-live="polite" className="mr-2 w-24 text-mute">
           {taken.length === 0 ? 'None selected' : `${taken.length} selected`}
         </p>
@@ -108,11 +93,11 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
           />
         </span>
       </div>
-      <div ref={box} className="min-h-96 flex-1 overflow-auto">
+      <div ref={box} className="min-h-96 flex-1 overflow-auto print:min-h-0 print:overflow-visible">
         <table
           aria-label={label}
           aria-rowcount={all.length + 1}
-          className="w-full table-fixed border-collapse"
+          className="w-full table-fixed border-collapse print:min-w-0! print:table-auto"
           // Columns keep their widths whatever rows are in sight; a narrow page scrolls.
           style={{ minWidth: besideText(table.getTotalSize()) + BOX }}
         >
@@ -122,7 +107,7 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
               <col key={column.id} style={{ width: besideText(column.getSize()) }} />
             ))}
           </colgroup>
-          <thead className="sticky top-0 z-10 bg-sheet">
+          <thead className="sticky top-0 z-10 break-inside-avoid bg-sheet print:static">
             <tr>
               <th scope="col" className="w-10 pl-4 text-left">
                 <Checkbox
@@ -140,18 +125,24 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
                     key={id}
                     scope="col"
                     aria-sort={way === 'asc' ? 'ascending' : way === 'desc' ? 'descending' : 'none'}
-                    className="text-left"
+                    className={`text-left ${onPaper(column)}`}
                   >
                     {column.getCanSort() ? (
-                      <button
-                        type="button"
-                        onClick={column.getToggleSortingHandler()}
-                        className="inline-flex min-h-9 w-full items-center gap-1 px-2 font-semibold whitespace-nowrap hover:bg-field focus-visible:outline-offset-[-2px]"
-                      >
-                        {flexRender(column.columnDef.header, getContext())}
-                        {way === 'asc' && <ArrowDown size={13} aria-hidden="true" />}
-                        {way === 'desc' && <ArrowUp size={13} aria-hidden="true" />}
-                      </button>
+                      <>
+                        <button
+                          type="button"
+                          onClick={column.getToggleSortingHandler()}
+                          className="inline-flex min-h-9 w-full items-center gap-1 px-2 font-semibold whitespace-nowrap hover:bg-field focus-visible:outline-offset-[-2px] print:hidden"
+                        >
+                          {flexRender(column.columnDef.header, getContext())}
+                          {way === 'asc' && <ArrowDown size={13} aria-hidden="true" />}
+                          {way === 'desc' && <ArrowUp size={13} aria-hidden="true" />}
+                        </button>
+                        {/* Chromium repeats a head on each page only where no button is in it. */}
+                        <span className="hidden px-2 font-semibold print:inline">
+                          {flexRender(column.columnDef.header, getContext())}
+                        </span>
+                      </>
                     ) : (
                       <span className="sr-only">{flexRender(column.columnDef.header, getContext())}</span>
                     )}
@@ -191,6 +182,35 @@ export function DrawerTable<Item extends { readonly id: string }>(props: Props<I
   );
 }
 
+/**
+ * Which of a list's rows are drawn, [first, end): those around what is in sight; on paper all of them. How high the rest
+ * is, above and below, px.
+ */
+function useDrawn(label: string, count: number, rowHeight: number) {
+  const box = useRef<HTMLDivElement>(null);
+  const initialOffset = useScrolledAsLeft(label, box);
+  const lines = useVirtualizer({
+    initialOffset,
+    count,
+    getScrollElement: () => box.current,
+    estimateSize: () => rowHeight,
+    ...listBox,
+    // What lies out of sight follows once what is in sight is there.
+    overscan: useDeferredValue(OVERSCAN, 0),
+    rangeExtractor: inChunks,
+  });
+  const seen = lines.getVirtualItems();
+  if (useIsPrinted()) return { box, first: 0, end: count, above: 0, below: 0 };
+  const first = seen[0]?.index ?? 0;
+  return {
+    box,
+    first,
+    end: first + seen.length,
+    above: seen[0]?.start ?? 0,
+    below: lines.getTotalSize() - (seen.at(-1)?.end ?? 0),
+  };
+}
+
 const NONE: ReadonlySet<string> = new Set();
 
 /** Rows drawn ahead of those in sight, either way. */
@@ -204,6 +224,10 @@ function inChunks({ startIndex, endIndex, overscan, count }: Range): number[] {
   const end = Math.min(Math.ceil((endIndex + overscan + 1) / CHUNK) * CHUNK, count);
   return Array.from({ length: end - first }, (_, i) => first + i);
 }
+
+/** A column by which nothing can be sorted has what can be done with a row, and that cannot be done on paper. */
+const onPaper = (column: { readonly getCanSort: () => boolean }): string =>
+  column.getCanSort() ? '' : 'print:hidden';
 
 /** Room for the box that takes a row, px. */
 const BOX = 40;
@@ -232,7 +256,7 @@ const Line = memo(
     <tr
       aria-rowindex={index + 2}
       style={{ height }}
-      className={`border-b border-line ${isTaken ? 'bg-field' : 'bg-pane hover:bg-sheet'}`}
+      className={`break-inside-avoid border-b border-line print:h-8! ${isTaken ? 'bg-field' : 'bg-pane hover:bg-sheet'}`}
     >
       <td className="pl-4">
         <Checkbox
@@ -242,7 +266,7 @@ const Line = memo(
         />
       </td>
       {row.getVisibleCells().map((cell) => (
-        <td key={cell.id} className="truncate px-2">
+        <td key={cell.id} className={`truncate px-2 print:whitespace-normal ${onPaper(cell.column)}`}>
           {flexRender(cell.column.columnDef.cell, cell.getContext())}
         </td>
       ))}
