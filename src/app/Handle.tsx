@@ -3,7 +3,7 @@ import type { Point } from '../core/base/geometry';
 import { formatLength, ruleStep, type Unit } from '../core/base/length';
 import { useAppSelector } from '../store/hooks';
 import { pointOn } from './pointOn';
-import { useGrip } from './useGrip';
+import { movedByKey, useGrip } from './useGrip';
 
 export const describePoint = ({ x, y }: Point, height: number, unit: Unit): string =>
   `${formatLength(x, unit)} from the left, ${formatLength(height - y, unit)} from the foot`;
@@ -30,11 +30,7 @@ export function Handle({ board, panel, label, shape, at, description, onMove, on
   const step = ruleStep(useAppSelector(({ view }) => view.unit));
   const grip = useGrip({
     onDrag: (event) => onMove(pointOn(board, panel, event)),
-    onKey: (key) => {
-      if (key === 'home') onMove({ ...at, x: 0 });
-      else if (key === 'end') onMove({ ...at, x: panel.width });
-      else onMove({ x: at.x + key.right * step, y: at.y + key.down * step });
-    },
+    onKey: (key) => onMove(movedByKey(key, at, step, panel.width)),
     onDone,
   });
   return (

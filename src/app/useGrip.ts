@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import type { Point } from '../core/base/geometry';
 import { useKeyRun } from './useKeyRun';
 
 /** What a key asks of a grip: so many steps right and down, or one of its ends. */
@@ -28,17 +29,25 @@ export function gripKey({ key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey
   return { right: right * steps, down: down * steps };
 }
 
+/** Where a key takes a point: so many steps, or to a side of what it lies on, which is so wide. */
+export const movedByKey = (key: GripKey, { x, y }: Point, step: number, width: number): Point =>
+  key === 'home'
+    ? { x: 0, y }
+    : key === 'end'
+      ? { x: width, y }
+      : { x: x + key.right * step, y: y + key.down * step };
+
 interface Grip {
   /** Told where the pointer is, first when it takes hold; what it returns then is handed back while it drags. */
   readonly onHold?: (event: PointerEvent) => void;
   readonly onDrag: (event: PointerEvent) => void;
   readonly onKey: (key: GripKey) => void;
   /** The movement is over: what follows is undone apart. */
-  readonly onDone: () => void;
+  readonly onDone?: () => void;
 }
 
 /**
- * What makes an element a grip on the panel: it is dragged with the primary button, and moved by arrow keys (farther with
+ * What makes an element a grip on a panel or a picture: it is dragged with the primary button, and moved by arrow keys (farther with
  * Shift or by page) and to its ends by Home and End.
  */
 export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
@@ -47,7 +56,7 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
   const letGo = () => {
     if (!held.current) return;
     held.current = false;
-    onDone();
+    onDone?.();
   };
   return {
     onKeyDown: (event: KeyboardEvent) => {
@@ -58,13 +67,13 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
       onKey(key);
     },
     onBlur: onDone,
-    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+    onPointerDown: (event: PointerEvent<HTMLElement | SVGElement>) => {
       if (event.button !== 0) return;
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus();
       held.current = true;
       // What keys moved before is undone apart.
-      onDone();
+      onDone?.();
       onHold?.(event);
     },
     onPointerMove: (event: PointerEvent) => {

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type RefObject, useCallback, useEffect, useId, useMemo, useState } from 'react';
 import { pointOn } from '../../app/pointOn';
 import { useAnswer } from '../../app/useAnswer';
-import { gripKey } from '../../app/useGrip';
+import { gripKey, movedByKey } from '../../app/useGrip';
 import type { Point } from '../../core/base/geometry';
 import { formatBare, type Unit } from '../../core/base/length';
 import type { Sample } from '../../core/engine/probe';
@@ -32,11 +32,8 @@ export function Loupe({ resolved, unit, board }: Props) {
     const key = gripKey(event);
     if (!key) return;
     event.preventDefault();
-    if (key === 'home' || key === 'end') return setAt({ ...held, x: key === 'home' ? 0 : panel.width });
-    setAt({
-      x: Math.min(Math.max(held.x + key.right * STEP, 0), panel.width),
-      y: Math.min(Math.max(held.y + key.down * STEP, 0), panel.height),
-    });
+    const { x, y } = movedByKey(key, held, STEP, panel.width);
+    setAt({ x: Math.min(Math.max(x, 0), panel.width), y: Math.min(Math.max(y, 0), panel.height) });
   };
   const left = held.x < panel.width / 2;
   return (

@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useOnce } from '../../app/once';
 import { useDatabase } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
+import { movedByKey, useGrip } from '../../app/useGrip';
 import { useObjectUrl } from '../../app/useObjectUrl';
 import { type Corners, canBeSeen, type Point, projectionOf } from '../../core/base/perspective';
 import { counted } from '../../core/base/words';
@@ -153,37 +154,19 @@ interface BoardProps {
   readonly onMove: (corners: Corners) => void;
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
 /** The photograph with the panel's corners and the places that are read, both in its own pixels. */
 function CornerBoard({ address, width, height, corners, size, places, onMove }: BoardProps) {
   const board = useRef<SVGSVGElement>(null);
-  const held = useRef<number>(undefined);
-  const put = (i: number, x: number, y: number) => {
+  const put = (i: number, { x, y }: Point) => {
     const point = { x: Math.min(Math.max(x, 0), width), y: Math.min(Math.max(y, 0), height) };
     onMove(corners.map((corner, j) => (i === j ? point : corner)) as unknown as Corners);
   };
-  const onPointerMove = ({ clientX, clientY }: PointerEvent) => {
+  /** Where in the photograph a pointer is: it stands at the board's upper left, as large as it fits. */
+  const pointIn = ({ clientX, clientY }: PointerEvent): Point | undefined => {
     const box = board.current?.getBoundingClientRect();
-    if (held.current === undefined || !box) return;
-    put(
-      held.current,
-      ((clientX - box.left) / box.width) * width,
-      ((clientY - box.top) / box.height) * height,
-    );
-  };
-  const onKeyDown = (event: KeyboardEvent, i: number) => {
-    const step = STEPS[event.key];
-    const corner = corners[i];
-    if (!step || !corner) return;
-    event.preventDefault();
-    const by = event.shiftKey ? 10 : 1;
-    put(i, corner.x + by * step[0], corner.y + by * step[1]);
+    if (!box) return undefined;
+    const scale = Math.min(box.width / width, box.height / height);
+    return { x: (clientX - box.left) / scale, y: (clientY - box.top) / scale };
   };
   const project = canBeSeen(corners) ? projectionOf(corners, size.width, size.height) : undefined;
   const unit = width / 100;
@@ -195,12 +178,8 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
       aria-label="Photograph with the panel’s corners"
       viewBox={`0 0 ${width} ${height}`}
       preserveAspectRatio="xMinYMin"
-      className="max-h-[70dvh] w-full shrink-0 touch-none select-none"
+      className="max-h-[70dvh] w-full shrink-0 select-none"
       style={{ aspectRatio: `${width} / ${height}` }}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        held.current = undefined;
-      }}
     >
       <image href={address} width={width} height={height} />
       <polygon
@@ -224,29 +203,58 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
             </g>
           );
         })}
-      {corners.map(({ x, y }, i) => (
-        <circle
+      {corners.map((at, i) => (
+        <CornerGrip
           key={CORNER_NAMES[i]}
-          role="slider"
-          tabIndex={0}
-          aria-label={`${CORNER_NAMES[i]} corner`}
-          aria-valuenow={Math.round(x)}
-          aria-valuetext={`${Math.round(x)} across, ${Math.round(y)} down`}
-          cx={x}
-          cy={y}
-          r={2.2 * unit}
-          fill="#fff6"
-          stroke="#000"
-          strokeWidth={unit / 3}
-          className="cursor-grab focus-visible:outline-2"
-          onPointerDown={(event) => {
-            held.current = i;
-            event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
-          }}
-          onKeyDown={(event) => onKeyDown(event, i)}
+          name={`${CORNER_NAMES[i]} corner`}
+          at={at}
+          width={width}
+          unit={unit}
+          pointIn={pointIn}
+          onMove={(to) => put(i, to)}
         />
       ))}
     </svg>
+  );
+}
+
+interface CornerProps {
+  readonly name: string;
+  readonly at: Point;
+  readonly width: number;
+  /** A hundredth of the photograph's width. */
+  readonly unit: number;
+  readonly pointIn: (event: PointerEvent) => Point | undefined;
+  readonly onMove: (to: Point) => void;
+}
+
+/** One corner, dragged or moved by keys, a pixel of the photograph at a time. */
+function CornerGrip({ name, at, width, unit, pointIn, onMove }: CornerProps) {
+  const grip = useGrip({
+    onDrag: (event) => {
+      const to = pointIn(event);
+      if (to) onMove(to);
+    },
+    onKey: (key) => onMove(movedByKey(key, at, 1, width)),
+  });
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuenow={Math.round(at.x)}
+      aria-valuetext={`${Math.round(at.x)} across, ${Math.round(at.y)} down`}
+      {...grip}
+      className="group cursor-grab touch-none outline-none active:cursor-grabbing"
+    >
+      {/* A finger's width around what is seen. */}
+      <circle cx={at.x} cy={at.y} r={6 * unit} fill="#0000" />
+      <circle cx={at.x} cy={at.y} r={2.2 * unit} fill="#fff6" stroke="#000" strokeWidth={unit / 3} />
+      <g fill="none" className="hidden group-focus-visible:inline">
+        <circle cx={at.x} cy={at.y} r={3.2 * unit} stroke="#000" strokeWidth={1.2 * unit} />
+        <circle cx={at.x} cy={at.y} r={3.2 * unit} stroke="#fff" strokeWidth={0.6 * unit} />
+      </g>
+    </g>
   );
 }
 
