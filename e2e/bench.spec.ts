@@ -107,12 +107,22 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   await grip.press('ArrowDown');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   expect(await top()).toBe(first);
+  // Fingers are wide, but the middle of each mark is its own.
+  const taken = await page.getByRole('slider').evaluateAll((all) =>
+    all.filter((one) => {
+      const { x, y, width, height } = one.getBoundingClientRect();
+      return !one.contains(document.elementFromPoint(x + width / 2, y + height / 2));
+    }),
+  );
+  expect(taken).toHaveLength(0);
   await page.setViewportSize({ width: 1280, height: 800 });
   // Moved by a key and then dragged: each is undone by itself.
   await grip.press('ArrowDown');
   const before = Number(await grip.getAttribute('aria-valuenow'));
   const box = await grip.boundingBox();
   if (!box) throw new Error('the mark is not on the screen');
+  // What is selected is not dragged in its stead.
+  await page.evaluate(() => getSelection()?.selectAllChildren(document.body));
   await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x, box.y + 20, { steps: 4 });
@@ -132,7 +142,10 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   await page.keyboard.press('ArrowUp');
   await expect(grip).toHaveAttribute('aria-valuenow', String(dragged + 0.5));
 
-  await typeMark(page, 'Leat Mid solid to', '500');
+  // A measure is written where it stands, once that is pressed.
+  await mark(page, 'Leat Mid solid to').locator('[data-measure]').click();
+  await page.keyboard.type('500');
+  await page.keyboard.press('Enter');
   const least = Number(await mark(page, 'Leat Mid solid from').getAttribute('aria-valuenow'));
   expect(Number(await mark(page, 'Leat Mid solid to').getAttribute('aria-valuenow'))).toBeCloseTo(
     least - 1,

@@ -1,11 +1,10 @@
 import type { RefObject } from 'react';
-import type { Point } from '../core/base/geometry';
-import type { Panel } from '../core/recipe/panel';
+import type { Point, Size } from '../core/base/geometry';
 
-/** Where a pointer stands on the panel, mm from its top left corner; held inside it. */
+/** Where a pointer stands on a panel or a picture, in its own measure from its top left corner; held inside it. */
 export function pointOn(
   board: RefObject<HTMLElement | null>,
-  { width, height }: Panel,
+  { width, height }: Size,
   { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
 ): Point {
   const box = board.current?.getBoundingClientRect();

@@ -69,6 +69,8 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
     onBlur: onDone,
     onPointerDown: (event: PointerEvent<HTMLElement | SVGElement>) => {
       if (event.button !== 0) return;
+      // Or it begins to select the text around, and what is selected is dragged by the browser next time.
+      event.preventDefault();
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus();
       held.current = true;

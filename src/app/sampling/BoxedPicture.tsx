@@ -1,6 +1,9 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import type { Point } from '../../core/base/geometry';
 import type { Box, Pixels } from '../../core/choose/photo/pixels';
 import { boxAround } from '../../core/choose/photo/sample';
+import { pointOn } from '../pointOn';
+import { gripKey, movedByKey } from '../useGrip';
 import { PictureCanvas } from './PictureCanvas';
 
 interface Props {
@@ -11,20 +14,11 @@ interface Props {
   readonly onBox: (box: Box) => void;
 }
 
-interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
 /** A drag shorter than this is a click, which reads a square this far around, in picture pixels. */
 const CLICK = 6;
 const REACH = 10;
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+/** Pixels that an arrow key moves the cross by. */
+const STEP = 6;
 
 /** A picture on which places are clicked or boxed; by keys, a cross is moved and Enter reads there. */
 export function BoxedPicture({ pixels, label, white, boxes, onBox }: Props) {
@@ -34,14 +28,7 @@ export function BoxedPicture({ pixels, label, white, boxes, onBox }: Props) {
   const [keyed, setKeyed] = useState(false);
   const { width, height } = pixels;
 
-  const pointOf = (event: PointerEvent): Point => {
-    const box = frame.current?.getBoundingClientRect();
-    if (!box) return { x: 0, y: 0 };
-    return {
-      x: ((event.clientX - box.left) / box.width) * width,
-      y: ((event.clientY - box.top) / box.height) * height,
-    };
-  };
+  const pointOf = (event: PointerEvent): Point => pointOn(frame, pixels, event);
   const done = () => {
     if (!drag) return;
     const { from, to } = drag;
@@ -50,16 +37,14 @@ export function BoxedPicture({ pixels, label, white, boxes, onBox }: Props) {
     onBox(isClick ? boxAround(from.x, from.y, REACH) : { x0: from.x, y0: from.y, x1: to.x, y1: to.y });
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const [right = 0, down = 0] = ARROWS[event.key] ?? [];
+    const key = gripKey(event);
     if (event.key === 'Enter' || event.key === ' ') onBox(boxAround(cross.x, cross.y, REACH));
-    else if (right === 0 && down === 0) return;
+    else if (!key) return;
     event.preventDefault();
     setKeyed(true);
-    const step = event.shiftKey ? 40 : 6;
-    setCross(({ x, y }) => ({
-      x: Math.min(Math.max(x + right * step, 0), width - 1),
-      y: Math.min(Math.max(y + down * step, 0), height - 1),
-    }));
+    if (!key) return;
+    const { x, y } = movedByKey(key, cross, STEP, width);
+    setCross({ x: Math.min(Math.max(x, 0), width - 1), y: Math.min(Math.max(y, 0), height - 1) });
   };
   const drawn = drag && { x0: drag.from.x, y0: drag.from.y, x1: drag.to.x, y1: drag.to.y };
   return (
@@ -71,6 +56,7 @@ export function BoxedPicture({ pixels, label, white, boxes, onBox }: Props) {
       tabIndex={0}
       onKeyDown={onKeyDown}
       onPointerDown={(event) => {
+        if (event.button !== 0) return;
         event.currentTarget.setPointerCapture(event.pointerId);
         setKeyed(false);
         setDrag({ from: pointOf(event), to: pointOf(event) });

@@ -95,6 +95,9 @@ export function Marks(props: Props) {
           key={mark.id}
           {...{ mark, resolved, bands, unit, narrow, board, edit, onDone, left, top, level }}
           labelAt={places[i] as number}
+          room={Math.min(
+            ...[marks[i - 1], marks[i + 1]].map((other) => (other ? Math.abs(other.top - top) : Infinity)),
+          )}
         />
       ))}
     </div>
@@ -120,18 +123,23 @@ interface HandleProps extends Omit<Props, 'width' | 'height'> {
   readonly level: boolean;
   /** Where its label stands below the panel's top, px. */
   readonly labelAt: number;
+  /** How far the next mark up or down is, px: where bands are level, none reaches over the middle of another. */
+  readonly room: number;
 }
 
+/** What is seen of a level grip is so high, px. */
+const SEEN = 14;
 /** Further than this from where it was taken up, px, it is a drag and no press. */
 const PRESS = 4;
 
 /** A mark: its grip, and its measure beside it; pressed, or when a figure is typed, the measure is written. */
 function Handle(props: HandleProps) {
-  const { mark, resolved, bands, unit, board, edit, onDone, left, top, level } = props;
+  const { mark, resolved, bands, unit, board, edit, onDone, left, top, level, room } = props;
   const { recipe } = resolved;
   /** What has been typed so far where the measure is being written. */
   const [writing, setWriting] = useState<string>();
-  const pressedAt = useRef(0);
+  /** Where it was taken hold of: how far down the page, px, and whether at its label. */
+  const pressed = useRef({ y: 0, isOnLabel: false });
   const place = placeOf(bands, mark.along);
   /** How far from the mark it was taken hold of, mm along the run. */
   const grabbed = useRef(0);
@@ -165,7 +173,12 @@ function Handle(props: HandleProps) {
   };
   const grip = useGrip({
     onHold: (event) => {
-      pressedAt.current = event.clientY;
+      const { target, clientY } = event;
+      // Asked as it begins: once it is held, whatever the pointer is over, the grip is told.
+      pressed.current = {
+        y: clientY,
+        isOnLabel: target instanceof Element && target.closest('[data-measure]') !== null,
+      };
       grabbed.current = alongOf(event) - mark.along;
     },
     onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
@@ -189,8 +202,8 @@ function Handle(props: HandleProps) {
   };
   const onPointerUp = (event: PointerEvent) => {
     grip.onPointerUp();
-    const isOnLabel = event.target instanceof Element && event.target.closest('[data-measure]');
-    if (isOnLabel && Math.abs(event.clientY - pressedAt.current) < PRESS) setWriting('');
+    const { y, isOnLabel } = pressed.current;
+    if (isOnLabel && Math.abs(event.clientY - y) < PRESS) setWriting('');
   };
   const wholeStands = { ...grip, onKeyDown, onPointerUp };
   return (
@@ -208,7 +221,7 @@ function Handle(props: HandleProps) {
         title="Drag it, move it by arrow keys, or type its measure"
         {...wholeStands}
         className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 max-sm:h-11 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
-        style={level ? { top } : { top, left }}
+        style={level ? { top, maxHeight: Math.max(room, SEEN) } : { top, left }}
       >
         {level && <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />}
         <span

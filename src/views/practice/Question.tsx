@@ -139,6 +139,9 @@ function Order({ item, onAnswer }: Props<OrderItem>) {
   );
 }
 
+/** Of the pressed buttons that a pointer tells: the primary one alone. */
+const PRIMARY = 1;
+
 function Place({ item, onAnswer }: Props<PlaceItem>) {
   const [at, setAt] = useState<readonly number[]>(item.marks.map(({ start }) => start));
   const { unit } = EXERCISES[item.exercise];
@@ -162,10 +165,11 @@ function Place({ item, onAnswer }: Props<PlaceItem>) {
           aria-hidden="true"
           className="relative h-75 w-56 cursor-row-resize touch-none bg-white shadow-[0_1px_3px_#0006] max-sm:h-52"
           onPointerDown={(event) => {
+            if (event.button !== 0) return;
             event.currentTarget.setPointerCapture(event.pointerId);
             moveTo(event, true);
           }}
-          onPointerMove={(event) => event.buttons > 0 && moveTo(event, false)}
+          onPointerMove={(event) => event.buttons === PRIMARY && moveTo(event, false)}
         >
           {placed(at).map(({ one: value, place }) => (
             <span
