@@ -1,7 +1,7 @@
 import {
   type KeyboardEvent,
+  type MouseEvent,
   memo as rememberView,
-  type SyntheticEvent,
   useEffect,
   useRef,
   useState,
@@ -14,7 +14,7 @@ import type { DriedInk } from '../../core/readings/driedShelf';
 import { useAppSelector } from '../../store/hooks';
 import { besideText } from '../../ui/besideText';
 import { whenIdle } from '../../ui/whenIdle';
-import { layRail, neighbourDot, placeNames, type RailDot, railScale, typedDot } from './railLayout';
+import { dotNear, layRail, neighbourDot, placeNames, type RailDot, railScale, typedDot } from './railLayout';
 import { useTyped } from './useTyped';
 
 interface Props {
@@ -65,12 +65,17 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
     setActive(dot.ink.id);
     focusDot(box.current, dot.ink.id);
   };
-  /** The dot that something happens to. */
-  const dotOf = ({ target }: SyntheticEvent): RailDot | undefined =>
+  /** The dot that an element is. */
+  const dotOf = (target: EventTarget): RailDot | undefined =>
     target instanceof HTMLElement ? byId.get(target.dataset.ink ?? '') : undefined;
+  /** The dot that is pressed or pointed at, or is near to where that is; what presses by itself tells no place. */
+  const dotMeant = ({ target, clientX, clientY }: MouseEvent): RailDot | undefined => {
+    const rail = box.current?.getBoundingClientRect();
+    return dotOf(target) ?? (rail && dotNear(dots, clientX - rail.left - axis, clientY - rail.top - PAD));
+  };
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const { key } = event;
-    const dot = dotOf(event);
+    const dot = dotOf(event.target);
     if (!dot || event.ctrlKey || event.metaKey || event.altKey) return;
     const next = neighbourDot(dots, dot, key);
     if (next) {
@@ -112,25 +117,30 @@ export const ValueRail = rememberView(function ValueRail({ shelf, rungs, onPick,
           role="listbox"
           aria-label={`Inks by lightness, pale at the top. Enter puts an ink on ${goesTo}.`}
           aria-multiselectable="true"
-          className="absolute"
-          style={{ left: axis, top: PAD }}
+          className={`absolute inset-0 ${named === undefined ? '' : 'cursor-pointer'}`}
           onClick={(event) => {
-            const dot = dotOf(event);
-            if (dot) onPick(dot);
+            const dot = dotMeant(event);
+            if (!dot) return;
+            goTo(dot);
+            onPick(dot);
           }}
           onKeyDown={onKeyDown}
-          onFocus={(event) => setActive(dotOf(event)?.ink.id)}
-          onPointerOver={(event) => setNamed(dotOf(event)?.ink.id)}
+          onFocus={({ target }) => setActive(dotOf(target)?.ink.id)}
+          onPointerOver={(event) => setNamed(dotMeant(event)?.ink.id)}
+          onPointerMove={(event) => setNamed(dotMeant(event)?.ink.id)}
           onPointerLeave={() => setNamed(undefined)}
         >
-          {drawn.map((dot) => (
-            <Dot
-              key={dot.ink.id}
-              dot={dot}
-              isRung={rungs.includes(dot.ink.id)}
-              focusable={dot === focusable}
-            />
-          ))}
+          <div className="absolute" style={{ left: axis, top: PAD }}>
+            {drawn.map((dot) => (
+              <Dot
+                key={dot.ink.id}
+                dot={dot}
+                isRung={rungs.includes(dot.ink.id)}
+                isNamed={dot.ink.id === named}
+                focusable={dot === focusable}
+              />
+            ))}
+          </div>
         </div>
         <Names ladder={ladder} width={width - axis - PAD} />
         {isNumbers && <Gaps ladder={ladder} width={width - axis - PAD} />}
@@ -179,11 +189,13 @@ const focusDot = (rail: HTMLElement | null, inkId: string): void =>
 interface DotProps {
   readonly dot: RailDot;
   readonly isRung: boolean;
+  /** The pointer means it. */
+  readonly isNamed: boolean;
   readonly focusable: boolean;
 }
 
 /** One of many: what happens to it, the rail hears. */
-const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
+const Dot = rememberView(function Dot({ dot, isRung, isNamed, focusable }: DotProps) {
   const { ink, lab, hex, colour } = dot;
   const size = isRung ? RUNG_DOT : DOT;
   return (
@@ -193,7 +205,7 @@ const Dot = rememberView(function Dot({ dot, isRung, focusable }: DotProps) {
       aria-label={`${ink.name}, ${plainName(colour)}, L* ${Math.round(lab.l)}`}
       tabIndex={focusable ? 0 : -1}
       data-ink={ink.id}
-      className={`absolute -translate-1/2 cursor-pointer border ${isBare(ink) ? 'rounded-none' : 'rounded-full'} hover:z-10 hover:scale-140 hover:border-text focus-visible:z-10 ${isRung ? 'z-10 border-2 border-text' : 'border-line'}`}
+      className={`absolute -translate-1/2 cursor-pointer border ${isBare(ink) ? 'rounded-none' : 'rounded-full'} focus-visible:z-10 ${isNamed ? 'scale-140' : ''} ${isRung || isNamed ? 'z-10 border-text' : 'border-line'} ${isRung ? 'border-2' : ''}`}
       style={{ left: dot.x, top: dot.y, width: size, height: size, backgroundColor: hex }}
     />
   );

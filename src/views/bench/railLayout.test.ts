@@ -5,7 +5,7 @@ import { bareGround } from '../../core/engine/blend';
 import { dryShelf } from '../../core/readings/driedShelf';
 import { DEMO_INKS } from '../../data/demo/inks';
 import { ink, WHITE_CARD } from '../../testing/resolvedRecipes';
-import { layRail, neighbourDot, placeNames, railScale, typedDot } from './railLayout';
+import { dotNear, layRail, neighbourDot, placeNames, railScale, typedDot } from './railLayout';
 
 const shelf = dryShelf(DEMO_INKS, bareGround(WHITE_CARD));
 const dots = layRail(shelf, 200, 560);
@@ -23,6 +23,19 @@ test('no two dots of the demo cover each other, and all stay on the rail', () =>
     for (const other of dots.slice(i + 1))
       expect(Math.hypot(dot.x - other.x, dot.y - other.y)).toBeGreaterThanOrEqual(11 - 1e-9);
   });
+});
+
+test('a press goes to the dot it is nearest to, and to none where there is none near', () => {
+  const place = fc.integer({ min: -40, max: 600 });
+  fc.assert(
+    fc.property(place, place, (x, y) => {
+      const distances = dots.map((dot) => Math.hypot(dot.x - x, dot.y - y));
+      const meant = dotNear(dots, x, y);
+      expect(meant !== undefined).toBe(Math.min(...distances) <= 20);
+      if (meant) expect(Math.hypot(meant.x - x, meant.y - y)).toBe(Math.min(...distances));
+    }),
+  );
+  for (const dot of dots) expect(dotNear(dots, dot.x + 3, dot.y - 4)).toBe(dot);
 });
 
 const rungsOfDemo = fc.uniqueArray(fc.constantFrom(...dots), { minLength: 2, maxLength: 5 });

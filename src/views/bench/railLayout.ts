@@ -1,3 +1,4 @@
+import { least } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { nameOrder } from '../../core/base/names';
 import { searched } from '../../core/base/searched';
@@ -29,6 +30,16 @@ export function layRail(shelf: readonly DriedInk[], width: number, height: numbe
     placed.push({ ...dried, x: stepAside(wanted, takenAt(placed, down), width), y: down });
   }
   return placed;
+}
+
+/** A press this near to a dot's middle, px, is meant for it: dots are smaller than a fingertip. */
+const REACH = 20;
+
+/** The dot that a press at a place of the rail is meant for; undefined where none is near. */
+export function dotNear(dots: readonly RailDot[], x: number, y: number): RailDot | undefined {
+  const far = (dot: RailDot): number => Math.hypot(dot.x - x, dot.y - y);
+  const nearest = least(dots, far);
+  return nearest && far(nearest) <= REACH ? nearest : undefined;
 }
 
 /** How high a rung's name is beside its dot, px of usual text, how wide by its letters, and how far off the dot's middle. */
