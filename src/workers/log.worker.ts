@@ -23,6 +23,7 @@ import { faultPicture } from '../core/keep/trouble/faultPicture';
 import { type Card, groundOfCard } from '../core/materials/card/card';
 import type { Ink } from '../core/materials/ink/ink';
 import type { Picture } from '../core/picture/paint';
+import { drawn } from './drawn';
 import { openable } from './openable';
 import { orFaults } from './orFaults';
 import { packed } from './packed';
@@ -60,18 +61,6 @@ async function takePhoto(
   const digest = new Uint8Array(await crypto.subtle.digest('SHA-1', picture.bytes));
   const id = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
   return { id, ...picture, width: canvas.width, height: canvas.height };
-}
-
-function drawn(bitmap: ImageBitmap, scale: number): OffscreenCanvas {
-  const side = (length: number) => Math.max(1, Math.round(length * scale));
-  const canvas = new OffscreenCanvas(side(bitmap.width), side(bitmap.height));
-  const context = canvas.getContext('2d');
-  if (context) {
-    context.imageSmoothingQuality = 'high';
-    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  }
-  bitmap.close();
-  return canvas;
 }
 
 async function pixelsOf(photo: PackedPicture): Promise<Pixels> {
