@@ -354,7 +354,7 @@ test('what cannot be fetched says so and leaves the work as it is; a reload brin
   await expect(page.getByRole('heading', { name: 'Recipes' })).toBeVisible();
 });
 
-test('the palette finds things to do and recipes; keys are listed and work; the loupe reads by keys', async ({
+test('the palette finds things to do and recipes; keys are listed and work; the loupe reads by keys; a panel seen closer is dragged', async ({
   page,
 }) => {
   await openBench(page);
@@ -407,6 +407,18 @@ test('the palette finds things to do and recipes; keys are listed and work; the 
   await expect
     .poll(async () => (await page.locator('main canvas').first().boundingBox())?.width)
     .toBeGreaterThan((small?.width ?? 0) * 1.4);
+  // Larger than its place, the panel is dragged about in it.
+  await page.keyboard.press('l');
+  await expect(loupe).toHaveCount(0);
+  const [panel, place] = [page.locator('main canvas').first(), page.locator('[data-tour=panel]')];
+  const [whole, seen] = [await panel.boundingBox(), await place.boundingBox()];
+  const [x, y] = [(seen?.x ?? 0) + (seen?.width ?? 0) / 2, (seen?.y ?? 0) + (seen?.height ?? 0) / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 10, y - 60, { steps: 4 });
+  await page.mouse.up();
+  await page.mouse.move(x, y);
+  expect((await panel.boundingBox())?.y).toBeCloseTo((whole?.y ?? 0) - 60, 0);
 });
 
 test('whether a greeting will be seen: the image that does best, its calmest place, and coats over a resist', async ({

@@ -14,6 +14,7 @@ import { besideText } from '../../ui/besideText';
 import { readyForDragging } from '../../workers/client';
 import { type Look, WHOLE, ZOOMS } from './look';
 import { Rule, ruleWidth } from './Rule';
+import { usePan } from './usePan';
 
 const Marks = lazy(afterFirstPicture(() => import('./Marks').then((m) => ({ default: m.Marks }))));
 const Loupe = lazy(() => import('./Loupe').then((m) => ({ default: m.Loupe })));
@@ -51,6 +52,7 @@ export function PanelBoard(props: Props) {
   const box = useRef<HTMLDivElement>(null);
   const board = useRef<HTMLDivElement>(null);
   const room = useSize(box);
+  const pan = usePan(box);
   const { panel, passes } = resolved.recipe;
   const other = otherCard(resolved);
   const inHand = passes.find(({ id, enabled }) => enabled && id === selected);
@@ -74,9 +76,10 @@ export function PanelBoard(props: Props) {
         ref={box}
         data-tour="panel"
         onPointerEnter={readyForDragging}
+        {...(zoom > 0 ? pan : {})}
         style={narrow ? { minHeight: height + 16 } : undefined}
         // Beside it stands the same panel on another card, where two are laid at once.
-        className={`min-h-0 flex-1 contain-size print:flex-none print:overflow-visible print:contain-none ${zoom > 0 ? 'overflow-auto' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
+        className={`min-h-0 flex-1 contain-size print:flex-none print:overflow-visible print:contain-none ${zoom > 0 ? 'cursor-grab overflow-auto select-none active:cursor-grabbing' : 'overflow-hidden'} ${other ? 'sm:mr-30' : ''}`}
       >
         {width > 0 && (
           <div className={`flex pt-1 ${zoom > 0 ? '' : 'justify-center'}`}>
