@@ -158,9 +158,10 @@ test('corners are moved by keys and by hand, a picture that is none is refused, 
   const before = await middle();
   const to = { x: before.x + 24, y: before.y - 12 };
   for (const button of ['right', 'left'] as const) {
-    await page.mouse.move(before.x, before.y);
+    // It is taken hold of beside its middle.
+    await page.mouse.move(before.x + 6, before.y + 4);
     await page.mouse.down({ button });
-    await page.mouse.move(to.x, to.y, { steps: 3 });
+    await page.mouse.move(to.x + 6, to.y + 4, { steps: 3 });
     await page.mouse.up({ button });
     const goal = button === 'left' ? to : before;
     expect(Math.hypot((await middle()).x - goal.x, (await middle()).y - goal.y)).toBeLessThan(2);

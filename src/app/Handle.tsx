@@ -29,7 +29,7 @@ const SHAPE = { ring: 'rounded-full', diamond: 'rotate-45' } as const;
 export function Handle({ board, panel, label, shape, at, description, onMove, onDone }: Props) {
   const step = ruleStep(useAppSelector(({ view }) => view.unit));
   const grip = useGrip({
-    onDrag: (event) => onMove(pointOn(board, panel, event)),
+    onDrag: (to) => onMove(pointOn(board, panel, to)),
     onKey: (key) => onMove(movedByKey(key, at, step, panel.width)),
     onDone,
   });

@@ -1,11 +1,17 @@
 import type { RefObject } from 'react';
 import type { Point, Size } from '../core/base/geometry';
 
+/** A place in the window, px, as a pointer tells it. */
+export interface Pointed {
+  readonly clientX: number;
+  readonly clientY: number;
+}
+
 /** Where a pointer stands on a panel or a picture, in its own measure from its top left corner; held inside it. */
 export function pointOn(
   board: RefObject<HTMLElement | null>,
   { width, height }: Size,
-  { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
+  { clientX, clientY }: Pointed,
 ): Point {
   const box = board.current?.getBoundingClientRect();
   if (!box || box.width === 0) return { x: 0, y: 0 };

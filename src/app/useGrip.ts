@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { Point } from '../core/base/geometry';
+import type { Pointed } from './pointOn';
 import { useKeyRun } from './useKeyRun';
 
 /** What a key asks of a grip: so many steps right and down, or one of its ends. */
@@ -38,9 +39,9 @@ export const movedByKey = (key: GripKey, { x, y }: Point, step: number, width: n
       : { x: x + key.right * step, y: y + key.down * step };
 
 interface Grip {
-  /** Told where the pointer is, first when it takes hold; what it returns then is handed back while it drags. */
   readonly onHold?: (event: PointerEvent) => void;
-  readonly onDrag: (event: PointerEvent) => void;
+  /** Told where the grip's middle is wanted: it stays as far from the pointer as it was taken hold of. */
+  readonly onDrag: (to: Pointed) => void;
   readonly onKey: (key: GripKey) => void;
   /** The movement is over: what follows is undone apart. */
   readonly onDone?: () => void;
@@ -51,11 +52,12 @@ interface Grip {
  * Shift or by page) and to its ends by Home and End.
  */
 export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
-  const held = useRef(false);
+  /** How far from the grip's middle the pointer has hold of it, px; undefined where it has not. */
+  const held = useRef<Point>(undefined);
   const pressed = useKeyRun(onDone);
   const letGo = () => {
     if (!held.current) return;
-    held.current = false;
+    held.current = undefined;
     onDone?.();
   };
   return {
@@ -71,15 +73,17 @@ export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
       if (event.button !== 0) return;
       // Or it begins to select the text around, and what is selected is dragged by the browser next time.
       event.preventDefault();
-      event.currentTarget.setPointerCapture(event.pointerId);
-      event.currentTarget.focus();
-      held.current = true;
+      const grip = event.currentTarget;
+      grip.setPointerCapture(event.pointerId);
+      grip.focus();
+      const { left, top, width, height } = grip.getBoundingClientRect();
+      held.current = { x: event.clientX - left - width / 2, y: event.clientY - top - height / 2 };
       // What keys moved before is undone apart.
       onDone?.();
       onHold?.(event);
     },
-    onPointerMove: (event: PointerEvent) => {
-      if (held.current) onDrag(event);
+    onPointerMove: ({ clientX, clientY }: PointerEvent) => {
+      if (held.current) onDrag({ clientX: clientX - held.current.x, clientY: clientY - held.current.y });
     },
     onPointerUp: letGo,
     onPointerCancel: letGo,

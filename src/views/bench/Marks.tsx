@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
-import { pointOn } from '../../app/pointOn';
+import { type Pointed, pointOn } from '../../app/pointOn';
 import type { Edit } from '../../app/useBench';
 import { useGrip } from '../../app/useGrip';
 import type { Point } from '../../core/base/geometry';
@@ -141,8 +141,6 @@ function Handle(props: HandleProps) {
   /** Where it was taken hold of: how far down the page, px, and whether at its label. */
   const pressed = useRef({ y: 0, isOnLabel: false });
   const place = placeOf(bands, mark.along);
-  /** How far from the mark it was taken hold of, mm along the run. */
-  const grabbed = useRef(0);
   const ends = markRange(recipe, mark.joint, mark.end);
   const range = [place, ...ends.map((along) => placeOf(bands, along))]
     .filter(({ on }) => on === place.on)
@@ -150,8 +148,8 @@ function Handle(props: HandleProps) {
   const moveTo = (along: Millimetres) =>
     edit((current) => moveMark(current, mark.joint, mark.end, along), gestureOf(mark));
 
-  const alongOf = (event: PointerEvent): Millimetres => {
-    const { x, y } = pointOn(board, recipe.panel, event);
+  const alongOf = (at: Pointed): Millimetres => {
+    const { x, y } = pointOn(board, recipe.panel, at);
     return bands.alongAt(x, y);
   };
   const step = ruleStep(unit);
@@ -172,16 +170,14 @@ function Handle(props: HandleProps) {
     });
   };
   const grip = useGrip({
-    onHold: (event) => {
-      const { target, clientY } = event;
+    onHold: ({ target, clientY }) => {
       // Asked as it begins: once it is held, whatever the pointer is over, the grip is told.
       pressed.current = {
         y: clientY,
         isOnLabel: target instanceof Element && target.closest('[data-measure]') !== null,
       };
-      grabbed.current = alongOf(event) - mark.along;
     },
-    onDrag: (event) => moveTo(alongOf(event) - grabbed.current),
+    onDrag: (to) => moveTo(alongOf(to)),
     onKey: (key) => {
       // Its measure grows along the run or against it.
       const [least, most] =

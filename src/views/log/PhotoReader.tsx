@@ -1,7 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
-import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useOnce } from '../../app/once';
+import type { Pointed } from '../../app/pointOn';
 import { useDatabase } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { movedByKey, useGrip } from '../../app/useGrip';
@@ -162,7 +163,7 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
     onMove(corners.map((corner, j) => (i === j ? point : corner)) as unknown as Corners);
   };
   /** Where in the photograph a pointer is: it stands at the board's upper left, as large as it fits. */
-  const pointIn = ({ clientX, clientY }: PointerEvent): Point | undefined => {
+  const pointIn = ({ clientX, clientY }: Pointed): Point | undefined => {
     const box = board.current?.getBoundingClientRect();
     if (!box) return undefined;
     const scale = Math.min(box.width / width, box.height / height);
@@ -224,15 +225,15 @@ interface CornerProps {
   readonly width: number;
   /** A hundredth of the photograph's width. */
   readonly unit: number;
-  readonly pointIn: (event: PointerEvent) => Point | undefined;
+  readonly pointIn: (at: Pointed) => Point | undefined;
   readonly onMove: (to: Point) => void;
 }
 
 /** One corner, dragged or moved by keys, a pixel of the photograph at a time. */
 function CornerGrip({ name, at, width, unit, pointIn, onMove }: CornerProps) {
   const grip = useGrip({
-    onDrag: (event) => {
-      const to = pointIn(event);
+    onDrag: (at) => {
+      const to = pointIn(at);
       if (to) onMove(to);
     },
     onKey: (key) => onMove(movedByKey(key, at, 1, width)),

@@ -52,7 +52,7 @@ interface MarkerProps {
 
 function Marker({ frame, number, place, colour, onMove }: MarkerProps) {
   const grip = useGrip({
-    onDrag: (event) => onMove(pointOn(frame, WHOLE, event)),
+    onDrag: (to) => onMove(pointOn(frame, WHOLE, to)),
     onKey: (key) => onMove(movedByKey(key, place, STEP, WHOLE.width)),
   });
   return (
