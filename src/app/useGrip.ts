@@ -48,8 +48,8 @@ interface Grip {
 }
 
 /**
- * What makes an element a grip on a panel or a picture: it is dragged with the primary button, and moved by arrow keys (farther with
- * Shift or by page) and to its ends by Home and End.
+ * What makes an element a grip on a panel or a picture: it is dragged with the primary button, and moved by arrow keys
+ * (farther with Shift or by page) and to its ends by Home and End.
  */
 export function useGrip({ onHold, onDrag, onKey, onDone }: Grip) {
   /** How far from the grip's middle the pointer has hold of it, px; undefined where it has not. */

@@ -199,8 +199,9 @@ function useDrawn(label: string, count: number, rowHeight: number) {
     overscan: useDeferredValue(OVERSCAN, 0),
     rangeExtractor: inChunks,
   });
+  const isPrinted = useIsPrinted();
   const seen = lines.getVirtualItems();
-  if (useIsPrinted()) return { box, first: 0, end: count, above: 0, below: 0 };
+  if (isPrinted) return { box, first: 0, end: count, above: 0, below: 0 };
   const first = seen[0]?.index ?? 0;
   return {
     box,

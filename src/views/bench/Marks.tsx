@@ -96,7 +96,7 @@ export function Marks(props: Props) {
           {...{ mark, resolved, bands, unit, narrow, board, edit, onDone, left, top, level }}
           labelAt={places[i] as number}
           room={Math.min(
-            ...[marks[i - 1], marks[i + 1]].map((other) => (other ? Math.abs(other.top - top) : Infinity)),
+            ...[marks[i - 1], marks[i + 1]].flatMap((other) => (other ? Math.abs(other.top - top) : [])),
           )}
         />
       ))}
@@ -199,6 +199,7 @@ function Handle(props: HandleProps) {
   const onPointerUp = (event: PointerEvent) => {
     grip.onPointerUp();
     const { y, isOnLabel } = pressed.current;
+    pressed.current = { y, isOnLabel: false };
     if (isOnLabel && Math.abs(event.clientY - y) < PRESS) setWriting('');
   };
   const wholeStands = { ...grip, onKeyDown, onPointerUp };

@@ -232,8 +232,8 @@ interface CornerProps {
 /** One corner, dragged or moved by keys, a pixel of the photograph at a time. */
 function CornerGrip({ name, at, width, unit, pointIn, onMove }: CornerProps) {
   const grip = useGrip({
-    onDrag: (at) => {
-      const to = pointIn(at);
+    onDrag: (pointed) => {
+      const to = pointIn(pointed);
       if (to) onMove(to);
     },
     onKey: (key) => onMove(movedByKey(key, at, 1, width)),
