@@ -129,6 +129,8 @@ interface HandleProps extends Omit<Props, 'width' | 'height'> {
 
 /** What is seen of a level grip is so high, px. */
 const SEEN = 14;
+/** A grip of an even height has its middle on a whole pixel, and is drawn sharply. */
+const evenOf = (px: number): number => 2 * Math.floor(px / 2);
 /** Further than this from where it was taken up, px, it is a drag and no press. */
 const PRESS = 4;
 
@@ -218,7 +220,7 @@ function Handle(props: HandleProps) {
         title="Drag it, move it by arrow keys, or type its measure"
         {...wholeStands}
         className={`group absolute z-10 flex h-6 -translate-y-1/2 touch-none items-center focus-visible:outline-offset-0 max-sm:h-11 ${level ? '-left-11 w-13 cursor-ns-resize justify-end' : 'w-6 -translate-x-1/2 cursor-grab justify-center'}`}
-        style={level ? { top, maxHeight: Math.max(room, SEEN) } : { top, left }}
+        style={level ? { top, maxHeight: Math.max(evenOf(room), SEEN) } : { top, left }}
       >
         {level && <span className="h-[3px] w-8 border-y border-black/40 bg-white group-hover:w-11" />}
         <span
