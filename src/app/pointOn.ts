@@ -9,7 +9,7 @@ export interface Pointed {
 
 /** Where a pointer stands on a panel or a picture, in its own measure from its top left corner; held inside it. */
 export function pointOn(
-  board: RefObject<HTMLElement | null>,
+  board: RefObject<Element | null>,
   { width, height }: Size,
   { clientX, clientY }: Pointed,
 ): Point {

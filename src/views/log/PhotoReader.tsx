@@ -1,12 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { useOnce } from '../../app/once';
-import type { Pointed } from '../../app/pointOn';
+import { pointOn } from '../../app/pointOn';
 import { useDatabase } from '../../app/session';
 import { useAnswer } from '../../app/useAnswer';
 import { movedByKey, useGrip } from '../../app/useGrip';
 import { useObjectUrl } from '../../app/useObjectUrl';
+import type { Size } from '../../core/base/geometry';
 import { type Corners, canBeSeen, type Point, projectionOf } from '../../core/base/perspective';
 import { counted } from '../../core/base/words';
 import { panelPlaces } from '../../core/keep/learn/fromLog';
@@ -162,13 +163,6 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
     const point = { x: Math.min(Math.max(x, 0), width), y: Math.min(Math.max(y, 0), height) };
     onMove(corners.map((corner, j) => (i === j ? point : corner)) as unknown as Corners);
   };
-  /** Where in the photograph a pointer is: it stands at the board's upper left, as large as it fits. */
-  const pointIn = ({ clientX, clientY }: Pointed): Point | undefined => {
-    const box = board.current?.getBoundingClientRect();
-    if (!box) return undefined;
-    const scale = Math.min(box.width / width, box.height / height);
-    return { x: (clientX - box.left) / scale, y: (clientY - box.top) / scale };
-  };
   const project = canBeSeen(corners) ? projectionOf(corners, size.width, size.height) : undefined;
   const unit = width / 100;
   return (
@@ -178,9 +172,9 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
       role="group"
       aria-label="Photograph with the panel’s corners"
       viewBox={`0 0 ${width} ${height}`}
-      preserveAspectRatio="xMinYMin"
-      className="max-h-[70dvh] w-full shrink-0 select-none"
-      style={{ aspectRatio: `${width} / ${height}` }}
+      className="shrink-0 select-none"
+      // It fills its place: where a pointer is in it is where it is in the photograph.
+      style={{ aspectRatio: `${width} / ${height}`, width: `min(100%, ${width / height} * 70dvh)` }}
     >
       <image href={address} width={width} height={height} />
       <polygon
@@ -209,9 +203,8 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
           key={CORNER_NAMES[i]}
           name={`${CORNER_NAMES[i]} corner`}
           at={at}
-          width={width}
-          unit={unit}
-          pointIn={pointIn}
+          board={board}
+          photo={{ width, height }}
           onMove={(to) => put(i, to)}
         />
       ))}
@@ -222,22 +215,18 @@ function CornerBoard({ address, width, height, corners, size, places, onMove }: 
 interface CornerProps {
   readonly name: string;
   readonly at: Point;
-  readonly width: number;
-  /** A hundredth of the photograph's width. */
-  readonly unit: number;
-  readonly pointIn: (at: Pointed) => Point | undefined;
+  readonly board: RefObject<SVGSVGElement | null>;
+  readonly photo: Size;
   readonly onMove: (to: Point) => void;
 }
 
 /** One corner, dragged or moved by keys, a pixel of the photograph at a time. */
-function CornerGrip({ name, at, width, unit, pointIn, onMove }: CornerProps) {
+function CornerGrip({ name, at, board, photo, onMove }: CornerProps) {
   const grip = useGrip({
-    onDrag: (pointed) => {
-      const to = pointIn(pointed);
-      if (to) onMove(to);
-    },
-    onKey: (key) => onMove(movedByKey(key, at, 1, width)),
+    onDrag: (to) => onMove(pointOn(board, photo, to)),
+    onKey: (key) => onMove(movedByKey(key, at, 1, photo.width)),
   });
+  const unit = photo.width / 100;
   return (
     <g
       role="slider"
