@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useLayoutEffect, useMemo, useRef } from 'react';
 import { counted } from '../../core/base/words';
 import { inkOf, type KnownSitting, numberOf, operationOf, tellLine } from '../../core/make/sitting/known';
 import { clockAfter } from '../../core/make/sitting/record';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { InkDot } from '../../ui/InkDot';
+import { useIsPrinted } from '../../ui/useIsPrinted';
 
 interface Props {
   readonly known: KnownSitting;
@@ -15,14 +16,11 @@ interface Props {
 export default function OrderOfWork({ known, lines, origin }: Props) {
   const inOrder = useMemo(() => lines.toSorted((p, q) => p.start - q.start || p.hand - q.hand), [lines]);
   const list = useRef<HTMLDetailsElement>(null);
+  const isPrinted = useIsPrinted();
   // On paper it is read as a whole.
-  useEffect(() => {
-    const open = () => {
-      if (list.current) list.current.open = true;
-    };
-    window.addEventListener('beforeprint', open);
-    return () => window.removeEventListener('beforeprint', open);
-  }, []);
+  useLayoutEffect(() => {
+    if (isPrinted && list.current) list.current.open = true;
+  }, [isPrinted]);
   return (
     <details ref={list} className="border-t border-line bg-sheet p-4 print:block">
       <summary className="heading cursor-pointer text-lead">
