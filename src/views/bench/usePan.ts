@@ -1,7 +1,7 @@
 import { type PointerEvent, type RefObject, useRef } from 'react';
 
 /**
- * What lets a picture larger than its box be dragged about in it by the mouse; a finger scrolls it as any page. Presses on
+ * What lets a picture larger than its box be dragged about in it by the mouse; a finger scrolls it like a page. Presses on
  * what lies over the picture are left to that.
  */
 export function usePan(box: RefObject<HTMLElement | null>) {
