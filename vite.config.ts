@@ -35,6 +35,8 @@ const PARTS = [
   { name: 'keeping', test: (id: string) => DEXIE.test(id) || KEEPING(id), priority: 3 },
   { name: 'bench', test: BENCH, priority: 2 },
   { name: 'recipe-files', test: oneOf('core/files/recipeFile.ts'), priority: 2 },
+  // Wanted by backups and by what is beside them: in a file of either, both would wait for each other.
+  { name: 'moods', test: oneOf('core/files/moodsFile.ts'), priority: 2 },
   // What several views share, a file for those that are wanted together.
   { name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 60_000, minShareCount: 2, priority: 1 },
 ];

@@ -21,6 +21,11 @@ const withClock = (page: Page) =>
     Date.now = () => now() + (window.ahead ?? 0);
   });
 
+const putForward = (page: Page, minutes: number) =>
+  page.evaluate((by) => {
+    window.ahead = (window.ahead ?? 0) + by * 60_000;
+  }, minutes);
+
 async function typeCount(page: Page, recipe: string, count: string): Promise<void> {
   const field = page.getByLabel(`How many of ${recipe}`);
   await field.fill(count);
@@ -95,10 +100,8 @@ test('two dozen invitations in three recipes are planned, worked through, late, 
   await page.getByRole('button', { name: 'Begin now' }).click();
   await expect(page.getByText(/^Panel \d+ of 24, /)).toBeVisible();
   expect(await work(page, 8, 1)).toBe(8);
-  // An hour late: it is told, and goes on from now.
-  await page.evaluate(() => {
-    window.ahead = (window.ahead ?? 0) + 60 * 60_000;
-  });
+  // Well over half an hour late: it is told, and goes on from now.
+  await putForward(page, 40);
   await work(page, 1, 1);
   await expect(page.getByRole('status').filter({ hasText: /min late\..*all dry at/ })).toBeVisible({
     timeout: 30_000,
@@ -221,9 +224,10 @@ test('a sitting goes out as PDF, table, calendar and file, comes back, is kept a
   await expect(page.getByRole('link', { name: /second evening, evening 2 of/ })).toBeVisible();
 });
 
-test('the evening is read by keys, fits a phone, and axe finds nothing on the plan and at the desk', async ({
+test('the evening is read by keys, left for days and taken up again, ended early, fits a phone, and axe finds nothing', async ({
   page,
 }) => {
+  await withClock(page);
   await page.goto('/sittings/invitations-1');
   await expect(page.getByRole('region', { name: 'To lay out' })).toBeVisible({ timeout: 60_000 });
   const pieces = page.getByRole('slider', { name: 'Piece of work' });
@@ -239,9 +243,35 @@ test('the evening is read by keys, fits a phone, and axe finds nothing on the pl
   await page.getByRole('button', { name: 'Begin now' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
   await expectAccessible(page, 'a sitting at the desk');
+  await work(page, 3, 1);
   await page.setViewportSize({ width: 390, height: 844 });
   await expectNoSideScroll(page, 390);
-  await page.getByRole('link', { name: 'Whole plan' }).click();
-  await expect(page.getByRole('region', { name: 'The evening' })).toBeVisible();
+  // Three days away are no piece's time, and no hours of the evening's picture.
+  await putForward(page, 3 * 24 * 60);
+  await expect(page.getByRole('heading', { name: /^Nothing has been done since / })).toBeVisible();
+  await expectAccessible(page, 'a desk that was left');
   await expectNoSideScroll(page, 390);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('timer')).toHaveText(/^0:/);
+  await expect(page.getByRole('status').filter({ hasText: /^Taken up again\..*all dry at/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Whole plan' }).click();
+  await expect(page.getByRole('region', { name: 'The evening' })).toContainText('away 3 days');
+  await expectNoSideScroll(page, 390);
+
+  await page.getByRole('link', { name: 'Go on at the desk' }).click();
+  await page.getByRole('button', { name: 'Stop …' }).click();
+  await page.getByRole('menuitem', { name: /^End here: 1\d panels for tomorrow/ }).click();
+  await expect(page.getByRole('region', { name: 'The end' })).toBeVisible();
+  await goOn(page, '/sittings');
+  await expect(page.getByRole('region', { name: 'Under way' }).getByRole('link')).toHaveCount(1);
+  const toCome = page.getByRole('region', { name: 'To come' });
+  await expect(toCome.getByRole('link', { name: /first evening, the rest/ })).toBeVisible();
+  // An evening that passes without being begun says so, until it has another day.
+  await toCome.getByRole('link', { name: /second evening/ }).click();
+  await page.getByRole('button', { name: /^When: / }).click();
+  await page.getByLabel('Day').fill('2026-01-05');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Its evening has gone by without it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Move it to today' }).click();
+  await expect(page.getByText('Its evening has gone by without it.')).toBeHidden();
 });

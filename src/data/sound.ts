@@ -106,7 +106,7 @@ export const isSoundSitting = (value: unknown): value is SittingRecord =>
     (isPlain(value.run) &&
       isPlain(value.run.with) &&
       isPlain(value.run.logged) &&
-      [value.run.lines, value.run.out, value.run.order].every(Array.isArray)));
+      [value.run.lines, value.run.out, value.run.order, value.run.away ?? []].every(Array.isArray)));
 
 /** Something in a table that this program cannot compute with. */
 export interface Damaged {

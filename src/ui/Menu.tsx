@@ -17,7 +17,7 @@ interface Props {
   /** What stands on its button. */
   readonly children: ReactNode;
   readonly items: readonly MenuItem[];
-  readonly look?: 'plain' | 'bare' | 'word';
+  readonly look?: keyof typeof LOOK;
   readonly disabled?: boolean;
   /** Told before it opens, so that what it offers can be looked for then. */
   readonly onOpen?: () => void;
@@ -25,6 +25,8 @@ interface Props {
 
 const LOOK = {
   plain: 'frame min-h-7 px-2.5 py-1 hover:border-text',
+  /** At the desk, for inky fingers. */
+  desk: 'frame min-h-7 px-2.5 py-1 hover:border-text max-lg:min-h-11',
   bare: 'min-h-6 rounded-[3px] px-1 hover:bg-field',
   word: 'max-w-full min-h-6 rounded-[3px] hover:bg-field data-[state=open]:bg-field',
 } as const;

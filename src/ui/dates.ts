@@ -11,6 +11,12 @@ export function tellDate(at: number, now = Date.now()): string {
   return format(at, isSameYear(at, now) ? 'd MMMM' : 'd MMMM yyyy');
 }
 
+/** A moment as it is told later: `19:40`, or of another day `2 December, 19:40`. */
+export function tellMoment(at: number, now = Date.now()): string {
+  const [day, hour] = [format(at, 'yyyy-MM-dd'), format(at, 'HH:mm')];
+  return day === format(now, 'yyyy-MM-dd') ? hour : `${tellDay(day, now)}, ${hour}`;
+}
+
 /** A day of the calendar, `2026-05-01`, as people say it: `1 May`, or with its year where that is another. */
 export function tellDay(day: string, now = Date.now()): string {
   const at = parseISO(day);

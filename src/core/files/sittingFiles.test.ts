@@ -5,6 +5,7 @@ import { expect, test } from 'vitest';
 import { demoSittings } from '../../data/demo/sittings';
 import { FONTS } from '../../testing/fonts';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
+import { takeUpRun } from '../make/sitting/away';
 import { groupOf } from '../make/sitting/fromSheet';
 import { planSitting } from '../make/sitting/plan';
 import { newSitting, type SittingRecord, sittingOf } from '../make/sitting/record';
@@ -95,13 +96,23 @@ test('what is kept is held to its schema: the demo’s evenings and one under wa
     const [next] = nextLines(runNow(sitting, run, i * 2).plan, 1);
     if (next) run = withDone(sitting, run, next, i * 2 + 2);
   }
-  for (const sound of [...demoSittings(new Date(2026, 10, 27)), { ...record, run }])
+  // Taken up after a fortnight.
+  const late = takeUpRun(run, 8, 20_000);
+  const [next] = nextLines(runNow(sitting, late, 20_000).plan, 1);
+  const after = next ? withDone(sitting, late, next, 20_002) : late;
+  expect(after.lines.length).toBeGreaterThan(run.lines.length);
+  for (const sound of [
+    ...demoSittings(new Date(2026, 10, 27)),
+    { ...record, run },
+    { ...record, run: after },
+  ])
     expect(() => validated(sittingSchema, sound)).not.toThrow();
   for (const bad of [
     { ...record, start: '25:00' },
     { ...record, atHand: { ...record.atHand, brushes: { pigment: -1 } } },
     { ...record, lots: [{ id: 'l', recipeId: 'r', count: 10_000 }] },
     { ...record, run: { ...run, lines: [{ does: 'sing' }] } },
+    { ...record, run: { ...run, away: [{ to: 3 }] } },
   ])
     expect(() => validated(sittingSchema, bad)).toThrow(FileError);
   expect(demoSittings(new Date(2026, 10, 27)).map(({ date }) => date)).toEqual([

@@ -35,12 +35,9 @@ export const atHandSchema = () =>
     dampMinutes: number().strict().min(0).max(240),
   }).noUnknown(unknownField);
 
-const time = () =>
-  number()
-    .strict()
-    .required()
-    .min(0)
-    .max(7 * 24 * 60);
+/** Minutes of a run: it may be left lying, and taken up again long after. */
+const TEN_YEARS = 10 * 366 * 24 * 60;
+const time = () => number().strict().min(0).max(TEN_YEARS);
 const place = () => number().strict().required().integer().min(0).max(10_000);
 const line = object({
   does: oneOf(['operation', 'wipe', 'wash'] as const),
@@ -50,8 +47,8 @@ const line = object({
   hand: place(),
   mat: number().strict().integer().min(0).max(1000),
   brush: number().strict().integer().min(0).max(1000),
-  start: time(),
-  end: time(),
+  start: time().required(),
+  end: time().required(),
   spoiled: boolean().strict(),
 }).noUnknown(unknownField);
 const token = object({
@@ -120,6 +117,11 @@ export const sittingSchema = object({
     out: array().strict().required().max(10_000).of(string().strict().required().max(20)),
     order: array().strict().required().max(50_000).of(token.required()),
     logged: mixed().test('names', 'must name a panel of the log each', (value) => isPlain(value)),
+    away: array()
+      .strict()
+      .max(RECORD_LIMITS.away)
+      .of(object({ from: time().required(), to: time() }).noUnknown(unknownField).required())
+      .default(undefined),
     endedAt: number().strict(),
     used: sheets(),
   })

@@ -12,7 +12,7 @@ import { useKnownMaker } from '../../app/useMaker';
 import { useSize } from '../../app/useSize';
 import type { Unit } from '../../core/base/length';
 import { unbroken } from '../../core/base/words';
-import type { StepTime } from '../../core/keep/log/made';
+import { type StepTime, stepTimes } from '../../core/keep/log/stepTime';
 import type { ResolvedRecipe } from '../../core/recipe/resolved';
 import { TOOLS } from '../../core/recipe/tools/tools';
 import { compileSheet, type Maker } from '../../core/sheet/compile';
@@ -85,7 +85,7 @@ function Desk({ resolved, unit, maker }: Props) {
     if (by === 1 && !done)
       setTimes((all) => [
         ...all.filter(({ key }) => key !== step.key),
-        { key: step.key, title: step.title, minutes: Number((clock.seconds / 60).toFixed(2)) },
+        ...stepTimes(step, clock.seconds / 60),
       ]);
     const next = Math.min(Math.max(at + by, 0), steps.length);
     if (next === at) return;

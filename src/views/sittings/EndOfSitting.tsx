@@ -4,11 +4,12 @@ import { useDatabase, useShelf } from '../../app/session';
 import { counted, named } from '../../core/base/words';
 import { washingUp } from '../../core/make/sitting/brushwork';
 import type { KnownSitting } from '../../core/make/sitting/known';
-import { clockOf, type SheetsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
+import type { SheetsOf, SittingRecord, SittingRun } from '../../core/make/sitting/record';
 import { letterOf } from '../../core/sheet/brushes';
 import { describeMinutes } from '../../core/sheet/times';
 import { endSitting, reopenSitting } from '../../data/sittings';
 import { Button } from '../../ui/Button';
+import { tellMoment } from '../../ui/dates';
 import { useNotify } from '../../ui/Notices';
 import { NumberField } from '../../ui/NumberField';
 import { useOutlay } from './useOutlay';
@@ -32,7 +33,7 @@ export function EndOfSitting({ record, run, known }: Props) {
   const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
   const made = Object.keys(run.logged).length;
   const { brushes, minutes } = washingUp(known.sitting, run.lines);
-  const last = Math.max(0, ...run.lines.map(({ end }) => end));
+  const over = run.begunAt + Math.max(0, ...run.lines.map(({ end }) => end)) * 60_000;
   // What the plan reserved is at hand at once.
   const planned = record.reserves ?? outlay?.used;
   const used = (planned ?? []).map(
@@ -49,15 +50,19 @@ export function EndOfSitting({ record, run, known }: Props) {
   return (
     <section aria-label="The end" className="max-w-2xl space-y-4 bg-sheet p-8 text-xl">
       <h2 className="heading text-4xl">
-        {counted(made, 'panel')} made, from {clockOf(run.begunAt)} to {clockOf(run.begunAt + last * 60_000)}
+        {counted(made, 'panel')} made, from {tellMoment(run.begunAt, over)} to {tellMoment(over, over)}
       </h2>
       <p>
         {run.out.length > 0 ? `${counted(run.out.length, 'panel')} taken out. ` : ''}
-        Each is in{' '}
-        <Link to="/log" className="underline underline-offset-4">
-          the log
-        </Link>{' '}
-        with the time its steps took; the pads know what was laid.
+        {made > 0 && (
+          <>
+            Each is in{' '}
+            <Link to="/log" className="underline underline-offset-4">
+              the log
+            </Link>{' '}
+            with the time its steps took; the pads know what was laid.
+          </>
+        )}
       </p>
       {run.endedAt !== undefined ? (
         <>

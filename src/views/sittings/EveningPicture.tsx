@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef, useState } from 'react';
 import { useSize } from '../../app/useSize';
 import { counted } from '../../core/base/words';
@@ -9,6 +8,7 @@ import type { Break, Planned } from '../../core/make/sitting/sitting';
 import { letterOf } from '../../core/sheet/brushes';
 import { besideText } from '../../ui/besideText';
 import { type Lane, LYING_HEIGHT, lanesOf } from './lanes';
+import { GAP_WIDTH, longGaps, timeScale } from './timeScale';
 import { type LittlePictures, pictureKey } from './useLittlePictures';
 
 interface Props {
@@ -47,8 +47,12 @@ export function EveningPicture(props: Props) {
   const [chosen, setChosen] = useState<number>();
   const [looked, setLooked] = useState<Planned>();
   const span = Math.max(makespan, now ?? 0, 1);
-  const width = Math.max(room - left - 14, span * besideText(LEAST_A_MINUTE));
-  const x = scaleLinear([0, span], [0, width]);
+  const gaps = longGaps(known.record.run?.away);
+  const { x, width, aMinute } = timeScale(span, gaps, {
+    room: room - left - 14,
+    least: besideText(LEAST_A_MINUTE),
+    gap: besideText(GAP_WIDTH),
+  });
   let top = besideText(TOP);
   const rows = lanes.map((lane) => {
     const row = { lane, top };
@@ -118,8 +122,8 @@ export function EveningPicture(props: Props) {
             preserveAspectRatio="none"
             className="block print:w-full"
           >
-            <Hours {...{ span, x, height, origin }} />
-            <Breaks breaks={known.sitting.breaks ?? []} {...{ x, height }} />
+            <Hours {...{ span, x, aMinute, height, origin, gaps }} />
+            <Breaks breaks={known.sitting.breaks ?? []} {...{ x, height, gaps }} />
             {rows.map(({ lane, top: at }) =>
               lane.kind === 'drying' ? (
                 <Drying key={lane.label} {...{ lane, known, x, pictures, origin, top: at }} />
@@ -186,6 +190,14 @@ function tellWhy(known: KnownSitting, lines: readonly Planned[], line: Planned):
   return `It waited for ${why.for}: ${tellLine(known, why.after)}, panel ${numberOf(known, why.after)}.`;
 }
 
+/** How long nobody was there: `50 min`, `5 h`, `3 days`. */
+const tellAway = (minutes: number): string =>
+  minutes < 90
+    ? `${Math.round(minutes)} min`
+    : minutes < 36 * 60
+      ? `${Math.round(minutes / 60)} h`
+      : `${Math.round(minutes / (24 * 60))} days`;
+
 /** An hour between lines, minutes; wider where there is little room. */
 const STEPS = [5, 10, 20, 30, 60] as const;
 const LABEL_WIDTH = 52;
@@ -193,21 +205,25 @@ const LABEL_WIDTH = 52;
 function Hours({
   span,
   x,
+  aMinute,
   height,
   origin,
+  gaps,
 }: {
   readonly span: number;
   readonly x: X;
+  readonly aMinute: number;
   readonly height: number;
   readonly origin: string;
+  readonly gaps: readonly Break[];
 }) {
-  const step = STEPS.find((one) => x(one) >= besideText(LABEL_WIDTH)) ?? 60;
+  const step = STEPS.find((one) => one * aMinute >= besideText(LABEL_WIDTH)) ?? 60;
   const [, past = '0'] = origin.split(':');
   const first = (step - (Number(past) % step)) % step;
   const at = Array.from(
     { length: Math.max(0, Math.floor((span - first) / step) + 1) },
     (_, i) => first + i * step,
-  );
+  ).filter((minute) => !gaps.some(({ start, minutes }) => minute > start && minute < start + minutes));
   return (
     <g>
       {at.map((minute) => (
@@ -226,10 +242,12 @@ const Breaks = ({
   breaks,
   x,
   height,
+  gaps,
 }: {
   readonly breaks: readonly Break[];
   readonly x: X;
   readonly height: number;
+  readonly gaps: readonly Break[];
 }) =>
   breaks.map(({ start, minutes }) => (
     <g key={start}>
@@ -241,7 +259,7 @@ const Breaks = ({
         className="fill-pane opacity-60"
       />
       <text x={x(start) + 4} y={height - 6} className="fill-mute text-small italic">
-        break
+        {gaps.some((gap) => gap.start === start) ? `away ${tellAway(minutes)}` : 'break'}
       </text>
     </g>
   ));

@@ -10,13 +10,16 @@ import { useDatabase } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
 import { panelOfRun } from '../../core/keep/log/panelOfRun';
+import { awaySince, leaveRun, takeUpRun } from '../../core/make/sitting/away';
 import { keyOf, type PanelBegun } from '../../core/make/sitting/begun';
 import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
+import { type LeftOver, leftOver, withoutPanels, withPanels } from '../../core/make/sitting/leftOver';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
   clockAfter,
   clockOf,
   originOf,
+  panelsOf,
   type SittingRecord,
   type SittingRun,
 } from '../../core/make/sitting/record';
@@ -42,7 +45,7 @@ import { cautionsOf } from '../../core/sheet/cautions';
 import { USUAL_PACE } from '../../core/sheet/times';
 import { timingOf } from '../../core/sheet/timing';
 import { removePanels } from '../../data/panels';
-import { changeSitting, logOfSitting } from '../../data/sittings';
+import { changeSitting, logOfSitting, removeSittings, saveSittings } from '../../data/sittings';
 import { addTiming } from '../../data/timings';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
@@ -51,6 +54,8 @@ import { useNotify } from '../../ui/Notices';
 import { PageTitle } from '../../ui/PageTitle';
 import { sittingWorker } from '../../workers/client';
 import { EndOfSitting } from './EndOfSitting';
+import { LeftDesk, StopMenu } from './LeftDesk';
+import { dayAfter, restOf } from './sittingActions';
 import { useNow } from './useNow';
 import { usePlan } from './usePlan';
 import { WithSitting } from './WithSitting';
@@ -172,7 +177,25 @@ function useWork({ record, known, run }: RunProps) {
       undo: () => void change((old) => withSound(old, line, before)),
     });
   };
-  return { done, back, spoil };
+  const leave = () => change((old) => leaveRun(old, minutesInto(old, Date.now())));
+  const goOn = (since: number) => change((old) => takeUpRun(old, since, minutesInto(old, Date.now())));
+  /** Ends with what is done: the rest is taken out, and what is bare card still is planned for tomorrow. */
+  const endHere = async (over: LeftOver) => {
+    const own = known.lots.map(({ lot }) => lot);
+    const rest = restOf(record, own, over, dayAfter(today(), 1));
+    if (rest) await saveSittings(db, [rest]);
+    await change((old) => withoutPanels(old, over.keys));
+    notify({
+      text: rest
+        ? `${counted(panelsOf(rest), 'panel')} ${panelsOf(rest) === 1 ? 'stands' : 'stand'} in your sittings for tomorrow.`
+        : 'What was not done is taken out.',
+      undo: () => {
+        void change((old) => withPanels(old, over.keys));
+        if (rest) void removeSittings(db, [rest.id]);
+      },
+    });
+  };
+  return { done, back, spoil, leave, goOn, endHere };
 }
 
 /** Goes forward and back by the keys of a keyboard or a pedal, but for those that a control takes itself. */
@@ -216,7 +239,7 @@ const Drying = ({ lying, known, origin, now }: DryingProps) => (
 );
 
 function AtDesk({ record, run, known }: RunProps) {
-  const { done, back, spoil } = useWork({ record, known, run });
+  const { done, back, spoil, leave, goOn, endHere } = useWork({ record, known, run });
   const moment = useNow(true);
   const awake = useAwake();
   const [sounds, setSounds] = useState(true);
@@ -228,7 +251,11 @@ function AtDesk({ record, run, known }: RunProps) {
     () => runNow(known.sitting, run, Math.max(quarter, ...run.lines.map(({ end }) => end))),
     [known, run, quarter],
   );
-  const news = useReplanning({ record, known, run, state });
+  const [worked, setWorked] = useState<number>();
+  const since = awaySince(known.sitting, run, state, now);
+  const isByPress = run.away?.at(-1)?.to === undefined && (run.away?.length ?? 0) > 0;
+  const left = since === worked && !isByPress ? undefined : since;
+  const news = useReplanning({ record, known, run, state, isLeft: left !== undefined });
   const lines = nextLines(state.plan, known.sitting.atHand.hands);
   const origin = originOf(record);
   const lying = state.begun.panels
@@ -241,7 +268,8 @@ function AtDesk({ record, run, known }: RunProps) {
   );
 
   const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
-  useWorkKeys(first && (() => void done(first)), () => void back());
+  const forward = left === undefined ? first && (() => void done(first)) : () => void goOn(left);
+  useWorkKeys(forward, () => void back());
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
   return (
     <main
@@ -253,7 +281,7 @@ function AtDesk({ record, run, known }: RunProps) {
         <h1 className="heading mr-auto min-w-0 truncate">{record.name}</h1>
         <span className="tabular-nums">
           {clockOf(moment)} · {Object.keys(run.logged).length} of {all} done
-          {state.plan ? ` · all dry ${clockAfter(origin, state.plan.makespan)}` : ''}
+          {state.plan && left === undefined ? ` · all dry ${clockAfter(origin, state.plan.makespan)}` : ''}
         </span>
         <Button className="max-lg:min-h-11" aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
           Sound {sounds ? 'on' : 'off'}
@@ -261,6 +289,14 @@ function AtDesk({ record, run, known }: RunProps) {
         <span className="text-mute max-sm:hidden">
           {awake ? 'Screen stays awake' : 'The screen may sleep here'}
         </span>
+        {first && (
+          <StopMenu
+            over={leftOver(known.sitting, run)}
+            isLeft={isByPress}
+            onLeave={() => void leave()}
+            onEnd={() => void endHere(leftOver(known.sitting, run))}
+          />
+        )}
         <Link to={`/sittings/${record.id}`} className="underline underline-offset-4 max-lg:py-3">
           Whole plan
         </Link>
@@ -273,6 +309,12 @@ function AtDesk({ record, run, known }: RunProps) {
           <p role="alert" className="m-6 max-w-2xl border-l-4 border-text pl-3 text-xl">
             What is left cannot be worked as it stands: make room for more panels to dry, in the plan.
           </p>
+        ) : left !== undefined ? (
+          <LeftDesk
+            {...{ known, run, state, moment }}
+            since={left}
+            onWorked={isByPress ? undefined : () => setWorked(left)}
+          />
         ) : first ? (
           <div className={lines.length > 1 ? 'grid divide-line xl:grid-cols-2 xl:divide-x' : ''}>
             {lines.map((line, hand) =>
@@ -307,11 +349,11 @@ function AtDesk({ record, run, known }: RunProps) {
         </button>
         <button
           type="button"
-          disabled={!first}
-          onClick={() => first && void done(first)}
+          disabled={!forward}
+          onClick={forward}
           className="min-h-20 bg-strong text-2xl font-semibold text-on-strong focus-visible:outline-on-strong focus-visible:outline-offset-[-6px] disabled:opacity-40"
         >
-          {first && first.start > now + SOON ? 'It is dry: done' : 'Done'}
+          {left !== undefined ? 'Go on' : first && first.start > now + SOON ? 'It is dry: done' : 'Done'}
         </button>
       </nav>
     </main>
@@ -357,13 +399,22 @@ const ROUNDS = 60;
 const WORTH = 1;
 
 /** Plans what is left anew when it has become late, early, more or fewer; says so, and by how much it helped. */
-function useReplanning({ record, known, run, state }: RunProps & { readonly state: RunNow }): string {
+function useReplanning({
+  record,
+  known,
+  run,
+  state,
+  isLeft,
+}: RunProps & { readonly state: RunNow; readonly isLeft: boolean }): string {
   const db = useDatabase();
   const [news, setNews] = useState('');
-  const expected = useRef<{ readonly makespan: number; readonly question: string } | undefined>(undefined);
+  const expected = useRef<
+    { readonly makespan: number; readonly question: string; readonly times: number } | undefined
+  >(undefined);
   const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;
+  const times = run.away?.length ?? 0;
   const makespan = state.plan?.makespan;
-  const isLeft = (state.plan?.lines.length ?? 0) > 0;
+  const isWorked = (state.plan?.lines.length ?? 0) > 0 && !isLeft;
   /** Follows an order if it is better from now on, whatever was done while it was looked for; returns when all is dry then. */
   const follow = useEffectEvent(async (order: readonly Token[]): Promise<{ dry: number; saves: number }> => {
     const now = minutesInto(run, Date.now());
@@ -387,26 +438,28 @@ function useReplanning({ record, known, run, state }: RunProps & { readonly stat
     if (failed || !best) return;
     const { dry, saves } = await follow(best.order);
     if (!Number.isFinite(dry)) return;
-    expected.current = { makespan: dry, question };
+    expected.current = { makespan: dry, question, times };
     setNews(
       `${why} ${saves > 0 ? `Planned anew, ${Math.round(saves)} min are saved:` : 'The order stays:'} all dry at ${clockAfter(originOf(record), dry)}.`,
     );
   });
   useEffect(() => {
-    if (makespan === undefined || !isLeft) return;
+    if (makespan === undefined || !isWorked) return;
     const was = expected.current;
-    expected.current ??= { makespan, question };
+    expected.current ??= { makespan, question, times };
     if (!was) return;
     const off = makespan - was.makespan;
-    if (was.question === question && Math.abs(off) < DRIFT) return;
-    expected.current = { makespan, question };
+    if (was.question === question && was.times === times && Math.abs(off) < DRIFT) return;
+    expected.current = { makespan, question, times };
     const why =
       was.question !== question
         ? 'It is another evening now.'
-        : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
+        : was.times !== times
+          ? 'Taken up again.'
+          : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
     void plan(why);
-  }, [makespan, question, isLeft]);
-  return news;
+  }, [makespan, question, times, isWorked]);
+  return isLeft ? '' : news;
 }
 
 interface PieceProps {
@@ -508,6 +561,7 @@ function OnePiece({ known, run, line, left, now, origin, all, hand, onDone, onSp
             </Button>
           )}
           <Menu
+            look="desk"
             items={[
               { label: 'Begin it again from bare card', onSelect: () => onSpoiled(true) },
               { label: 'Take it out', onSelect: () => onSpoiled(false) },

@@ -1,8 +1,10 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type Command, useCommands } from '../../app/commands';
+import { today } from '../../app/log/useLogActions';
 import { useDatabase } from '../../app/session';
 import { percent } from '../../core/base/words';
+import { awaySince } from '../../core/make/sitting/away';
 import { keyOf } from '../../core/make/sitting/begun';
 import { washingUp } from '../../core/make/sitting/brushwork';
 import { criticalLines } from '../../core/make/sitting/critical';
@@ -14,11 +16,13 @@ import {
   originOf,
   RECORD_LIMITS,
   type SittingRecord,
+  standOf,
 } from '../../core/make/sitting/record';
 import { minutesInto, runNow } from '../../core/make/sitting/run';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { changeSitting, saveSittings } from '../../data/sittings';
 import { Button } from '../../ui/Button';
+import { tellMoment } from '../../ui/dates';
 import { useNotify } from '../../ui/Notices';
 import { PageTitle } from '../../ui/PageTitle';
 import { TypedField } from '../../ui/TypedField';
@@ -58,8 +62,10 @@ function Sitting({ record, known }: Props) {
   const pictures = useLittlePictures(known.sheets);
   const [looked, setLooked] = useState<number>();
   const moment = useNow(run !== undefined && run.endedAt === undefined);
-  const now = run ? minutesInto(run, run.endedAt ?? moment) : undefined;
-  const shown = useShown(known, seen, now);
+  const isEnded = run?.endedAt !== undefined;
+  // One that is ended came as far as its last piece, however much later that was told.
+  const shown = useShown(known, seen, run && minutesInto(run, isEnded ? run.begunAt : moment));
+  const now = shown?.now;
   const { change, undo } = useChanges(record);
   const rename = (name: string): string | undefined => {
     if (name === '' || name.length > RECORD_LIMITS.name)
@@ -92,7 +98,6 @@ function Sitting({ record, known }: Props) {
     });
     navigate('/sittings');
   };
-  const isEnded = run?.endedAt !== undefined;
   return (
     <main className="min-h-0 flex-1 overflow-y-auto">
       <PageTitle of={record.name} />
@@ -132,6 +137,11 @@ function Sitting({ record, known }: Props) {
           <Figures {...{ known, seen, shown, origin, isRunning: run !== undefined }} />
         </div>
       </header>
+      <HowItStands
+        record={record}
+        left={shown?.left}
+        onMove={() => change((old) => ({ ...old, date: today() }))}
+      />
       {seen.problem && !run && (
         <p role="alert" className="m-4 max-w-2xl border-l-4 border-text pl-3 text-lead">
           {seen.problem}
@@ -220,9 +230,39 @@ function useChanges({ id }: SittingRecord) {
 }
 const MOST_UNDONE = 50;
 
+interface StandsProps {
+  readonly record: SittingRecord;
+  readonly left: number | undefined;
+  readonly onMove: () => void;
+}
+
+/** Where a sitting stands that did not go as it was planned: its evening passed without it, or it was left. */
+function HowItStands({ record, left, onMove }: StandsProps) {
+  const { run } = record;
+  if (run && left !== undefined)
+    return (
+      <p className="mx-4 mt-4 max-w-2xl border-l-4 border-text pl-3 print:hidden">
+        It was left at {tellMoment(run.begunAt + left * A_MINUTE)}. It goes on at the desk, with what it was
+        begun with.
+      </p>
+    );
+  if (standOf(record, today()) !== 'gone by') return null;
+  return (
+    <p className="mx-4 mt-4 flex max-w-2xl flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-text pl-3 print:hidden">
+      Its evening has gone by without it. No card is kept for it until it has another day.
+      <Button onClick={onMove}>Move it to today</Button>
+    </p>
+  );
+}
+const A_MINUTE = 60_000;
+
 /** A plan as it is shown: of a run, what was done and what is still to come. */
 export interface ShownPlan extends Plan {
   readonly critical: ReadonlySet<Planned>;
+  /** Where a run has come to, minutes; where it was left, if it was. */
+  readonly now?: number;
+  /** Since when nobody is there, minutes. */
+  readonly left?: number;
 }
 
 function useShown(
@@ -236,8 +276,13 @@ function useShown(
   return useMemo(() => {
     if (!run || minute === undefined)
       return planned && { ...planned.plan, critical: criticalLines(known.sitting, planned.plan) };
-    const { plan } = runNow(known.sitting, run, minute);
-    const to: Plan = plan ?? { lines: [], makespan: minute, wipes: 0, washes: 0, waiting: 0 };
+    const left =
+      run.endedAt === undefined
+        ? awaySince(known.sitting, run, runNow(known.sitting, run, minute), minute)
+        : undefined;
+    const at = left ?? minute;
+    const { plan } = runNow(known.sitting, run, at);
+    const to: Plan = plan ?? { lines: [], makespan: at, wipes: 0, washes: 0, waiting: 0 };
     const lines = [...run.lines, ...to.lines];
     const cleans = (of: Planned['does']) => lines.filter(({ does }) => does === of).length;
     const ended = run.lines.map(({ end }) => end);
@@ -248,6 +293,8 @@ function useShown(
       washes: cleans('wash'),
       waiting: to.waiting,
       critical: criticalLines(known.sitting, to),
+      now: at,
+      ...(left === undefined ? {} : { left }),
     };
   }, [known, planned, run, minute]);
 }

@@ -10,7 +10,13 @@ import { useFileDrop } from '../../app/useFileDrop';
 import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { SITTING_FILE_LIMIT } from '../../core/files/limits';
-import { newSitting, panelsOf, type SittingRecord } from '../../core/make/sitting/record';
+import {
+  newSitting,
+  panelsOf,
+  type SittingRecord,
+  type Stand,
+  standOf,
+} from '../../core/make/sitting/record';
 import { resolveAnyway } from '../../core/recipe/resolved';
 import { importRecipe, listRecipes, removeRecipes } from '../../data/recipes';
 import type { RecipeRecord } from '../../data/records';
@@ -39,11 +45,14 @@ export function SittingsView() {
     navigate(`/sittings/${id}`);
   });
   if (!sittings || !recipes) return <p className="p-6 text-mute">Opening the sittings …</p>;
-  const isDone = ({ run }: SittingRecord) => run?.endedAt !== undefined;
+  const day = today();
+  const standing = (stand: Stand) => sittings.filter((one) => standOf(one, day) === stand);
   const groups = [
-    { title: 'To come', own: sittings.filter((one) => !one.pattern && !isDone(one)) },
-    { title: 'Patterns', own: sittings.filter(({ pattern }) => pattern) },
-    { title: 'Done', own: sittings.filter((one) => !one.pattern && isDone(one)).toReversed() },
+    { title: 'Under way', own: standing('under way') },
+    { title: 'To come', own: standing('to come') },
+    { title: 'Gone by, not begun', own: standing('gone by').toReversed() },
+    { title: 'Patterns', own: standing('pattern') },
+    { title: 'Done', own: standing('done').toReversed() },
   ];
   return (
     <main {...bringing.drop.getRootProps({ role: 'main' })} className="flex min-h-0 flex-1 flex-col">
@@ -66,22 +75,39 @@ export function SittingsView() {
             lists what to lay out, and goes through it with you at the desk.
           </p>
         )}
-        {groups.map(
-          ({ title, own }) =>
-            own.length > 0 && (
-              <section key={title} aria-label={title}>
-                <h2 className="heading mb-2 text-lead">{title}</h2>
-                <ul className="max-w-4xl divide-y divide-line border-y border-line">
-                  {own.map((one) => (
-                    <Entry key={one.id} record={one} recipes={recipes} />
-                  ))}
-                </ul>
-              </section>
-            ),
-        )}
+        {groups.map(({ title, own }) => own.length > 0 && <Group key={title} {...{ title, own, recipes }} />)}
       </div>
       {bringing.refusal && <Faults {...bringing.refusal} onClose={bringing.forget} />}
     </main>
+  );
+}
+
+/** So many of a group are shown, and the rest by a press. */
+const FIRST = 30;
+
+interface GroupProps {
+  readonly title: string;
+  readonly own: readonly SittingRecord[];
+  readonly recipes: readonly RecipeRecord[];
+}
+
+/** Sittings that stand alike. */
+function Group({ title, own, recipes }: GroupProps) {
+  const [all, setAll] = useState(false);
+  return (
+    <section aria-label={title}>
+      <h2 className="heading mb-2 text-lead">{title}</h2>
+      <ul className="max-w-4xl divide-y divide-line border-y border-line">
+        {(all ? own : own.slice(0, FIRST)).map((one) => (
+          <Entry key={one.id} record={one} recipes={recipes} />
+        ))}
+      </ul>
+      {!all && own.length > FIRST && (
+        <Button className="mt-3" onClick={() => setAll(true)}>
+          Show all {own.length}
+        </Button>
+      )}
+    </section>
   );
 }
 
@@ -131,7 +157,11 @@ function Entry({
           <span className="block text-mute">{names.join(', ') || 'no panels yet'}</span>
         </span>
         <span className="text-right tabular-nums">
-          {run ? `${done} of ${panelsOf(record) - run.out.length} done` : counted(panelsOf(record), 'panel')}
+          {!run
+            ? counted(panelsOf(record), 'panel')
+            : run.endedAt === undefined
+              ? `${done} of ${panelsOf(record) - run.out.length} done`
+              : `${done} of ${panelsOf(record)} made`}
         </span>
       </Link>
     </li>

@@ -6,7 +6,7 @@ import { newSitting, sittingOf } from '../../core/make/sitting/record';
 import { USUAL_TABLE } from '../../core/make/sitting/sitting';
 import { ink, resolvedOf } from '../../testing/resolvedRecipes';
 import { lanesOf } from './lanes';
-import { copyOf, splitOver } from './sittingActions';
+import { copyOf, restOf, splitOver } from './sittingActions';
 
 const resolved = resolvedOf([
   ink('Gorse', '#f8d46f'),
@@ -83,4 +83,14 @@ test('what is dried with the heat tool is told so, and no longer in air', () => 
   const step = groupOf(resolved, 1, { drying: 'heat' }).steps.find(({ kind }) => kind === 'dry');
   expect(step?.title).toBe('Dry with the heat tool');
   expect(`${step?.work} ${step?.care.join(' ')}`).not.toMatch(/in air|Or heat tool/);
+});
+
+test('what an ended evening did not begin is another evening, of the panels that are left alone', () => {
+  const over = { untouched: [0, 2], begun: 1, keys: [] };
+  const rest = restOf({ ...record, name: 'x'.repeat(120) }, lots, over, '2026-11-30');
+  expect(rest).toMatchObject({ date: '2026-11-30', lots: [{ ...lots[1], count: 2 }] });
+  expect(rest?.name).toMatch(/^x+, the rest$/);
+  expect(rest?.name).toHaveLength(120);
+  expect(rest?.id).not.toBe(record.id);
+  expect(restOf(record, lots, { ...over, untouched: [0, 0] }, '2026-11-30')).toBeUndefined();
 });

@@ -1,5 +1,6 @@
 import { addDays, format, parseISO } from 'date-fns';
-import type { Lot, SittingRecord } from '../../core/make/sitting/record';
+import type { LeftOver } from '../../core/make/sitting/leftOver';
+import { type Lot, RECORD_LIMITS, type SittingRecord } from '../../core/make/sitting/record';
 
 /** A sitting's panels on several evenings, a day after another; the first one stays the sitting it was. */
 export const splitOver = (
@@ -17,7 +18,8 @@ export const splitOver = (
     };
   });
 
-const dayAfter = (day: string, days: number): string => format(addDays(parseISO(day), days), 'yyyy-MM-dd');
+export const dayAfter = (day: string, days: number): string =>
+  format(addDays(parseISO(day), days), 'yyyy-MM-dd');
 
 /** A sitting begun again from its settings: as a copy on a day, or as a pattern that has none. */
 export function copyOf(
@@ -29,3 +31,18 @@ export function copyOf(
   const id = crypto.randomUUID();
   return to === 'pattern' ? { ...rest, id, name, pattern: true } : { ...rest, id, name, date: to.date };
 }
+
+/** What a sitting that ended early has not begun, as a sitting of another day; undefined where nothing is. */
+export function restOf(
+  record: SittingRecord,
+  lots: readonly Lot[],
+  { untouched }: LeftOver,
+  date: string,
+): SittingRecord | undefined {
+  const left = lots
+    .map((lot, group) => ({ ...lot, count: untouched[group] ?? 0 }))
+    .filter(({ count }) => count > 0);
+  const name = record.name.slice(0, RECORD_LIMITS.name - REST.length) + REST;
+  return left.length > 0 ? { ...copyOf(record, { date }, name), lots: left } : undefined;
+}
+const REST = ', the rest';

@@ -71,6 +71,7 @@ export function useOutlay(known: KnownSitting | undefined): SittingOutlay | unde
       cuts,
       choices: choicesOf(cutting),
       sittings,
+      today: today(),
       ink: inkPerCoat(shelf.inks, pads, log) ?? { perCoat: ML_A_COAT, refills: 0 },
       isDryAfter: (inkId, coated) => {
         const state = states.find(({ ink }) => ink.id === inkId);

@@ -10,6 +10,7 @@ import type { Recipe } from '../../recipe/recipe';
 import { type Materials, type ResolvedRecipe, resolveAnyway } from '../../recipe/resolved';
 import type { NextTime } from './changes';
 import type { ReadingSource } from './source';
+import { STEP_MINUTES, type StepTime } from './stepTime';
 import type { TroubleId } from './troubles';
 
 /** A recipe as it was when a panel was made of it, whole: what it was made with may change or go. */
@@ -41,13 +42,6 @@ export interface LoggedReading {
   readonly noise: number;
   /** Read before it had dried. */
   readonly wet?: boolean;
-}
-
-/** How long one step of the sheet took. */
-export interface StepTime {
-  readonly key: string;
-  readonly title: string;
-  readonly minutes: number;
 }
 
 /** A photograph of a panel, and where in it the panel lies. */
@@ -116,7 +110,7 @@ export const MADE_LIMITS = {
   inks: 12,
   changes: 20,
   layers: 16,
-  minutes: { min: 0, max: 24 * 60 },
+  minutes: STEP_MINUTES,
   coats: { min: 0, max: 10 },
   noise: { min: 0.01, max: 50 },
   number: { min: 1, max: 1_000_000 },

@@ -54,3 +54,8 @@ test('its times are those of its own steps, to the hundredth of a minute: no oth
     })),
   );
 });
+
+test('a step that was left lying for more than a day has no time: a log with it could not be read again', () => {
+  const lines = [done(0, { end: 24 * 60 + 1 }), done(last)];
+  expect(panelOf(lines, done(last))?.times?.map(({ key }) => key)).toEqual([group.steps[last]?.key]);
+});

@@ -3,6 +3,7 @@ import type { KnownSitting } from '../../make/sitting/known';
 import type { SittingRun } from '../../make/sitting/record';
 import type { Planned } from '../../make/sitting/sitting';
 import { type MadePanel, madeOf } from './made';
+import { stepTimes } from './stepTime';
 
 /**
  * A panel as the log has it, where that line of a run was its last; with the time each of its steps took.
@@ -22,7 +23,7 @@ export function panelOfRun(
   );
   const times = own.flatMap(({ operation, start, end }) => {
     const step = lot.group.steps[operation];
-    return step ? [{ key: step.key, title: step.title, minutes: Number((end - start).toFixed(2)) }] : [];
+    return step ? stepTimes(step, end - start) : [];
   });
   return {
     date,

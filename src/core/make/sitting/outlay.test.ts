@@ -46,6 +46,7 @@ const GIVEN: OutlayGiven = {
   cuts: [],
   choices: CHOICES,
   sittings: [],
+  today: '2026-11-29',
   ink: { perCoat: 12, refills: 0 },
   isDryAfter: () => false,
 };
@@ -181,10 +182,14 @@ describe('the card of a sitting', () => {
     expect(outlayOf(known, { ...GIVEN, cuts: [{ card, pieces }], sittings: many }).cuts[0]?.left).toBe(0);
   });
 
-  test('is reserved by sittings that are to come: not by itself, by patterns, or by what has ended', () => {
+  test('is reserved by sittings that are to come: not by itself, by patterns, or by what has ended or gone by', () => {
     const all = [other('own'), other('a'), other('p', { pattern: true }), other('e', { run: ended })];
-    expect(reservedBy(all, 'own', 'white')).toBe(3);
-    expect(reservedBy([...all, other('r', { run: beginRun(0, []) })], 'own', 'white')).toBe(6);
-    expect(reservedBy(all, 'own', 'kraft')).toBe(0);
+    const run = beginRun(0, []);
+    const reserved = (sittings: typeof all, cardId = 'white', today = all[1]?.date ?? '') =>
+      reservedBy(sittings, 'own', cardId, today);
+    expect(reserved(all)).toBe(3);
+    expect(reserved([...all, other('r', { run })])).toBe(6);
+    expect(reserved(all, 'kraft')).toBe(0);
+    expect(reserved([...all, other('r', { run })], 'white', '2099-01-01')).toBe(3);
   });
 });

@@ -3,7 +3,7 @@ import { type Assembly, blendedPanels, type Piece, piecesOf } from '../cutting/p
 import type { KnownLot, KnownSitting } from './known';
 import type { CutFor, InkFor, Outlay } from './layOut';
 import { bottleDoes, millilitres, type PanelUse, usedTogether } from './materials';
-import type { SheetsOf, SittingRecord } from './record';
+import { type SheetsOf, type SittingRecord, type Stand, standOf } from './record';
 
 /** What is chosen of a batch of cards; how many, and the panel on them, are each lot's own. */
 export type CardChoices = Omit<Assembly, 'cards' | 'panel' | 'panelCardId'>;
@@ -58,10 +58,17 @@ export function piecesByCard(
   return byCard;
 }
 
-/** Whole sheets of a card that other sittings still to be worked have reserved. */
-export const reservedBy = (sittings: readonly SittingRecord[], own: string, cardId: string): number =>
+const RESERVING: ReadonlySet<Stand> = new Set(['under way', 'to come']);
+
+/** Whole sheets of a card that other sittings still to be worked have reserved; one that has gone by keeps none. */
+export const reservedBy = (
+  sittings: readonly SittingRecord[],
+  own: string,
+  cardId: string,
+  today: string,
+): number =>
   sittings
-    .filter(({ id, pattern, run }) => id !== own && !pattern && run?.endedAt === undefined)
+    .filter((one) => one.id !== own && RESERVING.has(standOf(one, today)))
     .flatMap(({ reserves = [] }) => reserves.filter((one) => one.cardId === cardId))
     .reduce((sum, { sheets }) => sum + sheets, 0);
 
@@ -78,6 +85,8 @@ export interface OutlayGiven {
   readonly choices: CardChoices;
   /** All sittings, this one among them. */
   readonly sittings: readonly SittingRecord[];
+  /** The day of the calendar, `2026-12-02`. */
+  readonly today: string;
   /** What a coat takes here, ml a m², and how many re-inkings say so. */
   readonly ink: { readonly perCoat: number; readonly refills: number };
   /** Whether an ink's pad will want re-inking after so many more cm² of full coats. */
@@ -87,7 +96,7 @@ export interface OutlayGiven {
 /** What a sitting takes of card, ink and the rest. */
 export function outlayOf(
   { record, lots }: Pick<KnownSitting, 'lots' | 'record'>,
-  { uses, cuts, choices, sittings, ink, isDryAfter }: OutlayGiven,
+  { uses, cuts, choices, sittings, today, ink, isDryAfter }: OutlayGiven,
 ): SittingOutlay {
   const together = usedTogether(
     lots.map((lot, i) => ({
@@ -108,7 +117,7 @@ export function outlayOf(
       : {}),
     ...(card.stock === undefined
       ? {}
-      : { left: Math.max(card.stock - reservedBy(sittings, record.id, card.id), 0) }),
+      : { left: Math.max(card.stock - reservedBy(sittings, record.id, card.id, today), 0) }),
   });
   return {
     cuts: cuts.map(cutOf),

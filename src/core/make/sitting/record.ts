@@ -57,6 +57,12 @@ export interface BegunWith {
   readonly recipes: readonly { readonly lotId: string; readonly file: string }[];
 }
 
+/** A while in which nobody was at the desk, in minutes of the run; one without an end lasts still. */
+export interface Away {
+  readonly from: Minutes;
+  readonly to?: Minutes;
+}
+
 /** How far a sitting has come, as it was worked. */
 export interface SittingRun {
   readonly with: BegunWith;
@@ -69,6 +75,8 @@ export interface SittingRun {
   readonly order: readonly Token[];
   /** The log's entry of each panel that is done, by its key. */
   readonly logged: Readonly<Record<string, string>>;
+  /** When it was left and taken up again, in order. */
+  readonly away?: readonly Away[];
   readonly endedAt?: number;
   /** What was taken from the drawer at its end. */
   readonly used?: readonly SheetsOf[];
@@ -81,6 +89,7 @@ export const RECORD_LIMITS = {
   breaks: 6,
   breakMinutes: 240,
   sittings: 2000,
+  away: 1000,
 } as const;
 
 /** Brushes set out where nothing else is said; from memory. */
@@ -149,13 +158,35 @@ const breaksOf = (record: SittingRecord): Break[] =>
     .map(({ at, minutes }) => ({ start: minutesBetween(originOf(record), at), minutes }))
     .toSorted((p, q) => p.start - q.start);
 
+/** Breaks as they are planned, and when nobody was there: a break that falls into that is none of its own. */
+function restsOf(record: SittingRecord): Break[] {
+  const gone = (record.run?.away ?? []).flatMap(({ from, to }): Break[] =>
+    to === undefined ? [] : [{ start: from, minutes: to - from }],
+  );
+  const own = breaksOf(record).filter(
+    ({ start, minutes }) =>
+      !gone.some((one) => start < one.start + one.minutes && start + minutes > one.start),
+  );
+  return [...own, ...gone].toSorted((p, q) => p.start - q.start);
+}
+
 /** What a planner is told of a kept sitting, with its panels as it sees them, one group a lot. */
 export const sittingOf = (record: SittingRecord, groups: readonly PanelGroup[]): Sitting => ({
   groups,
   atHand: record.atHand,
-  breaks: breaksOf(record),
+  breaks: restsOf(record),
   wants: record.wants,
 });
+
+/** How a sitting stands on a day: an evening that has passed without being begun has gone by. */
+export type Stand = 'under way' | 'to come' | 'gone by' | 'pattern' | 'done';
+
+/** @param today  `2026-12-02` */
+export function standOf({ pattern, run, date }: SittingRecord, today: string): Stand {
+  if (pattern) return 'pattern';
+  if (run) return run.endedAt === undefined ? 'under way' : 'done';
+  return date < today ? 'gone by' : 'to come';
+}
 
 export const panelsOf = ({ lots }: Pick<SittingRecord, 'lots'>): number =>
   lots.reduce((sum, { count }) => sum + count, 0);
