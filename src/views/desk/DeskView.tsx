@@ -1,7 +1,8 @@
-import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { chime, useSoundReady } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
+import { useDeskKeys } from '../../app/desk/useDeskKeys';
 import { LayOutList } from '../../app/LayOutList';
 import { useLogActions } from '../../app/log/useLogActions';
 import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
@@ -41,10 +42,6 @@ export function DeskView() {
 }
 
 const WAITING = 'Compiling the sheet …';
-
-/** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
-const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
-const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
 
 interface Props {
   readonly resolved: ResolvedRecipe;
@@ -94,18 +91,10 @@ function Desk({ resolved, unit, maker }: Props) {
     if (next === steps.length) clock.pause();
     else clock.resume();
   };
-  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
-    const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, input, select');
-    if (event.key === ' ' && onControl) return;
-    const by = FORWARD.has(event.key) ? 1 : BACK.has(event.key) ? -1 : undefined;
-    if (!by) return;
-    event.preventDefault();
-    go(by);
-  });
-  useEffect(() => {
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, []);
+  useDeskKeys(
+    () => go(1),
+    () => go(-1),
+  );
 
   return (
     <main className="flex min-h-0 flex-1 flex-col bg-sheet max-lg:h-dvh max-lg:flex-none">

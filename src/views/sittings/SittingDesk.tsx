@@ -1,63 +1,42 @@
-import { proxy } from 'comlink';
-import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { chime, useSoundReady } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
-import { today } from '../../app/log/useLogActions';
+import { useDeskKeys } from '../../app/desk/useDeskKeys';
 import { PanelAfterStep } from '../../app/panel/PanelAfterStep';
 import { StepCautions } from '../../app/StepCautions';
 import { useDatabase } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
-import { panelOfRun } from '../../core/keep/log/panelOfRun';
-import { awaySince, leaveRun, takeUpRun } from '../../core/make/sitting/away';
+import { awaySince } from '../../core/make/sitting/away';
 import { keyOf, type PanelBegun } from '../../core/make/sitting/begun';
 import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
-import { type LeftOver, leftOver, withoutPanels, withPanels } from '../../core/make/sitting/leftOver';
+import { leftOver } from '../../core/make/sitting/leftOver';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
   clockAfter,
   clockOf,
   originOf,
-  panelsOf,
   type SittingRecord,
   type SittingRun,
 } from '../../core/make/sitting/record';
-import {
-  beginRun,
-  begunAt,
-  minutesInto,
-  nextLines,
-  type RunNow,
-  runNow,
-  withDone,
-  withOrder,
-  withoutLast,
-  withSound,
-  withSpoiled,
-} from '../../core/make/sitting/run';
+import { beginRun, begunAt, minutesInto, nextLines, runNow } from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { careInSitting, tellBrush, tellWashing } from '../../core/make/sitting/tellStep';
-import type { Token } from '../../core/make/sitting/works';
 import { isBare } from '../../core/materials/ink/ink';
 import { letterOf } from '../../core/sheet/brushes';
 import { cautionsOf } from '../../core/sheet/cautions';
-import { USUAL_PACE } from '../../core/sheet/times';
-import { timingOf } from '../../core/sheet/timing';
-import { removePanels } from '../../data/panels';
-import { changeSitting, logOfSitting, removeSittings, saveSittings } from '../../data/sittings';
-import { addTiming } from '../../data/timings';
+import { changeSitting } from '../../data/sittings';
 import { Button } from '../../ui/Button';
 import { InkDot } from '../../ui/InkDot';
 import { Menu } from '../../ui/Menu';
-import { useNotify } from '../../ui/Notices';
 import { PageTitle } from '../../ui/PageTitle';
-import { sittingWorker } from '../../workers/client';
 import { EndOfSitting } from './EndOfSitting';
 import { LeftDesk, StopMenu } from './LeftDesk';
-import { dayAfter, restOf } from './sittingActions';
 import { useNow } from './useNow';
 import { usePlan } from './usePlan';
+import { useReplanning } from './useReplanning';
+import { type RunProps, useWork } from './useWork';
 import { WithSitting } from './WithSitting';
 
 /** The evening, one piece of work at a time, large, for inky fingers. */
@@ -136,87 +115,6 @@ function Beginning({ record, known }: KnownProps) {
   );
 }
 
-interface RunProps extends KnownProps {
-  readonly run: SittingRun;
-}
-
-/** Keys of a keyboard and of foot pedals, which send page or arrow keys. */
-const FORWARD = new Set([' ', 'PageDown', 'ArrowRight', 'ArrowDown']);
-const BACK = new Set(['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace']);
-
-/** What is done with a piece of work: done, taken back, or its panel spoiled. */
-function useWork({ record, known, run }: RunProps) {
-  const db = useDatabase();
-  const notify = useNotify();
-  const change = (to: (run: SittingRun) => SittingRun) =>
-    changeSitting(db, record.id, (old) => (old.run ? { ...old, run: to(old.run) } : old));
-  const done = async (line: Planned) => {
-    const at = minutesInto(run, Date.now());
-    const before = (await change((old) => withDone(known.sitting, old, line, at)))?.run;
-    const after = before && withDone(known.sitting, before, line, at);
-    if (!after || after === before) return;
-    const last = after.lines.at(-1);
-    const step = stepOf(known, line);
-    if (line.does !== 'operation' || !last || !step) return;
-    const timing = timingOf(step, last.end - last.start, known.maker.pace ?? USUAL_PACE);
-    if (timing) await addTiming(db, timing.work, timing.minutes);
-    const finished = panelOfRun(known, after, line, today());
-    if (finished) await logOfSitting(db, record.id, keyOf(line), finished);
-  };
-  const back = async () => {
-    const before = (await change(withoutLast))?.run;
-    const last = before?.lines.at(-1);
-    const logged = last && before?.logged[keyOf(last)];
-    if (logged !== undefined) await removePanels(db, [logged]);
-  };
-  const spoil = async (line: Planned, isAgain: boolean) => {
-    const before = (await change((old) => withSpoiled(old, line, isAgain)))?.run;
-    if (!before) return;
-    notify({
-      text: `Panel ${numberOf(known, line)} ${isAgain ? 'is begun again from its bare card' : 'is taken out'}.`,
-      undo: () => void change((old) => withSound(old, line, before)),
-    });
-  };
-  const leave = () => change((old) => leaveRun(old, minutesInto(old, Date.now())));
-  const goOn = (since: number) => change((old) => takeUpRun(old, since, minutesInto(old, Date.now())));
-  /** Ends with what is done: the rest is taken out, and what is bare card still is planned for tomorrow. */
-  const endHere = async (over: LeftOver) => {
-    const own = known.lots.map(({ lot }) => lot);
-    const rest = restOf(record, own, over, dayAfter(today(), 1));
-    if (rest) await saveSittings(db, [rest]);
-    await change((old) => withoutPanels(old, over.keys));
-    notify({
-      text: rest
-        ? `${counted(panelsOf(rest), 'panel')} ${panelsOf(rest) === 1 ? 'stands' : 'stand'} in your sittings for tomorrow.`
-        : 'What was not done is taken out.',
-      undo: () => {
-        void change((old) => withPanels(old, over.keys));
-        if (rest) void removeSittings(db, [rest.id]);
-      },
-    });
-  };
-  return { done, back, spoil, leave, goOn, endHere };
-}
-
-/** Goes forward and back by the keys of a keyboard or a pedal, but for those that a control takes itself. */
-function useWorkKeys(onForward: (() => void) | undefined, onBack: () => void): void {
-  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
-    const onControl =
-      event.target instanceof HTMLElement && event.target.closest('button, a, input, select, [role=menu]');
-    if (onControl && (event.key === ' ' || event.target.closest('[role=menu]'))) return;
-    const isForward = FORWARD.has(event.key);
-    if (!isForward && !BACK.has(event.key)) return;
-    event.preventDefault();
-    if (event.repeat) return;
-    if (isForward) onForward?.();
-    else onBack();
-  });
-  useEffect(() => {
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, []);
-}
-
 interface DryingProps extends Pick<RunProps, 'known'> {
   readonly lying: readonly PanelBegun[];
   readonly origin: string;
@@ -269,7 +167,7 @@ function AtDesk({ record, run, known }: RunProps) {
 
   const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
   const forward = left === undefined ? first && (() => void done(first)) : () => void goOn(left);
-  useWorkKeys(forward, () => void back());
+  useDeskKeys(forward, () => void back());
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
   return (
     <main
@@ -294,7 +192,7 @@ function AtDesk({ record, run, known }: RunProps) {
             over={leftOver(known.sitting, run)}
             isLeft={isByPress}
             onLeave={() => void leave()}
-            onEnd={() => void endHere(leftOver(known.sitting, run))}
+            onEnd={() => void endHere()}
           />
         )}
         <Link to={`/sittings/${record.id}`} className="underline underline-offset-4 max-lg:py-3">
@@ -389,77 +287,6 @@ function useReady(
       else if (waited.current.delete(key) && sounds) chime();
     }
   }, [lying, now, sounds]);
-}
-
-/** Off by more than this, minutes, it is planned anew. */
-const DRIFT = 3;
-/** Rounds of looking for a better order in the midst of the work. */
-const ROUNDS = 60;
-/** A new order has to save so much, minutes, to be followed in place of the one in hand. */
-const WORTH = 1;
-
-/** Plans what is left anew when it has become late, early, more or fewer; says so, and by how much it helped. */
-function useReplanning({
-  record,
-  known,
-  run,
-  state,
-  isLeft,
-}: RunProps & { readonly state: RunNow; readonly isLeft: boolean }): string {
-  const db = useDatabase();
-  const [news, setNews] = useState('');
-  const expected = useRef<
-    { readonly makespan: number; readonly question: string; readonly times: number } | undefined
-  >(undefined);
-  const question = `${known.question} ${run.out.length} ${run.lines.filter(({ spoiled }) => spoiled).length}`;
-  const times = run.away?.length ?? 0;
-  const makespan = state.plan?.makespan;
-  const isWorked = (state.plan?.lines.length ?? 0) > 0 && !isLeft;
-  /** Follows an order if it is better from now on, whatever was done while it was looked for; returns when all is dry then. */
-  const follow = useEffectEvent(async (order: readonly Token[]): Promise<{ dry: number; saves: number }> => {
-    const now = minutesInto(run, Date.now());
-    const [as, other] = [runNow(known.sitting, run, now), runNow(known.sitting, run, now, order)];
-    const [dry, better] = [as.plan?.makespan ?? Number.POSITIVE_INFINITY, other.plan?.makespan];
-    if (better === undefined || dry - better < WORTH) return { dry, saves: 0 };
-    await changeSitting(db, record.id, (old) =>
-      old.run ? { ...old, run: withOrder(known.sitting, old.run, other.order) } : old,
-    );
-    return { dry: better, saves: dry - better };
-  });
-  const plan = useEffectEvent(async (why: string) => {
-    let best: PlannedSitting | undefined;
-    const failed = await sittingWorker().plan(
-      known.sitting,
-      { begun: state.begun, before: state.order, rounds: ROUNDS },
-      proxy((_part: number, planned?: PlannedSitting) => {
-        best = planned ?? best;
-      }),
-    );
-    if (failed || !best) return;
-    const { dry, saves } = await follow(best.order);
-    if (!Number.isFinite(dry)) return;
-    expected.current = { makespan: dry, question, times };
-    setNews(
-      `${why} ${saves > 0 ? `Planned anew, ${Math.round(saves)} min are saved:` : 'The order stays:'} all dry at ${clockAfter(originOf(record), dry)}.`,
-    );
-  });
-  useEffect(() => {
-    if (makespan === undefined || !isWorked) return;
-    const was = expected.current;
-    expected.current ??= { makespan, question, times };
-    if (!was) return;
-    const off = makespan - was.makespan;
-    if (was.question === question && was.times === times && Math.abs(off) < DRIFT) return;
-    expected.current = { makespan, question, times };
-    const why =
-      was.question !== question
-        ? 'It is another evening now.'
-        : was.times !== times
-          ? 'Taken up again.'
-          : `${Math.round(Math.abs(off))} min ${off > 0 ? 'late' : 'early'}.`;
-    void plan(why);
-  }, [makespan, question, times, isWorked]);
-  return isLeft ? '' : news;
 }
 
 interface PieceProps {
