@@ -85,6 +85,7 @@ function Sitting({ record, known }: Props) {
       record,
       known.lots.map(({ lot }) => lot),
       evenings,
+      today(),
     );
     const before = await saveSittings(db, made);
     notify({

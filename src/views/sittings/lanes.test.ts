@@ -67,12 +67,17 @@ test('panels are numbered through, and a line is told with its brush and, of sev
 });
 
 test('evenings follow each other day by day and keep every panel; a copy has none of the run', () => {
-  const made = splitOver(record, lots, [
+  const evenings = [
     [5, 0],
     [0, 3],
-  ]);
+  ];
+  const made = splitOver(record, lots, evenings, '2026-11-20');
   expect(made.map(({ date }) => date)).toEqual(['2026-11-29', '2026-11-30']);
+  const late = splitOver(record, lots, evenings, '2026-12-31');
+  expect(late.map(({ date }) => date)).toEqual(['2026-12-31', '2027-01-01']);
   expect(made.map((one) => one.lots.map(({ count }) => count))).toEqual([[5], [3]]);
+  const [long] = splitOver({ ...record, name: 'x'.repeat(120) }, lots, evenings, '2026-11-20');
+  expect(long?.name).toMatch(/^x{104}, evening 1 of 2$/);
   expect(made[0]?.id).toBe('s');
   const reserved = { ...record, reserves: [{ cardId: 'white', sheets: 2 }] };
   expect(copyOf(reserved, 'pattern')).toMatchObject({ pattern: true });

@@ -2,21 +2,32 @@ import { addDays, format, parseISO } from 'date-fns';
 import type { LeftOver } from '../../core/make/sitting/leftOver';
 import { type Lot, RECORD_LIMITS, type SittingRecord } from '../../core/make/sitting/record';
 
-/** A sitting's panels on several evenings, a day after another; the first one stays the sitting it was. */
+/**
+ * A sitting's panels on several evenings, a day after another, from today where its own day has passed; the first one stays the
+ * sitting it was.
+ */
 export const splitOver = (
   record: SittingRecord,
   lots: readonly Lot[],
   evenings: readonly (readonly number[])[],
-): SittingRecord[] =>
-  evenings.map((counts, evening) => {
+  today: string,
+): SittingRecord[] => {
+  const from = record.date < today ? today : record.date;
+  return evenings.map((counts, evening) => {
     const { reserves: _, ...rest } = record;
     return {
       ...rest,
-      ...(evening > 0 ? { id: crypto.randomUUID(), date: dayAfter(record.date, evening) } : {}),
-      name: `${record.name}, evening ${evening + 1} of ${evenings.length}`,
+      ...(evening > 0 ? { id: crypto.randomUUID() } : {}),
+      date: dayAfter(from, evening),
+      name: nameWith(record, `, evening ${evening + 1} of ${evenings.length}`),
       lots: lots.map((lot, i) => ({ ...lot, count: counts[i] ?? 0 })).filter(({ count }) => count > 0),
     };
   });
+};
+
+/** A sitting's name with more behind it, no longer than a name may be. */
+const nameWith = ({ name }: SittingRecord, ending: string): string =>
+  name.slice(0, RECORD_LIMITS.name - ending.length) + ending;
 
 export const dayAfter = (day: string, days: number): string =>
   format(addDays(parseISO(day), days), 'yyyy-MM-dd');
@@ -42,7 +53,7 @@ export function restOf(
   const left = lots
     .map((lot, group) => ({ ...lot, count: untouched[group] ?? 0 }))
     .filter(({ count }) => count > 0);
-  const name = record.name.slice(0, RECORD_LIMITS.name - REST.length) + REST;
-  return left.length > 0 ? { ...copyOf(record, { date }, name), lots: left } : undefined;
+  return left.length > 0
+    ? { ...copyOf(record, { date }, nameWith(record, ', the rest')), lots: left }
+    : undefined;
 }
-const REST = ', the rest';
