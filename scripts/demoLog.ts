@@ -156,7 +156,7 @@ async function main(): Promise<void> {
   };
   mkdirSync('public/demo', { recursive: true });
   const photoOf = async (id: string) => photos.find((photo) => photo.id === id);
-  const backup = await writeBackup(workshop, photoOf, new Date(FIRST + 310 * DAY));
+  const { file: backup } = await writeBackup(workshop, photoOf, new Date(FIRST + 310 * DAY));
   writeFileSync('public/demo/log.zip', new Uint8Array(await backup.arrayBuffer()));
   console.log(`public/demo/log.zip: ${(backup.size / 1e6).toFixed(2)} MB`);
 }

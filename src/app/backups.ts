@@ -3,6 +3,7 @@ import {
   BACKUP_LIMIT,
   type BackupChanges,
   compareWorkshops,
+  type Packed,
   type Reach,
   type Row,
   type Workshop,
@@ -29,7 +30,7 @@ import type { Read } from '../workers/orFaults';
  *
  * @param reach  takes how far it is, 0…1
  */
-export async function packWorkshop(db: Database, made: Date, reach: Reach = () => {}): Promise<Blob> {
+export async function packWorkshop(db: Database, made: Date, reach: Reach = () => {}): Promise<Packed> {
   const photoOf = async (id: string) => {
     const photo = await db.photos.get(id);
     return photo && transfer(photo as unknown as Row, [photo.bytes.buffer]);
@@ -87,11 +88,25 @@ function readOf<T>(answer: Read<T>): T {
   return answer.read;
 }
 
-/** Packs everything into the folder, and remembers that there is a backup. */
-export async function backUpIntoFolder(db: Database, record: FolderRecord): Promise<void> {
+/** What is told of records that a backup holds apart; undefined where it holds none. */
+export const tellApart = ({ apart }: Pick<Packed, 'apart'>): string | undefined => {
+  const [first] = apart;
+  if (!first) return undefined;
+  const { what, name, place, problem } = first;
+  const why = `(${place}: ${problem})`;
+  const which = `${name === undefined ? 'One record' : `“${name}”`} under ${what}`;
+  return apart.length === 1
+    ? `${which} would not be read again ${why}. It stays here, and lies in the backup apart, in apart.json.`
+    : `${apart.length} records would not be read again: ${which} ${why} and others. They stay here, and lie in the backup apart, in apart.json.`;
+};
+
+/** Packs everything into the folder, and remembers that there is a backup. @returns what is to be told of it, if anything is */
+export async function backUpIntoFolder(db: Database, record: FolderRecord): Promise<string | undefined> {
   const made = new Date();
-  await writeToFolder(db, record, await packWorkshop(db, made), made);
+  const packed = await packWorkshop(db, made);
+  await writeToFolder(db, record, packed.file, made);
   writeMark({ lastBackup: made.getTime() });
+  return tellApart(packed);
 }
 
 /** Writes the day's backup into the folder, where there is one and it is due; where the browser wants to be asked first, asks. */
@@ -102,7 +117,10 @@ export async function backUpToday(db: Database, notify: (notice: Notice) => void
     notify({
       text: `The day’s backup could not be written into “${record.folder.name}”. Desk settings can choose another folder.`,
     });
-  const write = () => backUpIntoFolder(db, record).catch(failed);
+  const write = () =>
+    backUpIntoFolder(db, record).then((told) => {
+      if (told) notify({ text: told });
+    }, failed);
   if (await mayWrite(record)) return write();
   notify({
     text: `The browser asks anew whether backups may be written into “${record.folder.name}”.`,

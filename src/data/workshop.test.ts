@@ -43,8 +43,9 @@ const LOGGED = {
 };
 const photoOf = (db: Database) => async (id: string) =>
   (await db.photos.get(id)) as unknown as Row | undefined;
-const backupOf = async (db: Database, workshop?: Workshop) =>
+const packed = async (db: Database, workshop?: Workshop) =>
   writeBackup(workshop ?? (await readWorkshop(db)), photoOf(db), MADE);
+const backupOf = async (db: Database, workshop?: Workshop) => (await packed(db, workshop)).file;
 const filesOf = async (backup: Blob) => unzipSync(new Uint8Array(await backup.arrayBuffer()));
 const zipped = (files: Record<string, Uint8Array>) => new Blob([zipSync(files) as Uint8Array<ArrayBuffer>]);
 const faultsOf = async (backup: Blob) => {
@@ -107,6 +108,28 @@ test('photographs that come in with something that fails, or is stopped, are tak
   expect(await readWorkshop(here)).toEqual(before);
 });
 
+test('a record that would not be read again lies apart, is told with its place, and keeps no other from being read', async () => {
+  const db = await filled();
+  const all = await readWorkshop(db);
+  expect((await packed(db)).apart).toEqual([]);
+  const times = [{ key: 'lay', title: 'Gorse', minutes: 4320 }];
+  const lying: Workshop = {
+    ...all,
+    panels: [...all.panels, { ...LOGGED, id: 'lying', number: 2, times }],
+    recipes: all.recipes.map((row, i) => (i === 0 ? { ...row, recipe: { name: 'half' } } : row)),
+  };
+  const { file, apart } = await packed(db, lying);
+  expect(apart.map(({ what, name, place }) => [what, name, place])).toEqual([
+    ['recipes', 'half', expect.stringMatching(/^recipes\.json\[0\]\./)],
+    ['panels made', 'By hand', 'panels.json[1].times[0].minutes'],
+  ]);
+  const { workshop } = await readBackup(file);
+  expect(workshop.panels).toEqual(all.panels);
+  expect(workshop.recipes).toHaveLength(all.recipes.length - 1);
+  const left = JSON.parse(strFromU8((await filesOf(file))['apart.json'] ?? new Uint8Array()));
+  expect(left).toMatchObject({ panels: [{ id: 'lying', times }], recipes: [{ recipe: { name: 'half' } }] });
+});
+
 test('many photographs go out and in one at a time and piece by piece, and say how far they are', async () => {
   const count = 40;
   const pictures = new Map(
@@ -124,7 +147,7 @@ test('many photographs go out and in one at a time and piece by piece, and say h
   const empty = await readWorkshop(freshDb());
   let held = 0;
   const told: number[] = [];
-  const backup = await writeBackup(
+  const { file: backup } = await writeBackup(
     { ...empty, photos: [...pictures.keys()].map((id) => ({ id })) },
     async (id) => {
       held++;
@@ -174,13 +197,12 @@ test('merged, what is new comes in, and of what is on both sides the one that is
 
 test('a backup that is wrong is refused with the place, the first twenty faults and the count of the rest', async () => {
   const workshop = await readWorkshop(freshDb());
-  const broken: Workshop = { ...workshop, inks: workshop.inks.map((ink) => ({ ...ink, kind: 'gold leaf' })) };
-  const db = freshDb();
-  const faults = await faultsOf(await backupOf(db, broken));
+  const files = await filesOf(await backupOf(freshDb(), workshop));
+  const broken = strToU8(JSON.stringify(workshop.inks.map((ink) => ({ ...ink, kind: 'gold leaf' }))));
+  const faults = await faultsOf(zipped({ ...files, 'inks.json': broken }));
   expect(faults).toHaveLength(21);
   expect(faults[0]?.place).toBe('inks.json[0].kind');
   expect(faults[20]?.problem).toBe('And 52 more faults.');
-  const files = await filesOf(await backupOf(db, workshop));
   const { 'cards.json': _, ...without } = files;
   expect((await faultsOf(zipped(without)))[0]).toMatchObject({ place: 'cards.json' });
   const newer = strToU8('{"format":"tint-ladder/backup","version":9,"recipeVersion":5}');

@@ -1,5 +1,13 @@
 import { expose, transfer } from 'comlink';
-import { photosIn, type Reach, type Row, readBackup, type Workshop, writeBackup } from '../core/files/backup';
+import {
+  type Packed,
+  photosIn,
+  type Reach,
+  type Row,
+  readBackup,
+  type Workshop,
+  writeBackup,
+} from '../core/files/backup';
 import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
 import { openRecipes } from '../core/files/recipesZip';
@@ -14,7 +22,7 @@ const door = {
     photoOf: (id: string) => Promise<Row | undefined>,
     made: Date,
     reach: Reach,
-  ): Promise<Blob> => writeBackup(workshop, photoOf, made, reach),
+  ): Promise<Packed> => writeBackup(workshop, photoOf, made, reach),
   readBackup: (file: Blob, reach: Reach) => orFaults(() => readBackup(file, reach)),
   async photosIn(file: Blob, rows: readonly Row[]): Promise<Read<readonly Row[]>> {
     const answer = await orFaults(() => photosIn(file, rows));

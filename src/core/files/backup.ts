@@ -70,6 +70,9 @@ export interface BackupHead {
 }
 
 /** A larger backup is not read. */
+/** Which backup it is, of which recipes. */
+type Versions = Pick<BackupHead, 'version' | 'recipeVersion'>;
+
 export const BACKUP_LIMIT: FileLimit = { what: 'a backup', bytes: 4_000_000_000 };
 /** Most bytes of its tables unpacked, and of one photograph; most records of one table. */
 const MOST = { tables: 300_000_000, photo: 50_000_000, records: 100_000 } as const;
@@ -82,9 +85,25 @@ const COUNTED = 1000;
 /** Takes how far something is, 0…1. */
 export type Reach = (part: number) => void;
 
+/** A backup, and what of it would not be read again. */
+export interface Packed {
+  readonly file: Blob;
+  /** What is wrong with each record that lies in it apart. */
+  readonly apart: readonly Apart[];
+}
+
+/** A record that would not be read again, and the first that is wrong with it. */
+export interface Apart extends Fault {
+  /** Of which table, in words: `panels`. */
+  readonly what: string;
+  /** What it calls itself, as far as it does. */
+  readonly name: string | undefined;
+}
+
 /**
  * Everything as one zip: a JSON file a table, photographs as they are, the designs as SVG beside their JSON for other
- * programs, and a head. One photograph is held at a time.
+ * programs, and a head. One photograph is held at a time. A record that `readBackup` would refuse, and all others for its sake,
+ * lies in a file of its own, which is not read.
  *
  * @param workshop  of its photographs only the ids are read
  * @param photoOf   a photograph with its bytes; one that is gone by then is left out
@@ -94,7 +113,7 @@ export async function writeBackup(
   photoOf: (id: string) => Promise<Row | undefined>,
   made: Date,
   reach: Reach = () => {},
-): Promise<Blob> {
+): Promise<Packed> {
   const zip = zipOf(made);
   const photos: Row[] = [];
   for (const [i, { id }] of workshop.photos.entries()) {
@@ -105,9 +124,10 @@ export async function writeBackup(
     photos.push(withoutBytes(photo));
     reach((i + 1) / (workshop.photos.length + 1));
   }
-  const whole: Workshop = { ...workshop, photos };
+  const { whole, left, apart } = sortedOut({ ...workshop, photos });
   for (const table of BACKUP_TABLE_IDS) await zip.add(`${table}.json`, jsonOf(whole[table]));
-  for (const [i, design] of workshop.designs.entries())
+  if (apart.length > 0) await zip.add(APART, jsonOf(left));
+  for (const [i, design] of whole.designs.entries())
     await zip.add(`designs/${i + 1}.svg`, utf8.encode(writeDesignSvg(design as unknown as Design)));
   const head: BackupHead = {
     format: FORMAT,
@@ -117,10 +137,51 @@ export async function writeBackup(
     counts: Object.fromEntries(BACKUP_TABLE_IDS.map((table) => [table, whole[table].length])),
   };
   await zip.add(HEAD, jsonOf(head));
-  return zip.close();
+  return { file: await zip.close(), apart };
 }
 
 const HEAD = 'manifest.json';
+const APART = 'apart.json';
+/** As this program reads what it writes. */
+const TODAY = { version: VERSION, recipeVersion: RECIPE_VERSION } as const;
+
+/** A workshop without the records that would not be read again, and those. */
+function sortedOut(workshop: Workshop): {
+  readonly whole: Workshop;
+  readonly left: Readonly<Record<string, readonly Row[]>>;
+  readonly apart: readonly Apart[];
+} {
+  const apart: Apart[] = [];
+  const left: Record<string, Row[]> = {};
+  const tables = BACKUP_TABLE_IDS.map((table) => {
+    const kept = workshop[table].filter((row, i) => {
+      // As it will be read: a field that is undefined is not there, a number that is none is null.
+      const [fault] = faultsOf(table, JSON.parse(JSON.stringify(row)), TODAY);
+      if (!fault) return true;
+      const { what } = BACKUP_TABLES[table];
+      apart.push({ ...fault, place: `${table}.json[${i}].${fault.place}`, what, name: nameOf(row) });
+      left[table] = [...(left[table] ?? []), row];
+      return false;
+    });
+    return [table, kept] as const;
+  });
+  return { whole: Object.fromEntries(tables) as unknown as Workshop, left, apart };
+}
+
+function nameOf({ name, recipe }: Row): string | undefined {
+  const own = name ?? (isPlain(recipe) ? recipe.name : undefined);
+  return typeof own === 'string' && own !== '' ? own : undefined;
+}
+
+function faultsOf(table: BackupTable, row: unknown, head: Versions): readonly Fault[] {
+  try {
+    rowAt(table, row, head);
+    return [];
+  } catch (error) {
+    if (!(error instanceof FileError)) throw error;
+    return error.faults;
+  }
+}
 const utf8 = new TextEncoder();
 
 const withoutBytes = ({ bytes: _, ...row }: Row): Row => row;
@@ -269,29 +330,34 @@ function rowsOf(table: BackupTable, value: unknown, head: BackupHead, faults: Fa
   return value.map((row: unknown, i): Row => {
     if (faults.length >= COUNTED) return {};
     const at = `${place}[${i}]`;
-    const { key } = BACKUP_TABLES[table];
-    if (!isPlain(row) || row[key] === undefined) {
-      faults.push({ place: at, problem: `It must be a record with "${key}".` });
-      return {};
-    }
     try {
-      const today =
-        table === 'inks' ? inkAt(row, head.recipeVersion) : table === 'panels' ? panelAt(row, head) : row;
-      const schema = SCHEMAS[table];
-      if (schema) validated(schema, today);
-      return table === 'recipes' || table === 'versions'
-        ? withRecipe(today, head)
-        : goneToday(table, today, head);
+      return rowAt(table, row, head);
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
-      faults.push(...error.faults.map((fault) => ({ ...fault, place: `${at}.${fault.place}` })));
+      faults.push(
+        ...error.faults.map((fault) => ({ ...fault, place: fault.place ? `${at}.${fault.place}` : at })),
+      );
       return {};
     }
   });
 }
 
+/** A record as it is today. @throws FileError saying what is wrong with it */
+function rowAt(table: BackupTable, row: unknown, head: Versions): Row {
+  const { key } = BACKUP_TABLES[table];
+  if (!isPlain(row) || row[key] === undefined)
+    throw new FileError([{ place: '', problem: `It must be a record with "${key}".` }]);
+  const today =
+    table === 'inks' ? inkAt(row, head.recipeVersion) : table === 'panels' ? panelAt(row, head) : row;
+  const schema = SCHEMAS[table];
+  if (schema) validated(schema, today);
+  return table === 'recipes' || table === 'versions'
+    ? withRecipe(today, head)
+    : goneToday(table, today, head);
+}
+
 /** A made panel with its recipe and its inks as they are today. */
-function panelAt(row: Row, { recipeVersion }: BackupHead): Row {
+function panelAt(row: Row, { recipeVersion }: Versions): Row {
   const { made } = row;
   if (!isPlain(made) || recipeVersion === RECIPE_VERSION) return row;
   const { recipe, inks } = made;
@@ -306,13 +372,13 @@ function panelAt(row: Row, { recipeVersion }: BackupHead): Row {
 }
 
 /** An ink that was taken off, as inks are today. */
-const goneToday = (table: BackupTable, row: Row, { recipeVersion }: BackupHead): Row =>
+const goneToday = (table: BackupTable, row: Row, { recipeVersion }: Versions): Row =>
   table === 'gone' && row.of === 'ink' && isPlain(row.value)
     ? { ...row, value: inkAt(row.value, recipeVersion) }
     : row;
 
 /** A record with its recipe as recipes are today. */
-function withRecipe(row: Row, { recipeVersion }: BackupHead): Row {
+function withRecipe(row: Row, { recipeVersion }: Versions): Row {
   if (!isPlain(row.recipe)) throw new FileError([{ place: 'recipe', problem: 'It must be a recipe.' }]);
   const recipe =
     recipeVersion < RECIPE_VERSION ? recipeAt(row.recipe, recipeVersion, RECIPE_VERSION) : row.recipe;

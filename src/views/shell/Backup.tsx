@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { type BackupInHand, setBackupInHand, useBackupInHand } from '../../app/backupInHand';
-import { bringBackupIn, type Incoming, openBackup, packWorkshop } from '../../app/backups';
+import { bringBackupIn, type Incoming, openBackup, packWorkshop, tellApart } from '../../app/backups';
 import { download } from '../../app/download';
 import { useDatabase, useSession } from '../../app/session';
 import { BACKUP_TABLE_IDS, BACKUP_TABLES } from '../../core/files/backup';
@@ -57,10 +57,12 @@ export function Backup() {
     during({ what: 'Packing everything' }, '', async ({ reach, signal }) => {
       await autosave.flush();
       const made = new Date();
-      const backup = await packWorkshop(db, made, reach);
+      const packed = await packWorkshop(db, made, reach);
       if (signal.aborted) return;
-      download(backupName(made), 'application/zip', backup);
+      download(backupName(made), 'application/zip', packed.file);
       writeMark({ lastBackup: made.getTime() });
+      const told = tellApart(packed);
+      if (told) notify({ text: told });
     });
   const open = (file: File) =>
     during({ what: 'Reading the backup', isToSee: true }, file.name, async ({ reach, signal }) => {

@@ -22,7 +22,8 @@ export function BackupFolder() {
   const write = async (into: FolderRecord) => {
     try {
       if (!(await askToWrite(into))) return notify({ text: 'The browser was not allowed to write there.' });
-      await backUpIntoFolder(db, into);
+      const told = await backUpIntoFolder(db, into);
+      if (told) notify({ text: told });
     } catch (error) {
       if (!(error instanceof DOMException)) throw error;
       notify({ text: `Nothing could be written into “${into.folder.name}”. Choose another folder.` });
