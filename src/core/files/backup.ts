@@ -152,17 +152,19 @@ function sortedOut(workshop: Workshop): {
   readonly apart: readonly Apart[];
 } {
   const apart: Apart[] = [];
-  const left: Record<string, Row[]> = {};
+  const left: Record<string, readonly Row[]> = {};
   const tables = BACKUP_TABLE_IDS.map((table) => {
+    const own: Row[] = [];
     const kept = workshop[table].filter((row, i) => {
       // As it will be read: a field that is undefined is not there, a number that is none is null.
       const [fault] = faultsOf(table, JSON.parse(JSON.stringify(row)), TODAY);
       if (!fault) return true;
       const { what } = BACKUP_TABLES[table];
       apart.push({ ...fault, place: `${table}.json[${i}].${fault.place}`, what, name: nameOf(row) });
-      left[table] = [...(left[table] ?? []), row];
+      own.push(row);
       return false;
     });
+    if (own.length > 0) left[table] = own;
     return [table, kept] as const;
   });
   return { whole: Object.fromEntries(tables) as unknown as Workshop, left, apart };
