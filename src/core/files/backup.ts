@@ -69,10 +69,10 @@ export interface BackupHead {
   readonly counts: Readonly<Record<string, number>>;
 }
 
-/** A larger backup is not read. */
 /** Which backup it is, of which recipes. */
 type Versions = Pick<BackupHead, 'version' | 'recipeVersion'>;
 
+/** A larger backup is not read. */
 export const BACKUP_LIMIT: FileLimit = { what: 'a backup', bytes: 4_000_000_000 };
 /** Most bytes of its tables unpacked, and of one photograph; most records of one table. */
 const MOST = { tables: 300_000_000, photo: 50_000_000, records: 100_000 } as const;
@@ -170,6 +170,7 @@ function sortedOut(workshop: Workshop): {
   return { whole: Object.fromEntries(tables) as unknown as Workshop, left, apart };
 }
 
+/** What a record calls itself. */
 function nameOf({ name, recipe }: Row): string | undefined {
   const own = name ?? (isPlain(recipe) ? recipe.name : undefined);
   return typeof own === 'string' && own !== '' ? own : undefined;
@@ -184,6 +185,7 @@ function faultsOf(table: BackupTable, row: unknown, head: Versions): readonly Fa
     return error.faults;
   }
 }
+
 const utf8 = new TextEncoder();
 
 const withoutBytes = ({ bytes: _, ...row }: Row): Row => row;

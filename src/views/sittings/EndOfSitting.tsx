@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useDatabase, useShelf } from '../../app/session';
 import { counted, named } from '../../core/base/words';
+import { lastEnd } from '../../core/make/sitting/begun';
 import { washingUp } from '../../core/make/sitting/brushwork';
 import type { KnownSitting } from '../../core/make/sitting/known';
 import type { SheetsOf, SittingRecord, SittingRun } from '../../core/make/sitting/record';
+import { momentOf } from '../../core/make/sitting/run';
 import { letterOf } from '../../core/sheet/brushes';
 import { describeMinutes } from '../../core/sheet/times';
 import { endSitting, reopenSitting } from '../../data/sittings';
@@ -33,7 +35,7 @@ export function EndOfSitting({ record, run, known }: Props) {
   const nameOf = (cardId: string) => shelf?.cards.find(({ id }) => id === cardId)?.name ?? cardId;
   const made = Object.keys(run.logged).length;
   const { brushes, minutes } = washingUp(known.sitting, run.lines);
-  const over = run.begunAt + Math.max(0, ...run.lines.map(({ end }) => end)) * 60_000;
+  const over = momentOf(run, lastEnd(run.lines));
   // What the plan reserved is at hand at once.
   const planned = record.reserves ?? outlay?.used;
   const used = (planned ?? []).map(

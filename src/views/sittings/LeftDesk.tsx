@@ -1,8 +1,10 @@
+import { useMemo } from 'react';
 import { counted } from '../../core/base/words';
+import { leftAt } from '../../core/make/sitting/away';
 import { type KnownSitting, numberOf } from '../../core/make/sitting/known';
-import type { LeftOver } from '../../core/make/sitting/leftOver';
+import { leftOver } from '../../core/make/sitting/leftOver';
 import type { SittingRun } from '../../core/make/sitting/record';
-import type { RunNow } from '../../core/make/sitting/run';
+import { momentOf, type RunNow } from '../../core/make/sitting/run';
 import { Button } from '../../ui/Button';
 import { tellMoment } from '../../ui/dates';
 import { Menu } from '../../ui/Menu';
@@ -22,7 +24,7 @@ interface LeftProps {
 /** In place of a piece of work, while nobody is at the desk. */
 export function LeftDesk({ known, run, state, since, moment, onWorked }: LeftProps) {
   const midway = state.begun.midway.map((panel) => numberOf(known, panel));
-  const when = tellMoment(run.begunAt + since * 60_000, moment);
+  const when = tellMoment(momentOf(run, since), moment);
   return (
     <section aria-label="Left" aria-live="polite" className="max-w-3xl space-y-4 p-5 text-xl md:p-8">
       <h2 className="heading text-3xl md:text-4xl">
@@ -36,9 +38,9 @@ export function LeftDesk({ known, run, state, since, moment, onWorked }: LeftPro
       {midway.length > 0 && (
         <p>
           {midway.length === 1
-            ? `Panel ${midway[0]} lies in the midst of its blend: its ink dries, and the next is laid over it and blends less.`
-            : `Panels ${midway.join(' and ')} lie in the midst of their blends: their ink dries, and the next is laid over it and blends less.`}{' '}
-          Look at its join before you go on.
+            ? `Panel ${midway[0]} lies in the midst of its blend: its ink`
+            : `Panels ${midway.join(' and ')} lie in the midst of their blends: their ink`}{' '}
+          dries, and the next is laid over it and blends less. Look at the join before you go on.
         </p>
       )}
       {onWorked && <Button onClick={onWorked}>It was worked on all the while</Button>}
@@ -46,15 +48,14 @@ export function LeftDesk({ known, run, state, since, moment, onWorked }: LeftPro
   );
 }
 
-interface StopProps {
-  readonly over: LeftOver;
-  readonly isLeft: boolean;
+interface StopProps extends Pick<LeftProps, 'known' | 'run'> {
   readonly onLeave: () => void;
   readonly onEnd: () => void;
 }
 
 /** The ways to stop before the last piece: for a while, or for good. */
-export function StopMenu({ over, isLeft, onLeave, onEnd }: StopProps) {
+export function StopMenu({ known, run, onLeave, onEnd }: StopProps) {
+  const over = useMemo(() => leftOver(known.sitting, run), [known, run]);
   const rest = over.untouched.reduce((sum, count) => sum + count, 0);
   const out =
     over.begun === 0
@@ -66,7 +67,7 @@ export function StopMenu({ over, isLeft, onLeave, onEnd }: StopProps) {
     <Menu
       look="desk"
       items={[
-        { label: 'Leave it for a while', onSelect: onLeave, disabled: isLeft },
+        { label: 'Leave it for a while', onSelect: onLeave, disabled: leftAt(run) !== undefined },
         {
           label: rest > 0 ? `End here: ${counted(rest, 'panel')} for tomorrow${out}` : `End here${out}`,
           onSelect: onEnd,

@@ -8,10 +8,9 @@ import { StepCautions } from '../../app/StepCautions';
 import { useDatabase } from '../../app/session';
 import { counted, unbroken } from '../../core/base/words';
 import { writeRecipeFile } from '../../core/files/recipeFile';
-import { awaySince } from '../../core/make/sitting/away';
-import { keyOf, type PanelBegun } from '../../core/make/sitting/begun';
+import { awaySince, leftAt } from '../../core/make/sitting/away';
+import { keyOf, lastEnd, type PanelBegun } from '../../core/make/sitting/begun';
 import { type KnownSitting, numberOf, operationOf, stepOf, tellLine } from '../../core/make/sitting/known';
-import { leftOver } from '../../core/make/sitting/leftOver';
 import type { PlannedSitting } from '../../core/make/sitting/plan';
 import {
   clockAfter,
@@ -146,12 +145,13 @@ function AtDesk({ record, run, known }: RunProps) {
   // Anew when something is done, and each quarter of a minute: late or early, it goes on from now.
   const quarter = Math.floor(now * 4) / 4;
   const state = useMemo(
-    () => runNow(known.sitting, run, Math.max(quarter, ...run.lines.map(({ end }) => end))),
+    () => runNow(known.sitting, run, Math.max(quarter, lastEnd(run.lines))),
     [known, run, quarter],
   );
+  /** Since when nothing was done, though somebody was there all the while. */
   const [worked, setWorked] = useState<number>();
   const since = awaySince(known.sitting, run, state, now);
-  const isByPress = run.away?.at(-1)?.to === undefined && (run.away?.length ?? 0) > 0;
+  const isByPress = leftAt(run) !== undefined;
   const left = since === worked && !isByPress ? undefined : since;
   const news = useReplanning({ record, known, run, state, isLeft: left !== undefined });
   const lines = nextLines(state.plan, known.sitting.atHand.hands);
@@ -187,14 +187,7 @@ function AtDesk({ record, run, known }: RunProps) {
         <span className="text-mute max-sm:hidden">
           {awake ? 'Screen stays awake' : 'The screen may sleep here'}
         </span>
-        {first && (
-          <StopMenu
-            over={leftOver(known.sitting, run)}
-            isLeft={isByPress}
-            onLeave={() => void leave()}
-            onEnd={() => void endHere()}
-          />
-        )}
+        {first && <StopMenu {...{ known, run }} onLeave={() => void leave()} onEnd={() => void endHere()} />}
         <Link to={`/sittings/${record.id}`} className="underline underline-offset-4 max-lg:py-3">
           Whole plan
         </Link>

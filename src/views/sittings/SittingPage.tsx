@@ -5,7 +5,7 @@ import { today } from '../../app/log/useLogActions';
 import { useDatabase } from '../../app/session';
 import { percent } from '../../core/base/words';
 import { awaySince } from '../../core/make/sitting/away';
-import { keyOf } from '../../core/make/sitting/begun';
+import { keyOf, lastEnd } from '../../core/make/sitting/begun';
 import { washingUp } from '../../core/make/sitting/brushwork';
 import { criticalLines } from '../../core/make/sitting/critical';
 import { doneTimes } from '../../core/make/sitting/evenings';
@@ -18,7 +18,7 @@ import {
   type SittingRecord,
   standOf,
 } from '../../core/make/sitting/record';
-import { minutesInto, runNow } from '../../core/make/sitting/run';
+import { minutesInto, momentOf, runNow } from '../../core/make/sitting/run';
 import type { Plan, Planned } from '../../core/make/sitting/sitting';
 import { changeSitting, saveSittings } from '../../data/sittings';
 import { Button } from '../../ui/Button';
@@ -64,7 +64,7 @@ function Sitting({ record, known }: Props) {
   const moment = useNow(run !== undefined && run.endedAt === undefined);
   const isEnded = run?.endedAt !== undefined;
   // One that is ended came as far as its last piece, however much later that was told.
-  const shown = useShown(known, seen, run && minutesInto(run, isEnded ? run.begunAt : moment));
+  const shown = useShown(known, seen, run && (isEnded ? lastEnd(run.lines) : minutesInto(run, moment)));
   const now = shown?.now;
   const { change, undo } = useChanges(record);
   const rename = (name: string): string | undefined => {
@@ -243,8 +243,7 @@ function HowItStands({ record, left, onMove }: StandsProps) {
   if (run && left !== undefined)
     return (
       <p className="mx-4 mt-4 max-w-2xl border-l-4 border-text pl-3 print:hidden">
-        It was left at {tellMoment(run.begunAt + left * A_MINUTE)}. It goes on at the desk, with what it was
-        begun with.
+        It was left at {tellMoment(momentOf(run, left))}. It goes on at the desk, with what it was begun with.
       </p>
     );
   if (standOf(record, today()) !== 'gone by') return null;
@@ -255,7 +254,6 @@ function HowItStands({ record, left, onMove }: StandsProps) {
     </p>
   );
 }
-const A_MINUTE = 60_000;
 
 /** A plan as it is shown: of a run, what was done and what is still to come. */
 export interface ShownPlan extends Plan {

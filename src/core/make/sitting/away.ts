@@ -1,4 +1,5 @@
 import type { Minutes } from '../../sheet/times';
+import { lastEnd } from './begun';
 import { RECORD_LIMITS, type SittingRun } from './record';
 import { begunAt, nextLines, type RunNow } from './run';
 import type { Planned, Sitting } from './sitting';
@@ -19,27 +20,29 @@ export function awaySince(
   { plan }: RunNow,
   now: Minutes,
 ): Minutes | undefined {
-  const left = run.away?.at(-1);
-  if (left && left.to === undefined) return left.from;
-  const last = Math.max(0, ...run.lines.map(({ end }) => end));
-  // A piece that can begin only later is waited for: for its panel to dry, or for a brush in the other hands.
-  const inHand = nextLines(plan, sitting.atHand.hands).filter(
-    (line) => line !== undefined && line.start <= now,
-  );
+  const left = leftAt(run);
+  if (left !== undefined) return left;
+  const last = lastEnd(run.lines);
   const isLate = (line: Planned): boolean =>
     now - begunAt(sitting, run, line, now) > line.end - line.start + LEFT;
-  return now - last > LEFT && inHand.length > 0 && inHand.every((line) => line && isLate(line))
-    ? last
-    : undefined;
+  // A piece that can begin only later is waited for: for its panel to dry, or for a brush in the other hands.
+  const inHand = nextLines(plan, sitting.atHand.hands)
+    .filter((line) => line !== undefined)
+    .filter(({ start }) => start <= now);
+  return now - last > LEFT && inHand.length > 0 && inHand.every(isLate) ? last : undefined;
+}
+
+/** Since when a run is left by a press, minutes; undefined where it is not. */
+export function leftAt({ away }: Pick<SittingRun, 'away'>): Minutes | undefined {
+  const last = away?.at(-1);
+  return last?.to === undefined ? last?.from : undefined;
 }
 
 /** A run that is left now; one that is left already stays so. */
-export function leaveRun(run: SittingRun, now: Minutes): SittingRun {
-  const { away = [] } = run;
-  const last = away.at(-1);
-  if (last && last.to === undefined) return run;
-  return { ...run, away: [...away, { from: now }].slice(-RECORD_LIMITS.away) };
-}
+export const leaveRun = (run: SittingRun, now: Minutes): SittingRun =>
+  leftAt(run) === undefined
+    ? { ...run, away: [...(run.away ?? []), { from: now }].slice(-RECORD_LIMITS.away) }
+    : run;
 
 /**
  * A run that is taken up again now: nothing was worked meanwhile, but what lay drying has dried.
@@ -47,7 +50,8 @@ export function leaveRun(run: SittingRun, now: Minutes): SittingRun {
  * @param since  since when nobody was there, as `awaySince` has it
  */
 export function takeUpRun(run: SittingRun, since: Minutes, now: Minutes): SittingRun {
-  const { away = [] } = leaveRun(run, since);
-  const last = away.at(-1);
-  return last ? { ...run, away: [...away.slice(0, -1), { ...last, to: Math.max(now, last.from) }] } : run;
+  const { away = [] } = run;
+  const from = leftAt(run) ?? since;
+  const before = leftAt(run) === undefined ? away : away.slice(0, -1);
+  return { ...run, away: [...before, { from, to: Math.max(now, from) }].slice(-RECORD_LIMITS.away) };
 }

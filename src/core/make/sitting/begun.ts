@@ -120,5 +120,9 @@ export function begunAfter(
   };
 }
 
+/** When the last of these lines was done, minutes; 0 before the first. */
+export const lastEnd = (lines: readonly Pick<Planned, 'end'>[]): Minutes =>
+  Math.max(0, ...lines.map(({ end }) => end));
+
 /** A panel's name among all: its group and its place in it. */
 export const keyOf = ({ group, panel }: Pick<Planned, 'group' | 'panel'>): string => `${group} ${panel}`;

@@ -1,4 +1,4 @@
-import { begunAfter, keyOf } from './begun';
+import { begunAfter, keyOf, lastEnd } from './begun';
 import type { SittingRun } from './record';
 import type { Sitting } from './sitting';
 
@@ -14,8 +14,7 @@ export interface LeftOver {
 
 /** What would be left over if a run ended now; what only lies drying is done. */
 export function leftOver(sitting: Sitting, run: SittingRun): LeftOver {
-  const now = Math.max(0, ...run.lines.map(({ end }) => end));
-  const left = begunAfter(sitting, run.lines, now, new Set(run.out)).panels.filter(
+  const left = begunAfter(sitting, run.lines, lastEnd(run.lines), new Set(run.out)).panels.filter(
     ({ group, next }) => next < (sitting.groups[group]?.operations.length ?? 0),
   );
   return {

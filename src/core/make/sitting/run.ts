@@ -1,5 +1,5 @@
 import type { Minutes } from '../../sheet/times';
-import { type Begun, begunAfter, type DoneLine, keyOf } from './begun';
+import { type Begun, begunAfter, type DoneLine, keyOf, lastEnd } from './begun';
 import { evaluate } from './evaluate';
 import { listOrders, mended, plainOrders } from './orders';
 import type { BegunWith, SittingRun } from './record';
@@ -11,7 +11,11 @@ const A_MINUTE = 60_000;
 
 /** Minutes a run has come by a moment: at least as far as what was done last, on a clock that was put back, too. */
 export const minutesInto = ({ begunAt, lines }: SittingRun, moment: number): Minutes =>
-  Math.max((moment - begunAt) / A_MINUTE, 0, ...lines.map(({ end }) => end));
+  Math.max((moment - begunAt) / A_MINUTE, lastEnd(lines));
+
+/** The moment of a run's minute, ms since 1970. */
+export const momentOf = ({ begunAt }: Pick<SittingRun, 'begunAt'>, minute: Minutes): number =>
+  begunAt + minute * A_MINUTE;
 
 export const beginRun = (
   begunAt: number,
@@ -46,8 +50,8 @@ export function runNow(sitting: Sitting, run: SittingRun, now: Minutes, order = 
   const left = stillToCome(bench, order);
   const plan = evaluate(bench, left);
   // With nothing left it ends when the last piece did.
-  const ended = Math.max(0, ...run.lines.map(({ end }) => end));
-  if (plan) return { begun, order: left, plan: { ...plan, makespan: Math.max(plan.makespan, ended) } };
+  if (plan)
+    return { begun, order: left, plan: { ...plan, makespan: Math.max(plan.makespan, lastEnd(run.lines)) } };
   for (const other of [...listOrders(bench), ...Object.values(plainOrders(bench))]) {
     const possible = evaluate(bench, other);
     if (possible) return { begun, order: other, plan: possible };
@@ -107,7 +111,7 @@ export function begunAt(
   line: Planned,
   now: Minutes,
 ): Minutes {
-  const free = Math.max(0, ...lines.filter(({ hand }) => hand === line.hand).map(({ end }) => end));
+  const free = lastEnd(lines.filter(({ hand }) => hand === line.hand));
   const before = lines.findLast(
     (one) => one.does === 'operation' && !one.spoiled && keyOf(one) === keyOf(line),
   );
@@ -140,7 +144,7 @@ function isDone({ lines }: SittingRun, line: Planned): boolean {
  */
 export function withDone(sitting: Sitting, run: SittingRun, line: Planned, now: Minutes): SittingRun {
   if (isDone(run, line)) return run;
-  const end = Math.max(now, 0, ...run.lines.map((one) => one.end));
+  const end = Math.max(now, lastEnd(run.lines));
   return { ...run, lines: [...run.lines, { ...line, start: begunAt(sitting, run, line, end), end }] };
 }
 
