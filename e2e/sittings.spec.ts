@@ -256,10 +256,23 @@ test('the evening is read by keys, left for days and taken up again, ended early
   await expect(page.getByRole('status').filter({ hasText: /^Taken up again\..*all dry at/ })).toBeVisible();
   await page.getByRole('link', { name: 'Whole plan' }).click();
   await expect(page.getByRole('region', { name: 'The evening' })).toContainText('away 3 days');
+  await expect(page.getByText(/, begun on \d+ \w+( \d{4})? at \d\d:\d\d, /)).toBeVisible();
   await expectNoSideScroll(page, 390);
 
   await page.getByRole('link', { name: 'Go on at the desk' }).click();
-  await page.getByRole('button', { name: 'Stop …' }).click();
+  // A clock that is put back does not hold the evening still.
+  await putForward(page, -2 * 24 * 60);
+  await expect(async () => {
+    await putForward(page, 1);
+    await expect(page.getByRole('timer')).toHaveText(/^[1-9]/, { timeout: 1500 });
+  }).toPass({ timeout: 30_000 });
+  const stop = page.getByRole('button', { name: 'Stop …' });
+  await stop.press('Enter');
+  await page.getByRole('menuitem', { name: 'Leave it for a while' }).press('Enter');
+  await expect(page.getByRole('heading', { name: /^Left at / })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('timer')).toBeVisible();
+  await stop.click();
   await page.getByRole('menuitem', { name: /^End here: 1\d panels for tomorrow/ }).click();
   await expect(page.getByRole('region', { name: 'The end' })).toBeVisible();
   await goOn(page, '/sittings');

@@ -3,7 +3,6 @@ import { beforeEach, expect, test } from 'vitest';
 import { newSitting, type SittingRecord } from '../core/make/sitting/record';
 import { beginRun } from '../core/make/sitting/run';
 import { Database } from './database';
-import { clearPractice, keepAnswer, readPractice, restorePractice } from './practice';
 import {
   changeSitting,
   endSitting,
@@ -67,29 +66,4 @@ test('a damaged sitting costs itself: the others are listed; what is changed, ta
   expect(await listSittings(db)).toEqual([]);
   await saveSittings(db, gone);
   expect((await readSitting(db, 's1'))?.name).toBe('Monday');
-});
-
-test('an answer is kept with when to ask it again, where it is something known; all of it goes and comes back together', async () => {
-  const answer = (isRight: boolean, at: number) => ({
-    at,
-    exercise: 'join' as const,
-    key: 'join a b',
-    level: 1,
-    isRight,
-    score: 1,
-    inks: ['A', 'B'],
-    hues: [],
-  });
-  await keepAnswer(db, answer(true, 5), true, 7);
-  const { known: first } = await readPractice(db);
-  await keepAnswer(db, answer(true, 6 + (first[0]?.due ?? 0)), true, 7);
-  await keepAnswer(db, { ...answer(false, 3), exercise: 'darker', key: 'd' }, false, 8);
-  const all = await readPractice(db);
-  expect(all.trials.map(({ at }) => at)).toEqual(all.trials.map(({ at }) => at).toSorted((p, q) => p - q));
-  expect(all.known).toHaveLength(1);
-  expect(all.known[0]?.due).toBeGreaterThan(first[0]?.due ?? 0);
-  const gone = await clearPractice(db);
-  expect(await readPractice(db)).toEqual({ trials: [], known: [] });
-  await restorePractice(db, gone);
-  expect(await readPractice(db)).toEqual(all);
 });

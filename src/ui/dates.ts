@@ -1,4 +1,5 @@
 import { format, formatDistanceStrict, isSameYear, parseISO } from 'date-fns';
+import { dayOf } from '../core/base/day';
 
 /** Within this many hours a time is told by how long ago it was. */
 const RECENT = 12;
@@ -13,8 +14,8 @@ export function tellDate(at: number, now = Date.now()): string {
 
 /** A moment as it is told later: `19:40`, or of another day `2 December, 19:40`. */
 export function tellMoment(at: number, now = Date.now()): string {
-  const [day, hour] = [format(at, 'yyyy-MM-dd'), format(at, 'HH:mm')];
-  return day === format(now, 'yyyy-MM-dd') ? hour : `${tellDay(day, now)}, ${hour}`;
+  const [day, hour] = [dayOf(at), format(at, 'HH:mm')];
+  return day === dayOf(now) ? hour : `${tellDay(day, now)}, ${hour}`;
 }
 
 /** A day of the calendar, `2026-05-01`, as people say it: `1 May`, or with its year where that is another. */

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
-import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
+import { dayOf } from '../../core/base/day';
 import { counted } from '../../core/base/words';
 import { type InkLesson, type Lessons, tellTaught, withLesson } from '../../core/keep/learn/lessons';
 import { withChange } from '../../core/keep/log/changes';
@@ -20,7 +20,7 @@ import { useRecipeActions } from '../recipes/recipeActions';
 import { useDatabase, useSession } from '../session';
 
 /** Today as a log has it. */
-export const today = (): string => format(new Date(), 'yyyy-MM-dd');
+export const today = (): string => dayOf(Date.now());
 
 /** What can be done with panels that were made; the same from the desk, the bench and the log. */
 export function useLogActions() {

@@ -113,6 +113,7 @@ test('what is kept is held to its schema: the demo’s evenings and one under wa
     { ...record, lots: [{ id: 'l', recipeId: 'r', count: 10_000 }] },
     { ...record, run: { ...run, lines: [{ does: 'sing' }] } },
     { ...record, run: { ...run, away: [{ to: 3 }] } },
+    { ...record, run: { ...run, begunAt: 1e16 } },
   ])
     expect(() => validated(sittingSchema, bad)).toThrow(FileError);
   expect(demoSittings(new Date(2026, 10, 27)).map(({ date }) => date)).toEqual([
@@ -145,6 +146,20 @@ test('a calendar program reads the evening, its break past midnight, and its rem
   expect((evening?.endDate.toUnixTime() ?? 0) - (evening?.startDate.toUnixTime() ?? 0)).toBe(130 * 60);
   expect((pause?.startDate.toUnixTime() ?? 0) - (evening?.startDate.toUnixTime() ?? 0)).toBe(100 * 60);
   expect(evening?.component.getAllSubcomponents('valarm')).toHaveLength(2);
+});
+
+test('the calendar of an evening that is begun has the hours it is worked, and no break after its end', () => {
+  const begunAt = new Date(2026, 11, 2, 23, 50).getTime();
+  const worked = { ...record, breaks: [{ id: 'b', at: '00:30', minutes: 15 }], run: beginRun(begunAt, []) };
+  const events = (makespan: number) =>
+    new ICAL.Component(ICAL.parse(writeSittingCalendar({ record: worked, makespan, panels: 3, before: [] })))
+      .getAllSubcomponents('vevent')
+      .map((one) => new ICAL.Event(one));
+  const [evening, pause] = events(130);
+  expect(evening?.startDate.toUnixTime()).toBe(begunAt / 1000);
+  expect(evening?.description).toContain('all dry at 02:00');
+  expect(pause?.startDate.toUnixTime()).toBe(begunAt / 1000 + 40 * 60);
+  expect(events(40)).toHaveLength(1);
 });
 
 test('the PDF has the evening first and the sheets behind it, on as many pages as it takes', async () => {

@@ -1,7 +1,7 @@
 import { createEvents, type DateArray } from 'ics';
 import Papa from 'papaparse';
 import { counted } from '../base/words';
-import { clockAfter, type SittingRecord } from '../make/sitting/record';
+import { beginsOn, clockAfter, minutesBetween, type SittingRecord } from '../make/sitting/record';
 import type { Planned } from '../make/sitting/sitting';
 import type { Hex } from '../materials/colour/hex';
 import type { Minutes } from '../sheet/times';
@@ -56,8 +56,9 @@ const LAYING_OUT = 30;
  * Source: RFC 5545.
  */
 export function writeSittingCalendar({ record, makespan, panels, before }: Calendared): string {
-  const [year = 0, month = 1, day = 1] = record.date.split('-').map(Number);
-  const [hour = 0, minute = 0] = record.start.split(':').map(Number);
+  const { date, start: origin } = beginsOn(record);
+  const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
+  const [hour = 0, minute = 0] = origin.split(':').map(Number);
   const at = (minutes: Minutes): DateArray => {
     const moment = new Date(year, month - 1, day, hour, minute + Math.round(minutes));
     return [
@@ -79,7 +80,7 @@ export function writeSittingCalendar({ record, makespan, panels, before }: Calen
         uid: `sitting-${record.id}@tint-ladder`,
         title: record.name,
         description: [
-          `${counted(panels, 'panel')}, all dry at ${clockAfter(record.start, makespan)}.`,
+          `${counted(panels, 'panel')}, all dry at ${clockAfter(origin, makespan)}.`,
           ...before,
         ].join('\n'),
         start: at(0),
@@ -90,17 +91,10 @@ export function writeSittingCalendar({ record, makespan, panels, before }: Calen
         ],
         productId: 'Tint Ladder',
       },
-      ...record.breaks.map((pause) => {
-        const from = new Date(year, month - 1, day, hour, minute).getTime();
-        const [h = 0, m = 0] = pause.at.split(':').map(Number);
-        const start = new Date(
-          year,
-          month - 1,
-          day + (h * 60 + m < hour * 60 + minute ? 1 : 0),
-          h,
-          m,
-        ).getTime();
-        const begins = (start - from) / 60_000;
+      ...record.breaks.flatMap((pause) => {
+        const begins = minutesBetween(origin, pause.at);
+        // Of one begun late, a break may come only when all is done.
+        if (begins >= makespan) return [];
         return {
           uid: `sitting-${record.id}-${pause.id}@tint-ladder`,
           title: 'Break',

@@ -38,6 +38,8 @@ export const atHandSchema = () =>
 /** Minutes of a run: it may be left lying, and taken up again long after. */
 const TEN_YEARS = 10 * 366 * 24 * 60;
 const time = () => number().strict().min(0).max(TEN_YEARS);
+/** Milliseconds since 1970, as far as a calendar goes (ECMAScript). */
+const moment = () => number().strict().min(-8.64e15).max(8.64e15);
 const place = () => number().strict().required().integer().min(0).max(10_000);
 const line = object({
   does: oneOf(['operation', 'wipe', 'wash'] as const),
@@ -98,7 +100,7 @@ export const sittingSchema = object({
   pattern: boolean().strict(),
   reserves: sheets(),
   run: object({
-    begunAt: number().strict().required(),
+    begunAt: moment().required(),
     with: object({
       maker: mixed().test('maker', 'must be times and brushes of one’s own', (value) => isPlain(value)),
       recipes: array()
@@ -122,7 +124,7 @@ export const sittingSchema = object({
       .max(RECORD_LIMITS.away)
       .of(object({ from: time().required(), to: time() }).noUnknown(unknownField).required())
       .default(undefined),
-    endedAt: number().strict(),
+    endedAt: moment(),
     used: sheets(),
   })
     .noUnknown(unknownField)

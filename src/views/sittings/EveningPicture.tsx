@@ -30,6 +30,8 @@ const LABEL_ROOM = { wide: 96, narrow: 68 } as const;
 const NARROW = 640;
 const TOP = 26;
 const GAP = 9;
+/** Room beyond the evening's end, px. */
+const BEYOND = 14;
 /** Less room for a minute than this, px, and it scrolls. */
 const LEAST_A_MINUTE = 3.2;
 
@@ -49,7 +51,7 @@ export function EveningPicture(props: Props) {
   const span = Math.max(makespan, now ?? 0, 1);
   const gaps = longGaps(known.record.run?.away);
   const { x, width, aMinute } = timeScale(span, gaps, {
-    room: room - left - 14,
+    room: room - left - BEYOND,
     least: besideText(LEAST_A_MINUTE),
     gap: besideText(GAP_WIDTH),
   });
@@ -116,9 +118,9 @@ export function EveningPicture(props: Props) {
           {/* On paper the whole evening is as wide as the page: only the hours are squeezed, for names stand beside the lanes. */}
           <svg
             aria-hidden="true"
-            width={width + 14}
+            width={width + BEYOND}
             height={height}
-            viewBox={`0 0 ${width + 14} ${height}`}
+            viewBox={`0 0 ${width + BEYOND} ${height}`}
             preserveAspectRatio="none"
             className="block print:w-full"
           >
@@ -143,7 +145,7 @@ export function EveningPicture(props: Props) {
                 </g>
               ),
             )}
-            {now !== undefined && <Now {...{ now, x, height, origin }} />}
+            {now !== undefined && <Now {...{ now, x, height, origin }} until={width + BEYOND} />}
           </svg>
         </div>
       </div>
@@ -269,12 +271,17 @@ function Now({
   x,
   height,
   origin,
+  until,
 }: {
   readonly now: number;
   readonly x: X;
   readonly height: number;
   readonly origin: string;
+  /** How far the picture goes, px: the hour stands within it. */
+  readonly until: number;
 }) {
+  const half = besideText(22);
+  const middle = Math.max(half, Math.min(x(now), until - half));
   return (
     <g>
       <line
@@ -285,16 +292,9 @@ function Now({
         className="stroke-strong"
         strokeWidth={2}
       />
-      <rect
-        x={x(now) - besideText(22)}
-        y={0}
-        width={besideText(44)}
-        height={besideText(18)}
-        rx={2}
-        className="fill-strong"
-      />
+      <rect x={middle - half} y={0} width={2 * half} height={besideText(18)} rx={2} className="fill-strong" />
       <text
-        x={x(now)}
+        x={middle}
         y={besideText(13)}
         textAnchor="middle"
         className="fill-on-strong text-small font-semibold tabular-nums"

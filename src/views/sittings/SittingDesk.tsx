@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { chime, useSoundReady } from '../../app/desk/chime';
 import { useAwake } from '../../app/desk/useAwake';
@@ -19,7 +19,7 @@ import {
   type SittingRecord,
   type SittingRun,
 } from '../../core/make/sitting/record';
-import { beginRun, begunAt, minutesInto, nextLines, runNow } from '../../core/make/sitting/run';
+import { beginRun, begunAt, minutesInto, nextLines, onClock, runNow } from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { careInSitting, tellBrush, tellWashing } from '../../core/make/sitting/tellStep';
 import { isBare } from '../../core/materials/ink/ink';
@@ -136,8 +136,13 @@ const Drying = ({ lying, known, origin, now }: DryingProps) => (
 );
 
 function AtDesk({ record, run, known }: RunProps) {
-  const { done, back, spoil, leave, goOn, endHere } = useWork({ record, known, run });
+  const { done, back, spoil, leave, goOn, endHere, putRight } = useWork({ record, known, run });
   const moment = useNow(true);
+  const isPutBack = onClock(run, moment) !== run;
+  const goOnByClock = useEffectEvent(() => void putRight());
+  useEffect(() => {
+    if (isPutBack) goOnByClock();
+  }, [isPutBack]);
   const awake = useAwake();
   const [sounds, setSounds] = useState(true);
   // What was done a moment ago is past, though the clock is looked at only each second.
@@ -166,6 +171,12 @@ function AtDesk({ record, run, known }: RunProps) {
   );
 
   const [first] = lines.filter((line) => line !== undefined).toSorted((p, q) => p.start - q.start);
+  const goesOn = useRef<HTMLButtonElement>(null);
+  // Where the keys are then, they go on.
+  const leaveDesk = () => {
+    goesOn.current?.focus();
+    void leave();
+  };
   const forward = left === undefined ? first && (() => void done(first)) : () => void goOn(left);
   useDeskKeys(forward, () => void back());
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - run.out.length;
@@ -187,7 +198,7 @@ function AtDesk({ record, run, known }: RunProps) {
         <span className="text-mute max-sm:hidden">
           {awake ? 'Screen stays awake' : 'The screen may sleep here'}
         </span>
-        {first && <StopMenu {...{ known, run }} onLeave={() => void leave()} onEnd={() => void endHere()} />}
+        {first && <StopMenu {...{ known, run }} onLeave={leaveDesk} onEnd={() => void endHere()} />}
         <Link to={`/sittings/${record.id}`} className="underline underline-offset-4 max-lg:py-3">
           Whole plan
         </Link>
@@ -239,6 +250,7 @@ function AtDesk({ record, run, known }: RunProps) {
           Back
         </button>
         <button
+          ref={goesOn}
           type="button"
           disabled={!forward}
           onClick={forward}

@@ -1,7 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useDatabase } from '../../app/session';
 import { counted } from '../../core/base/words';
-import { panelsOf, RECORD_LIMITS, type SittingRecord, tellBrushes } from '../../core/make/sitting/record';
+import {
+  beginsOn,
+  panelsOf,
+  RECORD_LIMITS,
+  type SittingRecord,
+  tellBrushes,
+} from '../../core/make/sitting/record';
 import { SITTING_LIMITS as L } from '../../core/make/sitting/sitting';
 import { BRUSH_SETS, type BrushSet } from '../../core/materials/ink/kinds';
 import { listRecipes } from '../../data/recipes';
@@ -160,7 +166,11 @@ function LotsWord({ record, begun, onChange, text }: Props & { readonly text: st
 }
 
 function WhenWord({ record, onChange }: Props) {
-  const { date, start, finish, pattern } = record;
+  const { date, start, finish, pattern, run } = record;
+  if (run) {
+    const begun = beginsOn(record);
+    return `begun on ${tellDay(begun.date)} at ${begun.start}`;
+  }
   const day = pattern ? 'any evening' : `on ${tellDay(date)}`;
   const text = `${day} from ${start}${finish ? `, wished done by ${finish}` : ''}`;
   return (

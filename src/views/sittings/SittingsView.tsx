@@ -11,6 +11,7 @@ import { counted } from '../../core/base/words';
 import { type Fault, FileError } from '../../core/files/fileError';
 import { SITTING_FILE_LIMIT } from '../../core/files/limits';
 import {
+  beginsOn,
   newSitting,
   panelsOf,
   type SittingRecord,
@@ -130,7 +131,8 @@ function Entry({
       }),
     [record.lots, recipes, shelf],
   );
-  const { id, name, date, start, lots, pattern, run } = record;
+  const { id, name, lots, pattern, run } = record;
+  const { date, start } = beginsOn(record);
   const names = lots
     .filter(({ count }) => count > 0)
     .map(

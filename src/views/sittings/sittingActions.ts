@@ -1,4 +1,5 @@
-import { addDays, format, parseISO } from 'date-fns';
+import { addDays, parseISO } from 'date-fns';
+import { dayOf } from '../../core/base/day';
 import type { LeftOver } from '../../core/make/sitting/leftOver';
 import { type Lot, RECORD_LIMITS, type SittingRecord } from '../../core/make/sitting/record';
 
@@ -29,8 +30,7 @@ export const splitOver = (
 const nameWith = ({ name }: SittingRecord, ending: string): string =>
   name.slice(0, RECORD_LIMITS.name - ending.length) + ending;
 
-export const dayAfter = (day: string, days: number): string =>
-  format(addDays(parseISO(day), days), 'yyyy-MM-dd');
+export const dayAfter = (day: string, days: number): string => dayOf(addDays(parseISO(day), days));
 
 /** A sitting begun again from its settings: as a copy on a day, or as a pattern that has none. */
 export function copyOf(

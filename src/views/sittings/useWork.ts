@@ -7,7 +7,14 @@ import { keyOf } from '../../core/make/sitting/begun';
 import { type KnownSitting, numberOf, stepOf } from '../../core/make/sitting/known';
 import { leftOver, withoutPanels, withPanels } from '../../core/make/sitting/leftOver';
 import { panelsOf, type SittingRecord, type SittingRun } from '../../core/make/sitting/record';
-import { minutesInto, withDone, withoutLast, withSound, withSpoiled } from '../../core/make/sitting/run';
+import {
+  minutesInto,
+  onClock,
+  withDone,
+  withoutLast,
+  withSound,
+  withSpoiled,
+} from '../../core/make/sitting/run';
 import type { Planned } from '../../core/make/sitting/sitting';
 import { USUAL_PACE } from '../../core/sheet/times';
 import { timingOf } from '../../core/sheet/timing';
@@ -59,6 +66,8 @@ export function useWork({ record, known, run }: RunProps) {
   };
   const leave = () => change((old) => leaveRun(old, minutesInto(old, Date.now())));
   const goOn = (since: number) => change((old) => takeUpRun(old, since, minutesInto(old, Date.now())));
+  /** On a clock that was put back the run goes on from here. */
+  const putRight = () => change((old) => onClock(old, Date.now()));
   /** Ends with what is done: the rest is taken out, and what is bare card still is planned for tomorrow. */
   const endHere = async () => {
     const before = (await change((old) => withoutPanels(old, leftOver(known.sitting, old).keys)))?.run;
@@ -77,5 +86,5 @@ export function useWork({ record, known, run }: RunProps) {
       },
     });
   };
-  return { done, back, spoil, leave, goOn, endHere };
+  return { done, back, spoil, leave, goOn, endHere, putRight };
 }

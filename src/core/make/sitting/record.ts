@@ -1,3 +1,5 @@
+import { format } from 'date-fns';
+import { dayOf } from '../../base/day';
 import { counted } from '../../base/words';
 import type { Maker } from '../../sheet/compile';
 import type { Minutes } from '../../sheet/times';
@@ -144,14 +146,18 @@ export function clockAfter(start: string, minutes: Minutes): string {
 }
 
 /** The hour of day of a moment, by this machine's clock. */
-export const clockOf = (moment: number): string => {
-  const date = new Date(moment);
-  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`;
-};
+export const clockOf = (moment: number): string => format(moment, 'HH:mm');
 
-/** The hour from which a sitting's minutes count: when it was begun, or is to begin. */
-export const originOf = ({ start, run }: Pick<SittingRecord, 'start' | 'run'>): string =>
-  run ? clockOf(run.begunAt) : start;
+/** The day and the hour from which a sitting's minutes count: when it was begun, or is to begin. */
+export const beginsOn = ({
+  date,
+  start,
+  run,
+}: Pick<SittingRecord, 'date' | 'start' | 'run'>): Pick<SittingRecord, 'date' | 'start'> =>
+  run ? { date: dayOf(run.begunAt), start: clockOf(run.begunAt) } : { date, start };
+
+export const originOf = (record: Pick<SittingRecord, 'date' | 'start' | 'run'>): string =>
+  beginsOn(record).start;
 
 const breaksOf = (record: SittingRecord): Break[] =>
   record.breaks

@@ -16,6 +16,7 @@ import {
   begunAt,
   minutesInto,
   nextLines,
+  onClock,
   runNow,
   withDone,
   withOrder,
@@ -96,6 +97,24 @@ describe('when a piece that is done now was begun', () => {
     expect(minutesInto(late, late.begunAt + hour)).toBe(60);
     expect(minutesInto(late, late.begunAt - hour)).toBe(50);
     expect(minutesInto(ran(), late.begunAt - hour)).toBe(0);
+  });
+
+  test('once the clock was put back the run goes on from the latest it knows of, with nothing moved', () => {
+    const [minute, hour] = [60_000, 60 * 60_000];
+    const run = { ...ran(piece({ end: 50 })), begunAt: 400 * 24 * hour };
+    const latest = run.begunAt + 50 * minute;
+    expect(onClock(run, latest + hour)).toBe(run);
+    // As much as a clock is put right by itself.
+    expect(onClock(run, latest - minute / 2)).toBe(run);
+    const back = onClock(run, hour);
+    expect(back).toEqual({ ...run, begunAt: hour - 50 * minute });
+    expect(minutesInto(back, hour + 5 * minute)).toBe(55);
+    expect(onClock(back, hour + 1)).toBe(back);
+    // A desk that was left, or taken up, later than anything was done.
+    for (const away of [[{ from: 70 }], [{ from: 60, to: 70 }]]) {
+      expect(minutesInto(onClock({ ...run, away }, hour), hour)).toBeCloseTo(70, 9);
+      expect(minutesInto({ ...run, away }, hour)).toBe(70);
+    }
   });
 
   test('a brush is washed once, and a mat wiped once, until it is used again', () => {

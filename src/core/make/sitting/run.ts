@@ -9,9 +9,24 @@ import type { Token } from './works';
 
 const A_MINUTE = 60_000;
 
-/** Minutes a run has come by a moment: at least as far as what was done last, on a clock that was put back, too. */
-export const minutesInto = ({ begunAt, lines }: SittingRun, moment: number): Minutes =>
-  Math.max((moment - begunAt) / A_MINUTE, lastEnd(lines));
+/** The latest minute that a run knows of: when the last thing was done, or when the desk was left or taken up. */
+function latestOf({ lines, away }: SittingRun): Minutes {
+  const last = away?.at(-1);
+  return Math.max(lastEnd(lines), last?.to ?? last?.from ?? 0);
+}
+
+/** Minutes a run has come by a moment: at least as far as what it knows of, on a clock that was put back, too. */
+export const minutesInto = (run: SittingRun, moment: number): Minutes =>
+  Math.max((moment - run.begunAt) / A_MINUTE, latestOf(run));
+
+/**
+ * A run as it goes on after the clock was put back: from the latest minute it knows of, which is now. Nothing that was done
+ * is moved, but when it was begun. The same run where the clock went on as clocks do.
+ */
+export function onClock(run: SittingRun, moment: number): SittingRun {
+  const back = momentOf(run, latestOf(run)) - moment;
+  return back > A_MINUTE ? { ...run, begunAt: run.begunAt - back } : run;
+}
 
 /** The moment of a run's minute, ms since 1970. */
 export const momentOf = ({ begunAt }: Pick<SittingRun, 'begunAt'>, minute: Minutes): number =>
