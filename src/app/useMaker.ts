@@ -3,14 +3,14 @@ import { memoByKey } from '../core/base/memo';
 import type { Maker } from '../core/sheet/compile';
 import { paceFrom } from '../core/sheet/times';
 import { readOwned, rememberedOwned } from '../data/owned';
+import { readPace } from '../data/timings';
 import { useDatabase } from './session';
 
 /** How long work takes this maker, and with which brushes; undefined until it has been read. */
 export function useKnownMaker(): Maker | undefined {
   const db = useDatabase();
   return useLiveQuery(
-    async (): Promise<Maker> =>
-      sameMaker({ pace: paceFrom(await db.timings.toArray()), owned: await readOwned(db) }),
+    async (): Promise<Maker> => sameMaker({ pace: await readPace(db), owned: await readOwned(db) }),
     [db],
   );
 }

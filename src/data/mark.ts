@@ -15,11 +15,14 @@ export interface DataMark {
 
 const MARK = 'tint-ladder data';
 
+/** What there has been; nothing of it later than now, or a clock that once ran ahead would put off reminders by as much. */
 export function readMark(storage = pageStorage()): DataMark | undefined {
   const mark = readKept(MARK, storage) as Partial<DataMark> | null | undefined;
-  return typeof mark?.lastSeen === 'number' && typeof mark.recipes === 'number'
-    ? (mark as DataMark)
-    : undefined;
+  if (typeof mark?.lastSeen !== 'number' || typeof mark.recipes !== 'number') return undefined;
+  const now = Date.now();
+  const { recipes, lastSeen, ...moments } = mark;
+  const past = Object.entries(moments).map(([of, at]) => [of, Math.min(at, now)] as const);
+  return { ...Object.fromEntries(past), recipes, lastSeen: Math.min(lastSeen, now) };
 }
 
 /** Whether there has been no data as far as this browser can tell; one that keeps nothing outside the database cannot. */

@@ -13,7 +13,7 @@ import { EXERCISE_IDS, type Item } from './exercises/definition';
 import { EXERCISES } from './exercises/exercises';
 import { judge, rankCorrelation } from './judge';
 import { practiseNext, progressOf, regionsOf, tellRegions, weakPairs } from './progress';
-import { afterAsking, askNext, makeItem } from './schedule';
+import { afterAsking, askNext, type KnownThing, LATELY, makeItem } from './schedule';
 import { shelfToPractise } from './shelf';
 import { chanceOf, nextLevel, thresholdOf } from './threshold';
 import type { Trial } from './trial';
@@ -244,6 +244,47 @@ describe('a practice', () => {
     expect(askNext(shelf, { trials, known: [due] }, ['join'], 10, () => 0.1)?.item.key).toBe(item.key);
   });
 
+  test('hangs on the latest answers alone', () => {
+    const ids = ['darker', 'thirds', 'greeting'] as const;
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 300 }), fc.integer(), (count, seed) => {
+        const draw = seededRandom(seed);
+        const trials = Array.from({ length: count }, (_, at): Trial => {
+          const exercise = ids[Math.floor(3 * draw() ** 2)] ?? 'darker';
+          const level = 1 + 10 * draw();
+          return { at, exercise, key: `${at}`, level, isRight: draw() < 0.7, score: 1, inks: [], hues: [] };
+        });
+        const own = (id: string) => trials.filter(({ exercise }) => exercise === id).slice(-LATELY.each);
+        const latest = new Set([...trials.slice(-LATELY.all), ...ids.flatMap(own)]);
+        const ask = (some: readonly Trial[]) =>
+          askNext(shelf, { trials: some, known: [] }, ids, 0, seededRandom(seed));
+        expect(ask(trials.filter((one) => latest.has(one)))).toEqual(ask(trials));
+      }),
+      { numRuns: 15 },
+    );
+  });
+
+  test('goes on where the clock ran ahead and was put back: what was asked then is asked now, and kept', () => {
+    const item = makeItem('join', shelf, [], 11);
+    if (!item) throw new Error('no join is asked');
+    const asked = { key: item.key, exercise: 'join' as const, seed: 11 };
+    const [day, ahead] = [86_400_000, 400 * 86_400_000];
+    const known = afterAsking(afterAsking(undefined, asked, true, ahead), asked, true, ahead + day);
+    for (const now of [0, ahead, ahead + day - 1]) {
+      expect(askNext(shelf, { trials: [], known: [known] }, ['join'], now, () => 0.1)?.item.key).toBe(
+        item.key,
+      );
+      for (const isRight of [true, false]) {
+        // Out of a backup moments come as text.
+        const read: KnownThing = JSON.parse(JSON.stringify(known));
+        const after = afterAsking(read, asked, isRight, now);
+        expect(after).toEqual(afterAsking(known, asked, isRight, now));
+        expect(after.due).toBeGreaterThan(now);
+        expect(after.due).toBeLessThan(now + 40 * day);
+      }
+    }
+  });
+
   test('shows better eyes as smaller thresholds, by day and by hue, and says what to practise', () => {
     const day = (at: number) => `2026-11-${String(10 + at).padStart(2, '0')}`;
     const eye = (at: number, threshold: number, hue: number, seed: number): Trial[] => {
@@ -289,6 +330,23 @@ describe('a practice', () => {
     ]);
     expect(weakPairs([missed(true), missed(true), missed(false)])).toEqual([]);
   });
+});
+
+test('of years of days as many are looked back on as a curve can show, with the first and the last', () => {
+  const trials = Array.from({ length: 700 }, (_, at): Trial => {
+    const isRight = at % 3 > 0;
+    return { at, exercise: 'darker', key: '', level: 4, isRight, score: 1, inks: [], hues: [] };
+  });
+  const darker = (count: number) =>
+    progressOf(trials.slice(0, count), String).find(({ exercise }) => exercise.id === 'darker');
+  // The first five days have too few answers to say anything.
+  const days = darker(700)?.days ?? [];
+  expect(days.length).toBeGreaterThan(50);
+  expect(days.length).toBeLessThanOrEqual(60);
+  expect(days.at(-1)).toEqual({ day: '699', value: darker(700)?.now });
+  expect(darker(50)?.days.map(({ day }) => day)).toEqual(Array.from({ length: 45 }, (_, i) => String(i + 5)));
+  const gaps = days.slice(1).map(({ day }, i) => Number(day) - Number(days[i]?.day));
+  expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
 });
 
 test('how an eye stood on a day is what its answers until then say, whatever order they are kept in; a day is asked once an answer', () => {

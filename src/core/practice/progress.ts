@@ -8,6 +8,8 @@ import type { Trial } from './trial';
 /** Answers of an exercise that say how it stands; fewer say nothing. */
 const LATEST = 40;
 export const FEWEST = 6;
+/** Days that are looked back on: years of them are more than a curve can show. */
+const MOST_DAYS = 60;
 
 /** How an exercise stood at the end of a day. */
 export interface DayPoint {
@@ -20,6 +22,7 @@ export interface Progress {
   readonly exercise: Exercise;
   readonly trials: number;
   readonly right: number;
+  /** From the first day to the last, no more than a curve can show. */
   readonly days: readonly DayPoint[];
   /** How it stands now; undefined with too few answers. */
   readonly now: number | undefined;
@@ -45,13 +48,20 @@ export function progressOf(trials: readonly Trial[], dayOf: (at: number) => stri
       exercise,
       trials: own.length,
       right: own.filter(({ isRight }) => isRight).length,
-      days: [...until].flatMap(([day, count]): DayPoint[] => {
-        const value = standingOf(exercise, own.slice(0, count));
+      days: evenlyOf([...until], MOST_DAYS).flatMap(([day, count]): DayPoint[] => {
+        const value = standingOf(exercise, own.slice(Math.max(0, count - LATEST), count));
         return value === undefined ? [] : [{ day, value }];
       }),
       now: standingOf(exercise, own),
     };
   });
+}
+
+/** So many of them, evenly from the first to the last; all where there are no more. */
+function evenlyOf<T>(all: readonly T[], most: number): readonly T[] {
+  if (all.length <= most) return all;
+  const place = (i: number): number => Math.floor((i * (most - 1)) / (all.length - 1));
+  return all.filter((_, i) => place(i) > place(i - 1));
 }
 
 /** How an eye does in one hue region. */

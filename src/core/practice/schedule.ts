@@ -2,7 +2,7 @@ import { type CardInput, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { seededRandom } from '../base/random';
 import type { ExerciseId, Item, PracticeShelf } from './exercises/definition';
 import { EXERCISES } from './exercises/exercises';
-import { nextLevel } from './threshold';
+import { LATEST, nextLevel } from './threshold';
 import type { Trial } from './trial';
 
 /** Something that was asked and is known or not: when it is to be asked again. */
@@ -31,13 +31,29 @@ export function afterAsking(
   isRight: boolean,
   now: number,
 ): KnownThing {
-  const memory = before ? before.memory : createEmptyCard(new Date(now));
-  const { card } = scheduler.next(memory, new Date(now), isRight ? Rating.Good : Rating.Again);
+  const today = new Date(now);
+  const { card } = scheduler.next(
+    before ? memoryBy(before, today) : createEmptyCard(today),
+    today,
+    isRight ? Rating.Good : Rating.Again,
+  );
   return { ...asked, memory: card, due: card.due.getTime() };
 }
 
+/** The scheduler knows no time before the last asking: on a clock that was put back since, none has gone by. */
+const memoryBy = (known: KnownThing, today: Date): CardInput =>
+  lastAsked(known) > today.getTime() ? { ...known.memory, last_review: today } : known.memory;
+
+/** When something was last asked, milliseconds since 1970: later than now where the clock was put back meanwhile. */
+const lastAsked = ({ memory }: KnownThing): number =>
+  memory.last_review ? new Date(memory.last_review).getTime() : Number.NEGATIVE_INFINITY;
+
+/** Asked on a clock that ran ahead, nobody knows when it was to be asked again: so it is asked now. */
+const isDue = (one: KnownThing, now: number): boolean => one.due <= now || lastAsked(one) > now;
+
 /** What a practice is to draw on. */
 export interface Practised {
+  /** The first one first. What comes next hangs on the latest of them alone (`LATELY`). */
   readonly trials: readonly Trial[];
   readonly known: readonly KnownThing[];
 }
@@ -54,6 +70,8 @@ const DUE_FIRST = 0.7;
 const TRIED = 24;
 /** The latest trials that say what has had its turn. */
 const TURNS = 40;
+/** So many of the latest answers say what is asked next, of all and of each exercise. */
+export const LATELY = { all: TURNS, each: LATEST } as const;
 /** What was asked among so many of the latest is not asked again. */
 const FRESH = 8;
 
@@ -72,7 +90,7 @@ export function askNext(
 ): Asked | undefined {
   const latest = new Set(trials.slice(-FRESH).map(({ key }) => key));
   const due = known
-    .filter((one) => of.includes(one.exercise) && one.due <= now && !latest.has(one.key))
+    .filter((one) => of.includes(one.exercise) && isDue(one, now) && !latest.has(one.key))
     .toSorted((p, q) => p.due - q.due)[0];
   if (due && draw() < DUE_FIRST) {
     const item = makeItem(due.exercise, shelf, trials, due.seed);

@@ -22,7 +22,7 @@ const [SLOPE, SLIP] = [3, 0.03];
 /** How sure one is of a beginner beforehand, in natural logarithm: within a factor of about three. */
 const UNSURE = 1.1;
 /** Judgements older than so many count no more: an eye learns. */
-const LATEST = 60;
+export const LATEST = 60;
 
 /** How likely a right answer is at a difference, for an eye of some threshold. */
 export const chanceOf = (
@@ -40,9 +40,10 @@ export const chanceOf = (
 const triedOn = memoOf(({ least, most, guess }: Scale) => {
   const [low, high] = [Math.log(least / 3), Math.log(most * 1.5)];
   const logs = Array.from({ length: POINTS }, (_, i) => low + ((high - low) * i) / (POINTS - 1));
+  const thresholds = logs.map(Math.exp);
   const tellsOf = memoOf(({ level, isRight }: Judgement) =>
-    Float64Array.from(logs, (log) => {
-      const chance = chanceOf(level, Math.exp(log), guess);
+    Float64Array.from(thresholds, (threshold) => {
+      const chance = chanceOf(level, threshold, guess);
       return Math.log(isRight ? chance : 1 - chance);
     }),
   );

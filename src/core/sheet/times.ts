@@ -21,12 +21,12 @@ export const USUAL_PACE: Pace = { layBand: 2, goBack: 0.75, wipeMat: 0.5, heatDr
 export type TimedWork = keyof Pace;
 
 /** How many of the latest timings of one piece of work count. */
-const LATEST = 7;
+export const LATEST_TIMINGS = 7;
 
 /** A maker's own pace: the median of the latest timings of each piece of work, the usual one where there is none. */
 export function paceFrom(timings: readonly { readonly work: TimedWork; readonly minutes: number }[]): Pace {
   const own = (Object.keys(USUAL_PACE) as TimedWork[]).flatMap((work) => {
-    const times = timings.filter((timing) => timing.work === work).slice(-LATEST);
+    const times = timings.filter((timing) => timing.work === work).slice(-LATEST_TIMINGS);
     const sorted = times.map(({ minutes }) => minutes).sort((p, q) => p - q);
     const middle = sorted[(sorted.length - 1) >> 1];
     return middle === undefined ? [] : [[work, middle] as const];

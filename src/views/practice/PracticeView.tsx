@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useDatabase, useShelf } from '../../app/session';
 import { useRaise } from '../../app/useRaise';
@@ -14,7 +13,7 @@ import { EXERCISES } from '../../core/practice/exercises/exercises';
 import { judge } from '../../core/practice/judge';
 import type { Asked } from '../../core/practice/schedule';
 import { usualCard } from '../../core/recipe/newRecipe';
-import { keepAnswer, readPractice } from '../../data/practice';
+import { keepAnswer, readLately } from '../../data/practice';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
@@ -37,15 +36,13 @@ type Length = (typeof LENGTHS)[number]['value'];
 
 /** Practice: an eye that judges before the ink is down, on one's own inks. */
 export function PracticeView() {
-  const db = useDatabase();
-  const practised = useLiveQuery(() => readPractice(db), [db]);
   const shelf = useShelf();
   const [of, setOf] = useState<readonly ExerciseId[]>(EXERCISE_IDS);
   const [length, setLength] = useState<Length>('5');
   const [running, setRunning] = useState<readonly ExerciseId[]>();
   const [isChecking, setChecking] = useState(false);
   const [last, setLast] = useState<string>();
-  if (!practised || !shelf) return <p className="p-6 text-mute">Opening …</p>;
+  if (!shelf) return <p className="p-6 text-mute">Opening …</p>;
   if (running)
     return (
       <Session
@@ -107,7 +104,7 @@ export function PracticeView() {
             when you like.
           </p>
         </section>
-        <ProgressSide trials={practised.trials} onPractise={(only) => setRunning(only)} />
+        <ProgressSide onPractise={(only) => setRunning(only)} />
       </div>
       {isChecking && (
         <Suspense fallback={null}>
@@ -150,8 +147,7 @@ function Session({ of, minutes, onStop }: SessionProps) {
     setAnswered(undefined);
     const door = practiceWorker();
     await door.setShelf(own, card, lengths);
-    const practised = await readPractice(db);
-    setAsked((await door.ask(practised, of, Date.now())) ?? 'none');
+    setAsked((await door.ask(await readLately(db, of), of, Date.now())) ?? 'none');
   }, [db, own, card, of, lengths]);
   useEffect(() => void next().catch(raise), [next, raise]);
   useEffect(() => {

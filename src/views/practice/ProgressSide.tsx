@@ -1,10 +1,12 @@
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { download } from '../../app/download';
 import { today } from '../../app/log/useLogActions';
 import { usePanels } from '../../app/log/usePanels';
 import { useDatabase, useShelf } from '../../app/session';
 import { usePaperWork } from '../../app/usePaperWork';
+import { dayOf } from '../../core/base/day';
 import { formatFineBare } from '../../core/base/length';
 import { counted, listed } from '../../core/base/words';
 import { guessesTold } from '../../core/keep/log/guesses';
@@ -18,7 +20,7 @@ import {
   weakPairs,
 } from '../../core/practice/progress';
 import type { Trial } from '../../core/practice/trial';
-import { clearPractice, restorePractice } from '../../data/practice';
+import { clearPractice, listTrials, restorePractice } from '../../data/practice';
 import { useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Chart } from '../../ui/chart/Chart';
@@ -26,16 +28,29 @@ import { tellDay } from '../../ui/dates';
 import { useNotify } from '../../ui/Notices';
 
 interface Props {
-  readonly trials: readonly Trial[];
   readonly onPractise: (of: readonly ExerciseId[]) => void;
 }
 
-const dayOf = (at: number): string => format(at, 'yyyy-MM-dd');
 const SIZE = { width: 300, height: 130 } as const;
 const DAY = 86_400_000;
 
 /** How the eye stands: thresholds over time, by exercise and by hue, and what to practise next. */
-export function ProgressSide({ trials, onPractise }: Props) {
+export function ProgressSide({ onPractise }: Props) {
+  const db = useDatabase();
+  const trials = useLiveQuery(() => listTrials(db), [db]);
+  return (
+    <section aria-label="Progress" className="space-y-6">
+      <h2 className="heading text-lead">How your eye stands</h2>
+      {trials ? (
+        <Standing {...{ trials, onPractise }} />
+      ) : (
+        <p className="late text-mute">Reading what you answered …</p>
+      )}
+    </section>
+  );
+}
+
+function Standing({ trials, onPractise }: Props & { readonly trials: readonly Trial[] }) {
   const db = useDatabase();
   const notify = useNotify();
   const log = usePanels();
@@ -47,8 +62,7 @@ export function ProgressSide({ trials, onPractise }: Props) {
     notify({ text: 'All practice is forgotten.', undo: () => void restorePractice(db, all) });
   };
   return (
-    <section aria-label="Progress" className="space-y-6">
-      <h2 className="heading text-lead">How your eye stands</h2>
+    <>
       {trials.length === 0 ? (
         <p className="max-w-md">
           Nothing is practised yet. After {FEWEST} answers of an exercise it is told here what you tell apart.
@@ -82,7 +96,7 @@ export function ProgressSide({ trials, onPractise }: Props) {
           Forget all practice
         </Button>
       )}
-    </section>
+    </>
   );
 }
 
@@ -121,7 +135,7 @@ function OneExercise({
             label: '',
             domain: [at(first.day), at(last.day)],
             ticks: [at(first.day), at(last.day)],
-            told: (day) => tellDay(format(day * DAY, 'yyyy-MM-dd')),
+            told: (day) => tellDay(dayOf(day * DAY)),
           }}
           y={{
             label: unit,
