@@ -42,6 +42,8 @@ test('everything moves to another machine in one file, is looked at first, merge
     buffer: await readFile(file),
   });
   const changes = elsewhere.getByRole('table', { name: 'What the backup would change' });
+  await expect(elsewhere.getByRole('region', { name: 'The backup' })).toBeFocused();
+  await expect(changes).toBeInViewport();
   await expect(changes.getByRole('row', { name: /^inks/ })).toContainText('72');
   await expectAccessible(elsewhere, 'a backup coming in');
   await elsewhere.getByRole('radio', { name: 'take the backup’s' }).click();

@@ -1,13 +1,6 @@
 import { proxy, transfer } from 'comlink';
-import {
-  BACKUP_LIMIT,
-  type BackupChanges,
-  compareWorkshops,
-  type Packed,
-  type Reach,
-  type Row,
-  type Workshop,
-} from '../core/files/backup';
+import { BACKUP_LIMIT, type Packed, type Reach, type Row, type Workshop } from '../core/files/backup';
+import { type BackupChanges, compareWorkshops } from '../core/files/backupChanges';
 import { FileError } from '../core/files/fileError';
 import { refuseLarger } from '../core/files/limits';
 import { askToWrite, isFolderDue, mayWrite, writeToFolder } from '../data/backupFolder';

@@ -1,4 +1,5 @@
-import { format, isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns';
+import { dayOf } from '../core/base/day';
 import type { Database } from './database';
 import type { FolderRecord } from './records';
 
@@ -8,7 +9,7 @@ export const KEPT_BACKUPS = 10;
 const NAME = /^tint-ladder-\d{4}-\d\d-\d\d\.zip$/;
 
 /** What a backup of a day is called; one of the same day stands in its place. */
-export const backupName = (made: Date): string => `tint-ladder-${format(made, 'yyyy-MM-dd')}.zip`;
+export const backupName = (made: Date): string => `tint-ladder-${dayOf(made)}.zip`;
 
 /** Whether a backup is due there: one a day of work. */
 export const isFolderDue = ({ lastWritten }: FolderRecord, now: Date): boolean =>

@@ -2,7 +2,7 @@ import { freeName } from '../core/base/names';
 import { resolve } from '../core/recipe/resolved';
 import { paceFrom, USUAL_PACE } from '../core/sheet/times';
 import { LastCard, removeCard } from './cards';
-import { addTiming, clearTimings } from './timings';
+import { addTiming, clearTimings, readPace } from './timings';
 import { listVersions, nameVersion, removeVersion, restoreVersion } from './versions';
 import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
@@ -303,12 +303,16 @@ test('a card stays while a recipe lies on it, and the last one always', async ()
   await expect(removeCard(db, (await db.cards.toArray())[0]?.id ?? '')).rejects.toThrow(LastCard);
 });
 
-test('timings add up to a pace, and can be forgotten', async () => {
+test('timings add up to a pace, of which the latest count, and can be forgotten', async () => {
   const db = freshDb();
   for (const minutes of [4, 2, 3]) await addTiming(db, 'goBack', minutes);
-  expect(paceFrom(await db.timings.toArray()).goBack).toBe(3);
+  expect(await readPace(db)).toEqual({ ...USUAL_PACE, goBack: 3 });
+  for (const minutes of [9, 9, 9, 9, 9, 1, 1, 1, 1]) await addTiming(db, 'goBack', minutes);
+  await addTiming(db, 'brew', 5);
+  expect(await readPace(db)).toEqual(paceFrom(await db.timings.toArray()));
+  expect(await readPace(db)).toEqual({ ...USUAL_PACE, goBack: 1, brew: 5 });
   await clearTimings(db);
-  expect(paceFrom(await db.timings.toArray())).toEqual(USUAL_PACE);
+  expect(await readPace(db)).toEqual(USUAL_PACE);
 });
 
 describe('migrations', () => {

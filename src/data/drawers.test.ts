@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
 import { madeOf } from '../core/keep/log/made';
+import { LATELY } from '../core/practice/schedule';
 import type { Trial } from '../core/practice/trial';
 import { ink, resolvedOf } from '../testing/resolvedRecipes';
 import { Database } from './database';
 import { listGone, putBack } from './gone';
 import { listPanels, logPanels } from './panels';
-import { clearPractice, keepAnswer, readPractice, restorePractice } from './practice';
+import { clearPractice, keepAnswer, listTrials, readLately, restorePractice } from './practice';
 import { removeInks, restoreInks, saveInks } from './shelf';
 import { readTags, setFavourite, setTag, TAG_LIMITS } from './tags';
 
@@ -70,24 +71,39 @@ describe('practice', () => {
     const db = freshDb();
     await keepAnswer(db, trial(2000, true), true, 7);
     await keepAnswer(db, trial(1000, false), false, 7);
-    const { trials, known } = await readPractice(db);
+    const { trials, known } = await readLately(db, []);
     expect(trials.map(({ at }) => at)).toEqual([1000, 2000]);
     expect(known).toMatchObject([{ key: 'leat weir', seed: 7 }]);
     await keepAnswer(db, trial(3000, false), true, 8);
-    const again = (await readPractice(db)).known;
+    const again = (await readLately(db, [])).known;
     expect(again).toHaveLength(1);
     expect(again[0]?.seed).toBe(8);
     expect(again[0]?.due).toBeGreaterThan(3000);
   });
 
+  test('of years of answers a question is made of the latest, of all and of each exercise that is wished for', async () => {
+    const db = freshDb();
+    const all = Array.from({ length: 300 }, (_, i): Trial => {
+      const exercise = i < 100 ? 'darker' : i % 3 === 0 ? 'thirds' : 'join';
+      return { ...trial(i, i % 2 === 0), exercise };
+    });
+    await db.practice.bulkAdd(all);
+    const lately = (await readLately(db, ['darker', 'thirds'])).trials;
+    const at = (some: readonly Trial[]) => some.map((one) => one.at);
+    const of = (id: string) => all.filter(({ exercise }) => exercise === id).slice(-LATELY.each);
+    const wanted = new Set(at([...all.slice(-LATELY.all), ...of('darker'), ...of('thirds')]));
+    expect(at(lately)).toEqual([...wanted].sort((p, q) => p - q));
+    expect(await listTrials(db)).toHaveLength(300);
+  });
+
   test('is forgotten whole, and comes back whole', async () => {
     const db = freshDb();
     for (const at of [1, 2, 3]) await keepAnswer(db, trial(at, true), true, at);
-    const before = await readPractice(db);
+    const before = await readLately(db, []);
     const forgotten = await clearPractice(db);
-    expect(await readPractice(db)).toEqual({ trials: [], known: [] });
+    expect(await readLately(db, [])).toEqual({ trials: [], known: [] });
     await restorePractice(db, forgotten);
-    expect(await readPractice(db)).toEqual(before);
+    expect(await readLately(db, [])).toEqual(before);
   });
 });
 

@@ -1,11 +1,11 @@
-import type { OwnTool, Pad } from '../core/keep/pads/pad';
+import { MOST_REINKED, type OwnTool, type Pad } from '../core/keep/pads/pad';
 import type { Database } from './database';
 
 /** Notes that a pad was re-inked on a day; returns what was noted before, for `restorePad`. */
 export const reinkPad = (db: Database, inkId: string, day: string): Promise<Pad | undefined> =>
   db.transaction('rw', db.pads, async () => {
     const before = await db.pads.get(inkId);
-    const reinked = [...new Set([...(before?.reinked ?? []), day])].sort().slice(-1000);
+    const reinked = [...new Set([...(before?.reinked ?? []), day])].sort().slice(-MOST_REINKED);
     await db.pads.put({ inkId, reinked });
     return before;
   });

@@ -4,19 +4,24 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { expect, test } from 'vitest';
 import {
   BACKUP_TABLE_IDS,
-  compareWorkshops,
   photosIn,
   type Row,
   readBackup,
   type Workshop,
   writeBackup,
 } from '../core/files/backup';
+import { compareWorkshops } from '../core/files/backupChanges';
 import { FileError } from '../core/files/fileError';
+import { afterAsking } from '../core/practice/schedule';
+import type { Trial } from '../core/practice/trial';
 import { Database } from './database';
 import { keepTrio } from './kept';
+import { reinkPad } from './pads';
 import { listPanels, logPanel, removePanels, restorePanels, tidyPhotos } from './panels';
+import { listTrials } from './practice';
 import { renameRecipe } from './recipes';
 import { setTag } from './tags';
+import { addTiming } from './timings';
 import { mergeWorkshop, readWorkshop, replaceWorkshop, withPhotos } from './workshop';
 
 let count = 0;
@@ -157,6 +162,7 @@ test('many photographs go out and in one at a time and piece by piece, and say h
     (part) => told.push(part),
   );
   expect(held).toBe(count);
+  expect(told.length).toBeGreaterThan(count);
   expect(told).toEqual(told.toSorted((p, q) => p - q));
   expect(told.at(-1)).toBeLessThanOrEqual(1);
   const { workshop } = await readBackup(backup);
@@ -182,7 +188,8 @@ test('merged, what is new comes in, and of what is on both sides the one that is
     const before = await readWorkshop(here);
     const changes = compareWorkshops(before, incoming);
     expect(changes.kept.fresh).toHaveLength(1);
-    expect(changes.recipes.changed.map(({ id }) => id)).toContain('kiln-mouth');
+    // The others are the same, though they were stored at another moment.
+    expect(changes.recipes.changed.map(({ id }) => id)).toEqual(['kiln-mouth']);
     await mergeWorkshop(here, changes, wanted);
     const stored = await here.recipes.get('kiln-mouth');
     expect(stored?.recipe.name).toBe(name);
@@ -192,6 +199,67 @@ test('merged, what is new comes in, and of what is on both sides the one that is
     await replaceWorkshop(here, before);
     await tidyPhotos(here);
     expect(await readWorkshop(here)).toEqual(before);
+  }
+});
+
+test('answers of practice and times from elsewhere come beside those that are here: their numbers say nothing', async () => {
+  const answer = (at: number): Trial => ({
+    at,
+    exercise: 'darker',
+    key: 'leat weir',
+    level: 4,
+    isRight: true,
+    score: 1,
+    inks: ['leat', 'weir'],
+    hues: [3],
+  });
+  const [here, there] = [freshDb(), freshDb()];
+  await here.practice.bulkAdd([answer(1), answer(2), answer(3)]);
+  await there.practice.bulkAdd([answer(2), answer(5)]);
+  await addTiming(there, 'layBand', 4);
+  const incoming = await readBackup(await backupOf(there));
+  const changes = compareWorkshops(await readWorkshop(here), incoming.workshop);
+  expect(changes.practice).toMatchObject({ same: 1, changed: [], fresh: [{ at: 5 }] });
+  expect(changes.timings).toMatchObject({ changed: [], fresh: [{ work: 'layBand' }] });
+  await mergeWorkshop(here, changes, 'mine');
+  expect((await listTrials(here)).map(({ at }) => at)).toEqual([1, 2, 3, 5]);
+  const again = compareWorkshops(await readWorkshop(here), incoming.workshop);
+  expect([again.practice.fresh, again.timings.fresh]).toEqual([[], []]);
+});
+
+test('re-inkings of both are noted, and what is practised stands as it was asked last, whichever is wanted', async () => {
+  const asked = { key: 'join a b', exercise: 'join' as const, seed: 5 };
+  const day = 86_400_000;
+  const [early, late] = [
+    afterAsking(undefined, asked, true, day),
+    afterAsking(undefined, asked, false, 9 * day),
+  ];
+  for (const [own, other] of [
+    [early, late],
+    [late, early],
+  ]) {
+    const [here, there] = [freshDb(), freshDb()];
+    for (const date of ['2026-03-01', '2026-05-01']) await reinkPad(here, 'leat', date);
+    for (const date of ['2026-04-01', '2026-05-01']) await reinkPad(there, 'leat', date);
+    await reinkPad(there, 'weir', '2026-04-02');
+    if (own) await here.known.put(own);
+    if (other) await there.known.put(other);
+    const { workshop } = await readBackup(await backupOf(there));
+    const changes = compareWorkshops(await readWorkshop(here), workshop);
+    expect(changes.pads).toMatchObject({ same: 0, changed: [] });
+    expect(changes.known.fresh).toHaveLength(own === early ? 1 : 0);
+    await mergeWorkshop(here, changes, 'mine');
+    expect(await here.pads.get('leat')).toEqual({
+      inkId: 'leat',
+      reinked: ['2026-03-01', '2026-04-01', '2026-05-01'],
+    });
+    expect((await here.pads.get('weir'))?.reinked).toEqual(['2026-04-02']);
+    expect((await here.known.get(asked.key))?.due).toBe(late.due);
+    const again = compareWorkshops(await readWorkshop(here), workshop);
+    expect([again.pads, again.known]).toMatchObject([
+      { fresh: [], same: 2 },
+      { fresh: [], same: 1 },
+    ]);
   }
 });
 

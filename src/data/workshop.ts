@@ -1,4 +1,5 @@
-import { BACKUP_TABLE_IDS, type BackupChanges, type Row, type Workshop } from '../core/files/backup';
+import { BACKUP_TABLE_IDS, type Row, type Workshop } from '../core/files/backup';
+import type { BackupChanges } from '../core/files/backupChanges';
 import type { Database } from './database';
 import { aloneWithPhotos } from './panels';
 import { askForRoom } from './room';

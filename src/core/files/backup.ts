@@ -56,7 +56,8 @@ export type Row = Readonly<Record<string, unknown>>;
 export type Workshop = Readonly<Record<BackupTable, readonly Row[]>>;
 
 const FORMAT = 'tint-ladder/backup';
-const VERSION = 3;
+/** 4 has sittings that were left; what is new in a record is refused by programs of before. */
+const VERSION = 4;
 
 /** What stands at the head of a backup. */
 export interface BackupHead {
@@ -75,7 +76,7 @@ type Versions = Pick<BackupHead, 'version' | 'recipeVersion'>;
 /** A larger backup is not read. */
 export const BACKUP_LIMIT: FileLimit = { what: 'a backup', bytes: 4_000_000_000 };
 /** Most bytes of its tables unpacked, and of one photograph; most records of one table. */
-const MOST = { tables: 300_000_000, photo: 50_000_000, records: 100_000 } as const;
+const MOST = { tables: 300_000_000, photo: 50_000_000, records: 500_000 } as const;
 /** Photographs are handed on in pieces of about so many bytes. */
 const PIECE = 16_000_000;
 /** Faults told of a backup; the rest are counted, up to where nobody looks on. */
@@ -116,15 +117,18 @@ export async function writeBackup(
 ): Promise<Packed> {
   const zip = zipOf(made);
   const photos: Row[] = [];
+  const parts = workshop.photos.length + BACKUP_TABLE_IDS.length;
   for (const [i, { id }] of workshop.photos.entries()) {
     const photo = await photoOf(String(id));
     if (!(photo?.bytes instanceof Uint8Array)) continue;
     // Pictures are packed already.
     await zip.add(photoFile(photo), photo.bytes, 'as it is');
     photos.push(withoutBytes(photo));
-    reach((i + 1) / (workshop.photos.length + 1));
+    reach((i + 1) / parts);
   }
-  const { whole, left, apart } = sortedOut({ ...workshop, photos });
+  const { whole, left, apart } = sortedOut({ ...workshop, photos }, (tables) =>
+    reach((workshop.photos.length + tables) / parts),
+  );
   for (const table of BACKUP_TABLE_IDS) await zip.add(`${table}.json`, jsonOf(whole[table]));
   if (apart.length > 0) await zip.add(APART, jsonOf(left));
   for (const [i, design] of whole.designs.entries())
@@ -145,15 +149,23 @@ const APART = 'apart.json';
 /** As this program reads what it writes. */
 const TODAY = { version: VERSION, recipeVersion: RECIPE_VERSION } as const;
 
-/** A workshop without the records that would not be read again, and those. */
-function sortedOut(workshop: Workshop): {
+/**
+ * A workshop without the records that would not be read again, and those.
+ *
+ * @param sorted  takes how many tables are done
+ */
+function sortedOut(
+  workshop: Workshop,
+  sorted: (tables: number) => void,
+): {
   readonly whole: Workshop;
   readonly left: Readonly<Record<string, readonly Row[]>>;
   readonly apart: readonly Apart[];
 } {
   const apart: Apart[] = [];
   const left: Record<string, readonly Row[]> = {};
-  const tables = BACKUP_TABLE_IDS.map((table) => {
+  const tables = BACKUP_TABLE_IDS.map((table, before) => {
+    sorted(before);
     const own: Row[] = [];
     const kept = workshop[table].filter((row, i) => {
       // As it will be read: a field that is undefined is not there, a number that is none is null.
@@ -389,42 +401,3 @@ function withRecipe(row: Row, { recipeVersion }: Versions): Row {
   validated(recipeSchema, recipe);
   return { ...row, recipe };
 }
-
-/** How the records of one table stand to those that are here. */
-export interface TableChanges {
-  readonly fresh: readonly Row[];
-  readonly same: number;
-  /** Here and in the backup under one key, but otherwise. */
-  readonly changed: readonly Row[];
-}
-
-/** What bringing a backup in would do, before anything is done. */
-export type BackupChanges = Readonly<Record<BackupTable, TableChanges>>;
-
-export const compareWorkshops = (here: Workshop, incoming: Workshop): BackupChanges =>
-  Object.fromEntries(
-    BACKUP_TABLE_IDS.map((table) => {
-      const { key } = BACKUP_TABLES[table];
-      // A photograph is never changed: what it is of decides its id.
-      const says = (row: Row): string => (table === 'photos' ? '' : saidOf(row));
-      const known = new Map(here[table].map((row) => [String(row[key]), says(row)]));
-      const standing = (row: Row) => known.get(String(row[key]));
-      return [
-        table,
-        {
-          fresh: incoming[table].filter((row) => standing(row) === undefined),
-          same: incoming[table].filter((row) => standing(row) === says(row)).length,
-          changed: incoming[table].filter((row) => {
-            const there = standing(row);
-            return there !== undefined && there !== says(row);
-          }),
-        } satisfies TableChanges,
-      ];
-    }),
-  ) as unknown as BackupChanges;
-
-/** What a record says, whatever the order of its fields. */
-const saidOf = (value: unknown): string =>
-  JSON.stringify(value, (_, inner: unknown) =>
-    isPlain(inner) ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1))) : inner,
-  );

@@ -2,7 +2,7 @@ import { array, boolean, number, object, string } from 'yup';
 import { CHANGE_IDS } from '../keep/log/changes';
 import { MADE_LIMITS as L, RATINGS } from '../keep/log/made';
 import { TROUBLE_IDS } from '../keep/log/troubles';
-import { OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
+import { MOST_REINKED, OWN_TOOL_LIMITS, TOOL_KINDS } from '../keep/pads/pad';
 import { FIELD_IDS } from '../keep/swatches/page';
 import { isHex } from '../materials/colour/hex';
 import { VERDICT_KINDS } from '../readings/joints/joint';
@@ -139,7 +139,7 @@ export const photoSchema = object({
 
 export const padSchema = object({
   inkId: id(),
-  reinked: array().strict().required().max(1000).of(day()),
+  reinked: array().strict().required().max(MOST_REINKED).of(day()),
 }).noUnknown(unknownField);
 
 export const ownToolSchema = object({

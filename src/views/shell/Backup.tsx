@@ -101,8 +101,8 @@ export function Backup() {
       <h3 className="font-semibold">Backup</h3>
       <p className="text-small text-mute">
         Everything in one file: inks, cards, designs, recipes with their named states, kept trios, moods,
-        tags, the log with its photographs, swatches, pads and brushes, times and settings.{' '}
-        {last ? `Last written ${tellDate(last)}.` : 'None has been written here yet.'}
+        tags, the log with its photographs, sittings, practice, swatches, pads and brushes, times and
+        settings. {last ? `Last written ${tellDate(last)}.` : 'None has been written here yet.'}
       </p>
       {doing ? (
         <UnderWay what={doing.what} work={doing.work} />
@@ -111,6 +111,13 @@ export function Backup() {
           <Button onClick={() => void save()}>Save everything as a file</Button>
           <Button onClick={() => picker.current?.click()}>Bring everything in …</Button>
         </p>
+      )}
+      {incoming && (
+        <BringIn
+          incoming={incoming}
+          onBringIn={(way) => void bringIn(way)}
+          onCancel={() => setIncoming(undefined)}
+        />
       )}
       <BackupFolder />
       <input
@@ -126,13 +133,6 @@ export function Backup() {
           if (file) void open(file);
         }}
       />
-      {incoming && (
-        <BringIn
-          incoming={incoming}
-          onBringIn={(way) => void bringIn(way)}
-          onCancel={() => setIncoming(undefined)}
-        />
-      )}
       {refused && <Faults {...refused} onClose={() => setRefused(undefined)} />}
     </section>
   );
@@ -160,10 +160,18 @@ function BringIn({ incoming: { fileName, made, changes }, onBringIn, onCancel }:
   const [wanted, setWanted] = useState<'mine' | 'theirs'>('mine');
   const [isSure, setSure] = useState(false);
   const at = Date.parse(made);
+  // It comes once the file is read, where nobody may be looking: the settings are longer than a window.
+  const box = useRef<HTMLElement>(null);
+  useEffect(() => box.current?.focus(), []);
   const count = (of: 'fresh' | 'changed') =>
     BACKUP_TABLE_IDS.reduce((sum, table) => sum + changes[table][of].length, 0);
   return (
-    <div className="space-y-2 border-l-4 border-text bg-field p-3">
+    <section
+      ref={box}
+      tabIndex={-1}
+      aria-label="The backup"
+      className="space-y-2 border-l-4 border-text bg-field p-3 outline-none"
+    >
       <p>
         <strong>{fileName}</strong>
         {!Number.isNaN(at) && `, written ${tellDate(at)}`}: {count('fresh')} new, {count('changed')} otherwise
@@ -224,6 +232,6 @@ function BringIn({ incoming: { fileName, made, changes }, onBringIn, onCancel }:
           Cancel
         </Button>
       </p>
-    </div>
+    </section>
   );
 }

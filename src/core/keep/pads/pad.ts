@@ -12,6 +12,9 @@ export interface Pad {
   readonly reinked: readonly string[];
 }
 
+/** Days that are kept of a pad: the latest. */
+export const MOST_REINKED = 1000;
+
 /** A brush or dauber of one's own. */
 export interface OwnTool {
   readonly id: string;
