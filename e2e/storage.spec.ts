@@ -175,6 +175,16 @@ test('storage that is refused, blocked, newer or lost has a page of its own that
   await expectAccessible(refused, 'storage refused');
   await refused.close();
 
+  // What a slow machine shows until the application is there.
+  const slow = await context.newPage();
+  const letGo = await holdBack(slow, /\/assets\/index-.*\.js/);
+  await slow.goto('/', { waitUntil: 'commit' });
+  await expect(slow.getByText('Opening …')).toHaveCSS('opacity', '1');
+  letGo();
+  await expect(slow.getByRole('navigation', { name: 'Views' })).toBeVisible();
+  await expect(slow.getByText('If it stays like this')).toHaveCount(0);
+  await slow.close();
+
   const without = await context.newPage();
   await without.route(/\/keeping-/, (route) => route.abort());
   await without.goto('/');
