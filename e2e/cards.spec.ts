@@ -3,7 +3,7 @@ import { expect } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, word } from './bench';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 test('one recipe lies on all cards, the best fit first, and opens on another; a card is added by pounds, changed, kept while it is used, and taken out with undo', async ({
   page,
@@ -102,7 +102,7 @@ test('a batch is cut from the drawer’s sheets: pieces follow the choices, cuts
   await page.reload();
   await page.getByText('Cut a batch').click();
   await expect(plans).toContainText('4 × greeting strip');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectNoSideScroll(page, 390);
 });
 
@@ -147,7 +147,7 @@ test('a batch is measured in inches, keeps the grain, and its drawing is as larg
     expect(svg).toMatch(/^<svg [^>]*width="[\d.]+mm" height="[\d.]+mm"/);
     expect(svg).toMatch(/panel to be trimmed|base/);
   }
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await page.getByText(/^Drawer, /).click();
   await expectAccessible(page, 'drawer, narrow');
   await expectNoSideScroll(page, 390);

@@ -5,7 +5,7 @@ import { OWN_DESIGNS } from '../src/core/materials/design/own';
 import { HOSTILE_SVGS, hugePng } from '../src/testing/hostileDesigns';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { addPass } from './passes';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 const STAR = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="60mm"><style>.hole { fill: #fff }</style><script>document.title='taken'</script><text>hello</text><defs><path id="title" d="M50 10L60 40L90 40L66 58L76 90L50 70L24 90L34 58L10 40L40 40Z"/></defs><use href="#title"/><circle class="hole" cx="50" cy="50" r="4"/></svg>`;
 const open = (page: Page, name: string, contents: string | Uint8Array) =>
@@ -111,7 +111,7 @@ test('a picture is outlined, its pale parts where they are meant, taken away and
   const told = page.getByRole('listitem').filter({ hasText: 'leaf is gone' });
   await told.getByRole('button', { name: 'Undo' }).click();
   await expect(designs(page)).toHaveCount(16);
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectAccessible(page, 'designs, narrow');
   await expectNoSideScroll(page, 390);
 });

@@ -8,7 +8,7 @@ import { ink, resolvedOf } from '../src/testing/resolvedRecipes';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
 import { colourAt } from './picture';
-import { dropOn, goOn, holdBack, stopUnderWay, test } from './test';
+import { dropOn, goOn, holdBack, resizeTo, stopUnderWay, test } from './test';
 
 const opened = (page: Page) => page.getByRole('link', { name: /^Open .* on the bench$/ });
 const rows = (page: Page) =>
@@ -163,7 +163,7 @@ test('cards and designs are lists too: sorted, tagged, taken out; what is used s
   expect((await download).suggestedFilename()).toBe('designs.zip');
   await expect(page.getByRole('button', { name: 'Take away' })).toBeDisabled();
   await expectAccessible(page, 'designs as a list');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectNoSideScroll(page, 390);
 });
 

@@ -5,7 +5,7 @@ import { expectAccessible } from './axe';
 import { choose, openBench } from './bench';
 import { addPass } from './passes';
 import { replaceShelf } from './shelves';
-import { goOn, stopUnderWay, test } from './test';
+import { goOn, resizeTo, stopUnderWay, test } from './test';
 
 const greys = Array.from({ length: 5 }, (_, i) =>
   ink(`Slate ${i + 1}`, `#${'3579b'[i]?.repeat(6)}` as Ink['overWhite']),
@@ -61,7 +61,7 @@ test('an all-grey shelf has no tonal trio of a hue, and says so', async ({ page 
 test('in a low window the panel ends above the order of work; larger text has its room, and colours of one’s own leave inks theirs', async ({
   page,
 }) => {
-  await page.setViewportSize({ width: 1366, height: 620 });
+  await resizeTo(page, 1366, 620);
   const panel = page.locator('main canvas[data-painted]').first();
   const endsAbove = async () => {
     const [above, below] = await Promise.all(

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, openBench } from './bench';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 /** Stands in for the printer. */
 async function watchPrinter(page: Page) {
@@ -151,7 +151,7 @@ test('axe finds nothing in any view in the middle and the dark surround, and no 
       await expectAccessible(page, `${view}, ${surround}`);
     }
   }
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   // Every way is in sight, or behind the last of them.
   const ways = page.getByRole('navigation', { name: 'Views' });
   await expect(ways.getByRole('button', { name: 'More' })).toBeVisible();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { openBench } from './bench';
-import { goOn, pastePicture, pressTwice, test } from './test';
+import { goOn, pastePicture, pressTwice, resizeTo, test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -254,7 +254,7 @@ test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a p
   await page.getByRole('main').getByRole('link', { name: 'Log' }).click();
   await expect(page.getByLabel('Sorted by')).toHaveValue('unlike');
   await expect.poll(() => wall.evaluate((box) => box.scrollTop)).toBe(500);
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   for (const side of ['panels', 'lessons', 'swatches', 'pads', 'figures']) {
     await page.goto(`/log?side=${side}`);
     await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { pastePicture, test } from './test';
+import { pastePicture, resizeTo, test } from './test';
 
 const matched = (page: Page) => page.getByRole('region', { name: 'Matched inks' });
 const rows = (page: Page) => matched(page).getByRole('listitem');
@@ -60,7 +60,7 @@ test('a marker is moved by keys and by hand, pasted colours are matched in their
   await expect(inkOf(page, 1)).toHaveValue('tarn-deep');
   await expect(inkOf(page, 2)).toHaveValue('gorse-pale');
   await expectAccessible(page, 'match');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectAccessible(page, 'match, narrow');
   await expectNoSideScroll(page, 390);
 });

@@ -3,7 +3,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, deskSetting, openBench, unfoldMind } from './bench';
 import { addPass, showReadings } from './passes';
 import { colourAt, lightAt, pixelsToOne } from './picture';
-import { test } from './test';
+import { resizeTo, test } from './test';
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
 const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
@@ -240,7 +240,7 @@ test.describe('with grain, gloss and shadows', () => {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('checkbox', { name: 'Horizon on' })).toBeVisible();
     await showReadings(page);
-    await page.setViewportSize({ width: 390, height: 844 });
+    await resizeTo(page, 390, 844);
     await page.getByRole('radio', { name: /^Over the blend/ }).click();
     await expectAccessible(page, 'passes, narrow');
     await expectNoSideScroll(page, 390);

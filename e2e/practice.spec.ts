@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -89,7 +89,7 @@ test('an exercise follows the eye: after six answers it tells what is told apart
 });
 
 test('the screen is checked, a phone has room, and a shelf too small says so', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await page.goto('/practice');
   await page.getByRole('button', { name: 'Check your screen' }).click();
   await expect(page.getByRole('dialog', { name: 'Your screen' })).toContainText('Middle grey');

@@ -4,7 +4,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, chooseRun, openBench, runWord, showNumbers, unfoldMind, word } from './bench';
 import { addPass, showReadings } from './passes';
 import { lightAt } from './picture';
-import { goOn, holdBack, test } from './test';
+import { goOn, holdBack, resizeTo, test } from './test';
 
 /** A way to lie, among the choices of the sentence's word. */
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
@@ -445,7 +445,7 @@ test('whether a greeting will be seen: the image that does best, its calmest pla
     'the design is lost over Skerry Deep',
   );
   await expectAccessible(page, 'seen');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   const dialog = page.getByRole('dialog');
   // What it draws to its own width is drawn anew a moment after that has changed.
   await expect
@@ -470,7 +470,7 @@ test('the tour leads round the real controls on a first visit, is left, and is f
   await page.getByRole('button', { name: 'Desk settings' }).click();
   await page.getByRole('button', { name: /^Help/ }).click();
   // A phone has room for its words below a control, where none is beside it.
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await page.getByRole('button', { name: 'Show me round the bench' }).click();
   await expect(page.getByRole('dialog', { name: /^Tour, 1 of 5/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeInViewport();
@@ -495,7 +495,7 @@ test('nothing serious for axe on the runs and at the desk, wide or narrow', asyn
   await page.goto('/desk/kiln-opening-2');
   await expect(page.locator('main canvas[data-painted]')).toBeVisible();
   await expectAccessible(page, 'desk');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectAccessible(page, 'desk, narrow');
   await expectNoSideScroll(page, 390);
   await goOn(page, '/bench/kiln-opening-2');

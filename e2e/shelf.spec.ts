@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 /** The inks as they are listed, without the header. */
 const rows = (page: Page) =>
@@ -157,7 +157,7 @@ test('an ink taken off comes back with undo; nothing serious for axe on the form
   await page.keyboard.press('Escape');
   await page.getByText('Gaps', { exact: true }).click();
   await expectAccessible(page, 'gaps');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await page.getByText('Inks, 72').click();
   await expectAccessible(page, 'inks, narrow');
   await expectNoSideScroll(page, 390);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 test.describe.configure({ timeout: 300_000 });
 
@@ -244,7 +244,7 @@ test('the evening is read by keys, left for days and taken up again, ended early
   await expect(page.getByRole('timer')).toBeVisible();
   await expectAccessible(page, 'a sitting at the desk');
   await work(page, 3, 1);
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectNoSideScroll(page, 390);
   // Three days away are no piece's time, and no hours of the evening's picture.
   await putForward(page, 3 * 24 * 60);

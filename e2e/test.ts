@@ -32,6 +32,19 @@ export async function goOn(page: Page, address: string): Promise<void> {
   await expect(page.locator('main[data-left]')).toHaveCount(0);
 }
 
+/**
+ * Gives the window another size, px, and waits until the page is laid out for it: what is drawn to its own width is drawn
+ * anew only in the frame after, which a machine of few cores may be late with.
+ */
+export async function resizeTo(page: Page, width: number, height: number): Promise<void> {
+  await page.setViewportSize({ width, height });
+  await page.waitForFunction((wanted) => window.innerWidth === wanted, width);
+  await page.evaluate(async () => {
+    for (let frame = 0; frame < 2; frame++)
+      await new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
+  });
+}
+
 /** Presses a button by a double tap: the second press comes before anything has followed from the first. */
 export const pressTwice = (button: Locator): Promise<void> =>
   button.evaluate((element: HTMLElement) => {

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, openBench, word } from './bench';
-import { goOn, test } from './test';
+import { goOn, resizeTo, test } from './test';
 
 const found = (page: Page) => page.getByRole('region', { name: 'Found' });
 const told = (page: Page) => found(page).getByRole('status');
@@ -172,7 +172,7 @@ test('from red and green a yellow is offered between, and greys and browns to qu
   const between = page.getByRole('region', { name: 'Between them' });
   await expect(between.getByRole('listitem').first()).toContainText('Gorse');
   await expectAccessible(page, 'two inks');
-  await page.setViewportSize({ width: 390, height: 844 });
+  await resizeTo(page, 390, 844);
   await expectAccessible(page, 'two inks, narrow');
   await expectNoSideScroll(page, 390);
   await between
