@@ -4,7 +4,7 @@ import { PDFDocument } from 'pdf-lib';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, deskSetting, openBench, showNumbers, typeMark, unfoldMind, word } from './bench';
 import { unevennessAt } from './picture';
-import { resizeTo, test } from './test';
+import { dragBy, resizeTo, test } from './test';
 
 test.use({ grain: true });
 
@@ -124,15 +124,9 @@ test('marks are dragged, moved by arrow keys and typed; shares keep adding up an
   // Moved by a key and then dragged: each is undone by itself.
   await grip.press('ArrowDown');
   const before = Number(await grip.getAttribute('aria-valuenow'));
-  const box = await grip.boundingBox();
-  if (!box) throw new Error('the mark is not on the screen');
   // What is selected is not dragged in its stead.
   await page.evaluate(() => getSelection()?.selectAllChildren(document.body));
-  await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x, box.y + 20, { steps: 4 });
-  await page.mouse.move(box.x, box.y + 40, { steps: 4 });
-  await page.mouse.up();
+  await dragBy(grip, 0, 40);
   const dragged = Number(await grip.getAttribute('aria-valuenow'));
   expect(dragged).toBeLessThan(before - 5);
   // On a keyboard of other letters it is the key in the same place.

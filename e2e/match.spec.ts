@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expectAccessible, expectNoSideScroll } from './axe';
-import { pastePicture, resizeTo, test } from './test';
+import { dragBy, pastePicture, resizeTo, test } from './test';
 
 const matched = (page: Page) => page.getByRole('region', { name: 'Matched inks' });
 const rows = (page: Page) => matched(page).getByRole('listitem');
@@ -41,12 +41,8 @@ test('a marker is moved by keys and by hand, pasted colours are matched in their
   await marker.focus();
   for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowDown');
   await expect(marker).not.toHaveAttribute('aria-label', before ?? '');
-  const place = await marker.boundingBox();
   const moved = await marker.getAttribute('aria-label');
-  await page.mouse.move((place?.x ?? 0) + 10, (place?.y ?? 0) + 10);
-  await page.mouse.down();
-  await page.mouse.move((place?.x ?? 0) + 130, (place?.y ?? 0) - 60, { steps: 4 });
-  await page.mouse.up();
+  await dragBy(marker, 120, -70);
   await expect(marker).not.toHaveAttribute('aria-label', moved ?? '');
 
   await page.getByText('Or paste colours').click();

@@ -3,7 +3,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { choose, deskSetting, openBench, unfoldMind } from './bench';
 import { addPass, showReadings } from './passes';
 import { colourAt, lightAt, pixelsToOne } from './picture';
-import { resizeTo, test } from './test';
+import { dragBy, resizeTo, test } from './test';
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' });
 const passes = (page: Page) => page.getByRole('region', { name: 'Passes' });
@@ -127,11 +127,7 @@ test('an edge stencil is placed three times, by numbers, by its handles and by k
   await page.getByLabel('Edge stencil, placing 2: Flipped').selectOption('yes');
   const second = page.getByRole('button', { name: /^Edge stencil, placing 2: / });
   const told = await second.getAttribute('aria-label');
-  const box = await second.boundingBox();
-  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 12);
-  await page.mouse.down();
-  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 60, { steps: 6 });
-  await page.mouse.up();
+  await dragBy(second, 0, 48);
   await expect(second).not.toHaveAttribute('aria-label', told ?? '');
   const third = page.getByRole('button', { name: /^Edge stencil, placing 3: / });
   await third.focus();
@@ -355,11 +351,7 @@ test('what lies over the blend is measured in inches, by the panel’s handles a
   await expect(high).toHaveValue('1 1/4');
   await expect(steps(page)).toContainText('Mask above 1 1/4 in from the foot');
   const line = page.getByRole('button', { name: /^Horizon: / });
-  const box = await line.boundingBox();
-  await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2);
-  await page.mouse.down();
-  await page.mouse.move((box?.x ?? 0) + 10, (box?.y ?? 0) - 60, { steps: 5 });
-  await page.mouse.up();
+  await dragBy(line, 0, -72);
   await expect(high).not.toHaveValue('1 1/4');
   await page.keyboard.press('Control+z');
   await expect(high).toHaveValue('1 1/4');

@@ -4,7 +4,7 @@ import { expectAccessible, expectNoSideScroll } from './axe';
 import { arrange, choose, chooseRun, openBench, runWord, showNumbers, unfoldMind, word } from './bench';
 import { addPass, showReadings } from './passes';
 import { lightAt } from './picture';
-import { goOn, holdBack, resizeTo, test } from './test';
+import { dragBy, goOn, holdBack, resizeTo, test } from './test';
 
 /** A way to lie, among the choices of the sentence's word. */
 const run = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
@@ -18,11 +18,7 @@ test('each run by mouse: chosen, its handle dragged, picture and sheet follow', 
     .toBeGreaterThan(40);
   await expect(steps(page)).toContainText('ring 1');
   const centre = page.getByRole('button', { name: /^Centre of the glow/ });
-  const box = await centre.boundingBox();
-  await page.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + 12);
-  await page.mouse.down();
-  await page.mouse.move((box?.x ?? 0) - 70, (box?.y ?? 0) - 90, { steps: 6 });
-  await page.mouse.up();
+  await dragBy(centre, -82, -102);
   await expect.poll(() => lightAt(page, 0.25, 0.2)).toBeGreaterThan(150);
   await page.keyboard.press('Control+z');
   await runWord(page).click();
@@ -32,11 +28,7 @@ test('each run by mouse: chosen, its handle dragged, picture and sheet follow', 
   await chooseRun(page, 'Slant');
   const grip = page.getByRole('slider', { name: /^Gorse Pale solid to/ });
   const before = Number(await grip.getAttribute('aria-valuenow'));
-  const at = await grip.boundingBox();
-  await page.mouse.move((at?.x ?? 0) + 12, (at?.y ?? 0) + 12);
-  await page.mouse.down();
-  await page.mouse.move((at?.x ?? 0) - 20, (at?.y ?? 0) - 30, { steps: 5 });
-  await page.mouse.up();
+  await dragBy(grip, -32, -42);
   expect(Number(await grip.getAttribute('aria-valuenow'))).toBeLessThan(before - 4);
   await expect(steps(page)).toContainText('line 1');
   await showNumbers(page);
@@ -45,11 +37,7 @@ test('each run by mouse: chosen, its handle dragged, picture and sheet follow', 
   const corner = page.getByRole('button', { name: /^Gorse Pale from the top left corner/ });
   const share = page.getByLabel('Share of Gorse Pale, per cent');
   const shareBefore = parseInt(await share.inputValue(), 10);
-  const from = await corner.boundingBox();
-  await page.mouse.move((from?.x ?? 0) + 12, (from?.y ?? 0) + 12);
-  await page.mouse.down();
-  await page.mouse.move((from?.x ?? 0) - 25, (from?.y ?? 0) - 30, { steps: 5 });
-  await page.mouse.up();
+  await dragBy(corner, -37, -42);
   await expect.poll(async () => parseInt(await share.inputValue(), 10)).toBeLessThan(shareBefore);
 
   await chooseRun(page, 'Scatter');

@@ -45,6 +45,19 @@ export async function resizeTo(page: Page, width: number, height: number): Promi
   });
 }
 
+/**
+ * Drags something by its middle so far right and down, px, once it has come to rest: where it lies is asked no sooner, or
+ * the hand comes down beside it while the page is still being laid out.
+ */
+export async function dragBy(grip: Locator, right: number, down: number): Promise<void> {
+  const { mouse } = grip.page();
+  await grip.hover();
+  const { x, y, width, height } = (await grip.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  await mouse.down();
+  await mouse.move(x + width / 2 + right, y + height / 2 + down, { steps: 6 });
+  await mouse.up();
+}
+
 /** Presses a button by a double tap: the second press comes before anything has followed from the first. */
 export const pressTwice = (button: Locator): Promise<void> =>
   button.evaluate((element: HTMLElement) => {
