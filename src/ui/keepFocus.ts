@@ -8,6 +8,10 @@ const REACH = 3;
 /** So long those that know better where the keys belong have the first say, ms. */
 const AFTER_OTHERS = 50;
 
+/** What holds whole views: where that is another one now, nothing of what had the keys is left. */
+const DIALOG = '[role=dialog], [role=alertdialog]';
+const ROOT = `main, ${DIALOG}`;
+
 /** An element, and which of its children held what had the keys. */
 interface Place {
   readonly around: Element;
@@ -16,7 +20,7 @@ interface Place {
 
 function placesOf(focused: Element): Place[] {
   const places: Place[] = [];
-  for (let one = focused; one.parentElement && one.tagName !== 'MAIN'; one = one.parentElement)
+  for (let one = focused; one.parentElement && !one.matches(ROOT); one = one.parentElement)
     places.push({ around: one.parentElement, at: [...one.parentElement.children].indexOf(one) });
   return places;
 }
@@ -32,6 +36,14 @@ function controlNear({ around, at }: Place): HTMLElement | undefined {
   return undefined;
 }
 
+/** Nothing has the keys, or only the dialog itself, which takes them where what had them in it is gone. */
+const isLost = (gone: readonly Place[]): boolean => {
+  const has = document.activeElement;
+  if (has === document.body) return true;
+  const dialog = has?.matches(DIALOG) ? has : undefined;
+  return gone.some(({ around }) => dialog !== around && dialog?.contains(around));
+};
+
 /**
  * What is pressed by keys and goes with it (a row that is taken off, a button that has done its work) leaves them to the
  * control that stands nearest, or to the view; one that waits for its work gets them back. Otherwise they would fall to
@@ -44,17 +56,16 @@ export function keepFocus(): void {
   let isDown = false;
   let hasMoved = false;
   const remember = ({ target }: Event) => {
-    last = target instanceof HTMLElement && target.closest('main') ? target : undefined;
+    last = target instanceof HTMLElement && target.closest(ROOT) ? target : undefined;
     places = last ? placesOf(last) : [];
     waits = false;
   };
   const handOn = (gone: readonly Place[]) => {
-    // Where the whole view is another one now, nothing of it is left.
-    const left = gone.filter(({ around }) => around.isConnected && around.tagName !== 'MAIN');
+    const left = gone.filter(({ around }) => around.isConnected && !around.matches(ROOT));
     hasMoved = isDown;
     const near = left.slice(0, REACH).map(controlNear).find(Boolean);
     if (near) near.focus({ preventScroll: true });
-    else focusMain();
+    else if (document.activeElement === document.body) focusMain();
   };
   const look = () => {
     if (!last || document.activeElement !== document.body) return;
@@ -65,7 +76,7 @@ export function keepFocus(): void {
     }
     last = undefined;
     const gone = places;
-    setTimeout(() => document.activeElement === document.body && handOn(gone), AFTER_OTHERS);
+    setTimeout(() => isLost(gone) && handOn(gone), AFTER_OTHERS);
   };
   addEventListener('focusin', remember);
   // A key that is held on does not press what it was moved to.
