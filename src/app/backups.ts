@@ -1,6 +1,6 @@
 import { proxy, transfer } from 'comlink';
 import { BACKUP_LIMIT, type Packed, type Reach, type Row, type Workshop } from '../core/files/backup';
-import { type BackupChanges, compareWorkshops } from '../core/files/backupChanges';
+import type { BackupChanges } from '../core/files/backupChanges';
 import { FileError } from '../core/files/fileError';
 import { refuseLarger } from '../core/files/limits';
 import { askToWrite, isFolderDue, mayWrite, writeToFolder } from '../data/backupFolder';
@@ -47,9 +47,9 @@ export interface Incoming {
  */
 export async function openBackup(db: Database, file: Blob, reach: Reach = () => {}): Promise<Incoming> {
   refuseLarger(file.size, BACKUP_LIMIT);
-  const { head, workshop } = readOf(await filesWorker().readBackup(file, proxy(reach)));
   const here = await readWorkshop(db);
-  return { file, made: head.made, here, workshop, changes: compareWorkshops(here, workshop) };
+  const { head, ...read } = readOf(await filesWorker().readBackup(file, here, proxy(reach)));
+  return { file, made: head.made, here, ...read };
 }
 
 /**

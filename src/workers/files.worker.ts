@@ -8,6 +8,7 @@ import {
   type Workshop,
   writeBackup,
 } from '../core/files/backup';
+import { compareWorkshops } from '../core/files/backupChanges';
 import { readLogFile } from '../core/files/logFile';
 import { readMoodsFile } from '../core/files/moodsFile';
 import { openRecipes } from '../core/files/recipesZip';
@@ -23,7 +24,12 @@ const door = {
     made: Date,
     reach: Reach,
   ): Promise<Packed> => writeBackup(workshop, photoOf, made, reach),
-  readBackup: (file: Blob, reach: Reach) => orFaults(() => readBackup(file, reach)),
+  /** With how it stands to what is here. */
+  readBackup: (file: Blob, here: Workshop, reach: Reach) =>
+    orFaults(async () => {
+      const { head, workshop } = await readBackup(file, reach);
+      return { head, workshop, changes: compareWorkshops(here, workshop) };
+    }),
   async photosIn(file: Blob, rows: readonly Row[]): Promise<Read<readonly Row[]>> {
     const answer = await orFaults(() => photosIn(file, rows));
     if ('faults' in answer) return answer;
