@@ -8,8 +8,8 @@ const REACH = 3;
 /** So long those that know better where the keys belong have the first say, ms. */
 const AFTER_OTHERS = 50;
 
-/** What holds whole views: where that is another one now, nothing of what had the keys is left. */
 const DIALOG = '[role=dialog], [role=alertdialog]';
+/** What holds whole views: where that is another one now, nothing of what had the keys is left. */
 const ROOT = `main, ${DIALOG}`;
 
 /** An element, and which of its children held what had the keys. */
