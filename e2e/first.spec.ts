@@ -1,17 +1,7 @@
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideScroll } from './axe';
 import { deskSetting, openBench } from './bench';
-import { goOn, resizeTo, test } from './test';
-
-/** Stands in for the printer. */
-async function watchPrinter(page: Page) {
-  await page.addInitScript(() => {
-    window.print = () => {
-      document.documentElement.dataset.printed = 'yes';
-    };
-  });
-}
-const printed = (page: Page) => expect(page.locator('html')).toHaveAttribute('data-printed', 'yes');
+import { expectPrinted, goOn, resizeTo, test, watchPrinter } from './test';
 
 test('from the first screen to a named, tonal recipe of one’s own and its printed sheet in eight actions', async ({
   page,
@@ -40,7 +30,7 @@ test('from the first screen to a named, tonal recipe of one’s own and its prin
   expect(seen.map((text) => parseInt(text, 10)).filter((share) => share < 32 || share > 35)).toEqual([]);
   await press('link', 'Full sheet');
   await press('button', 'Print');
-  await printed(page);
+  await expectPrinted(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Evening cards');
   expect(actions).toBeLessThanOrEqual(8);
 });
@@ -71,10 +61,10 @@ test('the same by keyboard alone, three inks of one’s own choosing by their na
   await press('p', 'r', 'i', 'n', 't');
   await expect(page.getByRole('option', { selected: true })).toContainText('Print the order of work');
   await press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Dusk');
   await expect(page.getByRole('main')).toBeFocused();
   await press('p');
-  await printed(page);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Dusk');
+  await expectPrinted(page);
   expect(presses).toBeLessThanOrEqual(40);
 });
 

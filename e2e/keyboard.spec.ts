@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { openBench, word } from './bench';
-import { goOn, test } from './test';
+import { expectPrinted, goOn, holdBack, test, watchPrinter } from './test';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -82,20 +82,13 @@ test('a panel from its inks to its sheet by keyboard alone', async ({ page }) =>
   await expect(page.getByRole('main')).toContainText('Top coat');
 });
 
-test('a key pressed before the view has read its commands is done once they are there, unless the hand went on', async ({
+test('a key pressed before a view has read its commands is done once they are there, unless the hand went on', async ({
   page,
 }) => {
   // What has a key is read when it is let through, long after the panel is painted.
-  let letThrough = () => {};
-  const shut = () =>
-    new Promise<void>((resolve) => {
-      letThrough = resolve;
-    });
-  let gate = shut();
-  await page.route('**/BenchCommands-*.js', async (route) => {
-    await gate;
-    await route.continue();
-  });
+  const benchKeys = /BenchCommands-.*\.js/;
+  let letThrough = await holdBack(page, benchKeys);
+  await watchPrinter(page);
   const shown = word(page, 'How the panel is shown');
   const painted = page.locator('main canvas[data-painted]').first();
   await page.goto('/bench/kiln-opening-2');
@@ -105,7 +98,7 @@ test('a key pressed before the view has read its commands is done once they are 
   letThrough();
   await expect(shown).toHaveText('wet');
 
-  gate = shut();
+  letThrough = await holdBack(page, benchKeys);
   await page.goto('/bench/kiln-mouth');
   await expect(painted).toBeVisible();
   await expect(shown).toHaveText('wet');
@@ -118,6 +111,14 @@ test('a key pressed before the view has read its commands is done once they are 
     await expect(page.getByRole('application', { name: /^Loupe/ })).toBeVisible({ timeout: 500 });
   }).toPass();
   await expect(shown).toHaveText('wet');
+
+  // While the next view is on its way a key is meant for that one: p opens the sheet here, and prints it there.
+  letThrough = await holdBack(page, /SheetView-.*\.js/);
+  await page.keyboard.press('p');
+  await expect(page).toHaveURL(/sheet/);
+  await page.keyboard.press('p');
+  letThrough();
+  await expectPrinted(page);
 });
 
 test('letters that an input method puts together keep its keys: Enter takes them, Escape leaves the dialog open', async ({

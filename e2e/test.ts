@@ -78,6 +78,17 @@ export async function holdBack(page: Page, address: RegExp): Promise<() => void>
   return letGo;
 }
 
+/** Stands in for the printer. */
+export const watchPrinter = (page: Page): Promise<unknown> =>
+  page.addInitScript(() => {
+    window.print = () => {
+      document.documentElement.dataset.printed = 'yes';
+    };
+  });
+
+export const expectPrinted = (page: Page): Promise<void> =>
+  expect(page.locator('html')).toHaveAttribute('data-printed', 'yes');
+
 /**
  * Presses Stop in the page as soon as it is there and the work has got somewhere: what a quick machine has done before a
  * test has looked is met under way, too. Called before the work begins.

@@ -4,10 +4,12 @@ import {
   useCallback,
   useContext,
   useEffect,
+  useEffectEvent,
   useMemo,
   useRef,
   useState,
 } from 'react';
+import { useLocation } from 'react-router';
 import { useAppSelector } from '../store/hooks';
 import { latinKey } from '../ui/latinKey';
 import { isTyping } from '../ui/TypedField';
@@ -42,8 +44,11 @@ const CommandContext = createContext<Registry>({
   offer: () => () => {},
 });
 
-/** A key that nobody takes is kept so long, ms: the commands of a view that has just opened may still be being read. */
+/** A key that nobody takes is kept so long, ms: a view that was gone to, or its commands, may still be being read. */
 const KEY_WAITS = 5000;
+
+/** Whether another view was gone to than the one that is drawn, at this path. */
+const isLeft = (drawn: string): boolean => window.location.pathname !== drawn;
 
 /** Collects the commands of every view that is open, and listens to their keys. */
 export function CommandProvider({ children }: { readonly children: ReactNode }) {
@@ -59,28 +64,30 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
     [],
   );
   const letterKeys = useAppSelector(({ view }) => view.letterKeys);
-  const latest = useRef({ commands, letterKeys });
-  latest.current = { commands, letterKeys };
+  const { pathname } = useLocation();
+  // Follows once the views have changed what they offer.
+  const [drawn, setDrawn] = useState(pathname);
+  useEffect(() => setDrawn(pathname), [pathname]);
   const missed = useRef<{ readonly pressed: string; readonly at: number }>(undefined);
+  const forget = useEffectEvent(() => {
+    missed.current = undefined;
+  });
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    forget();
+    const pressed = keyOf(event);
+    const plain = !pressed.startsWith('Ctrl+');
+    if (event.defaultPrevented || (plain && (!letterKeys || isWriting(event.target)))) return;
+    if (isTyping(event.target) && pressed !== 'Ctrl+k') return;
+    const command = commands.find(({ key }) => key === pressed);
+    // On its way to another view the page stands as it was; a letter is meant for what is to come.
+    if (!command || (plain && isLeft(drawn))) {
+      missed.current = { pressed, at: performance.now() };
+      return;
+    }
+    event.preventDefault();
+    command.run();
+  });
   useEffect(() => {
-    const forget = () => {
-      missed.current = undefined;
-    };
-    const onKeyDown = (event: KeyboardEvent) => {
-      forget();
-      const pressed = keyOf(event);
-      const plain = !pressed.startsWith('Ctrl+');
-      if (event.defaultPrevented || (plain && (!latest.current.letterKeys || isWriting(event.target))))
-        return;
-      if (isTyping(event.target) && pressed !== 'Ctrl+k') return;
-      const command = latest.current.commands.find(({ key }) => key === pressed);
-      if (!command) {
-        missed.current = { pressed, at: performance.now() };
-        return;
-      }
-      event.preventDefault();
-      command.run();
-    };
     window.addEventListener('keydown', onKeyDown);
     // Whoever goes on to something else no longer means it.
     window.addEventListener('pointerdown', forget);
@@ -90,12 +97,13 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
     };
   }, []);
   useEffect(() => {
+    if (isLeft(drawn)) return;
     const { pressed, at } = missed.current ?? { pressed: '', at: 0 };
     const command = commands.find(({ key }) => key !== undefined && key === pressed);
     if (!command) return;
     missed.current = undefined;
     if (performance.now() - at < KEY_WAITS) command.run();
-  }, [commands]);
+  }, [commands, drawn]);
   const takeInk = taker?.take;
   const value = useMemo(
     () => ({ commands, takeInk, offerTaker, offer }),
@@ -129,10 +137,9 @@ export const useTakeInk = (): TakeInk | undefined => useContext(CommandContext).
 /** Takes the inks that are found while a recipe is in hand. */
 export function useInkTaker(take: TakeInk): void {
   const { offerTaker } = useContext(CommandContext);
-  const latest = useRef(take);
-  latest.current = take;
+  const taken = useEffectEvent(take);
   useEffect(() => {
-    offerTaker((inkId) => latest.current(inkId));
+    offerTaker((inkId) => taken(inkId));
     return () => offerTaker(undefined);
   }, [offerTaker]);
 }

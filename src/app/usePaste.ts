@@ -1,11 +1,9 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 
 /** What is pasted anywhere on the page is given on; what it is not for goes where it was meant. */
 export function usePaste(onPaste: (pasted: DataTransfer) => void): void {
-  const latest = useRef(onPaste);
-  latest.current = onPaste;
+  const take = useEffectEvent(({ clipboardData }: ClipboardEvent) => clipboardData && onPaste(clipboardData));
   useEffect(() => {
-    const take = ({ clipboardData }: ClipboardEvent) => clipboardData && latest.current(clipboardData);
     window.addEventListener('paste', take);
     return () => window.removeEventListener('paste', take);
   }, []);
