@@ -95,6 +95,8 @@ test('two dozen invitations in three recipes are planned, worked through, late, 
   await expect(outlay).toContainText(/\d+ sheets of smooth white/);
   const sheets = Number(/(\d+) sheets of smooth white/.exec((await outlay.textContent()) ?? '')?.[1]);
   expect(sheets).toBeGreaterThan(4);
+  // What is to come is told as such.
+  await expect(page.getByText(/^By \d\d:\d\d: 24 of 24 panels done\.$/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Work at the desk' }).click();
   await page.getByRole('button', { name: 'Begin now' }).click();
@@ -256,6 +258,7 @@ test('the evening is read by keys, left for days and taken up again, ended early
   await expect(page.getByRole('status').filter({ hasText: /^Taken up again\..*all dry at/ })).toBeVisible();
   await page.getByRole('link', { name: 'Whole plan' }).click();
   await expect(page.getByRole('region', { name: 'The evening' })).toContainText('away 3 days');
+  await expect(page.getByText(/^Now: 0 of 16 panels done, \d begun\.$/)).toBeVisible();
   await expect(page.getByText(/, begun on \d+ \w+( \d{4})? at \d\d:\d\d, /)).toBeVisible();
   await expectNoSideScroll(page, 390);
 

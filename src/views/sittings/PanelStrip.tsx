@@ -10,6 +10,8 @@ interface Props {
   readonly lines: readonly (Planned | DoneLine)[];
   /** Minute at which they are looked at. */
   readonly at: number;
+  /** How that minute is told: `now`, or by the clock. */
+  readonly when: string;
   readonly pictures: LittlePictures;
   /** Panels taken out. */
   readonly out: ReadonlySet<string>;
@@ -18,7 +20,7 @@ interface Props {
 const HEIGHT = 44;
 
 /** Every panel of the sitting as it is at a minute: bare card, begun, or done; each a true little picture. */
-export function PanelStrip({ known, lines, at, pictures, out }: Props) {
+export function PanelStrip({ known, lines, at, when, pictures, out }: Props) {
   const stands = useMemo(() => {
     const last = new Map<string, Planned>();
     for (const line of lines.toSorted((p, q) => p.start - q.start))
@@ -34,10 +36,11 @@ export function PanelStrip({ known, lines, at, pictures, out }: Props) {
     );
   }).length;
   const all = known.lots.reduce((sum, { lot }) => sum + lot.count, 0) - out.size;
+  const begun = stands.size - done;
   return (
     <section aria-label="Panels" className="space-y-1">
       <p className="text-mute">
-        {done} of {counted(all, 'panel')} done, {stands.size - done} begun.
+        {when}: {done} of {counted(all, 'panel')} done{begun > 0 && `, ${begun} begun`}.
       </p>
       <ul className="flex flex-wrap gap-1">
         {known.lots.flatMap(({ lot, resolved, before }, group) => {

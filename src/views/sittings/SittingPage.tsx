@@ -66,6 +66,8 @@ function Sitting({ record, known }: Props) {
   // One that is ended came as far as its last piece, however much later that was told.
   const shown = useShown(known, seen, run && (isEnded ? lastEnd(run.lines) : minutesInto(run, moment)));
   const now = shown?.now;
+  const at = looked ?? now ?? shown?.makespan ?? 0;
+  const isNow = at === now && !isEnded && shown?.left === undefined;
   const { change, undo } = useChanges(record);
   const rename = (name: string): string | undefined => {
     if (name === '' || name.length > RECORD_LIMITS.name)
@@ -162,7 +164,8 @@ function Sitting({ record, known }: Props) {
             <PanelStrip
               {...{ known, pictures }}
               lines={shown.lines}
-              at={looked ?? now ?? shown.makespan}
+              at={at}
+              when={isNow ? 'Now' : `By ${clockAfter(origin, at)}`}
               out={new Set(run?.out)}
             />
           </div>
