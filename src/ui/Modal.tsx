@@ -30,6 +30,8 @@ export function Modal({ lies, className = '', described = false, onClose, childr
           // It has no trigger of its own: who had the focus before has it again.
           onCloseAutoFocus={(event) => {
             event.preventDefault();
+            // It led on to another one, which has the keys by now.
+            if (document.activeElement?.closest('[role=dialog]')) return;
             if (opener instanceof HTMLElement && opener !== document.body && opener.isConnected)
               opener.focus();
             else focusMain();

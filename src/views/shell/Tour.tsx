@@ -13,6 +13,7 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
   const [at, setAt] = useState(0);
   const stop = STOPS[at];
   const anchor = useControl(stop?.at ?? '');
+  const next = useRef<HTMLButtonElement>(null);
   const virtual = useRef<{ getBoundingClientRect: () => DOMRect }>(null);
   const box = useBox(anchor);
   const place = useMemo(() => {
@@ -41,7 +42,12 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
             sideOffset={10}
             collisionPadding={12}
             sticky="always"
-            // It stays while the real controls are tried, and while a dialog that led here gives the focus back.
+            // Enter leads on from stop to stop.
+            onOpenAutoFocus={(event) => {
+              event.preventDefault();
+              next.current?.focus({ preventScroll: true });
+            }}
+            // It stays while the real controls are tried.
             onFocusOutside={(event) => event.preventDefault()}
             aria-label={`Tour, ${at + 1} of ${STOPS.length}: ${stop.title}`}
             className="z-50 w-80 max-w-[calc(100vw-1.5rem)] rounded-[3px] bg-strong p-4 text-on-strong shadow-xl"
@@ -55,7 +61,7 @@ export default function Tour({ onEnd }: { readonly onEnd: () => void }) {
               <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
                 Back
               </Button>
-              <Button onClick={() => (at === STOPS.length - 1 ? onEnd() : setAt(at + 1))}>
+              <Button ref={next} onClick={() => (at === STOPS.length - 1 ? onEnd() : setAt(at + 1))}>
                 {at === STOPS.length - 1 ? 'Finish' : 'Next'}
               </Button>
               <Button look="bare" className="ml-auto bg-field" onClick={onEnd}>
