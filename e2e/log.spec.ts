@@ -260,4 +260,20 @@ test('the demo’s log fills the wall, is filtered and sorted, teaches, fits a p
     await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible();
     await expectNoSideScroll(page, 390);
   }
+
+  // One that was made without it is logged by keys; what cannot be is told at its field, and nothing is lost.
+  await page.getByRole('button', { name: 'Log a panel by hand' }).press('Enter');
+  const [name, inks] = [page.getByLabel('What it is called'), page.getByLabel(/^Inks in order/)];
+  await inks.fill(`Gorse Pale, ${'Leat '.repeat(30)}`);
+  await inks.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText([
+    'A name has 1 to 120 letters.',
+    'At most 12 names of up to 120 letters, with commas between.',
+  ]);
+  await expect(name).toBeFocused();
+  await expectAccessible(page, 'a form at fault, narrow');
+  await page.keyboard.type('Made at the fair');
+  await inks.fill('Gorse Pale, Leat Mid');
+  await inks.press('Enter');
+  await expect(page.getByRole('heading', { name: /^No 31/ })).toBeVisible();
 });

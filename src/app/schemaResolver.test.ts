@@ -1,6 +1,9 @@
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { cardSchema } from '../core/files/cardSchema';
 import { inkSchema } from '../core/files/inkSchema';
+import { handPanelSchema, madePanelSchema } from '../core/files/madeSchema';
+import { type HandFields, handFields, panelOfFields } from '../core/keep/log/byHand';
 import { type CardFields, cardFields, cardOfFields } from '../core/materials/card/cardFields';
 import { type InkFields, inkFields, inkOfFields } from '../core/materials/ink/inkFields';
 import { ink, WHITE_CARD } from '../testing/resolvedRecipes';
@@ -55,4 +58,30 @@ test('a sheet has both of its sides or neither', async () => {
   expect(await cardFaults({ width: '210' })).toEqual(['height']);
   expect(await cardFaults({ width: '210', height: '20' })).toEqual(['height']);
   expect(await cardFaults({ width: '', height: ' ' })).toEqual([]);
+});
+
+test('a panel that is logged by hand is one that files take, or is refused at its field', async () => {
+  const resolve = schemaResolver<HandFields>(handPanelSchema('2026-05-01'), panelOfFields, {});
+  const faults = async (change: Partial<HandFields>) => {
+    const typed = { ...handFields('2026-05-01'), name: 'Dusk', ...change };
+    const { errors } = await resolve(typed, undefined, options);
+    const isTaken = madePanelSchema.isValidSync({ ...panelOfFields(typed), id: 'made', number: 1 });
+    if (Object.keys(errors).length === 0) expect(isTaken).toBe(true);
+    return Object.keys(errors).sort();
+  };
+  expect(await faults({ inkNames: 'Gorse Pale, , Leat  Mid' })).toEqual([]);
+  expect(await faults({ name: ' ' })).toEqual(['name']);
+  // The year typed with a figure too many, or not through; a day that is still to come.
+  for (const date of ['20261-05-01', '0202-05-01', '2026-05-02', ''])
+    expect(await faults({ date })).toEqual(['date']);
+  expect(await faults({ inkNames: `Leat, ${'x'.repeat(121)}` })).toEqual(['inkNames']);
+  expect(await faults({ inkNames: 'Leat,'.repeat(13), note: 'x'.repeat(4001) })).toEqual([
+    'inkNames',
+    'note',
+  ]);
+  await fc.assert(
+    fc.asyncProperty(fc.string({ unit: 'grapheme', maxLength: 300 }), async (typed) => {
+      await faults({ name: typed, inkNames: typed, occasion: typed, note: typed });
+    }),
+  );
 });

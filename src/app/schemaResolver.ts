@@ -31,7 +31,7 @@ export const schemaResolver =
 
 /** The field a place of the value is typed in: the innermost part of the place that is one, as `width` of `sheet.width`. */
 function fieldOf<Fields extends FieldValues>(place: string, fields: Fields): Path<Fields> {
-  const parts = place.split('.');
+  const parts = place.split(/[.[]/);
   const field = parts.findLast((part) => part in fields) ?? parts[0];
   return field as Path<Fields>;
 }

@@ -128,6 +128,19 @@ export const madePanelSchema = object({
   after: id().notRequired(),
 }).noUnknown(unknownField);
 
+/** The first day a panel is logged as made on: what lies before was mistyped. */
+export const FIRST_DAY = '1970-01-01';
+
+/** A panel as it is logged by hand on a day. */
+export const handPanelSchema = (today: string) =>
+  madePanelSchema.omit(['id', 'number']).shape({
+    date: day().test(
+      'made',
+      `must be from ${FIRST_DAY} to ${today}`,
+      (date) => date !== undefined && date >= FIRST_DAY && date <= today,
+    ),
+  });
+
 const pixels = () => between({ min: 1, max: 20_000 }).integer();
 /** A photograph's record; its picture stands beside it. */
 export const photoSchema = object({

@@ -12,7 +12,7 @@ import { parseColour } from '../../core/materials/colour/hex';
 import { INK_LIMITS } from '../../core/materials/ink/ink';
 import { Button } from '../../ui/Button';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, FormInput } from '../../ui/FormField';
+import { FieldInput, FormField, FormInput } from '../../ui/FormField';
 import { FormSelect } from '../../ui/Select';
 
 interface Props {
@@ -71,7 +71,7 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
           colour={parseColour(watch('colour'))}
           onRead={(hex) => setValue('colour', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input id="colour" autoComplete="off" className={FIELD} {...register('colour')} />
+          <FieldInput {...register('colour')} />
         </ColourInput>
       </FormField>
       <FormField label="Finish" name="finish">
@@ -81,13 +81,7 @@ export function CardForm({ card, unit, onSave, onClose }: Props) {
         />
       </FormField>
       <FormField label="Weight" name="grammage" problem={errors.grammage?.message}>
-        <input
-          id="grammage"
-          autoComplete="off"
-          placeholder="350, or 130 lb cover, or 80 lb text"
-          className={`${FIELD} placeholder:text-mute`}
-          {...register('grammage')}
-        />
+        <FieldInput placeholder="350, or 130 lb cover, or 80 lb text" {...register('grammage')} />
         {weight !== undefined && (
           <p className="mt-0.5 text-mute">
             {Math.round(weight)} g/m², {Math.round(poundsOfGrammage(weight, 'cover'))} lb cover

@@ -9,7 +9,7 @@ import { describeHiding, type InkFields, inkFields, inkOfFields } from '../../co
 import { INK_KIND_IDS, INK_KINDS } from '../../core/materials/ink/kinds';
 import { Checkbox } from '../../ui/Checkbox';
 import { FormDialog } from '../../ui/FormDialog';
-import { FIELD, FormField, FormInput } from '../../ui/FormField';
+import { FieldInput, FieldText, FormField, FormInput } from '../../ui/FormField';
 import { FormSelect } from '../../ui/Select';
 
 interface Props {
@@ -56,7 +56,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
       <FormInput label="Name" problem={errors.name?.message} {...register('name')} />
       <FormInput label="Maker’s line" problem={errors.line?.message} {...register('line')} />
       <FormField label="Family" name="family" problem={errors.family?.message}>
-        <input id="family" list="families" autoComplete="off" className={FIELD} {...register('family')} />
+        <FieldInput list="families" {...register('family')} />
         <datalist id="families">
           {families.map((family) => (
             <option key={family} value={family} />
@@ -82,7 +82,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
           colour={white}
           onRead={(hex) => setValue('overWhite', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input id="overWhite" autoComplete="off" className={FIELD} {...register('overWhite')} />
+          <FieldInput {...register('overWhite')} />
         </ColourInput>
       </FormField>
       <FormField label="Colour over black, if read" name="overBlack" problem={errors.overBlack?.message}>
@@ -90,7 +90,7 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
           colour={black}
           onRead={(hex) => setValue('overBlack', hex, { shouldDirty: true, shouldValidate: true })}
         >
-          <input id="overBlack" autoComplete="off" className={FIELD} {...register('overBlack')} />
+          <FieldInput {...register('overBlack')} />
         </ColourInput>
       </FormField>
       <FormInput
@@ -105,13 +105,13 @@ export function InkForm({ ink, families, onSave, onClose }: Props) {
         label="Strength of your hand with it"
         problem={errors.strength?.message}
         inputMode="decimal"
-        placeholder="1, as its swatch; more where it comes out darker"
+        placeholder="1; more where it comes out darker"
         {...register('strength')}
       />
       <FormInput label="Written on its brush" problem={errors.brush?.message} {...register('brush')} />
       <div className="sm:col-span-2">
         <FormField label="Note" name="note" problem={errors.note?.message}>
-          <textarea id="note" rows={2} className={FIELD} {...register('note')} />
+          <FieldText rows={2} {...register('note')} />
         </FormField>
       </div>
       <Checkbox label="Wished for, not owned yet" {...register('wished')} />
