@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { openBench, word } from './bench';
-import { expectPrinted, goOn, holdBack, test, watchPrinter } from './test';
+import { expectPrinted, goOn, holdBack, nextFrames, test, watchPrinter } from './test';
 
 /** Presses Tab until what has the focus is called so. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -119,6 +119,18 @@ test('a key pressed before a view has read its commands is done once they are th
   await page.keyboard.press('p');
   letThrough();
   await expectPrinted(page);
+
+  // Held on, it opens the sheet and is done.
+  await page.goto('/bench/kiln-mouth');
+  await expect(painted).toBeVisible();
+  await page.keyboard.down('p');
+  await page.keyboard.down('p');
+  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+  await expect(painted).toBeVisible();
+  await page.keyboard.down('p');
+  await page.keyboard.up('p');
+  await nextFrames(page);
+  await expect(page.locator('html[data-printed]')).toHaveCount(0);
 });
 
 test('letters that an input method puts together keep its keys: Enter takes them, Escape leaves the dialog open', async ({

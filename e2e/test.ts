@@ -32,6 +32,13 @@ export async function goOn(page: Page, address: string): Promise<void> {
   await expect(page.locator('main[data-left]')).toHaveCount(0);
 }
 
+/** Waits until the page has been drawn twice: what was asked of it has come, or does not come. */
+export const nextFrames = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    for (let frame = 0; frame < 2; frame++)
+      await new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
+  });
+
 /**
  * Gives the window another size, px, and waits until the page is laid out for it: what is drawn to its own width is drawn
  * anew only in the frame after, which a machine of few cores may be late with.
@@ -39,10 +46,7 @@ export async function goOn(page: Page, address: string): Promise<void> {
 export async function resizeTo(page: Page, width: number, height: number): Promise<void> {
   await page.setViewportSize({ width, height });
   await page.waitForFunction((wanted) => window.innerWidth === wanted, width);
-  await page.evaluate(async () => {
-    for (let frame = 0; frame < 2; frame++)
-      await new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
-  });
+  await nextFrames(page);
 }
 
 /**

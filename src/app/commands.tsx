@@ -69,10 +69,14 @@ export function CommandProvider({ children }: { readonly children: ReactNode }) 
   const [drawn, setDrawn] = useState(pathname);
   useEffect(() => setDrawn(pathname), [pathname]);
   const missed = useRef<{ readonly pressed: string; readonly at: number }>(undefined);
+  const pressedOn = useRef(pathname);
   const forget = useEffectEvent(() => {
     missed.current = undefined;
   });
   const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    // A key that is held on does nothing more where it has led to.
+    if (!event.repeat) pressedOn.current = window.location.pathname;
+    else if (isLeft(pressedOn.current)) return;
     forget();
     const pressed = keyOf(event);
     const plain = !pressed.startsWith('Ctrl+');
