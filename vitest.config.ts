@@ -6,6 +6,7 @@ const MOCKED = [
   'src/testing/madeUpKinds.test.ts',
   'src/workers/client.test.ts',
   'src/workers/picture.worker.test.ts',
+  'src/workers/sitting.worker.test.ts',
 ];
 
 export default defineConfig({

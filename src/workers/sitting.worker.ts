@@ -15,10 +15,15 @@ const TOLD_EVERY = 250;
 const ASKED = { steps: 6 } as const;
 
 let newest = 0;
+/** Whether whoever looks says of the plan that is being improved that it is good enough. */
+let isEnough = false;
 
 /** Whether two plans come to the same, in whatever order: then neither is worth being drawn for the other. */
 const isAlike = (p: Plan, q: Plan): boolean =>
   p.makespan === q.makespan && p.wipes === q.wipes && p.washes === q.washes && p.waiting === q.waiting;
+
+/** What a sitting comes to: its plan, or what stands in its way. */
+export type Answer = { readonly planned: PlannedSitting } | { readonly problem: string };
 
 /** What else is worth knowing of a sitting, beside its plan. */
 export interface SittingAdvice {
@@ -30,10 +35,10 @@ export interface SittingAdvice {
 
 const door = {
   /**
-   * Plans a sitting, better and better, until there is nothing to gain or a newer question comes.
+   * Plans a sitting, better and better, until there is nothing to gain, it is good enough, or a newer question comes.
    *
    * @param onBetter  told now and then the part of all rounds that is done, and the plan where it is better than the one before
-   * @returns what stands in its way; undefined where it was planned
+   * @returns the best that was found by then
    */
   async plan(
     sitting: Sitting,
@@ -41,9 +46,10 @@ const door = {
       rounds = ROUNDS.all,
       ...from
     }: { readonly begun?: Begun; readonly before?: readonly Token[]; readonly rounds?: number },
-    onBetter: (part: number, planned?: PlannedSitting) => void,
-  ): Promise<string | undefined> {
+    onBetter: (part: number, planned?: PlannedSitting) => void = () => {},
+  ): Promise<Answer> {
     const mine = ++newest;
+    isEnough = false;
     try {
       let best = planSitting(sitting, { ...from, steps: ROUNDS.first });
       let shown: Plan | undefined;
@@ -57,25 +63,25 @@ const door = {
       tell(ROUNDS.first / rounds);
       for (let done: number = ROUNDS.first; done < rounds; done += ROUNDS.each) {
         await breathe();
-        if (mine !== newest) {
-          // Who says that it is enough has the best that was found by then.
-          tell(1);
-          return undefined;
-        }
+        if (mine !== newest || isEnough) break;
         const isBest = !from.begun && best.plan.makespan <= best.bound + 1e-9;
         best = planSitting(sitting, { ...from, before: best.order, steps: ROUNDS.each, seed: done });
         if (isBest) break;
         if (performance.now() - toldAt >= TOLD_EVERY) tell(Math.min((done + ROUNDS.each) / rounds, 1));
       }
-      tell(1);
-      return undefined;
+      return { planned: best };
     } catch (error) {
-      if (error instanceof RangeError) return error.message;
+      if (error instanceof RangeError) return { problem: error.message };
       throw error;
     }
   },
 
-  /** No more rounds: the plan stays as it is. */
+  /** No more rounds: the plan stays as it is. What is worth knowing beside it is still worked out. */
+  enough(): void {
+    isEnough = true;
+  },
+
+  /** Nobody waits for an answer any more. */
   rest(): void {
     newest++;
   },

@@ -303,7 +303,7 @@ function useShown(
 
 interface FiguresProps {
   readonly known: KnownSitting;
-  readonly seen: PlanSeen & { readonly rest: () => void };
+  readonly seen: PlanSeen & { readonly isEnough: () => void };
   readonly shown: ShownPlan | undefined;
   readonly origin: string;
   readonly isRunning: boolean;
@@ -312,7 +312,7 @@ interface FiguresProps {
 /** What the evening comes to: its end, what is cleaned, what is waited, and how good that is. */
 function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
   if (!shown) return null;
-  const { planned, part, rest } = seen;
+  const { planned, part, isEnough } = seen;
   const by = Math.max(0, ...doneTimes(known.sitting, shown).values(), shown.makespan);
   const first = planned?.naive.inFours ?? planned?.naive.panelAfterPanel;
   const sooner = first ? Math.round(first.makespan - shown.makespan) : 0;
@@ -346,7 +346,7 @@ function Figures({ known, seen, shown, origin, isRunning }: FiguresProps) {
         <div>
           <dt>
             {part < 1 ? (
-              <button type="button" className="underline underline-offset-4" onClick={rest}>
+              <button type="button" className="underline underline-offset-4" onClick={isEnough}>
                 stop improving
               </button>
             ) : (

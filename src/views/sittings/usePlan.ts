@@ -30,7 +30,7 @@ const NOTHING: PlanSeen = { part: 0 };
 export function usePlan(
   known: KnownSitting | undefined,
   finish: number | undefined,
-): PlanSeen & { readonly rest: () => void } {
+): PlanSeen & { readonly isEnough: () => void } {
   const raise = useRaise();
   const [seen, setSeen] = useState<PlanSeen & { readonly of?: object }>(NOTHING);
   const { sheets, question } = known ?? {};
@@ -51,17 +51,17 @@ export function usePlan(
     const show = (change: Partial<PlanSeen>) =>
       wanted && setSeen((now) => ({ ...(now.of === of ? now : NOTHING), ...change, of }));
     const ask = async () => {
-      let last: PlannedSitting | undefined;
+      let isThere = false;
+      // What is told on the way comes by a way of its own, and may come late.
       const onBetter = (part: number, planned?: PlannedSitting) => {
-        last = planned ?? last;
-        show(planned ? { planned, part } : { part });
+        if (!isThere) show(planned ? { planned, part } : { part });
       };
-      const why = await sittingWorker().plan(sitting, {}, proxy(onBetter));
-      if (!wanted) return;
-      show(why ? { problem: why, part: 1 } : { part: 1 });
-      if (why || !last) return;
+      const answer = await sittingWorker().plan(sitting, {}, proxy(onBetter));
+      isThere = true;
+      show({ ...answer, part: 1 });
+      if (!wanted || 'problem' in answer) return;
       const dried = record.drying === 'heat' ? undefined : heated;
-      show({ advice: await sittingWorker().advise(sitting, last, dried, finish) });
+      show({ advice: await sittingWorker().advise(sitting, answer.planned, dried, finish) });
     };
     ask().catch((error: unknown) => wanted && raise(error));
     return () => {
@@ -73,7 +73,7 @@ export function usePlan(
   useEffect(() => (asked ? begin(asked) : undefined), [asked]);
   // What is shown of an earlier question would be read wrongly.
   const shown = seen.of === asked ? seen : NOTHING;
-  return { ...shown, rest: () => inPassing(sittingWorker().rest()) };
+  return { ...shown, isEnough: () => inPassing(sittingWorker().enough()) };
 }
 
 const goneOf = (count: number): string | undefined =>

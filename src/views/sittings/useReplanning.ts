@@ -1,7 +1,5 @@
-import { proxy } from 'comlink';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useDatabase } from '../../app/session';
-import type { PlannedSitting } from '../../core/make/sitting/plan';
 import { clockAfter, originOf } from '../../core/make/sitting/record';
 import { minutesInto, type RunNow, runNow, withOrder } from '../../core/make/sitting/run';
 import type { Token } from '../../core/make/sitting/works';
@@ -45,16 +43,13 @@ export function useReplanning({
     return { dry: better, saves: dry - better };
   });
   const plan = useEffectEvent(async (why: string) => {
-    let best: PlannedSitting | undefined;
-    const failed = await sittingWorker().plan(
-      known.sitting,
-      { begun: state.begun, before: state.order, rounds: ROUNDS },
-      proxy((_part: number, planned?: PlannedSitting) => {
-        best = planned ?? best;
-      }),
-    );
-    if (failed || !best) return;
-    const { dry, saves } = await follow(best.order);
+    const answer = await sittingWorker().plan(known.sitting, {
+      begun: state.begun,
+      before: state.order,
+      rounds: ROUNDS,
+    });
+    if ('problem' in answer) return;
+    const { dry, saves } = await follow(answer.planned.order);
     if (!Number.isFinite(dry)) return;
     expected.current = { makespan: dry, question, times };
     setNews(
