@@ -1,8 +1,8 @@
-import { proxy } from 'comlink';
 import { type ReactNode, useRef, useState } from 'react';
 import { Button } from '../ui/Button';
 import { useNotify } from '../ui/Notices';
 import { paperWorker, stopPaper } from '../workers/client';
+import { heard } from '../workers/door';
 
 /** Makes something with the worker for paper, showing how far it has come and a way out. */
 export function usePaperWork(
@@ -23,11 +23,9 @@ export function usePaperWork(
       const mine = ++newest.current;
       setPart(0);
       try {
-        await work(
-          paperWorker(),
-          proxy((done: number) => {
-            if (mine === newest.current) setPart(done);
-          }),
+        await heard(
+          (done: number) => void (mine === newest.current && setPart(done)),
+          (report) => work(paperWorker(), report),
         );
       } catch {
         if (mine === newest.current) notify({ text: failed });

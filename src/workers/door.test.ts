@@ -1,6 +1,6 @@
 import { type Endpoint, expose } from 'comlink';
 import { expect, test, vi } from 'vitest';
-import { doorAt, openDoor, WorkerFailed } from './door';
+import { doorAt, heard, openDoor, WorkerFailed } from './door';
 
 /** A worker that answers what it is asked for, but for one thing that it never does; it can be made to break down. */
 function fakeWorker() {
@@ -66,4 +66,26 @@ test('at a line that does not tell, who asks is told once somebody says that it 
   fail();
   for (const one of [waiting, door.double(1)]) await expect(one).rejects.toThrow(WorkerFailed);
   port1.close();
+});
+
+test('what is told on the way is heard until the answer is there, however that comes', async () => {
+  const told: number[] = [];
+  let late = (_part: number) => {};
+  const ask = async (report: (part: number) => void) => {
+    late = report;
+    report(0.5);
+    return 'done';
+  };
+  expect(await heard((part: number) => told.push(part), ask)).toBe('done');
+  late(0.9);
+  const refused = heard(
+    (part: number) => told.push(part),
+    async (report) => {
+      late = report;
+      throw new Error('not that');
+    },
+  );
+  await expect(refused).rejects.toThrow('not that');
+  late(0.9);
+  expect(told).toEqual([0.5]);
 });

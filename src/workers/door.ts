@@ -1,10 +1,26 @@
-import { type Endpoint, type Remote, wrap } from 'comlink';
+import { type Endpoint, type ProxyMarked, proxy, type Remote, wrap } from 'comlink';
 
 /** What was asked of a worker is not answered: its script did not come, or it broke down. */
 export class WorkerFailed extends Error {
   override readonly name = 'WorkerFailed';
   constructor() {
     super('a worker could not be started, or broke down');
+  }
+}
+
+/**
+ * Asks for work that tells on the way how far it is. That comes by a line of its own, and what comes later than the answer
+ * is not heard: it would show as going on what is done.
+ */
+export async function heard<Told extends readonly unknown[], Asked>(
+  hear: (...told: Told) => void,
+  ask: (report: ((...told: Told) => void) & ProxyMarked) => Asked,
+): Promise<Awaited<Asked>> {
+  let isThere = false;
+  try {
+    return await ask(proxy((...told: Told) => void (isThere || hear(...told))));
+  } finally {
+    isThere = true;
   }
 }
 

@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { dayOf } from '../../core/base/day';
@@ -15,6 +14,7 @@ import type { Database } from '../../data/database';
 import { changePanel, listPanels, logPanel, removePanels, restorePanels } from '../../data/panels';
 import { useNotify } from '../../ui/Notices';
 import { logWorker } from '../../workers/client';
+import { heard } from '../../workers/door';
 import { once } from '../once';
 import { useRecipeActions } from '../recipes/recipeActions';
 import { useDatabase, useSession } from '../session';
@@ -102,12 +102,8 @@ const byStrangeness = (p: InkLesson, q: InkLesson): number =>
 async function learnFromLog(db: Database, onStep: (done: number) => void) {
   const [log, shelf, cards] = [await listPanels(db), await db.inks.toArray(), await db.cards.toArray()];
   const swatches = await db.swatches.toArray();
-  const { lessons, dryBacks, cardTints } = await logWorker().learn(
-    log,
-    shelf,
-    cards,
-    swatches,
-    proxy(onStep),
+  const { lessons, dryBacks, cardTints } = await heard(onStep, (report) =>
+    logWorker().learn(log, shelf, cards, swatches, report),
   );
   const byId = new Map(lessons.inks.map((lesson) => [lesson.ink.id, lesson]));
   const dryById = new Map(dryBacks.map(({ ink, dryBack }) => [ink.id, dryBack]));

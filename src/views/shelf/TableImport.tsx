@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import { Dialog } from 'radix-ui';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { bytesOf } from '../../core/files/bytesOf';
@@ -11,6 +10,7 @@ import type { Ink } from '../../core/materials/ink/ink';
 import { Button } from '../../ui/Button';
 import { Modal } from '../../ui/Modal';
 import { shelfWorker } from '../../workers/client';
+import { heard } from '../../workers/door';
 
 interface Props {
   readonly inks: readonly Ink[];
@@ -34,10 +34,10 @@ export function TableImport({ inks, dropped, onKeep, onClose }: Props) {
     const mine = ++newest.current;
     if (text.trim() === '') return setReading('nothing');
     setReading({ part: 0 });
-    const report = proxy((part: number) => {
-      if (mine === newest.current) setReading((now) => (isGoingOn(now) ? { part } : now));
-    });
-    const answer = await shelfWorker().readInks(text, [...inks], report);
+    const answer = await heard(
+      (part: number) => void (mine === newest.current && setReading({ part })),
+      (report) => shelfWorker().readInks(text, [...inks], report),
+    );
     if (answer && mine === newest.current) setReading(answer);
   };
   const open = async (file: File) => {

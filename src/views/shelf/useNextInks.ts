@@ -1,11 +1,10 @@
-import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { useRaise } from '../../app/useRaise';
 import type { NextInk } from '../../core/choose/search/nextInks';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { shelfWorker } from '../../workers/client';
-import { inPassing } from '../../workers/door';
+import { heard, inPassing } from '../../workers/door';
 
 /** What each candidate would add to the shelf, weighed by the worker. */
 export interface NextInks {
@@ -29,13 +28,10 @@ export function useNextInks(owned: readonly Ink[], candidates: readonly Ink[], c
     let wanted = true;
     setPart(0);
     setStopped(false);
-    shelfWorker()
-      .nextInks(
-        [...owned],
-        [...candidates],
-        card,
-        proxy((now: number) => wanted && setPart(now)),
-      )
+    heard(
+      (now: number) => void (wanted && setPart(now)),
+      (report) => shelfWorker().nextInks([...owned], [...candidates], card, report),
+    )
       .then((answer) => {
         if (!wanted) return;
         if (answer) setFound(answer);

@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useRaise } from '../../app/useRaise';
 import type { KnownSitting } from '../../core/make/sitting/known';
@@ -6,7 +5,7 @@ import type { PlannedSitting } from '../../core/make/sitting/plan';
 import { whyNotPlanned } from '../../core/make/sitting/record';
 import { whyNot } from '../../core/make/sitting/sitting';
 import { sittingWorker, type sittingWorker as Worker } from '../../workers/client';
-import { inPassing } from '../../workers/door';
+import { heard, inPassing } from '../../workers/door';
 
 type Advice = Awaited<ReturnType<ReturnType<typeof Worker>['advise']>>;
 
@@ -51,13 +50,9 @@ export function usePlan(
     const show = (change: Partial<PlanSeen>) =>
       wanted && setSeen((now) => ({ ...(now.of === of ? now : NOTHING), ...change, of }));
     const ask = async () => {
-      let isThere = false;
-      // What is told on the way comes by a way of its own, and may come late.
-      const onBetter = (part: number, planned?: PlannedSitting) => {
-        if (!isThere) show(planned ? { planned, part } : { part });
-      };
-      const answer = await sittingWorker().plan(sitting, {}, proxy(onBetter));
-      isThere = true;
+      const onBetter = (part: number, planned?: PlannedSitting) =>
+        void show(planned ? { planned, part } : { part });
+      const answer = await heard(onBetter, (report) => sittingWorker().plan(sitting, {}, report));
       show({ ...answer, part: 1 });
       if (!wanted || 'problem' in answer) return;
       const dried = record.drying === 'heat' ? undefined : heated;

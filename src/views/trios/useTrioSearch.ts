@@ -1,10 +1,9 @@
-import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import type { TrioQuery } from '../../core/choose/search/query';
 import type { Card } from '../../core/materials/card/card';
 import type { Ink } from '../../core/materials/ink/ink';
 import { searcher } from '../../workers/client';
-import { inPassing } from '../../workers/door';
+import { heard, inPassing } from '../../workers/door';
 import type { SearchAnswer, SearchProgress } from '../../workers/search.worker';
 
 /** How long typing must rest before a search starts, in ms. */
@@ -42,8 +41,10 @@ export function useTrioSearch(
       setFailed(false);
       setStopped(false);
       try {
-        const report = proxy((now: SearchProgress) => wanted && setProgress(now));
-        const found = await searcher().search([...inks], card, query, report);
+        const found = await heard(
+          (now: SearchProgress) => void (wanted && setProgress(now)),
+          (report) => searcher().search([...inks], card, query, report),
+        );
         if (!wanted) return;
         if (found) setAnswer(found);
         else setStopped(true);
